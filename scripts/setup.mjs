@@ -1,0 +1,50 @@
+/*
+ * What demo and test need on a fresh machine: the packages, and for the browser tests Debian's Chromium.
+ */
+import { spawnSync } from 'node:child_process';
+import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+
+export const CHROMIUM = '/usr/bin/chromium';
+const STAMP = 'node_modules/.dove-path-installed';
+
+/** Runs a command with its output shown; stops the whole run where it fails. */
+export function run(command, args, options = {}) {
+  const result = spawnSync(command, args, { stdio: 'inherit', ...options });
+  if (result.error?.code === 'ENOENT') stop(`"${command}" is not on this machine; please install it and run this again.`);
+  if (result.status !== 0) process.exit(result.status ?? 1);
+}
+
+export function stop(message) {
+  console.error(message);
+  process.exit(1);
+}
+
+/** Installs the packages when they are missing or the lock file has changed since. */
+export function ensurePackages() {
+  const lock = readFileSync('package-lock.json', 'utf8');
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === String(lock.length) && !newerLock()) return;
+  console.log('Installing the packages …');
+  run('npm', ['ci', '--no-audit', '--no-fund']);
+  writeFileSync(STAMP, String(lock.length));
+}
+
+function newerLock() {
+  return statSync('package-lock.json').mtimeMs > statSync(STAMP).mtimeMs;
+}
+
+/** Installs Debian's Chromium when it is missing. */
+export function ensureChromium() {
+  if (existsSync(CHROMIUM)) return;
+  if (process.getuid?.() !== 0)
+    stop('The browser tests need Chromium. Install it once as root: apt-get update && apt-get install -y chromium');
+  console.log('Installing Chromium …');
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
+  run('apt-get', ['update', '-qq'], { env });
+  run('apt-get', ['install', '-y', '-qq', 'chromium'], { env });
+}
+
+/** Checks that Node is new enough for the packages. */
+export function ensureNode() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 3)) stop(`Dove Path needs Node 20.3 or newer; this is ${process.versions.node}.`);
+}

@@ -1,0 +1,9 @@
+import type { ErrorObject } from 'ajv';
+
+interface Validator {
+  (data: unknown): boolean;
+  errors?: ErrorObject[] | null;
+}
+export const validRequest: Validator;
+export const validResponse: Validator;
+export const validBackup: Validator;

@@ -1,0 +1,143 @@
+import type { Setup } from '../instrument/setup';
+import { THUMB, type DemandedPitch, type HandModel, type Hold, type Stop } from './hold';
+import { reachShare, spreadMm } from './reach';
+import type { HandProfile } from './profile';
+
+/** Widest span in semitones that two fingers of one hand are tried at; the student's hand decides below it. */
+const MOST_SPAN = 10;
+
+/**
+ * Every way to sound some pitches at once: one string for each, neighbours, low pitch on low string, all in one position.
+ * @param pitches low to high
+ */
+export function gripsFor(setup: Setup, model: HandModel, pitches: readonly DemandedPitch[]): Hold[] {
+  const found: Hold[] = [];
+  for (let lowest = 0; lowest + pitches.length <= setup.strings.length; lowest++) {
+    const perVoice = pitches.map((pitch, voice) => voiceHolds(setup, model, lowest + voice, pitch));
+    if (perVoice.length === 1) found.push(...perVoice[0]);
+    else if (perVoice.every((voice) => voice.length > 0)) found.push(...together(perVoice));
+  }
+  return found;
+}
+
+/** Pressed holds of one pitch on one string, and the open string with the hand in any position. */
+function voiceHolds(setup: Setup, model: HandModel, string: number, pitch: DemandedPitch): Hold[] {
+  const pressed = model.holds(string, pitch);
+  if (setup.strings[string].midi !== pitch.midi) return pressed;
+  const open = Array.from({ length: model.positionCount }, (_, position) => ({
+    position,
+    stops: [{ string, finger: 0, semitones: 0 }],
+    frame: NO_FRAME,
+    extended: 0,
+    reread: false,
+  }));
+  return [...pressed, ...open];
+}
+
+const NO_FRAME: readonly number[] = [NaN, NaN, NaN, NaN, NaN, NaN];
+
+/** Joins one hold a voice into grips; idle fingers are left out of the frame, so equal grips are kept once. */
+function together(perVoice: readonly (readonly Hold[])[]): Hold[] {
+  let partial: Hold[] = distinct(perVoice[0].map(pinned));
+  for (const voice of perVoice.slice(1)) {
+    const next = distinct(voice.map(pinned));
+    partial = partial.flatMap((low) =>
+      next.filter((high) => agree(low, high)).map((high) => joined(low, high)),
+    );
+  }
+  return distinct(partial);
+}
+
+/** The hold with only its playing fingers placed. */
+function pinned(hold: Hold): Hold {
+  const frame = NO_FRAME.slice();
+  for (const stop of hold.stops) if (stop.finger > 0) frame[stop.finger] = stop.semitones;
+  return { ...hold, frame };
+}
+
+function distinct(holds: readonly Hold[]): Hold[] {
+  const seen = new Map<string, Hold>();
+  for (const hold of holds) {
+    const tag = hold.position + hold.stops.map((stop) => `|${stop.string}:${stop.finger}`).join('');
+    const known = seen.get(tag);
+    if (!known || (known.reread && !hold.reread)) seen.set(tag, hold);
+  }
+  return [...seen.values()];
+}
+
+/** True where the two can be one hand: same position, fingers in their order, one finger on two strings only as a bar. */
+function agree(low: Hold, high: Hold): boolean {
+  if (low.position !== high.position) return false;
+  return low.stops.every((a) => high.stops.every((b) => ordered(a, b)));
+}
+
+function ordered(a: Stop, b: Stop): boolean {
+  if (a.finger === 0 || b.finger === 0) return true;
+  if (a.finger === b.finger)
+    return a.semitones === b.semitones && Math.abs(a.string - b.string) === 1 && a.finger !== THUMB
+      ? true
+      : a.finger === THUMB && a.semitones === b.semitones;
+  const [lower, higher] = rank(a.finger) < rank(b.finger) ? [a, b] : [b, a];
+  const gap = higher.semitones - lower.semitones;
+  return gap >= rank(higher.finger) - rank(lower.finger) - 1 && gap <= MOST_SPAN;
+}
+
+/** Fingers in their order along the string: the thumb lies below the first. */
+function rank(finger: number): number {
+  return finger === THUMB ? 0 : finger;
+}
+
+function joined(low: Hold, high: Hold): Hold {
+  return {
+    position: low.position,
+    stops: [...low.stops, ...high.stops],
+    frame: low.frame.map((stop, finger) => (Number.isNaN(stop) ? high.frame[finger] : stop)),
+    extended: low.extended || high.extended,
+    reread: low.reread || high.reread,
+  };
+}
+
+export interface WidestPair {
+  readonly fingers: readonly [number, number];
+  readonly spreadMm: number;
+  readonly share: number;
+}
+
+/**
+ * The pair of fingers that asks most of the hand in a hold: for one stop the first finger and the neighbour below against the playing
+ * finger (a first finger reaching back against the second and third), for several all playing pairs.
+ * @returns null where nothing is spread (open strings, a first finger in its place)
+ */
+export function widestPair(hold: Hold, hand: HandProfile, lengthMm: number): WidestPair | null {
+  let widest: WidestPair | null = null;
+  for (const fingers of spreadPairs(hold)) {
+    const [a, b] = fingers.map((finger) => hold.frame[finger]);
+    if (Number.isNaN(a + b)) continue;
+    const spread = spreadMm(lengthMm, a, b);
+    const share = reachShare(hand, [fingers[0] % THUMB, fingers[1]], spread);
+    if (!widest || share > widest.share) widest = { fingers, spreadMm: spread, share };
+  }
+  return widest;
+}
+
+function spreadPairs(hold: Hold): (readonly [number, number])[] {
+  const playing = [...new Set(hold.stops.map((stop) => stop.finger))]
+    .filter((finger) => finger > 0)
+    .sort((a, b) => rank(a) - rank(b));
+  if (playing.length > 1) {
+    return playing.flatMap((low, at) => playing.slice(at + 1).map((high) => [low, high] as const));
+  }
+  const finger = playing[0] ?? 0;
+  if (finger === 1 && hold.extended === 1)
+    return [
+      [1, 2],
+      [1, 3],
+    ];
+  if (finger === 2) return [[1, 2]];
+  if (finger === 3 || finger === 4)
+    return [
+      [1, finger],
+      [finger - 1, finger],
+    ];
+  return [];
+}

@@ -1,0 +1,61 @@
+/** A finger on the string: 0 open, 1 index to 4 little; the thumb counts as finger 5 inside the core. */
+export const THUMB = 5;
+export const FINGER_SLOTS = 6;
+
+export interface Stop {
+  /** Index of the string, 0 the lowest. */
+  readonly string: number;
+  readonly finger: number;
+  /** Semitones above the open string. */
+  readonly semitones: number;
+}
+
+/**
+ * One way to hold an event: its stops, all within one place of the hand.
+ * `frame[f]` is the stop in semitones where finger f lies or would fall, NaN where it has no place.
+ */
+export interface Hold {
+  /** Number of the position inside its hand model, rising along the neck. */
+  readonly position: number;
+  readonly stops: readonly Stop[];
+  readonly frame: readonly number[];
+  /** The finger that reaches outside the closed hand, or 0. */
+  readonly extended: number;
+  /** True where a written note is taken as its enharmonic neighbour. */
+  readonly reread: boolean;
+}
+
+/** Name of a position as a teacher says it, and its number in the contract. */
+export interface PositionLabel {
+  readonly label: number | 'thumb';
+  readonly name: string;
+}
+
+/** Where one school of one instrument lets the fingers be. */
+export interface HandModel {
+  /** Positions are numbered 0 to positionCount - 1. */
+  readonly positionCount: number;
+  label(position: number): PositionLabel;
+  /** How far up the neck the hand sits, in semitones above the nut. */
+  anchor(position: number): number;
+  /** Number of the first position, where the hand is at home. */
+  readonly home: number;
+  /** Where a finger falls when the hand merely rests in a position, in semitones; NaN where it has no place. */
+  resting(position: number, string: number, finger: number): number;
+  /** All holds of one written pitch on one string by a pressed finger; the open string is left to the caller. */
+  holds(string: number, pitch: DemandedPitch): Hold[];
+}
+
+/** A pitch of the material with the ways it may be read, the written one first; steps count letters above C0. */
+export interface DemandedPitch {
+  readonly midi: number;
+  readonly readings: readonly number[];
+}
+
+const ORDINALS = ['th', 'st', 'nd', 'rd'];
+
+/** @returns "1st", "2nd", "3rd", "4th", … "11th". */
+export function ordinal(n: number): string {
+  const teens = n % 100 >= 11 && n % 100 <= 13;
+  return n + ((teens ? undefined : ORDINALS[n % 10]) ?? 'th');
+}

@@ -1,0 +1,180 @@
+import type { Setup } from '../instrument/setup';
+import { keyAlteration, type Key } from '../pitch/key';
+import { midiOf } from '../pitch/pitch';
+import { ordinal, type DemandedPitch, type HandModel, type Hold } from './hold';
+
+/*
+ * Violin and viola: a position is named by letters. Finger f on a note k letter steps above the open string lies in
+ * position k - (f - 1), whatever its accidental; 0 is half position.
+ */
+
+/** Highest position planned: the little finger then stands at the end of the fingerboard. */
+const TOP_POSITION = 14;
+
+/** Least and most semitones between two fingers n apart in one frame (index n); an extension adds up to two. */
+const LEAST_GAP = [0, 1, 2, 3];
+const MOST_GAP = [0, 3, 5, 6];
+const EXTENSION_GAP = 2;
+
+/**
+ * Semitones within which a letter k steps above the open string is played without being read as another letter:
+ * minor to major for seconds, thirds, sixths and sevenths, diminished to augmented for the perfect steps.
+ */
+function zone(k: number): readonly [number, number] {
+  const octave = Math.floor(k / 7);
+  const [low, high] = [
+    [-1, 1],
+    [1, 2],
+    [3, 4],
+    [4, 6],
+    [6, 8],
+    [8, 9],
+    [10, 11],
+  ][k - 7 * octave];
+  return [low + 12 * octave, high + 12 * octave];
+}
+
+/**
+ * The letter-position hand of violin and viola for one piece of material.
+ * @param key its signature: says where a resting finger lies
+ * @param demanded every pitch of the material: fingers lie ready where the music will want them
+ */
+export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPitch[]): HandModel {
+  const wanted = wantedSemitones(setup, demanded);
+
+  function resting(position: number, string: number, finger: number): number {
+    const steps = setup.strings[string].steps + position + finger - 1;
+    const octave = Math.floor(steps / 7);
+    const letter = steps - 7 * octave;
+    const pitch = { letter, octave, alteration: keyAlteration(key, letter) };
+    return Math.max(finger, midiOf(pitch) - setup.strings[string].midi);
+  }
+
+  function framesFor(string: number, position: number, finger: number, semitones: number, extended: boolean) {
+    const options = [1, 2, 3, 4].map((other) => {
+      if (other === finger) return [semitones];
+      const k = position + other - 1;
+      const ready = (wanted.get(string * 100 + k) ?? []).filter((n) =>
+        fits(finger, semitones, other, n, extended),
+      );
+      return ready.length > 0
+        ? ready
+        : [nearest(finger, semitones, other, resting(position, string, other), extended)];
+    });
+    const frames = steadyFrames(options, extended);
+    return frames.length > 0 ? frames : [filled(options, finger)];
+  }
+
+  function holds(string: number, pitch: DemandedPitch): Hold[] {
+    const semitones = pitch.midi - setup.strings[string].midi;
+    if (semitones < 1 || semitones > setup.reachSemitones) return [];
+    const found: Hold[] = [];
+    const seen = new Set<number>();
+    pitch.readings.forEach((reading, at) => {
+      const k = reading - setup.strings[string].steps;
+      const [low, high] = zone(k);
+      if (at > 0 && (semitones < low || semitones > high)) return;
+      for (const [finger, slot, extended] of SLOTS) {
+        const position = k - slot;
+        const tag = position * 10 + finger;
+        if (position < 0 || position > TOP_POSITION || semitones < finger || seen.has(tag)) continue;
+        seen.add(tag);
+        for (const frame of framesFor(string, position, finger, semitones, extended)) {
+          found.push({
+            position,
+            stops: [{ string, finger, semitones }],
+            frame: [NaN, ...frame, NaN],
+            extended: extended ? finger : 0,
+            reread: at > 0,
+          });
+        }
+      }
+    });
+    return found;
+  }
+
+  return {
+    positionCount: TOP_POSITION + 1,
+    home: 1,
+    label: (position) =>
+      position === 0 ? { label: 0.5, name: 'half' } : { label: position, name: ordinal(position) },
+    anchor: (position) => (position * 12) / 7,
+    resting,
+    holds,
+  };
+}
+
+/** Finger, letter steps it lies above the position's first, and whether that is outside its own place. */
+const SLOTS: readonly (readonly [number, number, boolean])[] = [
+  [1, 0, false],
+  [2, 1, false],
+  [3, 2, false],
+  [4, 3, false],
+  [4, 4, true],
+  [1, -1, true],
+];
+
+/** For each string and letter step, the stops that the material asks of that letter. Key: string × 100 + k. */
+function wantedSemitones(setup: Setup, demanded: readonly DemandedPitch[]): Map<number, number[]> {
+  const wanted = new Map<number, number[]>();
+  setup.strings.forEach((open, string) => {
+    for (const pitch of demanded) {
+      const semitones = pitch.midi - open.midi;
+      if (semitones < 1 || semitones > setup.reachSemitones) continue;
+      pitch.readings.forEach((reading, at) => {
+        const k = reading - open.steps;
+        if (k < 0) return;
+        const [low, high] = zone(k);
+        if (at > 0 && (semitones < low || semitones > high)) return;
+        const list = wanted.get(string * 100 + k) ?? [];
+        if (!list.includes(semitones)) wanted.set(string * 100 + k, [...list, semitones]);
+      });
+    }
+  });
+  return wanted;
+}
+
+function gapBounds(a: number, b: number, extended: boolean): readonly [number, number] {
+  const apart = Math.abs(a - b);
+  return [LEAST_GAP[apart], MOST_GAP[apart] + (extended ? EXTENSION_GAP : 0)];
+}
+
+function fits(finger: number, at: number, other: number, n: number, extended: boolean): boolean {
+  const [least, most] = gapBounds(finger, other, extended);
+  const gap = other > finger ? n - at : at - n;
+  return gap >= least && gap <= most && n >= 1;
+}
+
+function nearest(finger: number, at: number, other: number, n: number, extended: boolean): number {
+  const [least, most] = gapBounds(finger, other, extended);
+  return other > finger
+    ? Math.min(Math.max(n, at + least), at + most)
+    : Math.max(Math.min(n, at - least), at - most, other);
+}
+
+/** All frames out of the options where no finger is below a lower one, none too far from the next, and 1 to 4 lie down together. */
+function steadyFrames(options: readonly number[][], extended: boolean): number[][] {
+  const [least, most] = gapBounds(1, 2, extended);
+  const [, widest] = gapBounds(1, 4, extended);
+  let frames = options[0].map((first) => [first]);
+  for (let at = 1; at < options.length; at++) {
+    const longer: number[][] = [];
+    for (const frame of frames) {
+      for (const n of options[at]) {
+        const gap = n - frame[at - 1];
+        if (gap >= least && gap <= most && n - frame[0] <= widest) longer.push([...frame, n]);
+      }
+    }
+    frames = longer;
+  }
+  return frames;
+}
+
+/** A frame round the fixed finger where the wanted places contradict each other: each next finger moves aside. */
+function filled(options: readonly number[][], finger: number): number[] {
+  const frame = options.map((list) => list[0]);
+  for (let at = finger; at < 4; at++) frame[at] = Math.min(Math.max(frame[at], frame[at - 1] + 1), frame[at - 1] + 3);
+  for (let at = finger - 2; at >= 0; at--)
+    frame[at] = Math.max(Math.min(frame[at], frame[at + 1] - 1), frame[at + 1] - 3);
+  return frame;
+}

@@ -1,0 +1,73 @@
+import type { InstrumentKind } from '../instrument/instruments';
+
+/** What a teacher can measure of a hand, all in mm. */
+export interface HandProfile {
+  /** Comfortable spread from the first to the fourth finger. */
+  readonly relaxedMm: number;
+  /** Widest spread from the first to the fourth finger that does no harm. */
+  readonly fullMm: number;
+  /** Width of a fingertip pressing the string. */
+  readonly fingertipMm: number;
+}
+
+export type HandSize = 'small' | 'medium' | 'large';
+
+/**
+ * Starting values until the teacher measures. A medium violin hand takes the fourth from 1 to 4 in first position
+ * (73 mm) at ease, the augmented one (91 mm) with a stretch, and no more. A medium cello hand takes the minor third
+ * in first position (98 mm) at ease and the extended major third (127 mm) with a stretch. A medium bass hand takes
+ * the whole tone in half position (108 mm) at ease and the four-finger minor third (150 to 158 mm) with a stretch.
+ * The other sizes lie about a tenth to either side. On the low instruments the square hand opens wider.
+ */
+export const HAND_DEFAULTS: Readonly<Record<InstrumentKind, Readonly<Record<HandSize, HandProfile>>>> = {
+  violin: {
+    small: { relaxedMm: 64, fullMm: 82, fingertipMm: 10 },
+    medium: { relaxedMm: 76, fullMm: 95, fingertipMm: 12 },
+    large: { relaxedMm: 86, fullMm: 110, fingertipMm: 14 },
+  },
+  viola: {
+    small: { relaxedMm: 68, fullMm: 86, fingertipMm: 10 },
+    medium: { relaxedMm: 82, fullMm: 104, fingertipMm: 12 },
+    large: { relaxedMm: 92, fullMm: 118, fingertipMm: 14 },
+  },
+  cello: {
+    small: { relaxedMm: 96, fullMm: 132, fingertipMm: 12 },
+    medium: { relaxedMm: 106, fullMm: 142, fingertipMm: 15 },
+    large: { relaxedMm: 120, fullMm: 160, fingertipMm: 17 },
+  },
+  bass: {
+    small: { relaxedMm: 104, fullMm: 148, fingertipMm: 14 },
+    medium: { relaxedMm: 118, fullMm: 165, fingertipMm: 17 },
+    large: { relaxedMm: 132, fullMm: 182, fingertipMm: 19 },
+  },
+};
+
+/**
+ * Share of the 1–4 spread that a pair of fingers can take. The index opens furthest from its neighbour; the
+ * ring finger is tied to both of its neighbours and opens least. Key: lower finger × 10 + higher; thumb is 0.
+ */
+const PAIR_SHARES: Readonly<Record<number, number>> = {
+  12: 0.55,
+  23: 0.42,
+  34: 0.44,
+  13: 0.78,
+  24: 0.74,
+  14: 1,
+  // Thumb position: the thumb lies beside the hand and swings wide of it.
+  1: 0.75,
+  2: 1,
+  3: 1.2,
+  4: 1.35,
+};
+
+/** @returns the share of the 1–4 spread for two different fingers, thumb 0. */
+export function pairShare(a: number, b: number): number {
+  return PAIR_SHARES[Math.min(a, b) * 10 + Math.max(a, b)];
+}
+
+/** A hand given by name or by measure. */
+export type HandChoice = HandSize | HandProfile;
+
+export function resolveHand(kind: InstrumentKind, choice: HandChoice | undefined): HandProfile {
+  return typeof choice === 'object' ? choice : HAND_DEFAULTS[kind][choice ?? 'medium'];
+}

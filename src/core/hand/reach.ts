@@ -1,0 +1,27 @@
+import { stopMm } from '../instrument/geometry';
+import { pairShare, type HandProfile } from './profile';
+
+export type Verdict = 'easy' | 'stretch' | 'beyond';
+
+/**
+ * Distance between two stops on one string length.
+ * @param a @param b semitones above the open string
+ * @returns mm, never negative
+ */
+export function spreadMm(lengthMm: number, a: number, b: number): number {
+  return Math.abs(stopMm(lengthMm, a) - stopMm(lengthMm, b));
+}
+
+/**
+ * A spread as a share of the fullest one this pair of fingers can take on this hand: 1 is the limit.
+ * @param fingers two different fingers, thumb 0
+ */
+export function reachShare(hand: HandProfile, fingers: readonly [number, number], spread: number): number {
+  return spread / (hand.fullMm * pairShare(fingers[0], fingers[1]));
+}
+
+/** Easy up to the comfortable spread, a stretch up to the full one, beyond past it. */
+export function reachVerdict(hand: HandProfile, share: number): Verdict {
+  if (share > 1 + 1e-9) return 'beyond';
+  return share > hand.relaxedMm / hand.fullMm ? 'stretch' : 'easy';
+}

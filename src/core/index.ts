@@ -1,0 +1,17 @@
+/** The public face of the core: everything above it imports from here only. */
+export type { PositionLabel } from './hand/hold';
+export { ordinal } from './hand/hold';
+export { HAND_DEFAULTS, resolveHand, type HandChoice, type HandProfile, type HandSize } from './hand/profile';
+export { reachShare, reachVerdict, spreadMm, type Verdict } from './hand/reach';
+export { centsPerMm, stopMm, stopMmForRatio } from './instrument/geometry';
+export { INSTRUMENTS, type InstrumentData, type InstrumentKind } from './instrument/instruments';
+export { resolveSetup, type ChoiceIssue, type OpenString, type Setup } from './instrument/setup';
+export { MOST_EVENTS } from './material/issues';
+export type * from './material/spec';
+export { keyAlteration, type Key } from './pitch/key';
+export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from './pitch/pitch';
+export { requestIssues } from './planner/issues';
+export { plan } from './planner/plan';
+export type * from './planner/request';
+export type * from './planner/response';
+export { TERM_NAMES, type TermName } from './planner/terms';

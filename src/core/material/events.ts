@@ -1,0 +1,28 @@
+import type { Key } from '../pitch/key';
+import type { Pitch } from '../pitch/pitch';
+
+/** One thing that happens in the music. `at` counts all events from 0, rests too. */
+export type MusicEvent = SoundingEvent | RestEvent;
+
+export interface SoundingEvent {
+  readonly kind: 'sounding';
+  readonly at: number;
+  /** Sounding pitches, low to high. */
+  readonly pitches: readonly Pitch[];
+  /** Length in notes' own beats. */
+  readonly beats: number;
+  /** True where an octave is to be taken by neighbouring fingers, 1–3 or 2–4. */
+  readonly fingeredOctave: boolean;
+}
+
+export interface RestEvent {
+  readonly kind: 'rest';
+  readonly at: number;
+  readonly beats: number;
+}
+
+/** Material worked out into events, with the signature it is written in. */
+export interface Music {
+  readonly key: Key;
+  readonly events: readonly MusicEvent[];
+}

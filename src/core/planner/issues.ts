@@ -1,0 +1,58 @@
+import { resolveSetup, setupIssues, type ChoiceIssue } from '../instrument/setup';
+import { buildMusic } from '../material/build';
+import { materialIssues } from '../material/issues';
+import { parsePitch, pitchName } from '../pitch/pitch';
+import type { PlanRequest, Rules } from './request';
+
+/**
+ * What cannot be understood in a request whose shape is right: unknown names, strings that are not there, locks on no note.
+ * A request that is understood but cannot be played is not an issue; the plan answers it with a problem.
+ */
+export function requestIssues(request: PlanRequest): ChoiceIssue[] {
+  const issues = [...setupIssues(request), ...handIssues(request), ...materialIssues(request.material)];
+  if (issues.length > 0) return issues;
+  return request.rules ? ruleIssues(request, request.rules) : [];
+}
+
+function handIssues({ hand }: PlanRequest): ChoiceIssue[] {
+  if (typeof hand !== 'object' || hand.relaxedMm <= hand.fullMm) return [];
+  return [
+    {
+      path: '/hand/relaxedMm',
+      message: `The comfortable spread (${hand.relaxedMm} mm) cannot be wider than the full one (${hand.fullMm} mm); measure again or swap them.`,
+    },
+  ];
+}
+
+function ruleIssues(request: PlanRequest, rules: Rules): ChoiceIssue[] {
+  const names = resolveSetup(request).strings.map(({ name }) => name);
+  const issues: ChoiceIssue[] = [];
+  const checkString = (path: string, name: string) => {
+    const pitch = parsePitch(name);
+    if (!pitch || !names.includes(pitchName(pitch)))
+      issues.push({ path, message: `There is no string "${name}" here; the strings are ${names.join(', ')}.` });
+  };
+  rules.strings?.forEach((name, at) => checkString(`/rules/strings/${at}`, name));
+  const positions = rules.positions;
+  if (positions && 'from' in positions && positions.to !== 'thumb' && positions.from > positions.to) {
+    issues.push({
+      path: '/rules/positions',
+      message: `Positions run upwards: ${positions.from} is above ${positions.to}; swap them.`,
+    });
+  }
+  if (rules.locks) {
+    const { events } = buildMusic(request.material);
+    rules.locks.forEach((lock, at) => {
+      if (lock.string !== undefined) checkString(`/rules/locks/${at}/string`, lock.string);
+      const event = events[lock.at];
+      if (event?.kind !== 'sounding')
+        issues.push({
+          path: `/rules/locks/${at}/at`,
+          message: event
+            ? `Event ${lock.at} is a rest; a lock needs a note.`
+            : `There is no event ${lock.at}; the material has events 0 to ${events.length - 1}.`,
+        });
+    });
+  }
+  return issues;
+}

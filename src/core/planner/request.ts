@@ -1,0 +1,51 @@
+import type { HandChoice } from '../hand/profile';
+import type { InstrumentKind } from '../instrument/instruments';
+import type { MaterialSpec } from '../material/spec';
+
+/** The planning contract, version 1: what is asked. */
+export type School = 'one-two-four' | 'four-finger' | 'pivot';
+export type Style = 'secure' | 'singing' | 'early';
+export type PositionNumber = number | 'thumb';
+
+export type PositionRule =
+  | { readonly from: number; readonly to: PositionNumber }
+  | { readonly only: readonly PositionNumber[] };
+
+export interface Lock {
+  /** The event, counted from 0. */
+  readonly at: number;
+  readonly finger?: number | 'T';
+  /** The string by its open pitch. */
+  readonly string?: string;
+  readonly position?: PositionNumber;
+}
+
+export interface Rules {
+  readonly positions?: PositionRule;
+  /** Only these, by open pitch. */
+  readonly strings?: readonly string[];
+  readonly openStrings?: 'free' | 'prefer' | 'avoid' | 'never';
+  readonly fourthFinger?: 'free' | 'no-shift' | 'avoid' | 'never';
+  readonly extensions?: 'free' | 'avoid' | 'never';
+  readonly chromatic?: 'slide' | 'finger-per-semitone';
+  readonly locks?: readonly Lock[];
+}
+
+export interface Tempo {
+  readonly bpm: number;
+  readonly beatsPerNote?: number;
+}
+
+export interface PlanRequest {
+  readonly instrument: InstrumentKind;
+  readonly size?: string;
+  readonly tuning?: readonly string[];
+  readonly stringLengthMm?: number;
+  readonly hand?: HandChoice;
+  readonly school?: School;
+  readonly style?: Style;
+  readonly tempo?: Tempo;
+  readonly material: MaterialSpec;
+  readonly rules?: Rules;
+  readonly alternatives?: number;
+}

@@ -1,0 +1,99 @@
+import type { Verdict } from '../hand/reach';
+import type { PositionNumber, Rules } from './request';
+import type { TermName } from './terms';
+
+/** The planning contract, version 1: what is answered. Lengths in mm from the nut, semitones above the open string. */
+export type FingerName = 0 | 1 | 2 | 3 | 4 | 'T';
+
+export type ResponseEvent =
+  | {
+      readonly at: number;
+      readonly pitches: readonly string[];
+      readonly midi: readonly number[];
+      readonly beats: number;
+    }
+  | { readonly at: number; readonly rest: true; readonly beats: number };
+
+export interface StopAnswer {
+  readonly string: string;
+  readonly finger: FingerName;
+  readonly semitones: number;
+  readonly stopMm: number;
+  readonly harmonic: boolean;
+}
+
+export interface Step {
+  readonly at: number;
+  readonly stops: readonly StopAnswer[];
+  readonly position: PositionNumber;
+  readonly positionName: string;
+  readonly extended: boolean;
+}
+
+export type ShiftKind = 'same-finger' | 'old-finger' | 'new-finger' | 'open-string' | 'across-strings';
+
+export interface Reason {
+  readonly code: string;
+  readonly message: string;
+}
+
+export interface Shift {
+  readonly from: number;
+  readonly to: number;
+  readonly fromFinger: FingerName;
+  readonly toFinger: FingerName;
+  readonly fromPosition: PositionNumber;
+  readonly toPosition: PositionNumber;
+  /** How far the sliding finger travels. */
+  readonly semitones: number;
+  readonly travelMm: number;
+  readonly kind: ShiftKind;
+  /** The note the sliding finger passes or lands on, unheard. */
+  readonly guide: { readonly finger: FingerName; readonly string: string; readonly pitch: string };
+  readonly reasons: readonly Reason[];
+}
+
+export interface ReachAnswer {
+  readonly at: number;
+  readonly fingers: readonly [FingerName, FingerName];
+  readonly spreadMm: number;
+  /** Spread over the fullest spread of this pair on this hand. */
+  readonly share: number;
+  readonly verdict: Verdict;
+}
+
+export interface FrameAnswer {
+  readonly from: number;
+  readonly to: number;
+  readonly string: string;
+  readonly position: PositionNumber;
+  /** The fingers that played and where, in semitones above the open string. */
+  readonly fingers: Readonly<Record<string, number>>;
+  readonly gaps: readonly number[];
+}
+
+export interface Plan {
+  readonly cost: number;
+  /** Adds up to the cost; terms of zero are left out. */
+  readonly terms: Readonly<Partial<Record<TermName, number>>>;
+  readonly steps: readonly Step[];
+  readonly shifts: readonly Shift[];
+  readonly reach: readonly ReachAnswer[];
+  readonly frames: readonly FrameAnswer[];
+}
+
+export interface Problem {
+  readonly code: string;
+  readonly at?: number;
+  readonly message: string;
+  readonly relax?: Rules;
+}
+
+export interface PlanResponse {
+  readonly contract: 1;
+  readonly events: readonly ResponseEvent[];
+  /** The signature the material is written in, for drawing: fifths from C major and its name. */
+  readonly key: { readonly fifths: number; readonly name: string };
+  readonly plans: readonly Plan[];
+  readonly problems: readonly Problem[];
+}

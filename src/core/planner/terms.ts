@@ -1,0 +1,236 @@
+import type { HandProfile } from '../hand/profile';
+import { ODD_PATTERN, PATTERN_COSTS, type Haste, type Weights } from './weights';
+
+/*
+ * What a plan is charged for, one named function a term. Costs are in the unit of weights.ts. All functions are pure; the search
+ * and the answer call the same ones, so a plan's terms always add up to its cost.
+ */
+
+export const TERM_NAMES = [
+  'shift',
+  'landing',
+  'crossing',
+  'skip',
+  'extension',
+  'reach',
+  'fourth',
+  'open',
+  'displace',
+  'height',
+  'colour',
+  'frame',
+] as const;
+export type TermName = (typeof TERM_NAMES)[number];
+
+/** What stays the same while one request is planned. */
+export interface Scene {
+  readonly weights: Weights;
+  readonly hand: HandProfile;
+  /** Distance from the nut in mm of each whole semitone, from the open string up. */
+  readonly stops: Float64Array;
+  /** Where a finger falls when the hand rests in a position, in semitones; NaN where it has no place. */
+  readonly resting: (position: number, string: number, finger: number) => number;
+}
+
+/**
+ * The part of a hold that the outside sees: where the hand is and what it touches. Two holds with the same touch differ only in
+ * how the idle fingers lie.
+ */
+export interface Touch {
+  readonly position: number;
+  /** Lowest and highest string touched. */
+  readonly string: number;
+  readonly topString: number;
+  /** The finger that leads: the lowest-numbered one pressed, 0 where all is open. */
+  readonly finger: number;
+  /** Its stop in semitones above its string. */
+  readonly semitones: number;
+  readonly leadString: number;
+  /** Number of the place by which plans are told apart. */
+  readonly place: number;
+  /** True where the little finger presses anything. */
+  readonly fourth: boolean;
+}
+
+/** What lies between two neighbouring notes, whatever the fingering. */
+export interface Between {
+  readonly haste: Haste;
+  /** True where the pitches are a semitone apart. */
+  readonly semitone: boolean;
+  /** True where the line turns round at the first of the two. */
+  readonly turn: boolean;
+  readonly onBeat: boolean;
+  /** True where a rest parts them. */
+  readonly rest: boolean;
+}
+
+/** Which finger slides on which string, from stop to stop in semitones. */
+export interface Slide {
+  readonly finger: number;
+  readonly string: number;
+  readonly start: number;
+  readonly end: number;
+}
+
+/**
+ * How far the finger that makes a shift slides: the old finger to where it falls in the new position, or, out of an open string,
+ * the arriving finger from where it lay in the old one.
+ */
+export function slide(scene: Scene, from: Touch, to: Touch): Slide {
+  if (from.finger === 0) return slideIn(scene, from, to);
+  const { finger, leadString: string, semitones: start } = from;
+  const same = finger === to.finger && string === to.leadString;
+  const rest = scene.resting(to.position, string, finger);
+  return { finger, string, start, end: same || Number.isNaN(rest) ? to.semitones : rest };
+}
+
+/** The arriving finger sliding from where it lay in the old position. */
+export function slideIn(scene: Scene, from: Touch, to: Touch): Slide {
+  const { finger, leadString: string, semitones: end } = to;
+  const rest = scene.resting(from.position, string, finger);
+  return { finger, string, start: Number.isNaN(rest) ? end : rest, end };
+}
+
+/** Moving the hand to another position: a fixed disturbance plus its travel, by the time and the moment. */
+export function shiftTerm(scene: Scene, from: Touch, to: Touch, between: Between): number {
+  const { weights } = scene;
+  const { start, end } = slide(scene, from, to);
+  const travel = Math.abs(scene.stops[end] - scene.stops[start]) / scene.hand.relaxedMm;
+  const across = from.finger !== 0 && from.leadString !== to.leadString;
+  const bare =
+    weights.shiftBase +
+    weights.shiftTravel * travel +
+    weights.shiftTravelSquared * travel * travel +
+    weights.shiftPastGoal * pastGoal(from, to, end) +
+    (across ? weights.shiftAcross : 0);
+  let moment = 1;
+  if (between.semitone && !across) moment -= weights.shiftOnSemitone;
+  if (between.turn) moment -= weights.shiftAtTurn;
+  if (!between.onBeat) moment += weights.shiftOffBeat;
+  if (from.finger === 0 || between.rest) moment *= weights.shiftOverOpen;
+  return bare * moment * between.haste.shift;
+}
+
+/** Semitones by which a sliding finger's end lies beyond the goal on the same string, in the direction of the line. */
+function pastGoal(from: Touch, to: Touch, end: number): number {
+  if (from.finger === 0 || from.leadString !== to.leadString) return 0;
+  const beyond = to.semitones > from.semitones ? end - to.semitones : to.semitones - end;
+  return Math.max(0, beyond);
+}
+
+/** Which finger arrives after a shift and which one guided it there. */
+export function landingTerm(scene: Scene, from: Touch, to: Touch): number {
+  const { weights } = scene;
+  const same = from.finger === to.finger ? weights.sameFinger[to.finger] : 0;
+  return weights.landing[to.finger] + weights.guiding[from.finger] + same;
+}
+
+/** Strings between two touches: 0 where they share one, 1 for neighbours. */
+export function stringsApart(from: Touch, to: Touch): number {
+  if (to.string > from.topString) return to.string - from.topString;
+  return from.string > to.topString ? from.string - to.topString : 0;
+}
+
+/** Going to the next string. */
+export function crossingTerm(weights: Weights, apart: number, between: Between): number {
+  return apart > 0 ? weights.crossing * between.haste.crossing : 0;
+}
+
+/** Jumping over strings. */
+export function skipTerm(weights: Weights, apart: number, between: Between): number {
+  return apart > 1 ? weights.skip * (apart - 1) * between.haste.crossing : 0;
+}
+
+/** Leaving a string inside a phrase; a rest ends the phrase. */
+export function colourTerm(weights: Weights, apart: number, between: Between): number {
+  return apart > 0 && !between.rest ? weights.colour * between.haste.colour : 0;
+}
+
+/** Opening the hand beyond its frame. */
+export function extensionTakenTerm(weights: Weights, extended: boolean): number {
+  return extended ? weights.extensionTaken : 0;
+}
+
+/** Keeping it open for a note. */
+export function extensionHeldTerm(weights: Weights, extended: boolean): number {
+  return extended ? weights.extensionHeld : 0;
+}
+
+/**
+ * A spread against this student's hand: nothing while comfortable, rising to the full spread; beyond it only a lock lets it stand.
+ * @param share of the fullest spread, the widest pair of the hold
+ */
+export function reachTerm(weights: Weights, hand: HandProfile, share: number): number {
+  const comfortable = hand.relaxedMm / hand.fullMm;
+  if (share <= comfortable) return 0;
+  if (share > 1 + 1e-9) return weights.beyond * share;
+  return (weights.stretch * (share - comfortable)) / (1 - comfortable);
+}
+
+/** The little finger, more on long notes and above the octave. */
+export function fourthTerm(weights: Weights, semitones: number, beats: number): number {
+  const long = Math.min(3, Math.max(0, beats - 1)) * weights.fourthLong;
+  return weights.fourth + long + (semitones > 12 ? weights.fourthHigh : 0);
+}
+
+/** An open string, more on long notes. */
+export function openTerm(weights: Weights, beats: number): number {
+  return weights.open + Math.min(3, Math.max(0, beats - 1)) * weights.openLong;
+}
+
+/**
+ * Fingers moved by semitones while the hand stays, on one string.
+ * @param playing the finger that plays next
+ */
+export function displaceTerm(
+  weights: Weights,
+  from: readonly number[],
+  to: readonly number[],
+  playing: number,
+): number {
+  let cost = 0;
+  for (let finger = 1; finger < to.length; finger++) {
+    const moved = Math.abs(to[finger] - from[finger]);
+    if (moved > 0) cost += moved * (finger === playing ? weights.displace : weights.displaceIdle);
+  }
+  return cost;
+}
+
+/** The same finger wanted low on one string and high on the other straight after. */
+export function trapTerm(weights: Weights, from: Touch, to: Touch): number {
+  if (from.finger === 0 || from.finger !== to.finger) return 0;
+  return weights.trap * Math.abs(from.semitones - to.semitones);
+}
+
+/** How far the hand lies from where it must be for a note, in semitones: above it, or below first position. */
+export function heightTerm(weights: Weights, semitonesAway: number): number {
+  return weights.height * Math.abs(semitonesAway);
+}
+
+/** How rare or unsteady the pattern under the fingers is; nothing where not all four fingers have a place. */
+export function patternTerm(frame: readonly number[]): number {
+  if (Number.isNaN(frame[1] + frame[2] + frame[3] + frame[4])) return 0;
+  const gaps = `${frame[2] - frame[1]}-${frame[3] - frame[2]}-${frame[4] - frame[3]}`;
+  return PATTERN_COSTS[gaps] ?? ODD_PATTERN;
+}
+
+/** The pattern changing as the hand crosses to another string. */
+export function reshapeTerm(weights: Weights, from: readonly number[], to: readonly number[]): number {
+  let moved = 0;
+  for (let finger = 1; finger < 5; finger++) {
+    const gap = Math.abs(to[finger] - from[finger]);
+    if (gap > 0) moved += gap;
+  }
+  return weights.reshape * moved;
+}
+
+/** One finger laid over two neighbouring strings, note after note. */
+export function barTerm(weights: Weights, from: Touch, to: Touch): number {
+  const flat = from.finger !== 0 && from.finger === to.finger && from.semitones === to.semitones;
+  return flat ? weights.bar : 0;
+}
+
+/** Neighbouring fingers a semitone apart where a fingertip is wider than the space between them. */
+export function crowdingTerm(weights: Weights, hand: HandProfile, roomMm: number): number {
+  return roomMm < hand.fingertipMm ? weights.crowding * (1 - roomMm / hand.fingertipMm) : 0;
+}

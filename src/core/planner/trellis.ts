@@ -1,0 +1,66 @@
+/*
+ * The web of possibilities in numbers only, laid out for the search. A layer is one event: its nodes are holds, gathered into touches
+ * (nodes of one touch stand side by side). A block is what lies between two layers: moves change the hand's position and depend on the
+ * touches alone; stays keep it and join node to node. This split is what keeps the search fast: idle fingers multiply the
+ * nodes, but never the moves.
+ */
+
+export interface Layer {
+  readonly nodes: number;
+  readonly touches: number;
+  /** Nodes of touch t are touchStart[t] to touchStart[t + 1] - 1. */
+  readonly touchStart: Int32Array;
+  readonly touchOf: Int32Array;
+  /** What a node costs for being played. */
+  readonly cost: Float64Array;
+  /** What it costs to set the hand into a node's frame, on arrival. */
+  readonly entry: Float64Array;
+  /** Place of a touch, by which plans are told apart. */
+  readonly place: Int32Array;
+}
+
+export interface Block {
+  /** Cost from touch a to touch b at [a * later.touches + b], its entry left out; Infinity where there is no move. */
+  readonly move: Float64Array;
+  /** Stays out of node u are stayStart[u] to stayStart[u + 1] - 1. */
+  readonly stayStart: Int32Array;
+  readonly stayTo: Int32Array;
+  /** Cost of the stay, all included but the later node's own cost. */
+  readonly stayCost: Float64Array;
+}
+
+export interface Trellis {
+  readonly layers: readonly Layer[];
+  /** blocks[t] lies between layers t and t + 1. */
+  readonly blocks: readonly Block[];
+}
+
+/** One node a layer. */
+export type Path = Int32Array;
+
+/** Cost of the cheapest way between two given nodes of neighbouring layers; Infinity where there is none. */
+export function stepCost(trellis: Trellis, t: number, from: number, to: number): number {
+  const block = trellis.blocks[t];
+  const [before, after] = [trellis.layers[t], trellis.layers[t + 1]];
+  const move = block.move[before.touchOf[from] * after.touches + after.touchOf[to]] + after.entry[to];
+  for (let at = block.stayStart[from]; at < block.stayStart[from + 1]; at++) {
+    if (block.stayTo[at] === to) return Math.min(move, block.stayCost[at]);
+  }
+  return move;
+}
+
+/** Cost of a whole path. */
+export function pathCost(trellis: Trellis, path: ArrayLike<number>): number {
+  const { layers } = trellis;
+  let cost = layers[0].entry[path[0]];
+  for (let t = 0; t < layers.length; t++) {
+    cost += layers[t].cost[path[t]];
+    if (t + 1 < layers.length) cost += stepCost(trellis, t, path[t], path[t + 1]);
+  }
+  return cost;
+}
+
+/** The places a path goes through. */
+export function placesOf(trellis: Trellis, path: ArrayLike<number>): Int32Array {
+  return Int32Array.from(trellis.layers, (layer, t) => layer.place[layer.touchOf[path[t]]]);
+}

@@ -1,0 +1,224 @@
+import { THUMB, type Hold, type Stop } from '../hand/hold';
+import type { MusicEvent, SoundingEvent } from '../material/events';
+import { midiOf } from '../pitch/pitch';
+import { holdAllowed, lockHeld } from './limits';
+import type { Lock } from './request';
+import { contentTag, type Grip, type Stage } from './scene';
+import { chargeEntry, chargeMove, chargePlay, chargeReframe, chargeStay, sameFrame } from './charges';
+import type { Between, Touch } from './terms';
+import type { Block, Layer, Trellis } from './trellis';
+import { hasteFor } from './weights';
+
+/*
+ * Weaves the trellis: all holds of each event that the demands leave, and the cost of every step between them. Equal events share a
+ * layer and equal neighbours a block, so a long piece costs little more than its different notes do.
+ */
+
+/** A layer with the holds behind its numbers. */
+export interface HoldLayer extends Layer {
+  readonly grips: readonly Grip[];
+  readonly touchList: readonly Touch[];
+  /** Where the hand would lie for this event were there no demands, in semitones above the nut. */
+  readonly lowest: number;
+  readonly beats: number;
+}
+
+export interface Web extends Trellis {
+  readonly layers: readonly HoldLayer[];
+  readonly between: readonly Between[];
+}
+
+/** Weaves the web for all events; an event that the demands leave without a hold gets an empty layer. */
+export function weave(stage: Stage): Web {
+  const known = new Map<string, HoldLayer>();
+  const layers = stage.sounding.map((event) => {
+    const locks = (stage.request.rules?.locks ?? []).filter((lock) => lock.at === event.at);
+    const tag = `${contentTag(event)}|${event.beats}|${event.fingeredOctave}`;
+    if (locks.length > 0) return holdLayer(stage, event, locks);
+    const layer = known.get(tag) ?? holdLayer(stage, event, locks);
+    known.set(tag, layer);
+    return layer;
+  });
+  const between = betweenAll(stage);
+  return { layers, between, blocks: blocksFor(stage, layers, between) };
+}
+
+/** Holds of an event that the demands and locks leave; a spread beyond the hand stands only where locked. */
+export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): Grip[] {
+  const rules = stage.request.rules ?? {};
+  return stage
+    .gripsOf(event)
+    .filter(({ hold, widest }) => {
+      if (widest && widest.share > 1 + 1e-9 && locks.length === 0) return false;
+      if (!holdAllowed(stage.setup, stage.model, rules, hold)) return false;
+      return locks.every((lock) => lockHeld(stage.setup, stage.model, lock, hold));
+    });
+}
+
+function holdLayer(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): HoldLayer {
+  const byTouch = new Map<number, Grip[]>();
+  for (const grip of allowedGrips(stage, event, locks)) {
+    const tag = touchTag(grip.hold);
+    const list = byTouch.get(tag);
+    if (list) list.push(grip);
+    else byTouch.set(tag, [grip]);
+  }
+  const groups = [...byTouch.values()];
+  const grips = groups.flat();
+  const touchStart = new Int32Array(groups.length + 1);
+  const touchOf = new Int32Array(grips.length);
+  groups.forEach((group, touch) => {
+    touchStart[touch + 1] = touchStart[touch] + group.length;
+    touchOf.fill(touch, touchStart[touch], touchStart[touch + 1]);
+  });
+  const touchList = groups.map(([grip]) => touchOfHold(stage, grip.hold));
+  const lowest = lowestAnchor(stage, event);
+  const { beats } = event;
+  return {
+    nodes: grips.length,
+    touches: groups.length,
+    touchStart,
+    touchOf,
+    grips,
+    touchList,
+    lowest,
+    beats,
+    place: Int32Array.from(touchList, (touch) => touch.place),
+    cost: Float64Array.from(grips, (grip) => chargePlay(stage, grip, beats, lowest)),
+    entry: Float64Array.from(grips, (grip) => chargeEntry(stage, grip.hold)),
+  };
+}
+
+/** Holds with the same position, strings and fingers are one touch. */
+function touchTag(hold: Hold): number {
+  let tag = hold.position;
+  for (const stop of hold.stops) tag = tag * 64 + stop.string * 8 + stop.finger;
+  return tag;
+}
+
+function touchOfHold(stage: Stage, hold: Hold): Touch {
+  const { stops } = hold;
+  let lead: Stop | undefined;
+  for (const stop of stops)
+    if (stop.finger > 0 && (!lead || stop.finger % THUMB < lead.finger % THUMB)) lead = stop;
+  return {
+    position: hold.position,
+    string: stops[0].string,
+    topString: stops[stops.length - 1].string,
+    finger: lead?.finger ?? 0,
+    semitones: lead?.semitones ?? 0,
+    leadString: lead?.string ?? stops[0].string,
+    place: placeOf(stage, hold),
+    fourth: stops.some((stop) => stop.finger === 4),
+  };
+}
+
+/** Numbers of open places lie above all others. */
+const OPEN_PLACE = 1_000_000;
+
+/** An open string and the fourth finger just below it count as one place, whatever the hand does meanwhile. */
+function placeOf(stage: Stage, hold: Hold): number {
+  const [low] = hold.stops;
+  const strings = hold.stops[hold.stops.length - 1].string * 100 + low.string;
+  const open = hold.stops.every((stop) => stop.finger === 0);
+  if (open) return OPEN_PLACE + strings;
+  const { strings: tuned } = stage.setup;
+  const above = low.string + 1;
+  const unison =
+    hold.stops.length === 1 &&
+    low.finger === 4 &&
+    above < tuned.length &&
+    tuned[low.string].midi + low.semitones === tuned[above].midi;
+  return unison ? OPEN_PLACE + above * 101 : strings * 100 + hold.position;
+}
+
+/** Where the hand would lie for this event were there no demands: first position, or the lowest above it that serves. */
+function lowestAnchor(stage: Stage, event: SoundingEvent): number {
+  const { model } = stage;
+  let lowest = Infinity;
+  for (const { hold } of stage.gripsOf(event))
+    if (hold.stops.some((stop) => stop.finger > 0)) lowest = Math.min(lowest, model.anchor(hold.position));
+  return Math.max(model.anchor(model.home), lowest);
+}
+
+function betweenAll(stage: Stage): Between[] {
+  const { events } = stage.music;
+  const { sounding } = stage;
+  const onsets: number[] = [];
+  events.reduce((onset, event) => (onsets.push(onset), onset + event.beats), 0);
+  const top = sounding.map((event) => midiOf(event.pitches[event.pitches.length - 1]));
+  return sounding.slice(1).map((event, t) => {
+    const before = sounding[t];
+    const beats = onsets[event.at] - onsets[before.at];
+    const came = t > 0 ? top[t] - top[t - 1] : 0;
+    const goes = top[t + 1] - top[t];
+    return {
+      haste: hasteFor(Math.max(0.01, beats * stage.secondsPerBeat)),
+      semitone: Math.abs(goes) === 1,
+      turn: came * goes < 0,
+      onBeat: Number.isInteger(onsets[event.at]),
+      rest: hasRest(events, before.at, event.at),
+    };
+  });
+}
+
+function hasRest(events: readonly MusicEvent[], from: number, to: number): boolean {
+  return to - from > 1 && events.slice(from + 1, to).some((event) => event.kind === 'rest');
+}
+
+/** Between two layers: one block for each different pair of layers and moment. */
+function blocksFor(stage: Stage, layers: readonly HoldLayer[], between: readonly Between[]): Block[] {
+  const numbers = new Map<HoldLayer, number>();
+  const number = (layer: HoldLayer) => {
+    if (!numbers.has(layer)) numbers.set(layer, numbers.size);
+    return numbers.get(layer);
+  };
+  const known = new Map<string, Block>();
+  return between.map((moment, t) => {
+    const { haste, semitone, turn, onBeat, rest } = moment;
+    const tag = `${number(layers[t])}.${number(layers[t + 1])}.${haste.shift}.${semitone}${turn}${onBeat}${rest}`;
+    let block = known.get(tag);
+    if (!block) {
+      block = blockBetween(stage, layers[t], layers[t + 1], moment);
+      known.set(tag, block);
+    }
+    return block;
+  });
+}
+
+function blockBetween(stage: Stage, from: HoldLayer, to: HoldLayer, between: Between): Block {
+  const move = new Float64Array(from.touches * to.touches).fill(Infinity);
+  const stayStart = new Int32Array(from.nodes + 1);
+  const stayTo: number[] = [];
+  const stayCost: number[] = [];
+  for (let row = 0; row < from.touches; row++) {
+    const a = from.touchList[row];
+    const near: { readonly column: number; readonly shared: number }[] = [];
+    for (let column = 0; column < to.touches; column++) {
+      const b = to.touchList[column];
+      if (a.position === b.position) near.push({ column, shared: chargeStay(stage, a, b, between) });
+      else if (mayMove(stage, a, b)) move[row * to.touches + column] = chargeMove(stage, a, b, between);
+    }
+    for (let u = from.touchStart[row]; u < from.touchStart[row + 1]; u++) {
+      const { hold } = from.grips[u];
+      for (const { column, shared } of near) {
+        for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
+          const next = to.grips[v].hold;
+          const reframed = sameFrame(hold, next)
+            ? 0
+            : to.entry[v] + chargeReframe(stage, a, hold, to.touchList[column], next);
+          stayTo.push(v);
+          stayCost.push(shared + reframed);
+        }
+      }
+      stayStart[u + 1] = stayTo.length;
+    }
+  }
+  return { move, stayStart, stayTo: Int32Array.from(stayTo), stayCost: Float64Array.from(stayCost) };
+}
+
+/** The hand travels to press a note, not to let an open string ring; a weak little finger may be kept out of it. */
+export function mayMove(stage: Stage, from: Touch, to: Touch): boolean {
+  if (from.position === to.position || to.finger === 0) return false;
+  return stage.request.rules?.fourthFinger !== 'no-shift' || !(from.fourth || to.fourth);
+}
