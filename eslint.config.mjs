@@ -9,6 +9,17 @@ export default tseslint.config(
   ...tseslint.configs.recommended,
   ...astro.configs.recommended,
   { files: ['src/**/*.{ts,tsx}'], ...hooks.configs.flat['recommended-latest'] },
-  { files: ['scripts/**', '*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', fetch: 'readonly', setTimeout: 'readonly' } } },
+  {
+    files: ['scripts/**', '*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+      },
+    },
+  },
   { rules: { 'max-lines': ['error', 400], '@typescript-eslint/no-non-null-assertion': 'error' } },
 );

@@ -10,7 +10,8 @@ const STAMP = 'node_modules/.dove-path-installed';
 /** Runs a command with its output shown; stops the whole run where it fails. */
 export function run(command, args, options = {}) {
   const result = spawnSync(command, args, { stdio: 'inherit', ...options });
-  if (result.error?.code === 'ENOENT') stop(`"${command}" is not on this machine; please install it and run this again.`);
+  if (result.error?.code === 'ENOENT')
+    stop(`"${command}" is not on this machine; please install it and run this again.`);
   if (result.status !== 0) process.exit(result.status ?? 1);
 }
 
@@ -36,7 +37,9 @@ function newerLock() {
 export function ensureChromium() {
   if (existsSync(CHROMIUM)) return;
   if (process.getuid?.() !== 0)
-    stop('The browser tests need Chromium. Install it once as root: apt-get update && apt-get install -y chromium');
+    stop(
+      'The browser tests need Chromium. Install it once as root: apt-get update && apt-get install -y chromium',
+    );
   console.log('Installing Chromium …');
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   run('apt-get', ['update', '-qq'], { env });
@@ -46,5 +49,6 @@ export function ensureChromium() {
 /** Checks that Node is new enough for the packages. */
 export function ensureNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 3)) stop(`Dove Path needs Node 20.3 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 3))
+    stop(`Dove Path needs Node 20.3 or newer; this is ${process.versions.node}.`);
 }

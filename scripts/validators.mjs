@@ -23,9 +23,7 @@ export function validatorSource() {
     strictRequired: false,
     code: { source: true, esm: true },
   });
-  const exports = Object.fromEntries(
-    Object.entries(SCHEMAS).map(([fn, name]) => [fn, `dove-path/${name}`]),
-  );
+  const exports = Object.fromEntries(Object.entries(SCHEMAS).map(([fn, name]) => [fn, `dove-path/${name}`]));
   const code = standaloneCode(ajv, exports);
   if (code.includes('require(')) throw new Error('a schema keyword needs a run-time helper; use another');
   return `// Made by scripts/validators.mjs from the schemas; do not edit.\n${code}\n`;

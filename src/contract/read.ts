@@ -42,7 +42,9 @@ export function parseJson(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch {
-    throw new BadRequest([{ path: '', message: 'This is not JSON. Send one JSON object, in double quotes.' }]);
+    throw new BadRequest([
+      { path: '', message: 'This is not JSON. Send one JSON object, in double quotes.' },
+    ]);
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Setup } from '../instrument/setup';
 import { keyAlteration, type Key } from '../pitch/key';
 import { midiOf } from '../pitch/pitch';
-import { ordinal, type DemandedPitch, type HandModel, type Hold } from './hold';
+import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold } from './hold';
 
 /*
  * Violin and viola: a position is named by letters. Finger f on a note k letter steps above the open string lies in
@@ -43,6 +43,7 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
   const wanted = wantedSemitones(setup, demanded);
 
   function resting(position: number, string: number, finger: number): number {
+    if (finger === THUMB) return NaN;
     const steps = setup.strings[string].steps + position + finger - 1;
     const octave = Math.floor(steps / 7);
     const letter = steps - 7 * octave;
@@ -173,7 +174,8 @@ function steadyFrames(options: readonly number[][], extended: boolean): number[]
 /** A frame round the fixed finger where the wanted places contradict each other: each next finger moves aside. */
 function filled(options: readonly number[][], finger: number): number[] {
   const frame = options.map((list) => list[0]);
-  for (let at = finger; at < 4; at++) frame[at] = Math.min(Math.max(frame[at], frame[at - 1] + 1), frame[at - 1] + 3);
+  for (let at = finger; at < 4; at++)
+    frame[at] = Math.min(Math.max(frame[at], frame[at - 1] + 1), frame[at - 1] + 3);
   for (let at = finger - 2; at >= 0; at--)
     frame[at] = Math.max(Math.min(frame[at], frame[at + 1] - 1), frame[at + 1] - 3);
   return frame;

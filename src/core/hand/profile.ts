@@ -14,21 +14,21 @@ export type HandSize = 'small' | 'medium' | 'large';
 
 /**
  * Starting values until the teacher measures. A medium violin hand takes the fourth from 1 to 4 in first position
- * (73 mm) at ease, the augmented one (91 mm) with a stretch, and no more. A medium cello hand takes the minor third
+ * (73 to 78 mm) at ease, the augmented one (91 mm) with a stretch, and no more. A medium cello hand takes the minor third
  * in first position (98 mm) at ease and the extended major third (127 mm) with a stretch. A medium bass hand takes
  * the whole tone in half position (108 mm) at ease and the four-finger minor third (150 to 158 mm) with a stretch.
  * The other sizes lie about a tenth to either side. On the low instruments the square hand opens wider.
  */
 export const HAND_DEFAULTS: Readonly<Record<InstrumentKind, Readonly<Record<HandSize, HandProfile>>>> = {
   violin: {
-    small: { relaxedMm: 64, fullMm: 82, fingertipMm: 10 },
-    medium: { relaxedMm: 76, fullMm: 95, fingertipMm: 12 },
-    large: { relaxedMm: 86, fullMm: 110, fingertipMm: 14 },
+    small: { relaxedMm: 66, fullMm: 82, fingertipMm: 10 },
+    medium: { relaxedMm: 80, fullMm: 95, fingertipMm: 12 },
+    large: { relaxedMm: 90, fullMm: 110, fingertipMm: 14 },
   },
   viola: {
-    small: { relaxedMm: 68, fullMm: 86, fingertipMm: 10 },
-    medium: { relaxedMm: 82, fullMm: 104, fingertipMm: 12 },
-    large: { relaxedMm: 92, fullMm: 118, fingertipMm: 14 },
+    small: { relaxedMm: 72, fullMm: 88, fingertipMm: 10 },
+    medium: { relaxedMm: 89, fullMm: 106, fingertipMm: 12 },
+    large: { relaxedMm: 98, fullMm: 120, fingertipMm: 14 },
   },
   cello: {
     small: { relaxedMm: 96, fullMm: 132, fingertipMm: 12 },
@@ -50,8 +50,8 @@ const PAIR_SHARES: Readonly<Record<number, number>> = {
   12: 0.55,
   23: 0.42,
   34: 0.44,
-  13: 0.78,
-  24: 0.74,
+  13: 0.84,
+  24: 0.8,
   14: 1,
   // Thumb position: the thumb lies beside the hand and swings wide of it.
   1: 0.75,

@@ -68,7 +68,10 @@ export function setupIssues(choice: SetupChoice): ChoiceIssue[] {
         message: `"${tuning[at]}" is no pitch; write it like "G3", "C#4" or "Eb5".`,
       });
     } else if (midi < 12 || midi > 100) {
-      issues.push({ path: `/tuning/${at}`, message: `"${tuning[at]}" is no pitch for a string; use C0 to E7.` });
+      issues.push({
+        path: `/tuning/${at}`,
+        message: `"${tuning[at]}" is no pitch for a string; use C0 to E7.`,
+      });
     } else if (at > 0 && midi <= midis[at - 1]) {
       issues.push({
         path: `/tuning/${at}`,

@@ -4,7 +4,16 @@ import { stopMm } from '../instrument/geometry';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
-import { chargeEntry, chargeMove, chargePlay, chargeStay, chargeReframe, namedTerms, newTally, sameFrame } from './charges';
+import {
+  chargeEntry,
+  chargeMove,
+  chargePlay,
+  chargeStay,
+  chargeReframe,
+  namedTerms,
+  newTally,
+  sameFrame,
+} from './charges';
 import type {
   FingerName,
   FrameAnswer,
@@ -86,7 +95,19 @@ function stepOf(stage: Stage, hold: Hold, at: number): Step {
     position: label,
     positionName: name,
     extended: hold.extended > 0,
+    handMm: handMm(stage, hold),
   };
+}
+
+/** From the lowest to the highest finger of the frame; fingers without a place of their own rest in the position. */
+function handMm(stage: Stage, hold: Hold): [number, number] {
+  const string = hold.stops[0].string;
+  const laid = hold.frame.map((stop, finger) =>
+    Number.isNaN(stop) && finger > 0 ? stage.scene.resting(hold.position, string, finger) : stop,
+  );
+  const stops = laid.filter((stop) => !Number.isNaN(stop));
+  const { lengthMm } = stage.setup;
+  return [rounded(stopMm(lengthMm, Math.min(...stops))), rounded(stopMm(lengthMm, Math.max(...stops)))];
 }
 
 /** To a tenth: no finger is placed more finely. */

@@ -38,7 +38,9 @@ const SLOT = Object.fromEntries(TERM_NAMES.map((name, at) => [name, at])) as Rec
 
 /** The tally by name; terms of zero are left out. */
 export function namedTerms(tally: Tally): Partial<Record<TermName, number>> {
-  return Object.fromEntries(TERM_NAMES.map((name) => [name, tally[SLOT[name]]]).filter(([, cost]) => cost !== 0));
+  return Object.fromEntries(
+    TERM_NAMES.map((name) => [name, tally[SLOT[name]]]).filter(([, cost]) => cost !== 0),
+  );
 }
 
 function lay(tally: Tally | undefined, term: TermName, cost: number): number {
@@ -128,14 +130,7 @@ export function chargeStay(stage: Stage, from: Touch, to: Touch, between: Betwee
 }
 
 /** What taking another frame costs in a stay, its entry left out: fingers moved on the string, or another pattern on the next one. */
-export function chargeReframe(
-  stage: Stage,
-  a: Touch,
-  from: Hold,
-  b: Touch,
-  to: Hold,
-  tally?: Tally,
-): number {
+export function chargeReframe(stage: Stage, a: Touch, from: Hold, b: Touch, to: Hold, tally?: Tally): number {
   const { weights } = stage.scene;
   return stringsApart(a, b) === 0
     ? lay(tally, 'displace', displaceTerm(weights, from.frame, to.frame, b.finger))

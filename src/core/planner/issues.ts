@@ -30,7 +30,10 @@ function ruleIssues(request: PlanRequest, rules: Rules): ChoiceIssue[] {
   const checkString = (path: string, name: string) => {
     const pitch = parsePitch(name);
     if (!pitch || !names.includes(pitchName(pitch)))
-      issues.push({ path, message: `There is no string "${name}" here; the strings are ${names.join(', ')}.` });
+      issues.push({
+        path,
+        message: `There is no string "${name}" here; the strings are ${names.join(', ')}.`,
+      });
   };
   rules.strings?.forEach((name, at) => checkString(`/rules/strings/${at}`, name));
   const positions = rules.positions;

@@ -15,7 +15,8 @@ import { allowedGrips, weave, type Web } from './weave';
 /** @returns the problems of a stage whose web has no path; never empty. */
 export function problemsOf(stage: Stage, web: Web): Problem[] {
   const unplayable = stage.sounding.filter((event) => stage.gripsOf(event).length === 0);
-  if (unplayable.length > 0) return unplayable.slice(0, MOST_PROBLEMS).map((event) => outOfRange(stage, event));
+  if (unplayable.length > 0)
+    return unplayable.slice(0, MOST_PROBLEMS).map((event) => outOfRange(stage, event));
   const beyond = stage.sounding.find((event) =>
     stage.gripsOf(event).every((grip) => grip.widest !== null && grip.widest.share > 1 + 1e-9),
   );
@@ -105,7 +106,10 @@ function relaxations(stage: Stage): Relaxation[] {
   if (rules.openStrings === 'never')
     list.push({ change: { openStrings: 'avoid' }, words: 'allow open strings where nothing else is left' });
   if (rules.fourthFinger === 'never')
-    list.push({ change: { fourthFinger: 'avoid' }, words: 'allow the little finger where nothing else is left' });
+    list.push({
+      change: { fourthFinger: 'avoid' },
+      words: 'allow the little finger where nothing else is left',
+    });
   if (rules.fourthFinger === 'no-shift')
     list.push({ change: { fourthFinger: 'avoid' }, words: 'allow the little finger to shift' });
   if (rules.extensions === 'never')

@@ -8,8 +8,7 @@ export type Style = 'secure' | 'singing' | 'early';
 export type PositionNumber = number | 'thumb';
 
 export type PositionRule =
-  | { readonly from: number; readonly to: PositionNumber }
-  | { readonly only: readonly PositionNumber[] };
+  { readonly from: number; readonly to: PositionNumber } | { readonly only: readonly PositionNumber[] };
 
 export interface Lock {
   /** The event, counted from 0. */

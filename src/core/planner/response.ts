@@ -28,6 +28,8 @@ export interface Step {
   readonly position: PositionNumber;
   readonly positionName: string;
   readonly extended: boolean;
+  /** Where the first and the fourth finger (or the last that has a place) lie, in mm from the nut: the width of the hand. */
+  readonly handMm: readonly [number, number];
 }
 
 export type ShiftKind = 'same-finger' | 'old-finger' | 'new-finger' | 'open-string' | 'across-strings';

@@ -73,7 +73,13 @@ function ending(nodes: number, owed: number): Float64Array {
 }
 
 /** Least cost from each node of a layer over one block and to the end, for every number of differences still owed. */
-function onwardCosts(block: Block, layer: Layer, next: Layer, ahead: Float64Array, owed: number): Float64Array {
+function onwardCosts(
+  block: Block,
+  layer: Layer,
+  next: Layer,
+  ahead: Float64Array,
+  owed: number,
+): Float64Array {
   const { move, stayStart, stayTo, stayCost } = block;
   const onward = new Float64Array((owed + 1) * layer.nodes);
   const arrive = new Float64Array(next.touches);

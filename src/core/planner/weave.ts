@@ -46,13 +46,11 @@ export function weave(stage: Stage): Web {
 /** Holds of an event that the demands and locks leave; a spread beyond the hand stands only where locked. */
 export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): Grip[] {
   const rules = stage.request.rules ?? {};
-  return stage
-    .gripsOf(event)
-    .filter(({ hold, widest }) => {
-      if (widest && widest.share > 1 + 1e-9 && locks.length === 0) return false;
-      if (!holdAllowed(stage.setup, stage.model, rules, hold)) return false;
-      return locks.every((lock) => lockHeld(stage.setup, stage.model, lock, hold));
-    });
+  return stage.gripsOf(event).filter(({ hold, widest }) => {
+    if (widest && widest.share > 1 + 1e-9 && locks.length === 0) return false;
+    if (!holdAllowed(stage.setup, stage.model, rules, hold)) return false;
+    return locks.every((lock) => lockHeld(stage.setup, stage.model, lock, hold));
+  });
 }
 
 function holdLayer(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): HoldLayer {

@@ -1,0 +1,45 @@
+import type { Plan } from '../../core';
+import { choosePlan } from './store';
+import { dearestTerms, planWords } from './words';
+
+/** The different plans found, cheapest first, each with what makes its cost. */
+export function Alternatives({
+  plans,
+  chosen,
+}: {
+  readonly plans: readonly Plan[];
+  readonly chosen: number;
+}) {
+  if (plans.length === 0) return null;
+  return (
+    <section aria-labelledby="alternatives">
+      <h2 id="alternatives" className="font-serif text-lg font-semibold">
+        {plans.length === 1 ? 'The one way' : `${plans.length} ways`}
+      </h2>
+      <ol className="mt-1 flex flex-col gap-2">
+        {plans.map((plan, at) => (
+          <li key={at}>
+            <button
+              type="button"
+              aria-pressed={at === chosen}
+              onClick={() => choosePlan(at)}
+              className={`w-full cursor-pointer rounded-md border-2 px-3 py-1 text-left ${
+                at === chosen ? 'border-dove bg-haze' : 'border-rule bg-sheet hover:border-dove'
+              }`}
+            >
+              <span className="flex items-baseline justify-between gap-2 font-semibold">
+                <span>{planWords(plan)}</span>
+                <span className="whitespace-nowrap text-sm">cost {plan.cost.toFixed(1)}</span>
+              </span>
+              <span className="block text-sm text-faded">
+                {dearestTerms(plan, 2)
+                  .map(({ words, cost }) => `${words} ${cost.toFixed(1)}`)
+                  .join(' · ') || 'nothing to pay for'}
+              </span>
+            </button>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

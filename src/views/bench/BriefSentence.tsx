@@ -1,0 +1,214 @@
+import { INSTRUMENTS, type InstrumentKind, type PlanRequest, type Rules, type RunSpec } from './brief';
+import {
+  CHORDS,
+  FOURTH_WORDS,
+  HAND_WORDS,
+  OPEN_WORDS,
+  POSITION_WORDS,
+  positionWords,
+  SCALES,
+  STYLE_WORDS,
+  TONICS,
+  DIRECTION_WORDS,
+  OCTAVE_WORDS,
+  playableTonics,
+  sizeChoices,
+  stringChoices,
+  tonicClass,
+  withInstrument,
+  withTonic,
+  type Choice,
+} from './brief';
+import { setRequest } from './store';
+import { classWords, printed } from './words';
+
+interface WordProps {
+  /** Punctuation that must not begin a line. */
+  readonly then?: string;
+  readonly label: string;
+  readonly value: string;
+  readonly choices: readonly Choice[];
+  readonly onChange: (value: string) => void;
+  /** Words for a value that is none of the choices (from a file, say): it is kept and shown. */
+  readonly other?: string;
+}
+
+/** One word of the brief. */
+function Word({ label, value, choices, onChange, other, then = '' }: WordProps) {
+  const known = choices.some(([name]) => name === value);
+  return (
+    <span className="whitespace-nowrap">
+      <select
+        className="word"
+        aria-label={label}
+        value={value}
+        onChange={(event) => onChange(event.target.value)}
+      >
+        {!known && <option value={value}>{other || value}</option>}
+        {choices.map(([name, words]) => (
+          <option key={name} value={name}>
+            {words}
+          </option>
+        ))}
+      </select>
+      {then}
+    </span>
+  );
+}
+
+/** The brief: one sentence, every underlined word a control. */
+export function BriefSentence({ request }: { readonly request: PlanRequest }) {
+  const { material, rules = {} } = request;
+  const setRules = (part: Rules) => setRequest({ ...request, rules: { ...rules, ...part } });
+  return (
+    <section aria-label="The brief" className="font-serif text-[1.3rem] leading-[1.75]">
+      <p>
+        Plan{' '}
+        {material.type === 'notes' ? (
+          `these ${material.notes.length} notes`
+        ) : (
+          <RunWords request={request} material={material} />
+        )}{' '}
+        for <InstrumentWords request={request} /> in{' '}
+        <Word
+          label="Positions"
+          value={JSON.stringify(rules.positions ?? null)}
+          choices={POSITION_WORDS}
+          other={positionWords(rules.positions)}
+          onChange={(value) => setRules({ positions: JSON.parse(value) ?? undefined })}
+        />{' '}
+        on{' '}
+        <Word
+          label="Strings"
+          value={JSON.stringify(rules.strings ?? null)}
+          choices={stringChoices(request)}
+          onChange={(value) => setRules({ strings: JSON.parse(value) ?? undefined })}
+          other={(rules.strings ?? []).map(printed).join(' and ')}
+          then=","
+        />{' '}
+        <Word
+          label="Open strings"
+          value={rules.openStrings ?? 'free'}
+          choices={OPEN_WORDS}
+          onChange={(value) => setRules({ openStrings: value as Rules['openStrings'] })}
+          then=","
+        />{' '}
+        <Word
+          label="Little finger"
+          value={rules.fourthFinger ?? 'free'}
+          choices={FOURTH_WORDS}
+          onChange={(value) => setRules({ fourthFinger: value as Rules['fourthFinger'] })}
+          then=","
+        />{' '}
+        in{' '}
+        <Word
+          label="Style"
+          value={request.style ?? 'secure'}
+          choices={STYLE_WORDS}
+          onChange={(value) => setRequest({ ...request, style: value as PlanRequest['style'] })}
+        />{' '}
+        style.
+      </p>
+    </section>
+  );
+}
+
+function RunWords({ request, material }: { readonly request: PlanRequest; readonly material: RunSpec }) {
+  const setMaterial = (part: Partial<RunSpec>) =>
+    setRequest({ ...request, material: { ...material, ...part } as RunSpec });
+  const starts = playableTonics(request, tonicClass(material));
+  return (
+    <>
+      a{' '}
+      <Word
+        label="Octaves"
+        value={String(material.octaves)}
+        choices={OCTAVE_WORDS}
+        onChange={(value) => setMaterial({ octaves: Number(value) })}
+      />{' '}
+      <Word
+        label="Key"
+        value={tonicClass(material)}
+        choices={TONICS.map((name) => [name, classWords(name).replace(' ', '-')] as const)}
+        onChange={(value) => setRequest(withTonic(request, material, value))}
+      />{' '}
+      {material.type === 'arpeggio' ? (
+        <Word
+          label="Chord"
+          value={material.chord}
+          choices={CHORDS}
+          onChange={(chord) => setMaterial({ chord })}
+        />
+      ) : (
+        <Word
+          label="Scale"
+          value={material.scale}
+          choices={SCALES}
+          onChange={(scale) => setMaterial({ scale })}
+        />
+      )}{' '}
+      <Word
+        label="Kind"
+        value={material.type}
+        choices={[
+          ['scale', 'scale'],
+          ['arpeggio', 'arpeggio'],
+        ]}
+        onChange={(type) => setRequest({ ...request, material: withKind(material, type) })}
+      />{' '}
+      from{' '}
+      <Word
+        label="Start"
+        value={material.tonic}
+        choices={starts.map((name) => [name, `${printed(name)}${name.at(-1)}`] as const)}
+        onChange={(tonic) => setMaterial({ tonic })}
+        then=","
+      />{' '}
+      <Word
+        label="Direction"
+        value={material.direction}
+        choices={DIRECTION_WORDS}
+        onChange={(value) => setMaterial({ direction: value as RunSpec['direction'] })}
+        then=","
+      />
+    </>
+  );
+}
+
+function withKind(material: RunSpec, type: string): RunSpec {
+  const { tonic, octaves, direction } = material;
+  return type === 'arpeggio'
+    ? { type: 'arpeggio', chord: 'major', tonic, octaves, direction }
+    : { type: 'scale', scale: 'major', tonic, octaves, direction };
+}
+
+function InstrumentWords({ request }: { readonly request: PlanRequest }) {
+  const { instrument } = request;
+  const hand = typeof request.hand === 'object' ? 'measured' : (request.hand ?? 'medium');
+  return (
+    <>
+      a{' '}
+      <Word
+        label="Size"
+        value={request.size ?? INSTRUMENTS[instrument].defaultSize}
+        choices={sizeChoices(instrument)}
+        onChange={(size) => setRequest({ ...request, size, stringLengthMm: undefined })}
+      />{' '}
+      <Word
+        label="Instrument"
+        value={instrument}
+        choices={Object.entries(INSTRUMENTS).map(([name, { label }]) => [name, label] as const)}
+        onChange={(value) => setRequest(withInstrument(request, value as InstrumentKind))}
+      />{' '}
+      and{' '}
+      <Word
+        label="Hand"
+        value={hand}
+        choices={HAND_WORDS}
+        onChange={(value) => setRequest({ ...request, hand: value as PlanRequest['hand'] })}
+        other="a measured hand"
+        then=","
+      />
+    </>
+  );
+}

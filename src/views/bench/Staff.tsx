@@ -1,0 +1,68 @@
+import { useEffect, useRef, useState } from 'react';
+import type { PlanRequest, PlanResponse } from '../../core';
+import { STAFF_HEIGHT } from './columns';
+import type { RowProps } from './rows';
+
+type Engraver = typeof import('./engrave');
+
+/** Notation is large: it is fetched after the page stands, once. */
+let loading: Promise<Engraver> | undefined;
+function loadEngraver(): Promise<Engraver> {
+  loading ??= import('./engrave').then(async (engraver) => {
+    await engraver.readyFont();
+    return engraver;
+  });
+  return loading;
+}
+
+function useEngraver(): Engraver | null {
+  const [engraver, setEngraver] = useState<Engraver | null>(null);
+  useEffect(() => {
+    let here = true;
+    void loadEngraver().then((loaded) => here && setEngraver(loaded));
+    return () => {
+      here = false;
+    };
+  }, []);
+  return engraver;
+}
+
+interface HeadProps {
+  readonly response: PlanResponse;
+  readonly request: PlanRequest;
+}
+
+/** Clef and key signature, which stay in sight while the notes scroll. */
+export function StaffHead({ response, request }: HeadProps) {
+  const engraver = useEngraver();
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (engraver && box.current) engraver.drawHead(box.current, response, request.instrument);
+  }, [engraver, response, request.instrument]);
+  return (
+    <div ref={box} style={{ height: STAFF_HEIGHT }} role="img" aria-label={`Key of ${response.key.name}`} />
+  );
+}
+
+/** The notes in view with their fingers, and the string's numeral where it changes. */
+export function Staff(props: RowProps & HeadProps) {
+  const { response, request, plan, setup, visible, width } = props;
+  const engraver = useEngraver();
+  const box = useRef<HTMLDivElement>(null);
+  const { first, last } = visible;
+  useEffect(() => {
+    if (!engraver || !box.current) return;
+    const strings = setup.strings.map(({ name }) => name);
+    engraver.drawNotes(box.current, { response, plan, strings, first, last, instrument: request.instrument });
+  }, [engraver, response, plan, setup, first, last, request.instrument]);
+  return (
+    <div
+      ref={box}
+      className="relative"
+      style={{ height: STAFF_HEIGHT, width }}
+      role="img"
+      aria-label={`Staff: ${props.events.length} notes with fingerings`}
+      data-testid="staff"
+    />
+  );
+}

@@ -1,0 +1,122 @@
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
+import {
+  COLUMN,
+  columnX,
+  GUTTER,
+  STAFF_HEIGHT,
+  STRING_ROW_HEIGHT,
+  TRAIL_HEIGHT,
+  visibleEvents,
+} from './columns';
+import { HandTrail, TrailAxis } from './HandTrail';
+import { Staff, StaffHead } from './Staff';
+import { StringRow } from './StringRow';
+import { moveCursor, useBench } from './store';
+import { stepWords } from './words';
+
+interface Props {
+  readonly response: PlanResponse;
+  readonly plan: Plan;
+  readonly request: PlanRequest;
+}
+
+const KEY_MOVES: Readonly<Record<string, (cursor: number, last: number) => number>> = {
+  ArrowRight: (cursor) => cursor + 1,
+  ArrowLeft: (cursor) => cursor - 1,
+  Home: () => 0,
+  End: (_, last) => last,
+};
+
+/** The picture of one plan: staff, string row and hand trail over one another, with one cursor through all. */
+export function Stage({ response, plan, request }: Props) {
+  const cursor = useBench((state) => state.cursor);
+  const scroller = useRef<HTMLDivElement>(null);
+  const [view, setView] = useState({ left: 0, width: 1200 });
+  const { events } = response;
+  const setup = useMemo(() => resolveSetup(request), [request]);
+
+  useEffect(() => {
+    const box = scroller.current;
+    if (!box) return;
+    const look = () => setView({ left: box.scrollLeft, width: box.clientWidth });
+    look();
+    const watcher = new ResizeObserver(look);
+    watcher.observe(box);
+    box.addEventListener('scroll', look, { passive: true });
+    return () => {
+      watcher.disconnect();
+      box.removeEventListener('scroll', look);
+    };
+  }, []);
+
+  useEffect(() => {
+    const box = scroller.current;
+    if (!box) return;
+    const x = columnX(cursor);
+    const room = box.clientWidth - GUTTER;
+    if (x - COLUMN < box.scrollLeft) box.scrollLeft = x - COLUMN;
+    else if (x + COLUMN > box.scrollLeft + room) box.scrollLeft = x + COLUMN - room;
+  }, [cursor]);
+
+  const onKeyDown = (event: KeyboardEvent) => {
+    const move = KEY_MOVES[event.key];
+    if (!move) return;
+    event.preventDefault();
+    moveCursor(move(cursor, events.length - 1));
+  };
+  const onPointerDown = (event: PointerEvent<HTMLDivElement>) => {
+    const x = event.clientX - event.currentTarget.getBoundingClientRect().left;
+    moveCursor(Math.floor(x / COLUMN));
+  };
+
+  const step = plan.steps.find((candidate) => candidate.at === cursor);
+  const event = events[cursor];
+  const said =
+    step && event && 'pitches' in event
+      ? stepWords(step, event.pitches, cursor, events.length)
+      : `Note ${cursor + 1} of ${events.length}: rest`;
+  const visible = visibleEvents(view.left, view.width, events.length);
+  const width = events.length * COLUMN;
+  const rows = { events, plan, setup, visible, width };
+
+  return (
+    <section aria-label="The plan" className="flex flex-col gap-1">
+      <div
+        ref={scroller}
+        tabIndex={0}
+        role="application"
+        aria-label="Staff, strings and hand trail; left and right arrows move the cursor"
+        onKeyDown={onKeyDown}
+        className="overflow-x-auto rounded-lg border border-rule bg-sheet"
+      >
+        <div className="flex" style={{ width: width + GUTTER }}>
+          <div className="sticky left-0 z-10 border-r border-rule bg-sheet" style={{ width: GUTTER }}>
+            <StaffHead response={response} request={request} />
+            <p className="flex items-center px-3 text-sm text-faded" style={{ height: STRING_ROW_HEIGHT }}>
+              string
+            </p>
+            <TrailAxis plan={plan} />
+          </div>
+          <div className="relative cursor-pointer" style={{ width }} onPointerDown={onPointerDown}>
+            <div
+              data-testid="cursor"
+              className="pointer-events-none absolute top-0 bg-haze"
+              style={{
+                left: cursor * COLUMN,
+                width: COLUMN,
+                height: STAFF_HEIGHT + STRING_ROW_HEIGHT + TRAIL_HEIGHT,
+              }}
+            />
+            <Staff {...rows} response={response} request={request} />
+            <StringRow {...rows} />
+            <HandTrail {...rows} />
+          </div>
+        </div>
+      </div>
+      <p role="status" aria-live="polite" data-testid="cursor-words" className="px-1 text-[1.02rem]">
+        {said}
+      </p>
+    </section>
+  );
+}

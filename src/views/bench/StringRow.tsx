@@ -1,0 +1,48 @@
+import { COLUMN, STRING_ROW_HEIGHT } from './columns';
+import type { RowProps } from './rows';
+import { printed } from './words';
+
+interface Run {
+  readonly string: string;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Which string each note is on: a line as thick as the string, with its letter where it begins. */
+export function StringRow({ plan, setup, visible, width }: RowProps) {
+  const runs: Run[] = [];
+  for (const step of plan.steps) {
+    const string = step.stops.map((stop) => stop.string).join(' ');
+    const last = runs[runs.length - 1];
+    if (last?.string === string) runs[runs.length - 1] = { ...last, to: step.at };
+    else runs.push({ string, from: step.at, to: step.at });
+  }
+  const names = setup.strings.map(({ name }) => name);
+  const shown = runs.filter((run) => run.to >= visible.first && run.from < visible.last);
+  const middle = STRING_ROW_HEIGHT / 2;
+  return (
+    <svg width={width} height={STRING_ROW_HEIGHT} className="relative block border-y border-rule" aria-hidden>
+      {shown.map((run) => {
+        const thick = 1.5 + 1.3 * (names.length - 1 - names.indexOf(run.string.split(' ')[0]));
+        const x = run.from * COLUMN + 6;
+        const letters = run.string.split(' ').map(printed).join('+');
+        return (
+          <g key={run.from}>
+            <line
+              x1={x + 12 + letters.length * 9}
+              x2={(run.to + 1) * COLUMN - 6}
+              y1={middle}
+              y2={middle}
+              stroke="var(--color-faded)"
+              strokeWidth={thick}
+            />
+            <text x={x} y={middle + 6} fontSize={17} fontWeight={700} fill="var(--color-ink)">
+              {letters}
+            </text>
+            <title>{`${letters} string from note ${run.from + 1} to ${run.to + 1}`}</title>
+          </g>
+        );
+      })}
+    </svg>
+  );
+}

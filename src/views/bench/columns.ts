@@ -1,0 +1,25 @@
+/** Geometry shared by staff, string row and hand trail, so that one column is one event in all of them. In px. */
+export const COLUMN = 58;
+export const GUTTER = 150;
+export const STAFF_HEIGHT = 200;
+export const STRING_ROW_HEIGHT = 34;
+export const TRAIL_HEIGHT = 250;
+
+/** Middle of an event's column. */
+export function columnX(at: number): number {
+  return at * COLUMN + COLUMN / 2;
+}
+
+/** Events first to last (exclusive) that a scrolled window shows, with some to spare on either side. */
+export interface Visible {
+  readonly first: number;
+  readonly last: number;
+}
+
+const SPARE = 6;
+
+export function visibleEvents(scrollLeft: number, width: number, events: number): Visible {
+  const first = Math.max(0, Math.floor(scrollLeft / COLUMN) - SPARE);
+  const last = Math.min(events, Math.ceil((scrollLeft + width) / COLUMN) + SPARE);
+  return { first, last };
+}

@@ -1,0 +1,227 @@
+import {
+  Accidental,
+  Renderer,
+  Stave,
+  StaveNote,
+  TickContext,
+  VexFlow,
+  type RenderContext,
+} from 'vexflow/core';
+import {
+  INSTRUMENTS,
+  keyAlteration,
+  letterSteps,
+  parsePitch,
+  type InstrumentKind,
+  type Pitch,
+  type Plan,
+  type PlanResponse,
+} from '../../core';
+import { COLUMN, columnX, GUTTER, STAFF_HEIGHT } from './columns';
+
+/*
+ * Draws the staff with the notation package: notes at the columns the other rows use, so that it lines up with them.
+ */
+
+/** The engraving is enlarged, to be read from a music stand. */
+const SCALE = 1.3;
+const STAVE_Y = 40;
+const INK = '#27231d';
+
+/** Waits for the music font that the app ships. */
+export async function readyFont(): Promise<void> {
+  VexFlow.setFonts('Bravura');
+  await document.fonts.load('30px Bravura');
+}
+
+type Clef = 'treble' | 'alto' | 'tenor' | 'bass';
+
+/** The clefs an instrument reads, lowest first, with the middle line of each in letter steps above C0. */
+const CLEFS: Readonly<Record<InstrumentKind, readonly Clef[]>> = {
+  violin: ['treble'],
+  viola: ['alto', 'treble'],
+  cello: ['bass', 'tenor', 'treble'],
+  bass: ['bass', 'tenor', 'treble'],
+};
+const MIDDLE_LINES: Readonly<Record<Clef, number>> = { treble: 34, alto: 28, tenor: 26, bass: 22 };
+
+/** One clef for the whole line: the one whose middle line lies nearest the middle of the music. */
+function clefFor(response: PlanResponse, instrument: InstrumentKind): Clef {
+  const steps = response.events.flatMap((event) =>
+    'pitches' in event ? event.pitches.map((name) => stepsOf(name, instrument)) : [],
+  );
+  if (steps.length === 0) return CLEFS[instrument][0];
+  const middle = (Math.min(...steps) + Math.max(...steps)) / 2;
+  const away = (clef: Clef) => Math.abs(MIDDLE_LINES[clef] - middle);
+  // The home clef is left only for a clear gain.
+  return CLEFS[instrument].reduce((best, clef) => (away(clef) + 4 < away(best) ? clef : best));
+}
+
+function written(name: string, instrument: InstrumentKind): Pitch {
+  const pitch = parsePitch(name) as Pitch;
+  return { ...pitch, octave: pitch.octave + INSTRUMENTS[instrument].writtenOctavesUp };
+}
+
+function stepsOf(name: string, instrument: InstrumentKind): number {
+  return letterSteps(written(name, instrument));
+}
+
+const FLATS = ['C', 'F', 'Bb', 'Eb', 'Ab', 'Db', 'Gb', 'Cb'];
+const SHARPS = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#'];
+
+/** The signature's name; beyond seven signs none is written and every note carries its own. */
+function signature(fifths: number): string {
+  return (fifths < 0 ? FLATS[-fifths] : SHARPS[fifths]) ?? 'C';
+}
+
+function freshContext(box: HTMLDivElement, width: number): RenderContext {
+  box.replaceChildren();
+  const renderer = new Renderer(box, Renderer.Backends.SVG);
+  renderer.resize(width, STAFF_HEIGHT);
+  const context = renderer.getContext();
+  context.scale(SCALE, SCALE);
+  context.setFillStyle(INK);
+  context.setStrokeStyle(INK);
+  return context;
+}
+
+/** Draws clef and signature. */
+export function drawHead(box: HTMLDivElement, response: PlanResponse, instrument: InstrumentKind) {
+  const context = freshContext(box, GUTTER);
+  const stave = new Stave(4, STAVE_Y, GUTTER / SCALE, { leftBar: false, rightBar: false });
+  stave.addClef(clefFor(response, instrument));
+  stave.addKeySignature(signature(response.key.fifths));
+  stave.setContext(context).draw();
+}
+
+export interface Line {
+  readonly response: PlanResponse;
+  readonly plan: Plan;
+  /** Names of the strings, low to high. */
+  readonly strings: readonly string[];
+  readonly first: number;
+  readonly last: number;
+  readonly instrument: InstrumentKind;
+}
+
+const DURATIONS: readonly (readonly [number, string])[] = [
+  [4, 'w'],
+  [2, 'h'],
+  [1, 'q'],
+  [0.5, '8'],
+  [0.25, '16'],
+  [0, '32'],
+];
+
+function duration(beats: number): string {
+  return (DURATIONS.find(([least]) => beats >= least) ?? DURATIONS[2])[1];
+}
+
+const SIGNS: Readonly<Record<number, string>> = { '-2': 'bb', '-1': 'b', '0': 'n', '1': '#', '2': '##' };
+/** Height of a line of fingers, in the notation package's units. */
+const LINE = 13.5;
+const NUMERALS = ['I', 'II', 'III', 'IV', 'V', 'VI'];
+
+/** Draws the notes from first to last (exclusive) with their fingers above them. */
+export function drawNotes(box: HTMLDivElement, line: Line) {
+  const { response, plan, first, last, instrument } = line;
+  const width = response.events.length * COLUMN;
+  const context = freshContext(box, width);
+  const clef = clefFor(response, instrument);
+  const stave = new Stave(0, STAVE_Y, width / SCALE, { leftBar: false, rightBar: false });
+  stave.setContext(context).draw();
+  const signs = signsToShow(response, instrument);
+  const steps = new Map(plan.steps.map((step) => [step.at, step]));
+  const numerals = stringChanges(plan, line.strings);
+  for (const event of response.events.slice(first, last)) {
+    if ('rest' in event) {
+      place(restNote(event.beats, clef), stave, context, event.at);
+      continue;
+    }
+    const note = soundingNote(event, clef, instrument);
+    signs[event.at].forEach((sign, voice) => sign && note.addModifier(new Accidental(sign), voice));
+    place(note, stave, context, event.at);
+    const fingers = (steps.get(event.at)?.stops ?? []).map((stop) => String(stop.finger)).reverse();
+    const top = Math.min(stave.getYForLine(0), ...note.getYs(), stemTop(note)) - 9;
+    fingers.reverse().forEach((finger, at) => write(box, finger, event.at, top - at * LINE, 15, 700));
+    const numeral = numerals.get(event.at);
+    if (numeral) write(box, numeral, event.at, top - fingers.length * LINE - 2, 11, 400);
+  }
+}
+
+function stemTop(note: StaveNote): number {
+  return note.hasStem() ? note.getStemExtents().topY : Infinity;
+}
+
+type Sounding = Extract<PlanResponse['events'][number], { pitches: readonly string[] }>;
+
+function soundingNote(event: Sounding, clef: Clef, instrument: InstrumentKind): StaveNote {
+  const keys = event.pitches.map((name) => {
+    const pitch = written(name, instrument);
+    return `${'cdefgab'[pitch.letter]}/${pitch.octave}`;
+  });
+  return new StaveNote({ keys, duration: duration(event.beats), clef, autoStem: true });
+}
+
+function restNote(beats: number, clef: Clef): StaveNote {
+  const middle = MIDDLE_LINES[clef];
+  const key = `${'cdefgab'[middle % 7]}/${Math.floor(middle / 7)}`;
+  return new StaveNote({ keys: [key], duration: `${duration(beats)}r`, clef });
+}
+
+/** From the place a note is set at to the middle of its head, in the notation package's units. */
+const NOTE_MIDDLE = 16;
+
+function place(note: StaveNote, stave: Stave, context: RenderContext, at: number) {
+  const tick = new TickContext();
+  tick.addTickable(note);
+  tick.preFormat();
+  tick.setX(columnX(at) / SCALE - NOTE_MIDDLE - stave.getNoteStartX() + stave.getX());
+  note.setStave(stave).setContext(context).draw();
+}
+
+/** For each event and voice the sign to write: where the note differs from the signature or from its letter's last sign. */
+function signsToShow(response: PlanResponse, instrument: InstrumentKind): (string | null)[][] {
+  const key = Math.abs(response.key.fifths) > 7 ? { ...response.key, fifths: 0 } : response.key;
+  const inForce = new Map<number, number>();
+  return response.events.map((event) => {
+    if ('rest' in event) return [];
+    return event.pitches.map((name) => {
+      const pitch = written(name, instrument);
+      const step = letterSteps(pitch);
+      const expected = inForce.get(step) ?? keyAlteration(key, pitch.letter);
+      inForce.set(step, pitch.alteration);
+      return pitch.alteration === expected ? null : SIGNS[pitch.alteration];
+    });
+  });
+}
+
+/** Numeral of the string at each event where it changes; I is the highest. */
+function stringChanges(plan: Plan, strings: readonly string[]): Map<number, string> {
+  const changes = new Map<number, string>();
+  let last = '';
+  for (const step of plan.steps) {
+    const { string } = step.stops[0];
+    if (string !== last) changes.set(step.at, NUMERALS[strings.length - 1 - strings.indexOf(string)] ?? '');
+    last = string;
+  }
+  return changes;
+}
+
+const SVG = 'http://www.w3.org/2000/svg';
+
+function write(box: HTMLDivElement, text: string, at: number, y: number, size: number, weight: number) {
+  const label = document.createElementNS(SVG, 'text');
+  label.textContent = text;
+  const attributes = {
+    x: columnX(at) / SCALE,
+    y,
+    'font-size': size,
+    'font-weight': weight,
+    'text-anchor': 'middle',
+  };
+  for (const [name, value] of Object.entries(attributes)) label.setAttribute(name, String(value));
+  label.setAttribute('font-family', 'Atkinson Hyperlegible Next Variable, sans-serif');
+  label.setAttribute('fill', INK);
+  box.querySelector('svg')?.append(label);
+}

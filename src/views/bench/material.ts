@@ -1,0 +1,122 @@
+import {
+  INSTRUMENTS,
+  midiOf,
+  parsePitch,
+  pitchClassName,
+  pitchName,
+  resolveSetup,
+  type InstrumentKind,
+  type MaterialSpec,
+  type PlanRequest,
+  type Pitch,
+} from '../../core';
+
+/** Material whose words the brief can change: all but a list of notes. */
+export type RunSpec = Exclude<MaterialSpec, { type: 'notes' }>;
+
+/** Tonics in the order of the scale, as teachers count keys. */
+export const TONICS = [
+  'C', 'C#', 'Db', 'D', 'Eb', 'E', 'F', 'F#', 'Gb', 'G', 'Ab', 'A', 'Bb', 'B',
+] as const; // prettier-ignore
+
+export const SCALES: readonly (readonly [string, string])[] = [
+  ['major', 'major'],
+  ['natural-minor', 'natural minor'],
+  ['harmonic-minor', 'harmonic minor'],
+  ['melodic-minor', 'melodic minor'],
+  ['chromatic', 'chromatic'],
+  ['dorian', 'dorian'],
+  ['phrygian', 'phrygian'],
+  ['lydian', 'lydian'],
+  ['mixolydian', 'mixolydian'],
+  ['whole-tone', 'whole-tone'],
+  ['major-pentatonic', 'major pentatonic'],
+  ['minor-pentatonic', 'minor pentatonic'],
+];
+
+export const CHORDS: readonly (readonly [string, string])[] = [
+  ['major', 'major'],
+  ['minor', 'minor'],
+  ['diminished', 'diminished'],
+  ['augmented', 'augmented'],
+  ['dominant-seventh', 'dominant seventh'],
+  ['diminished-seventh', 'diminished seventh'],
+  ['major-seventh', 'major seventh'],
+  ['minor-seventh', 'minor seventh'],
+  ['half-diminished', 'half-diminished'],
+];
+
+function named(tonicClass: string, octave: number): Pitch {
+  const pitch = parsePitch(`${tonicClass}${octave}`);
+  if (!pitch) throw new RangeError(`no tonic: ${tonicClass}`);
+  return pitch;
+}
+
+/** The tonics of one name that the instrument can start on, low to high. */
+export function playableTonics(request: PlanRequest, tonicClass: string): string[] {
+  const { strings, reachSemitones } = resolveSetup(request);
+  const low = strings[0].midi;
+  const high = strings[strings.length - 1].midi + reachSemitones - 12;
+  return Array.from({ length: 8 }, (_, octave) => named(tonicClass, octave))
+    .filter((pitch) => midiOf(pitch) >= low && midiOf(pitch) <= high)
+    .map(pitchName);
+}
+
+export function tonicClass(material: RunSpec): string {
+  const pitch = parsePitch(material.tonic);
+  return pitch ? pitchClassName(pitch) : 'A';
+}
+
+/** The request with its tonic on another name, as near to the old octave as the instrument allows. */
+export function withTonic(request: PlanRequest, material: RunSpec, name: string): PlanRequest {
+  const old = parsePitch(material.tonic);
+  const wanted = old ? midiOf(old) : 60;
+  const away = (tonic: string) => Math.abs(midiOfName(tonic) - wanted);
+  const [tonic] = playableTonics(request, name).sort((a, b) => away(a) - away(b));
+  return tonic ? { ...request, material: { ...material, tonic } } : request;
+}
+
+function midiOfName(name: string): number {
+  const pitch = parsePitch(name);
+  return pitch ? midiOf(pitch) : 60;
+}
+
+/** The request moved to another instrument at its usual size; what only the old one had is left behind. */
+export function withInstrument(request: PlanRequest, instrument: InstrumentKind): PlanRequest {
+  const { hand, style, tempo, material, rules, alternatives } = request;
+  const named = typeof hand === 'string' ? hand : undefined;
+  const onStrings = rules ? { ...rules, strings: undefined, locks: undefined } : undefined;
+  const moved: PlanRequest = {
+    instrument,
+    hand: named,
+    style,
+    tempo,
+    material,
+    rules: onStrings,
+    alternatives,
+  };
+  if (material.type === 'notes') return moved;
+  const [lowest] = playableTonics(moved, tonicClass(material));
+  return lowest ? { ...moved, material: { ...material, tonic: lowest } } : moved;
+}
+
+/** Sizes with the words for them. */
+export function sizeChoices(instrument: InstrumentKind): (readonly [string, string])[] {
+  return Object.keys(INSTRUMENTS[instrument].sizes).map((size) => [size, sizeWords(instrument, size)]);
+}
+
+const FRACTIONS: Readonly<Record<string, string>> = {
+  '4/4': 'full-size',
+  '7/8': '7⁄8',
+  '3/4': '¾',
+  '1/2': '½',
+  '1/4': '¼',
+  '1/8': '1⁄8',
+  '1/10': '1⁄10',
+  '1/16': '1⁄16',
+};
+
+export function sizeWords(instrument: InstrumentKind, size: string): string {
+  if (instrument !== 'viola') return FRACTIONS[size] ?? size;
+  return size.endsWith('.5') ? `${Math.floor(Number(size))}½-inch` : `${size}-inch`;
+}

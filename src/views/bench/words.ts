@@ -1,0 +1,112 @@
+import { INSTRUMENTS } from '../../core';
+import {
+  parsePitch,
+  pitchClassName,
+  type Plan,
+  type PlanRequest,
+  type Step,
+  type TermName,
+} from '../../core';
+import { CHORDS, SCALES, sizeWords, tonicClass } from './material';
+
+/** What each term of a plan's cost is about, in a teacher's words. */
+export const TERM_WORDS: Readonly<Record<TermName, string>> = {
+  shift: 'shifting',
+  landing: 'weak landings',
+  crossing: 'string crossings',
+  skip: 'skipped strings',
+  extension: 'extensions',
+  reach: 'stretching',
+  fourth: 'the little finger',
+  open: 'open strings',
+  displace: 'sliding a finger by a semitone',
+  height: 'lying off first position',
+  colour: 'changes of colour',
+  frame: 'unusual finger patterns',
+};
+
+/** "F#4" as it is spoken: "F sharp 4". */
+export function spoken(name: string): string {
+  const pitch = parsePitch(name);
+  return pitch ? `${classWords(name)} ${pitch.octave}` : name;
+}
+
+/** "Eb4" or "Eb" as "E flat". */
+export function classWords(name: string): string {
+  const pitch = parsePitch(/\d/.test(name) ? name : `${name}4`);
+  if (!pitch) return name;
+  const signs: Record<string, string> = {
+    '-2': ' double flat',
+    '-1': ' flat',
+    '1': ' sharp',
+    '2': ' double sharp',
+  };
+  return pitchClassName({ ...pitch, alteration: 0 }) + (signs[String(pitch.alteration)] ?? '');
+}
+
+/** "Eb4" in print: "E♭". */
+export function printed(name: string): string {
+  const pitch = parsePitch(/\d/.test(name) ? name : `${name}4`);
+  if (!pitch) return name;
+  return pitchClassName(pitch).replaceAll('b', '♭').replaceAll('#', '♯');
+}
+
+export function stringWords(open: string): string {
+  return `${printed(open)} string`;
+}
+
+/** The way a plan goes, by its positions: "1st position throughout", "2 shifts: 1st – 3rd – 1st". */
+export function planWords(plan: Plan): string {
+  const names = plan.steps.map((step) => step.positionName);
+  const run = names.filter((name, at) => name !== names[at - 1]);
+  if (run.length === 1) return `${run[0]} position throughout`;
+  const shifts = plan.shifts.length;
+  const shown = run.length > 7 ? [...run.slice(0, 6), '…'] : run;
+  return `${shifts} ${shifts === 1 ? 'shift' : 'shifts'}: ${shown.join(' – ')}`;
+}
+
+/** The terms that make most of a plan's cost, dearest first. */
+export function dearestTerms(plan: Plan, count: number): { readonly words: string; readonly cost: number }[] {
+  return (Object.entries(plan.terms) as [TermName, number][])
+    .sort((a, b) => b[1] - a[1])
+    .slice(0, count)
+    .filter(([, cost]) => cost >= 0.05)
+    .map(([name, cost]) => ({ words: TERM_WORDS[name], cost }));
+}
+
+/** One note of a plan, said aloud. */
+export function stepWords(step: Step, pitches: readonly string[], at: number, of: number): string {
+  const fingers = step.stops
+    .map((stop) =>
+      stop.finger === 0
+        ? `open ${stop.string[0]}`
+        : `finger ${stop.finger} on the ${stringWords(stop.string)}`,
+    )
+    .join(' and ');
+  const stretch = step.extended ? ', extended' : '';
+  return `Note ${at + 1} of ${of}: ${pitches.map(spoken).join(' and ')}, ${fingers}, ${step.positionName} position${stretch}`;
+}
+
+const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five'];
+
+export function countWords(n: number): string {
+  return COUNTS[n] ?? String(n);
+}
+
+/** A plan's name where its maker gave none: "A major scale, two octaves, violin". */
+export function requestWords(request: PlanRequest): string {
+  const { material, instrument } = request;
+  const label = INSTRUMENTS[instrument].label;
+  const size = request.size ? `${sizeWords(instrument, request.size)} ` : '';
+  if (material.type === 'notes') return `${material.notes.length} notes, ${size}${label}`;
+  const [list, value] = material.type === 'arpeggio' ? [CHORDS, material.chord] : [SCALES, material.scale];
+  const kind = list.find(([name]) => name === value)?.[1] ?? value.replaceAll('-', ' ');
+  const what = {
+    scale: 'scale',
+    arpeggio: 'arpeggio',
+    'broken-thirds': 'in broken thirds',
+    'double-stops': 'in double stops',
+  };
+  const octaves = `${countWords(material.octaves)} ${material.octaves === 1 ? 'octave' : 'octaves'}`;
+  return `${printed(tonicClass(material))} ${kind} ${what[material.type]}, ${octaves}, ${size}${label}`;
+}
