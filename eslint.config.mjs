@@ -2,8 +2,9 @@ import js from '@eslint/js';
 import astro from 'eslint-plugin-astro';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
+import { defineConfig } from 'eslint/config';
 
-export default tseslint.config(
+export default defineConfig(
   { ignores: ['dist/', '.astro/', 'src/contract/validators.generated.js', 'test-results/'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,

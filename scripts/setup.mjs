@@ -25,7 +25,8 @@ export function ensurePackages() {
   const lock = readFileSync('package-lock.json', 'utf8');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === String(lock.length) && !newerLock()) return;
   console.log('Installing the packages …');
-  run('npm', ['ci', '--no-audit', '--no-fund']);
+  // Not "npm ci": npm leaves other platforms' optional packages out of the lock file and then refuses it.
+  run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']);
   writeFileSync(STAMP, String(lock.length));
 }
 

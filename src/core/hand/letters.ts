@@ -17,22 +17,24 @@ const MOST_GAP = [0, 3, 5, 6];
 const EXTENSION_GAP = 2;
 
 /**
- * Semitones within which a letter k steps above the open string is played without being read as another letter:
+ * True where a letter k steps above the open string is played this many semitones up without being read as another letter:
  * minor to major for seconds, thirds, sixths and sevenths, diminished to augmented for the perfect steps.
  */
-function zone(k: number): readonly [number, number] {
+function inZone(k: number, semitones: number): boolean {
   const octave = Math.floor(k / 7);
-  const [low, high] = [
-    [-1, 1],
-    [1, 2],
-    [3, 4],
-    [4, 6],
-    [6, 8],
-    [8, 9],
-    [10, 11],
-  ][k - 7 * octave];
-  return [low + 12 * octave, high + 12 * octave];
+  const [low, high] = ZONES[k - 7 * octave];
+  return semitones >= low + 12 * octave && semitones <= high + 12 * octave;
 }
+
+const ZONES: readonly (readonly [number, number])[] = [
+  [-1, 1],
+  [1, 2],
+  [3, 4],
+  [4, 6],
+  [6, 8],
+  [8, 9],
+  [10, 11],
+];
 
 /**
  * The letter-position hand of violin and viola for one piece of material.
@@ -71,11 +73,12 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
     if (semitones < 1 || semitones > setup.reachSemitones) return [];
     const found: Hold[] = [];
     const seen = new Set<number>();
-    pitch.readings.forEach((reading, at) => {
-      const k = reading - setup.strings[string].steps;
-      const [low, high] = zone(k);
-      if (at > 0 && (semitones < low || semitones > high)) return;
-      for (const [finger, slot, extended] of SLOTS) {
+    const steps = pitch.readings
+      .map((reading, at) => ({ k: reading - setup.strings[string].steps, reread: at > 0 }))
+      .filter(({ k, reread }) => !reread || inZone(k, semitones));
+    // A finger in its own place is tried before one that reaches out of it.
+    for (const [finger, slot, extended] of SLOTS) {
+      for (const { k, reread } of steps) {
         const position = k - slot;
         const tag = position * 10 + finger;
         if (position < 0 || position > TOP_POSITION || semitones < finger || seen.has(tag)) continue;
@@ -86,11 +89,11 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
             stops: [{ string, finger, semitones }],
             frame: [NaN, ...frame, NaN],
             extended: extended ? finger : 0,
-            reread: at > 0,
+            reread,
           });
         }
       }
-    });
+    }
     return found;
   }
 
@@ -124,9 +127,7 @@ function wantedSemitones(setup: Setup, demanded: readonly DemandedPitch[]): Map<
       if (semitones < 1 || semitones > setup.reachSemitones) continue;
       pitch.readings.forEach((reading, at) => {
         const k = reading - open.steps;
-        if (k < 0) return;
-        const [low, high] = zone(k);
-        if (at > 0 && (semitones < low || semitones > high)) return;
+        if (k < 0 || (at > 0 && !inZone(k, semitones))) return;
         const list = wanted.get(string * 100 + k) ?? [];
         if (!list.includes(semitones)) wanted.set(string * 100 + k, [...list, semitones]);
       });

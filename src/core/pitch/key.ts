@@ -46,5 +46,5 @@ export function keyAlteration(key: Key, letter: number): number {
   const place = SHARP_ORDER.indexOf(letter as 0);
   return key.fifths >= 0
     ? Math.floor((key.fifths - place + 6) / 7)
-    : -Math.floor((-key.fifths - (6 - place) + 6) / 7);
+    : 0 - Math.floor((-key.fifths - (6 - place) + 6) / 7);
 }

@@ -1,5 +1,6 @@
 import { labelStore } from './labels';
-import { placesOf, type Block, type Layer, type Path, type Trellis } from './trellis';
+import { allLive, costsToGo, touchesWithin, type Live, type ToGo } from './togo';
+import { placesOf, type Path, type Trellis } from './trellis';
 
 /*
  * Exact search for the cheapest plans that are different from each other. The first is the cheapest path of all; each next one is the
@@ -17,101 +18,50 @@ export interface Found {
   readonly cost: number;
 }
 
+/** How far above the best plan the first try looks, and how much further each next one: most alternatives lie near. */
+const FIRST_SLACK = 2;
+const MORE_SLACK = 4;
+
 /**
  * The cheapest plans, each different from all before it in at least `apart` events, cheapest first.
+ *
+ * Only touches that lie on some path near enough to the best are searched. That loses nothing: what is found within the
+ * limit is the cheapest of all, and where it does not suffice the limit is raised.
  * @param count most plans wanted; fewer come back where no more exist
  */
 export function differentPaths(trellis: Trellis, count: number, apart: number): Found[] {
-  const first = cheapest(trellis, [costsToGo(trellis, null, 0)]);
+  const all = allLive(trellis);
+  const toGo = costsToGo(trellis, all, null, 0);
+  const first = cheapest(trellis, all, [toGo]);
   if (!first) return [];
+  if (count === 1) return [first];
+  for (let slack = FIRST_SLACK; ; slack *= MORE_SLACK) {
+    const most = first.cost + slack;
+    const live = touchesWithin(trellis, toGo, most);
+    const found = differentFrom(first, trellis, live, count, apart);
+    if (found.length === count && found[count - 1].cost <= most) return found;
+    if (live.every((touches, t) => touches.length === all[t].length)) return found;
+  }
+}
+
+function differentFrom(first: Found, trellis: Trellis, live: Live, count: number, apart: number): Found[] {
   const found = [first];
   const bounds: ToGo[] = [];
   while (found.length < count) {
     const places = placesOf(trellis, found[found.length - 1].path);
-    bounds.push(costsToGo(trellis, places, apart));
-    const next = cheapest(trellis, bounds);
+    bounds.push(costsToGo(trellis, live, places, apart));
+    const next = cheapest(trellis, live, bounds);
     if (!next) break;
     found.push(next);
   }
   return found;
 }
 
-/** Least costs of finishing from a node on, while `owed` more events must lie elsewhere than `places`. */
-interface ToGo {
-  readonly places: Int32Array | null;
-  readonly owed: number;
-  /** costs[t][stillOwed * nodes + node], the node's own cost included, arrival left out. */
-  readonly costs: readonly Float64Array[];
-}
-
-function costsToGo(trellis: Trellis, places: Int32Array | null, owed: number): ToGo {
-  const { layers, blocks } = trellis;
-  const costs: Float64Array[] = new Array(layers.length);
-  for (let t = layers.length - 1; t >= 0; t--) {
-    const layer = layers[t];
-    const { nodes } = layer;
-    const here = new Float64Array((owed + 1) * nodes);
-    const onward =
-      t + 1 === layers.length
-        ? ending(nodes, owed)
-        : onwardCosts(blocks[t], layer, layers[t + 1], costs[t + 1], owed);
-    for (let node = 0; node < nodes; node++) {
-      const elsewhere = places !== null && layer.place[layer.touchOf[node]] !== places[t] ? 1 : 0;
-      for (let still = 0; still <= owed; still++) {
-        const left = still > 0 ? still - elsewhere : 0;
-        here[still * nodes + node] = layer.cost[node] + onward[left * nodes + node];
-      }
-    }
-    costs[t] = here;
-  }
-  return { places, owed, costs };
-}
-
-/** After the last event nothing may be owed. */
-function ending(nodes: number, owed: number): Float64Array {
-  return new Float64Array((owed + 1) * nodes).fill(Infinity).fill(0, 0, nodes);
-}
-
-/** Least cost from each node of a layer over one block and to the end, for every number of differences still owed. */
-function onwardCosts(
-  block: Block,
-  layer: Layer,
-  next: Layer,
-  ahead: Float64Array,
-  owed: number,
-): Float64Array {
-  const { move, stayStart, stayTo, stayCost } = block;
-  const onward = new Float64Array((owed + 1) * layer.nodes);
-  const arrive = new Float64Array(next.touches);
-  for (let still = 0; still <= owed; still++) {
-    const here = still * layer.nodes;
-    const there = still * next.nodes;
-    for (let touch = 0; touch < next.touches; touch++) {
-      let least = Infinity;
-      for (let node = next.touchStart[touch]; node < next.touchStart[touch + 1]; node++)
-        least = Math.min(least, next.entry[node] + ahead[there + node]);
-      arrive[touch] = least;
-    }
-    for (let touch = 0; touch < layer.touches; touch++) {
-      const row = touch * next.touches;
-      let leave = Infinity;
-      for (let to = 0; to < next.touches; to++) leave = Math.min(leave, move[row + to] + arrive[to]);
-      for (let node = layer.touchStart[touch]; node < layer.touchStart[touch + 1]; node++) {
-        let least = leave;
-        for (let at = stayStart[node]; at < stayStart[node + 1]; at++)
-          least = Math.min(least, stayCost[at] + ahead[there + stayTo[at]]);
-        onward[here + node] = least;
-      }
-    }
-  }
-  return onward;
-}
-
 /** Differences still owed to each earlier plan, packed as digits of `owed + 1`, the first plan's lowest. */
 type Owed = number;
 
 /** Best-first search under the bounds; null where no path meets them all. */
-function cheapest(trellis: Trellis, bounds: readonly ToGo[]): Found | null {
+function cheapest(trellis: Trellis, live: Live, bounds: readonly ToGo[]): Found | null {
   const { layers, blocks } = trellis;
   const last = layers.length - 1;
   const base = bounds[0].owed + 1;
@@ -166,7 +116,7 @@ function cheapest(trellis: Trellis, bounds: readonly ToGo[]): Found | null {
     const paid = labels.spent(label) + layers[t].cost[node];
     const [block, next] = [blocks[t], layers[t + 1]];
     const row = layers[t].touchOf[node] * next.touches;
-    for (let touch = 0; touch < next.touches; touch++) {
+    for (const touch of live[t + 1]) {
       const move = block.move[row + touch];
       if (move === Infinity) continue;
       for (let to = next.touchStart[touch]; to < next.touchStart[touch + 1]; to++)

@@ -79,24 +79,34 @@ export interface Slide {
 export function slide(scene: Scene, from: Touch, to: Touch): Slide {
   if (from.finger === 0) return slideIn(scene, from, to);
   const { finger, leadString: string, semitones: start } = from;
-  const same = finger === to.finger && string === to.leadString;
-  const rest = scene.resting(to.position, string, finger);
-  return { finger, string, start, end: same || Number.isNaN(rest) ? to.semitones : rest };
+  return { finger, string, start, end: oldFingerEnd(scene, from, to) };
 }
 
 /** The arriving finger sliding from where it lay in the old position. */
 export function slideIn(scene: Scene, from: Touch, to: Touch): Slide {
   const { finger, leadString: string, semitones: end } = to;
-  const rest = scene.resting(from.position, string, finger);
-  return { finger, string, start: Number.isNaN(rest) ? end : rest, end };
+  return { finger, string, start: newFingerStart(scene, from, to), end };
+}
+
+function oldFingerEnd(scene: Scene, from: Touch, to: Touch): number {
+  if (from.finger === to.finger && from.leadString === to.leadString) return to.semitones;
+  const rest = scene.resting(to.position, from.leadString, from.finger);
+  return !Number.isNaN(rest) ? rest : to.semitones;
+}
+
+function newFingerStart(scene: Scene, from: Touch, to: Touch): number {
+  const rest = scene.resting(from.position, to.leadString, to.finger);
+  return !Number.isNaN(rest) ? rest : to.semitones;
 }
 
 /** Moving the hand to another position: a fixed disturbance plus its travel, by the time and the moment. */
 export function shiftTerm(scene: Scene, from: Touch, to: Touch, between: Between): number {
   const { weights } = scene;
-  const { start, end } = slide(scene, from, to);
+  const open = from.finger === 0;
+  const start = open ? newFingerStart(scene, from, to) : from.semitones;
+  const end = open ? to.semitones : oldFingerEnd(scene, from, to);
   const travel = Math.abs(scene.stops[end] - scene.stops[start]) / scene.hand.relaxedMm;
-  const across = from.finger !== 0 && from.leadString !== to.leadString;
+  const across = !open && from.leadString !== to.leadString;
   const bare =
     weights.shiftBase +
     weights.shiftTravel * travel +
@@ -107,7 +117,7 @@ export function shiftTerm(scene: Scene, from: Touch, to: Touch, between: Between
   if (between.semitone && !across) moment -= weights.shiftOnSemitone;
   if (between.turn) moment -= weights.shiftAtTurn;
   if (!between.onBeat) moment += weights.shiftOffBeat;
-  if (from.finger === 0 || between.rest) moment *= weights.shiftOverOpen;
+  if (open || between.rest) moment *= weights.shiftOverOpen;
   return bare * moment * between.haste.shift;
 }
 

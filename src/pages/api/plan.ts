@@ -21,17 +21,20 @@ function tooLarge(): Response {
   );
 }
 
-/** Reads a body up to the limit; null where it is longer. */
+/** Reads a body up to the limit; null where it is longer. The rest is read and dropped, so that the answer gets through. */
 async function bodyText(request: Request): Promise<string | null> {
   const chunks: Uint8Array[] = [];
   let size = 0;
   for await (const chunk of request.body ?? []) {
     size += chunk.length;
-    if (size > MOST_BYTES) return null;
-    chunks.push(chunk);
+    if (size > MOST_DRAINED) break;
+    if (size <= MOST_BYTES) chunks.push(chunk);
   }
-  return new TextDecoder().decode(Buffer.concat(chunks));
+  return size > MOST_BYTES ? null : new TextDecoder().decode(Buffer.concat(chunks));
 }
+
+/** Past this a sender is cut off without an answer. */
+const MOST_DRAINED = 10 * MOST_BYTES;
 
 export const POST: APIRoute = async ({ request }) => {
   const text = await bodyText(request);

@@ -52,14 +52,20 @@ function named(tonicClass: string, octave: number): Pitch {
   return pitch;
 }
 
-/** The tonics of one name that the instrument can start on, low to high. */
+/**
+ * The tonics of one name that the instrument can start on, low to high: those with room for all the octaves, or where there are none,
+ * for one.
+ */
 export function playableTonics(request: PlanRequest, tonicClass: string): string[] {
   const { strings, reachSemitones } = resolveSetup(request);
   const low = strings[0].midi;
-  const high = strings[strings.length - 1].midi + reachSemitones - 12;
-  return Array.from({ length: 8 }, (_, octave) => named(tonicClass, octave))
-    .filter((pitch) => midiOf(pitch) >= low && midiOf(pitch) <= high)
-    .map(pitchName);
+  const top = strings[strings.length - 1].midi + reachSemitones;
+  const octaves = request.material.type === 'notes' ? 1 : request.material.octaves;
+  const tonics = Array.from({ length: 8 }, (_, octave) => named(tonicClass, octave));
+  const roomFor = (wanted: number) =>
+    tonics.filter((pitch) => midiOf(pitch) >= low && midiOf(pitch) + 12 * wanted <= top).map(pitchName);
+  const whole = roomFor(octaves);
+  return whole.length > 0 ? whole : roomFor(1);
 }
 
 export function tonicClass(material: RunSpec): string {

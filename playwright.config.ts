@@ -1,0 +1,25 @@
+import { defineConfig } from '@playwright/test';
+import { BROWSER } from './scripts/server.mjs';
+
+const PORT = Number(process.env.E2E_PORT ?? 4390);
+
+/** The production build in Debian's Chromium; nothing is downloaded. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: true,
+  timeout: 30_000,
+  reporter: [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: BROWSER,
+  },
+  webServer: {
+    command: 'node dist/server/entry.mjs',
+    url: `http://127.0.0.1:${PORT}/`,
+    env: { HOST: '127.0.0.1', PORT: String(PORT) },
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,49 @@
+/*
+ * npm run screenshots: one picture of each main view from the demo data, into docs/screenshots. Builds first.
+ */
+import { chromium } from '@playwright/test';
+import { mkdirSync } from 'node:fs';
+import { BROWSER, startServer } from './server.mjs';
+import { ensureChromium, ensurePackages, run } from './setup.mjs';
+
+const FOLDER = 'docs/screenshots';
+const word = (page, label, value) => page.getByLabel(label, { exact: true }).selectOption(value);
+
+/** What is shown in each picture, beginning from the freshly opened demo. */
+const SHOTS = {
+  'bench-violin': async (page) => {
+    await word(page, 'Octaves', '3');
+    await word(page, 'Key', 'A');
+    await word(page, 'Positions', 'null');
+    await page.waitForTimeout(300);
+    await page.getByRole('application').focus();
+    for (let at = 0; at < 19; at++) await page.keyboard.press('ArrowRight');
+  },
+  'bench-problem': async (page) => {
+    await word(page, 'Octaves', '3');
+    await word(page, 'Positions', JSON.stringify({ from: 1, to: 1 }));
+  },
+};
+
+ensurePackages();
+ensureChromium();
+run('npx', ['astro', 'build', '--silent']);
+mkdirSync(FOLDER, { recursive: true });
+const { address, stop } = await startServer();
+const browser = await chromium.launch(BROWSER);
+try {
+  for (const [name, arrange] of Object.entries(SHOTS)) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    await page.goto(`${address}/?demo`);
+    await page.locator('main[data-ready="true"]').waitFor();
+    await arrange(page);
+    await page.waitForTimeout(600);
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    console.log(`${FOLDER}/${name}.png`);
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  stop();
+}

@@ -1,0 +1,2 @@
+export function startServer(): Promise<{ readonly address: string; readonly stop: () => void }>;
+export const BROWSER: { readonly executablePath: string; readonly args: string[] };

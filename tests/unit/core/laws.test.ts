@@ -1,0 +1,189 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import {
+  midiOf,
+  parsePitch,
+  plan,
+  type Pitch,
+  type Plan,
+  type PlanResponse,
+  type Rules,
+} from '../../../src/core';
+import { apartFor } from '../../../src/core/planner/plan';
+import { someRequest } from '../requests';
+
+const RUNS = { numRuns: 150, seed: 20261123 };
+const OPEN = Object.fromEntries(
+  ['C3', 'G3', 'D4', 'A4', 'E5'].map((name) => [name, midiOf(parsePitch(name) as Pitch)]),
+);
+
+function everyPlan(law: (plan: Plan, response: PlanResponse, rules: Rules) => void) {
+  fc.assert(
+    fc.property(someRequest, (request) => {
+      const response = plan(request);
+      assert.ok(response.plans.length > 0 || response.problems.length > 0, 'never an empty answer');
+      for (const one of response.plans) law(one, response, request.rules ?? {});
+    }),
+    RUNS,
+  );
+}
+
+test('every stop sounds its note', () => {
+  everyPlan((one, { events }) => {
+    assert.equal(one.steps.length, events.filter((event) => 'pitches' in event).length);
+    for (const step of one.steps) {
+      const event = events[step.at];
+      assert.ok('midi' in event);
+      assert.deepEqual(
+        step.stops.map((stop) => OPEN[stop.string] + stop.semitones),
+        event.midi,
+      );
+      for (const stop of step.stops) assert.equal(stop.finger === 0, stop.semitones === 0);
+    }
+  });
+});
+
+test('terms add up to the cost', () => {
+  everyPlan((one) => {
+    const sum = Object.values(one.terms).reduce((total, cost) => total + cost, 0);
+    assert.ok(Math.abs(sum - one.cost) < 1e-9 && Object.values(one.terms).every((cost) => cost > 0));
+  });
+});
+
+test('a finger is never below a lower one in the same frame', () => {
+  everyPlan((one) => {
+    for (const frame of one.frames) {
+      const stops = Object.entries(frame.fingers)
+        .sort(([a], [b]) => Number(a) - Number(b))
+        .map(([, n]) => n);
+      stops.slice(1).forEach((n, at) => assert.ok(n >= stops[at], JSON.stringify(frame)));
+      assert.ok(frame.gaps.every((gap) => gap >= 0));
+    }
+  });
+});
+
+test('a position change is always a listed shift, and a listed shift always a position change', () => {
+  everyPlan((one) => {
+    const changes = one.steps
+      .slice(1)
+      .flatMap((step, at) =>
+        step.position === one.steps[at].position ? [] : [`${one.steps[at].at}-${step.at}`],
+      );
+    assert.deepEqual(
+      one.shifts.map((shift) => `${shift.from}-${shift.to}`),
+      changes,
+    );
+  });
+});
+
+test('the rules are kept', () => {
+  everyPlan((one, _, rules) => {
+    for (const step of one.steps) {
+      const fingers = step.stops.map((stop) => stop.finger);
+      if (rules.openStrings === 'never') assert.ok(!fingers.includes(0));
+      if (rules.fourthFinger === 'never') assert.ok(!fingers.includes(4));
+      if (rules.extensions === 'never') assert.ok(!step.extended);
+      const { positions } = rules;
+      if (positions && 'only' in positions) assert.ok(positions.only.includes(step.position));
+      if (positions && 'from' in positions)
+        assert.ok(Number(step.position) >= positions.from && Number(step.position) <= Number(positions.to));
+    }
+    if (rules.fourthFinger === 'no-shift')
+      assert.ok(one.shifts.every((shift) => shift.fromFinger !== 4 && shift.toFinger !== 4));
+  });
+});
+
+test('no stretch beyond the hand without a lock', () => {
+  everyPlan((one) =>
+    assert.ok(one.reach.every((reach) => reach.verdict !== 'beyond' && reach.share <= 1.0005)),
+  );
+});
+
+test('plans come cheapest first and lie apart in enough events', () => {
+  const place = (step: Plan['steps'][number], request: PlanResponse) => {
+    const [stop] = step.stops;
+    const event = request.events[step.at];
+    const open = Object.entries(OPEN).find(([, midi]) => 'midi' in event && midi === event.midi[0]);
+    // An open string and the fourth finger below it count as one place.
+    if (open && (stop.finger === 0 || (stop.finger === 4 && stop.semitones === 7))) return `open ${open[0]}`;
+    return `${stop.string} ${step.position}`;
+  };
+  everyPlan((one, response) => {
+    const at = response.plans.indexOf(one);
+    for (const earlier of response.plans.slice(0, at)) {
+      assert.ok(earlier.cost <= one.cost + 1e-9);
+      const apart = one.steps.filter(
+        (step, n) => place(step, response) !== place(earlier.steps[n], response),
+      );
+      assert.ok(apart.length >= apartFor(one.steps.length), `${apart.length} of ${one.steps.length}`);
+    }
+  });
+});
+
+test('adding a rule never makes the best cost smaller', () => {
+  const extra = fc.constantFrom<Rules>(
+    { openStrings: 'never' },
+    { openStrings: 'prefer' },
+    { openStrings: 'avoid' },
+    { fourthFinger: 'avoid' },
+    { fourthFinger: 'no-shift' },
+    { fourthFinger: 'never' },
+    { extensions: 'never' },
+    { chromatic: 'finger-per-semitone' },
+    { positions: { from: 1, to: 3 } },
+  );
+  fc.assert(
+    fc.property(someRequest, extra, (request, rule) => {
+      const free = plan({ ...request, rules: {}, alternatives: 1 });
+      const bound = plan({ ...request, rules: rule, alternatives: 1 });
+      if (free.plans.length > 0 && bound.plans.length > 0)
+        assert.ok(bound.plans[0].cost >= free.plans[0].cost - 1e-9);
+    }),
+    RUNS,
+  );
+});
+
+test('a lock is kept and never makes the best cost smaller', () => {
+  fc.assert(
+    fc.property(someRequest, fc.nat(), fc.integer({ min: 1, max: 4 }), (request, where, finger) => {
+      const free = plan({ ...request, rules: {}, alternatives: 1 });
+      if (free.plans.length === 0) return;
+      const { at } = free.plans[0].steps[where % free.plans[0].steps.length];
+      const bound = plan({ ...request, rules: { locks: [{ at, finger }] }, alternatives: 1 });
+      if (bound.plans.length === 0) assert.equal(bound.problems[0].code, 'out-of-rules');
+      else {
+        assert.equal(bound.plans[0].steps.find((step) => step.at === at)?.stops[0].finger, finger);
+        assert.ok(bound.plans[0].cost >= free.plans[0].cost - 1e-9);
+      }
+    }),
+    RUNS,
+  );
+});
+
+test('a passage on one string keeps its fingers on the next string up, a fifth higher', () => {
+  const scale = (tonic: string, string: string) =>
+    plan({
+      instrument: 'violin',
+      material: { type: 'scale', tonic, scale: 'major', octaves: 1, direction: 'updown' },
+      rules: { strings: [string], openStrings: 'never' },
+      alternatives: 1,
+    }).plans[0].steps.map((step) => step.stops[0].finger);
+  assert.deepEqual(scale('Bb3', 'G3'), scale('F4', 'D4'));
+  assert.deepEqual(scale('F4', 'D4'), scale('C5', 'A4'));
+});
+
+test('shift figures agree with the stops', () => {
+  everyPlan((one) => {
+    for (const shift of one.shifts) {
+      const to = one.steps.find((step) => step.at === shift.to);
+      const from = one.steps.find((step) => step.at === shift.from);
+      assert.ok(to && from);
+      assert.equal(shift.fromFinger === 0, shift.kind === 'open-string');
+      if (shift.kind === 'same-finger')
+        assert.ok(Math.abs(shift.travelMm - Math.abs(to.stops[0].stopMm - from.stops[0].stopMm)) < 0.11);
+      assert.equal(shift.fromPosition, from.position);
+      assert.equal(shift.toPosition, to.position);
+    }
+  });
+});

@@ -1,0 +1,102 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { plan, requestIssues, type PlanRequest, type Rules } from '../../../src/core';
+import { someRequest } from '../requests';
+
+const threeOctaves: PlanRequest = {
+  instrument: 'violin',
+  material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 3, direction: 'up' },
+};
+const withRules = (rules: Rules): PlanRequest => ({ ...threeOctaves, rules });
+
+test('a note outside the rules is named with the smallest change that helps', () => {
+  const { plans, problems } = plan(withRules({ positions: { from: 1, to: 1 } }));
+  assert.equal(plans.length, 0);
+  assert.deepEqual([problems[0].code, problems[0].at], ['out-of-rules', 16]);
+  assert.deepEqual(problems[0].relax, { positions: { from: 1, to: 6 } });
+  assert.match(problems[0].message, /C#6 \(note 17\).*1st to 6th position/);
+});
+
+test('the smallest change is the smallest: an open string before wider positions', () => {
+  const oneOctave = { ...threeOctaves, material: { ...threeOctaves.material, octaves: 1 } } as PlanRequest;
+  const rules: Rules = { openStrings: 'never', fourthFinger: 'never', positions: { only: [1] } };
+  assert.deepEqual(plan({ ...oneOctave, rules }).problems[0].relax, { openStrings: 'avoid' });
+});
+
+test('two changes are offered where one is not enough', () => {
+  const { problems } = plan(withRules({ strings: ['G3'], positions: { from: 1, to: 3 } }));
+  assert.deepEqual(Object.keys(problems[0].relax ?? {}).sort(), ['positions', 'strings']);
+});
+
+test('an impossible lock is offered to be taken off', () => {
+  const { problems } = plan(
+    withRules({
+      locks: [
+        { at: 0, string: 'E5' },
+        { at: 1, finger: 2 },
+      ],
+    }),
+  );
+  assert.deepEqual(problems[0].relax, { locks: [{ at: 1, finger: 2 }] });
+});
+
+test('every relaxation offered leaves a plan', () => {
+  const tight = fc.constantFrom<Rules>(
+    { positions: { only: [3] }, openStrings: 'never' },
+    { strings: ['D4'], positions: { from: 1, to: 3 }, fourthFinger: 'never' },
+    { fourthFinger: 'no-shift', positions: { only: [1, 5] }, openStrings: 'never', extensions: 'never' },
+  );
+  fc.assert(
+    fc.property(someRequest, tight, (request, rules) => {
+      const bound = { ...request, instrument: 'violin' as const, rules };
+      for (const { relax } of plan(bound).problems)
+        if (relax) assert.ok(plan({ ...bound, rules: { ...rules, ...relax } }).plans.length > 0);
+    }),
+    { numRuns: 60, seed: 5 },
+  );
+});
+
+test('notes off the instrument are said to be too low or too high', () => {
+  const codes = (names: string[][]) =>
+    plan({
+      instrument: 'violin',
+      material: { type: 'notes', notes: names.map((pitches) => ({ pitches })) },
+    }).problems.map(({ code, at }) => `${code} ${at}`);
+  assert.deepEqual(codes([['A3'], ['F3']]), ['too-low 1']);
+  assert.deepEqual(codes([['A8'], ['A3']]), ['too-high 0']);
+  assert.deepEqual(codes([['G3', 'A3', 'B3']]), ['not-together 0']);
+});
+
+test('a spread beyond the hand is kept out, but shown where it is locked', () => {
+  const hand = { relaxedMm: 40, fullMm: 50, fingertipMm: 10 };
+  const notes = { type: 'notes' as const, notes: [{ pitches: ['A3', 'A4'] }] };
+  const request: PlanRequest = { instrument: 'violin', hand, material: notes };
+  assert.deepEqual(plan({ ...request, rules: { positions: { from: 1, to: 1 } } }).plans, []);
+  const [shown] = plan({ ...request, rules: { locks: [{ at: 0, position: 1 }] } }).plans;
+  assert.equal(shown.reach[0].verdict, 'beyond');
+});
+
+test('what cannot be understood is an issue with its path', () => {
+  const paths = (change: object) =>
+    requestIssues({ ...threeOctaves, ...change } as PlanRequest).map(({ path }) => path);
+  assert.deepEqual(paths({ material: { ...threeOctaves.material, tonic: 'H3', scale: 'nope' } }), [
+    '/material/tonic',
+    '/material/scale',
+  ]);
+  assert.deepEqual(paths({ rules: { strings: ['A3'] } }), ['/rules/strings/0']);
+  assert.deepEqual(paths({ rules: { locks: [{ at: 99 }] } }), ['/rules/locks/0/at']);
+  assert.deepEqual(paths({ rules: { positions: { from: 3, to: 1 } } }), ['/rules/positions']);
+  assert.deepEqual(paths({ hand: { relaxedMm: 90, fullMm: 80, fingertipMm: 9 } }), ['/hand/relaxedMm']);
+  const notes = Array.from({ length: 30_000 }, () => ({ pitches: ['A4'] }));
+  assert.deepEqual(paths({ material: { type: 'notes', notes } }), ['/material/notes']);
+  assert.deepEqual(paths({ material: { type: 'notes', notes: [{ rest: true }] } }), ['/material/notes']);
+});
+
+test('cello and bass are answered with a clear not-yet', () => {
+  for (const instrument of ['cello', 'bass'] as const) {
+    const material = { type: 'scale', tonic: 'G2', scale: 'major', octaves: 1, direction: 'up' } as const;
+    const { events, plans, problems } = plan({ instrument, material });
+    assert.deepEqual([events.length, plans.length, problems[0].code], [8, 0, 'not-yet']);
+  }
+});

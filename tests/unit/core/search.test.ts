@@ -1,0 +1,149 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { buildMusic } from '../../../src/core/material/build';
+import { apartFor } from '../../../src/core/planner/plan';
+import { setStage } from '../../../src/core/planner/scene';
+import { differentPaths } from '../../../src/core/planner/search';
+import { pathCost, placesOf, type Trellis } from '../../../src/core/planner/trellis';
+import { weave } from '../../../src/core/planner/weave';
+import type { PlanRequest } from '../../../src/core';
+
+/** Every path of a trellis with its cost, cheapest first. */
+function allPaths(trellis: Trellis) {
+  let paths: number[][] = [[]];
+  for (const layer of trellis.layers)
+    paths = paths.flatMap((path) => Array.from({ length: layer.nodes }, (_, node) => [...path, node]));
+  return paths
+    .map((path) => ({ path, cost: pathCost(trellis, path) }))
+    .filter(({ cost }) => cost < Infinity)
+    .sort((a, b) => a.cost - b.cost);
+}
+
+/** Costs of the different plans, found by trying everything. */
+function bruteForce(trellis: Trellis, count: number, apart: number): number[] {
+  const taken: { cost: number; places: Int32Array }[] = [];
+  for (const { path, cost } of allPaths(trellis)) {
+    if (taken.length === count) break;
+    const places = placesOf(trellis, path);
+    const elsewhere = (other: Int32Array) => places.filter((place, t) => place !== other[t]).length;
+    if (taken.every((other) => elsewhere(other.places) >= apart)) taken.push({ cost, places });
+  }
+  return taken.map(({ cost }) => cost);
+}
+
+function assertSame(found: readonly number[], wanted: readonly number[]) {
+  assert.equal(found.length, wanted.length);
+  found.forEach((cost, at) => assert.ok(Math.abs(cost - wanted[at]) < 1e-9, `${found} against ${wanted}`));
+}
+
+/** Random trellises: few nodes, some steps impossible, costs without ties (of equals either may come first). */
+const someTrellis: fc.Arbitrary<Trellis> = fc
+  .record({
+    sizes: fc.array(fc.array(fc.integer({ min: 1, max: 2 }), { minLength: 1, maxLength: 3 }), {
+      minLength: 1,
+      maxLength: 5,
+    }),
+    seeds: fc.infiniteStream(fc.integer({ min: 0, max: 1_000_000 })),
+  })
+  .map(({ sizes, seeds }) => {
+    const draw = () => seeds.next().value as number;
+    const layers = sizes.map((touchSizes) => {
+      const touchStart = Int32Array.from([0, ...touchSizes]);
+      for (let at = 1; at < touchStart.length; at++) touchStart[at] += touchStart[at - 1];
+      const nodes = touchStart[touchStart.length - 1];
+      return {
+        nodes,
+        touches: touchSizes.length,
+        touchStart,
+        touchOf: Int32Array.from(touchSizes.flatMap((size, touch) => Array(size).fill(touch))),
+        cost: Float64Array.from({ length: nodes }, draw),
+        entry: Float64Array.from({ length: nodes }, draw),
+        place: Int32Array.from(touchSizes, () => draw() % 3),
+      };
+    });
+    const blocks = layers.slice(1).map((next, t) => {
+      const layer = layers[t];
+      const pairs = Array.from({ length: layer.touches * next.touches }, () => draw());
+      const stays = pairs.map((roll) => roll < 300_000);
+      const stayStart = new Int32Array(layer.nodes + 1);
+      const [stayTo, stayCost]: number[][] = [[], []];
+      for (let node = 0; node < layer.nodes; node++) {
+        for (let to = 0; to < next.nodes; to++)
+          if (stays[layer.touchOf[node] * next.touches + next.touchOf[to]]) {
+            stayTo.push(to);
+            stayCost.push(draw());
+          }
+        stayStart[node + 1] = stayTo.length;
+      }
+      return {
+        move: Float64Array.from(pairs, (roll, at) => (stays[at] || roll > 900_000 ? Infinity : roll)),
+        stayStart,
+        stayTo: Int32Array.from(stayTo),
+        stayCost: Float64Array.from(stayCost),
+      };
+    });
+    return { layers, blocks };
+  });
+
+test('the search equals brute force on random trellises', () => {
+  fc.assert(
+    fc.property(
+      someTrellis,
+      fc.integer({ min: 1, max: 5 }),
+      fc.integer({ min: 1, max: 3 }),
+      (trellis, count, apart) => {
+        const found = differentPaths(trellis, count, apart);
+        assertSame(
+          found.map(({ cost }) => cost),
+          bruteForce(trellis, count, apart),
+        );
+        for (const { path, cost } of found) assert.ok(Math.abs(pathCost(trellis, path) - cost) < 1e-9);
+      },
+    ),
+    { numRuns: 400, seed: 11 },
+  );
+});
+
+test('the search equals brute force on real fingerings, frames and all', () => {
+  const lines = [
+    ['B3', 'C4', 'C#4'],
+    ['A4', 'Bb4', 'B4', 'C5'],
+    ['D4', 'F4', 'D4', 'F#4'],
+    ['E5', 'G5'],
+    ['G3', 'D4', 'A4'],
+  ];
+  for (const names of lines) {
+    const request: PlanRequest = {
+      instrument: 'violin',
+      material: { type: 'notes', notes: names.map((name) => ({ pitches: [name] })) },
+      rules: { positions: { from: 0.5, to: 3 }, strings: ['G3', 'D4', 'A4'] },
+    };
+    if (names.includes('G5')) Object.assign(request, { rules: { positions: { from: 1, to: 5 } } });
+    const web = weave(setStage(request, buildMusic(request.material)));
+    const apart = apartFor(names.length);
+    const found = differentPaths(web, 4, apart).map(({ cost }) => cost);
+    assert.ok(found.length > 0);
+    assertSame(found, bruteForce(web, 4, apart));
+  }
+});
+
+test('nothing is found where there is no way through', () => {
+  fc.assert(
+    fc.property(
+      someTrellis.filter((trellis) => trellis.blocks.length > 0),
+      (trellis) => {
+        const shut: Trellis = {
+          ...trellis,
+          blocks: trellis.blocks.map((block) => ({
+            ...block,
+            move: block.move.map(() => Infinity),
+            stayStart: new Int32Array(block.stayStart.length),
+          })),
+        };
+        assert.deepEqual(differentPaths(shut, 3, 1), []);
+      },
+    ),
+    { numRuns: 20 },
+  );
+});

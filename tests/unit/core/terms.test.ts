@@ -1,0 +1,160 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { stopMm } from '../../../src/core/instrument/geometry';
+import * as terms from '../../../src/core/planner/terms';
+import {
+  hasteFor,
+  PATTERN_COSTS,
+  secondsPerBeat,
+  STYLE_WEIGHTS,
+  weightsFor,
+} from '../../../src/core/planner/weights';
+
+const weights = STYLE_WEIGHTS.secure;
+const hand = { relaxedMm: 80, fullMm: 95, fingertipMm: 12 };
+const scene: terms.Scene = {
+  weights,
+  hand,
+  stops: Float64Array.from({ length: 40 }, (_, n) => stopMm(328, n)),
+  // A made-up hand whose finger f rests at 2 × (position + f - 1).
+  resting: (position, _string, finger) => 2 * (position + finger - 1),
+};
+const touch = (position: number, string: number, finger: number, semitones: number): terms.Touch => ({
+  position,
+  string,
+  topString: string,
+  leadString: string,
+  finger,
+  semitones,
+  place: string * 100 + position,
+  fourth: finger === 4,
+});
+const calm: terms.Between = {
+  haste: hasteFor(0.75),
+  semitone: false,
+  turn: false,
+  onBeat: true,
+  rest: false,
+};
+
+test('a shift costs more the further it goes and the less time it has', () => {
+  const from = touch(1, 2, 1, 2);
+  const near = terms.shiftTerm(scene, from, touch(2, 2, 1, 4), calm);
+  const far = terms.shiftTerm(scene, from, touch(5, 2, 1, 10), calm);
+  const hasty = terms.shiftTerm(scene, from, touch(2, 2, 1, 4), { ...calm, haste: hasteFor(0.2) });
+  assert.ok(far > near && near > weights.shiftBase && hasty > near);
+});
+
+test('a shift is cheaper on a semitone, at a turn and over an open string, dearer off the beat and across strings', () => {
+  const [from, to] = [touch(1, 2, 2, 4), touch(2, 2, 1, 4)];
+  const bare = terms.shiftTerm(scene, from, to, calm);
+  assert.ok(terms.shiftTerm(scene, from, to, { ...calm, semitone: true }) < bare);
+  assert.ok(terms.shiftTerm(scene, from, to, { ...calm, turn: true }) < bare);
+  assert.ok(terms.shiftTerm(scene, from, to, { ...calm, rest: true }) < bare);
+  assert.ok(terms.shiftTerm(scene, touch(1, 2, 0, 0), to, calm) < bare);
+  assert.ok(terms.shiftTerm(scene, from, to, { ...calm, onBeat: false }) > bare);
+  assert.ok(terms.shiftTerm(scene, from, { ...to, leadString: 3 }, calm) > bare);
+});
+
+test('the old finger slides to its place in the new position; the new one sets out from its old place', () => {
+  const [from, to] = [touch(1, 2, 2, 4), touch(3, 2, 1, 6)];
+  assert.deepEqual(terms.slide(scene, from, to), { finger: 2, string: 2, start: 4, end: 8 });
+  assert.deepEqual(terms.slideIn(scene, from, to), { finger: 1, string: 2, start: 2, end: 6 });
+  assert.equal(
+    terms.slide(scene, touch(1, 2, 1, 2), touch(3, 2, 1, 7)).end,
+    7,
+    'the same finger goes all the way',
+  );
+});
+
+test('landing: first finger is surest, the little one least; 4-4 is worse than 1-4', () => {
+  const land = (from: number, to: number) =>
+    terms.landingTerm(scene, touch(1, 2, from, 3), touch(3, 2, to, 7));
+  assert.ok(land(1, 1) < land(1, 2) && land(1, 2) < land(1, 3) && land(1, 3) < land(1, 4));
+  assert.ok(land(4, 4) > land(1, 4));
+});
+
+test('strings apart, crossings, skips and colour', () => {
+  const on = (string: number) => touch(1, string, 1, 2);
+  assert.equal(terms.stringsApart(on(1), on(1)), 0);
+  assert.equal(terms.stringsApart(on(0), on(3)), 3);
+  assert.equal(terms.stringsApart({ ...on(1), topString: 2 }, on(2)), 0);
+  assert.equal(terms.crossingTerm(weights, 0, calm), 0);
+  assert.equal(terms.crossingTerm(weights, 1, calm), weights.crossing);
+  assert.equal(terms.skipTerm(weights, 1, calm), 0);
+  assert.equal(terms.skipTerm(weights, 3, calm), 2 * weights.skip);
+  assert.ok(terms.colourTerm(weights, 1, calm) > 0);
+  assert.equal(terms.colourTerm(weights, 1, { ...calm, rest: true }), 0);
+});
+
+test('reach: nothing while comfortable, rising to the full spread, forbidding beyond it', () => {
+  assert.equal(terms.reachTerm(weights, hand, 0.8), 0);
+  assert.ok(Math.abs(terms.reachTerm(weights, hand, 1) - weights.stretch) < 1e-9);
+  assert.ok(terms.reachTerm(weights, hand, 1.05) > weights.beyond);
+});
+
+test('the little finger and open strings cost more on long notes', () => {
+  assert.equal(terms.fourthTerm(weights, 5, 1), weights.fourth);
+  assert.ok(terms.fourthTerm(weights, 5, 3) > weights.fourth);
+  assert.ok(terms.fourthTerm(weights, 14, 1) > weights.fourth);
+  assert.equal(terms.openTerm(weights, 1), weights.open);
+  assert.equal(terms.openTerm(weights, 9), terms.openTerm(weights, 4), 'more than four beats is just long');
+});
+
+test('extensions cost once to take and a little to hold', () => {
+  assert.equal(terms.extensionTakenTerm(weights, true), weights.extensionTaken);
+  assert.equal(terms.extensionHeldTerm(weights, true), weights.extensionHeld);
+  assert.equal(terms.extensionTakenTerm(weights, false) + terms.extensionHeldTerm(weights, false), 0);
+});
+
+test('moved fingers: the playing one costs most, one without a place nothing', () => {
+  const [low, high] = [
+    [NaN, 1, 3, 5, 6],
+    [NaN, 2, 3, 5, 7],
+  ];
+  const playing = terms.displaceTerm(weights, low, high, 1);
+  assert.equal(playing, weights.displace + weights.displaceIdle);
+  assert.equal(terms.displaceTerm(weights, [NaN, NaN, 3, 5, 6], high, 2), weights.displaceIdle);
+  assert.equal(terms.reshapeTerm(weights, low, high), 2 * weights.reshape);
+});
+
+test('a trap is the same finger low on one string and high on the next; a bar is the same stop', () => {
+  assert.equal(terms.trapTerm(weights, touch(1, 1, 1, 1), touch(1, 2, 1, 2)), weights.trap);
+  assert.equal(terms.trapTerm(weights, touch(1, 1, 1, 1), touch(1, 2, 2, 3)), 0);
+  assert.equal(terms.barTerm(weights, touch(1, 1, 1, 2), touch(1, 2, 1, 2)), weights.bar);
+  assert.equal(terms.barTerm(weights, touch(1, 1, 0, 0), touch(1, 2, 0, 0)), 0);
+});
+
+test('height counts both ways; crowding only where the fingertip is wider', () => {
+  assert.equal(terms.heightTerm(weights, 4), terms.heightTerm(weights, -4));
+  assert.equal(terms.crowdingTerm(weights, hand, 13), 0);
+  assert.ok(terms.crowdingTerm(weights, hand, 6) > terms.crowdingTerm(weights, hand, 9));
+});
+
+test('patterns: the taught frames are free, rare ones are not, and an unknown one is the dearest', () => {
+  assert.equal(terms.patternTerm([NaN, 2, 4, 5, 7]), 0);
+  assert.equal(terms.patternTerm([NaN, 1, 3, 5, 7]), PATTERN_COSTS['2-2-2']);
+  assert.ok(terms.patternTerm([NaN, 1, 4, 7, 8]) >= Math.max(...Object.values(PATTERN_COSTS)));
+  assert.equal(terms.patternTerm([NaN, 2, NaN, NaN, 7]), 0);
+});
+
+test('soft demands only ever add to the weights', () => {
+  const soft = weightsFor('secure', {
+    openStrings: 'avoid',
+    fourthFinger: 'avoid',
+    extensions: 'avoid',
+    chromatic: 'finger-per-semitone',
+  });
+  const free = weightsFor('secure', {});
+  for (const name of ['open', 'fourth', 'extensionTaken', 'displace'] as const)
+    assert.ok(soft[name] > free[name], name);
+  assert.equal(free.openMissed, 0);
+  assert.ok(weightsFor('secure', { openStrings: 'prefer' }).openMissed > 0);
+});
+
+test('time: fast notes make shifts and crossings dearer, slow ones make colour matter', () => {
+  assert.ok(hasteFor(0.2).shift > hasteFor(1).shift && hasteFor(0.2).crossing > hasteFor(1).crossing);
+  assert.ok(hasteFor(2).colour > hasteFor(0.5).colour);
+  assert.equal(secondsPerBeat(undefined), 1);
+  assert.equal(secondsPerBeat({ bpm: 120, beatsPerNote: 0.5 }), 0.25);
+});

@@ -1,0 +1,113 @@
+import assert from 'node:assert/strict';
+import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { validResponse } from '../../../src/contract/validators.generated.js';
+import { BadRequest, parseRequest, readRequest } from '../../../src/contract/read';
+import { answerText, answerValue, isError } from '../../../src/work/answer';
+import { someRequest } from '../requests';
+
+const good = {
+  instrument: 'violin',
+  material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 1, direction: 'up' },
+};
+
+function issuesOf(value: unknown) {
+  try {
+    readRequest(value);
+  } catch (error) {
+    assert.ok(error instanceof BadRequest);
+    return Object.fromEntries(error.issues.map(({ path, message }) => [path, message]));
+  }
+  return {};
+}
+
+test('the generated validators are those of the schemas', async () => {
+  const { validatorSource } = await import('../../../scripts/validators.mjs');
+  const kept = readFileSync(
+    new URL('../../../src/contract/validators.generated.js', import.meta.url),
+    'utf8',
+  );
+  assert.equal(kept, validatorSource(), 'run npm run validators');
+});
+
+test('good requests pass, and what is answered fits the response schema', () => {
+  fc.assert(
+    fc.property(someRequest, (request) => {
+      const answer = answerValue(JSON.parse(JSON.stringify(request)));
+      assert.ok(!isError(answer));
+      assert.ok(validResponse(JSON.parse(JSON.stringify(answer))), JSON.stringify(validResponse.errors));
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('bad requests get a path and a sentence for each thing wrong', () => {
+  assert.deepEqual(Object.keys(issuesOf({ ...good, instrument: 'violn' })), ['/instrument']);
+  assert.match(
+    issuesOf({ ...good, material: { ...good.material, type: 'scales' } })['/material/type'],
+    /Choose one of scale/,
+  );
+  assert.match(issuesOf({ instrument: 'violin' })['/material'], /missing/);
+  assert.match(issuesOf({ ...good, rules: { openString: 'never' } })['/rules/openString'], /spelling/);
+  assert.match(
+    issuesOf({ ...good, rules: { positions: { from: 1.3, to: 2 } } })['/rules/positions/from'],
+    /halves/,
+  );
+  assert.match(issuesOf({ ...good, stringLengthMm: 5 })['/stringLengthMm'], /150/);
+  assert.match(issuesOf({ ...good, alternatives: 0 })['/alternatives'], /1/);
+  assert.match(issuesOf({ ...good, size: '9/9' })['/size'], /4\/4, 3\/4/);
+  assert.deepEqual(Object.keys(issuesOf('nonsense')), ['']);
+  const both = { type: 'notes', notes: [{ rest: true, pitches: ['A4'] }] };
+  assert.match(issuesOf({ ...good, material: both })['/material/notes/0/pitches'], /rest has no pitches/);
+  assert.throws(() => parseRequest('{'), BadRequest);
+});
+
+test('nothing that comes in is thrown back as a stack trace', () => {
+  fc.assert(
+    fc.property(fc.oneof(fc.json(), fc.string()), (text) => {
+      assert.ok(isError(answerText(text)));
+    }),
+    { numRuns: 200 },
+  );
+});
+
+const cli = (args: string[], input = '') =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'scripts/plan.ts', ...args], { input, encoding: 'utf8' });
+
+test('the command line answers one request and exits 0', () => {
+  const { status, stdout, stderr } = cli(['-'], JSON.stringify(good));
+  assert.equal(status, 0, stderr);
+  assert.equal(JSON.parse(stdout).contract, 1);
+  assert.equal(stdout.trimEnd().split('\n').length, 1);
+});
+
+test('a bad request exits 2 with the error object on standard error only', () => {
+  for (const [args, input] of [
+    [['-'], '{}'],
+    [['no-such-file.json'], ''],
+    [[], ''],
+  ] as const) {
+    const { status, stdout, stderr } = cli([...args], input);
+    assert.equal(status, 2);
+    assert.equal(stdout, '');
+    assert.equal(JSON.parse(stderr).error.code, 'bad-request');
+  }
+});
+
+test('line mode answers in order and goes on after a bad line', () => {
+  const { status, stdout } = cli(
+    ['--lines'],
+    `${JSON.stringify(good)}\nnot json\n\n${JSON.stringify(good)}\n`,
+  );
+  const answers = stdout
+    .trimEnd()
+    .split('\n')
+    .map((line) => JSON.parse(line));
+  assert.equal(status, 0);
+  assert.deepEqual(
+    answers.map((answer) => answer.contract ?? answer.error.code),
+    [1, 'bad-request', 1],
+  );
+});
