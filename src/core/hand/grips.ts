@@ -1,5 +1,5 @@
 import type { Setup } from '../instrument/setup';
-import { THUMB, type DemandedPitch, type HandModel, type Hold, type Stop } from './hold';
+import { NO_FRAME, THUMB, type DemandedPitch, type HandModel, type Hold, type Stop } from './hold';
 import { reachShare, spreadMm } from './reach';
 import type { HandProfile } from './profile';
 
@@ -15,7 +15,8 @@ export function gripsFor(setup: Setup, model: HandModel, pitches: readonly Deman
   for (let lowest = 0; lowest + pitches.length <= setup.strings.length; lowest++) {
     const perVoice = pitches.map((pitch, voice) => voiceHolds(setup, model, lowest + voice, pitch));
     if (perVoice.length === 1) found.push(...perVoice[0]);
-    else if (perVoice.every((voice) => voice.length > 0)) found.push(...together(perVoice));
+    else if (perVoice.every((voice) => voice.length > 0))
+      found.push(...together(perVoice, model.fixedFrames));
   }
   return found;
 }
@@ -30,26 +31,37 @@ function voiceHolds(setup: Setup, model: HandModel, string: number, pitch: Deman
     frame: NO_FRAME,
     extended: 0,
     reread: false,
+    unsteady: 0,
   }));
   return [...pressed, ...open];
 }
 
-const NO_FRAME: readonly number[] = [NaN, NaN, NaN, NaN, NaN, NaN];
-
-/** Joins one hold a voice into grips; idle fingers are left out of the frame, so equal grips are kept once. */
-function together(perVoice: readonly (readonly Hold[])[]): Hold[] {
-  let partial: Hold[] = distinct(perVoice[0].map(pinned));
+/**
+ * Joins one hold a voice into grips; idle fingers are left out of the frame, so equal grips are kept once, in their
+ * steadiest shape.
+ * @param shared true where all voices must lie in one and the same shape
+ */
+function together(perVoice: readonly (readonly Hold[])[], shared: boolean): Hold[] {
+  let partial: Hold[] = [...perVoice[0]];
   for (const voice of perVoice.slice(1)) {
-    const next = distinct(voice.map(pinned));
     partial = partial.flatMap((low) =>
-      next.filter((high) => agree(low, high)).map((high) => joined(low, high)),
+      voice
+        .filter((high) => (!shared || inOneShape(low, high)) && agree(low, high))
+        .map((high) => joined(low, high)),
     );
+    if (!shared) partial = distinct(partial.map(pinned));
   }
-  return distinct(partial);
+  return distinct(partial.map(pinned));
+}
+
+/** Frames of fixed shapes are shared objects; an open string goes with any. */
+function inOneShape(low: Hold, high: Hold): boolean {
+  return low.frame === high.frame || low.frame === NO_FRAME || high.frame === NO_FRAME;
 }
 
 /** The hold with only its playing fingers placed. */
 function pinned(hold: Hold): Hold {
+  if (hold.frame === NO_FRAME) return hold;
   const frame = NO_FRAME.slice();
   for (const stop of hold.stops) if (stop.finger > 0) frame[stop.finger] = stop.semitones;
   return { ...hold, frame };
@@ -60,9 +72,14 @@ function distinct(holds: readonly Hold[]): Hold[] {
   for (const hold of holds) {
     const tag = hold.position + hold.stops.map((stop) => `|${stop.string}:${stop.finger}`).join('');
     const known = seen.get(tag);
-    if (!known || (known.reread && !hold.reread)) seen.set(tag, hold);
+    if (!known || oddness(hold) < oddness(known)) seen.set(tag, hold);
   }
   return [...seen.values()];
+}
+
+/** Of equal grips the one that is written, closed and steady. */
+function oddness(hold: Hold): number {
+  return (hold.reread ? 1 : 0) + (hold.extended > 0 ? 1 : 0) + hold.unsteady;
 }
 
 /** True where the two can be one hand: same position, fingers in their order, one finger on two strings only as a bar. */
@@ -91,9 +108,10 @@ function joined(low: Hold, high: Hold): Hold {
   return {
     position: low.position,
     stops: [...low.stops, ...high.stops],
-    frame: low.frame.map((stop, finger) => (Number.isNaN(stop) ? high.frame[finger] : stop)),
+    frame: low.frame === NO_FRAME ? high.frame : low.frame,
     extended: low.extended || high.extended,
     reread: low.reread || high.reread,
+    unsteady: Math.max(low.unsteady, high.unsteady),
   };
 }
 
@@ -128,6 +146,7 @@ function spreadPairs(hold: Hold): (readonly [number, number])[] {
     return playing.flatMap((low, at) => playing.slice(at + 1).map((high) => [low, high] as const));
   }
   const finger = playing[0] ?? 0;
+  if (!Number.isNaN(hold.frame[THUMB])) return finger === THUMB ? [] : [[THUMB, finger]];
   if (finger === 1 && hold.extended === 1)
     return [
       [1, 2],

@@ -2,12 +2,17 @@
 export const THUMB = 5;
 export const FINGER_SLOTS = 6;
 
+/** The frame of an open string: no finger has a place. */
+export const NO_FRAME: readonly number[] = [NaN, NaN, NaN, NaN, NaN, NaN];
+
 export interface Stop {
   /** Index of the string, 0 the lowest. */
   readonly string: number;
   readonly finger: number;
   /** Semitones above the open string. */
   readonly semitones: number;
+  /** True where the finger only touches the string for a natural harmonic. */
+  readonly harmonic?: boolean;
 }
 
 /**
@@ -23,6 +28,8 @@ export interface Hold {
   readonly extended: number;
   /** True where a written note is taken as its enharmonic neighbour. */
   readonly reread: boolean;
+  /** How rare or unsteady the frame is, in the unit of the planner's weights; 0 for what is taught first. */
+  readonly unsteady: number;
 }
 
 /** Name of a position as a teacher says it, and its number in the contract. */
@@ -38,6 +45,12 @@ export interface HandModel {
   label(position: number): PositionLabel;
   /** How far up the neck the hand sits, in semitones above the nut. */
   anchor(position: number): number;
+  /** True in thumb position. */
+  thumbUp(position: number): boolean;
+  /** Number of the position where the hand meets the body of the instrument. */
+  readonly landmark: number;
+  /** True where a frame is one of a few fixed shapes, so that fingers on two strings must share one. */
+  readonly fixedFrames: boolean;
   /** Number of the first position, where the hand is at home. */
   readonly home: number;
   /** Where a finger falls when the hand merely rests in a position, in semitones; NaN where it has no place. */

@@ -1,6 +1,7 @@
 import type { Setup } from '../instrument/setup';
 import { keyAlteration, type Key } from '../pitch/key';
 import { midiOf } from '../pitch/pitch';
+import { patternCost } from './patterns';
 import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold } from './hold';
 
 /*
@@ -90,6 +91,7 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
             frame: [NaN, ...frame, NaN],
             extended: extended ? finger : 0,
             reread,
+            unsteady: patternCost(frame),
           });
         }
       }
@@ -100,8 +102,12 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
   return {
     positionCount: TOP_POSITION + 1,
     home: 1,
+    // The wrist or the heel of the hand comes to the ribs.
+    landmark: 3,
+    fixedFrames: false,
     label: (position) =>
       position === 0 ? { label: 0.5, name: 'half' } : { label: position, name: ordinal(position) },
+    thumbUp: () => false,
     anchor: (position) => (position * 12) / 7,
     resting,
     holds,

@@ -31,9 +31,9 @@ export const HAND_DEFAULTS: Readonly<Record<InstrumentKind, Readonly<Record<Hand
     large: { relaxedMm: 98, fullMm: 120, fingertipMm: 14 },
   },
   cello: {
-    small: { relaxedMm: 96, fullMm: 132, fingertipMm: 12 },
-    medium: { relaxedMm: 106, fullMm: 142, fingertipMm: 15 },
-    large: { relaxedMm: 120, fullMm: 160, fingertipMm: 17 },
+    small: { relaxedMm: 108, fullMm: 132, fingertipMm: 12 },
+    medium: { relaxedMm: 120, fullMm: 144, fingertipMm: 15 },
+    large: { relaxedMm: 132, fullMm: 160, fingertipMm: 17 },
   },
   bass: {
     small: { relaxedMm: 104, fullMm: 148, fingertipMm: 14 },

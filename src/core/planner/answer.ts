@@ -90,7 +90,7 @@ function stepOf(stage: Stage, hold: Hold, at: number): Step {
       finger: fingerName(stop.finger),
       semitones: stop.semitones,
       stopMm: rounded(stopMm(stage.setup.lengthMm, stop.semitones)),
-      harmonic: false,
+      harmonic: stop.harmonic === true,
     })),
     position: label,
     positionName: name,

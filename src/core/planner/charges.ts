@@ -92,7 +92,7 @@ function couldRing(stage: Stage, stop: Stop): boolean {
 /** What setting the hand into a hold's frame costs, on arrival or when the frame changes. */
 export function chargeEntry(stage: Stage, hold: Hold, tally?: Tally): number {
   return (
-    lay(tally, 'frame', patternTerm(hold.frame)) +
+    lay(tally, 'frame', patternTerm(stage.scene.weights, hold.unsteady)) +
     lay(tally, 'extension', extensionTakenTerm(stage.scene.weights, hold.extended > 0))
   );
 }

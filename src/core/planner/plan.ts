@@ -1,9 +1,8 @@
-import { INSTRUMENTS } from '../instrument/instruments';
 import { buildMusic } from '../material/build';
 import { planOf, responseEvent } from './answer';
 import { problemsOf } from './relax';
 import type { PlanRequest } from './request';
-import type { PlanResponse, Problem } from './response';
+import type { PlanResponse } from './response';
 import { setStage } from './scene';
 import { differentPaths } from './search';
 import { weave } from './weave';
@@ -22,8 +21,6 @@ export function apartFor(events: number): number {
 export function plan(request: PlanRequest): PlanResponse {
   const music = buildMusic(request.material);
   const events = music.events.map(responseEvent);
-  if (request.instrument === 'cello' || request.instrument === 'bass')
-    return { contract: 1, events, key: music.key, plans: [], problems: [notYet(request.instrument)] };
   const stage = setStage(request, music);
   const web = weave(stage);
   const paths = web.layers.every((layer) => layer.nodes > 0)
@@ -35,12 +32,5 @@ export function plan(request: PlanRequest): PlanResponse {
     key: music.key,
     plans: paths.map(({ path }) => planOf(stage, web, path)),
     problems: paths.length === 0 ? problemsOf(stage, web) : [],
-  };
-}
-
-function notYet(instrument: 'cello' | 'bass'): Problem {
-  return {
-    code: 'not-yet',
-    message: `The hand on the ${INSTRUMENTS[instrument].label} is not worked out yet; violin and viola are. Choose one of them for now.`,
   };
 }

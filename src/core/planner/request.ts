@@ -1,9 +1,10 @@
+import type { BassSchool } from '../hand/models';
 import type { HandChoice } from '../hand/profile';
 import type { InstrumentKind } from '../instrument/instruments';
 import type { MaterialSpec } from '../material/spec';
 
 /** The planning contract, version 1: what is asked. */
-export type School = 'one-two-four' | 'four-finger' | 'pivot';
+export type School = BassSchool;
 export type Style = 'secure' | 'singing' | 'early';
 export type PositionNumber = number | 'thumb';
 

@@ -1,6 +1,6 @@
 import { gripsFor, widestPair, type WidestPair } from '../hand/grips';
 import { FINGER_SLOTS, type DemandedPitch, type HandModel, type Hold } from '../hand/hold';
-import { letterHand } from '../hand/letters';
+import { handModel } from '../hand/models';
 import { resolveHand } from '../hand/profile';
 import { stopMm } from '../instrument/geometry';
 import { resolveSetup, type Setup } from '../instrument/setup';
@@ -42,9 +42,9 @@ export function setStage(request: PlanRequest, music: Music): Stage {
   const hand = resolveHand(request.instrument, request.hand);
   const sounding = music.events.filter((event): event is SoundingEvent => event.kind === 'sounding');
   const demanded = distinctPitches(sounding).map((pitch) => demandedPitch(music.key, pitch));
-  const model = letterHand(setup, music.key, demanded);
+  const model = handModel(setup, music.key, demanded, request.school);
   const scene: Scene = {
-    weights: weightsFor(request.style ?? 'secure', request.rules ?? {}),
+    weights: weightsFor(request.instrument, request.style ?? 'secure', request.rules ?? {}),
     hand,
     stops: Float64Array.from({ length: HIGHEST_STOP + 1 }, (_, n) => stopMm(setup.lengthMm, n)),
     resting: restingTable(setup, model),

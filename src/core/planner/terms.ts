@@ -1,5 +1,5 @@
 import type { HandProfile } from '../hand/profile';
-import { ODD_PATTERN, PATTERN_COSTS, type Haste, type Weights } from './weights';
+import type { Haste, Weights } from './weights';
 
 /*
  * What a plan is charged for, one named function a term. Costs are in the unit of weights.ts. All functions are pure; the search
@@ -50,6 +50,12 @@ export interface Touch {
   readonly place: number;
   /** True where the little finger presses anything. */
   readonly fourth: boolean;
+  /** True in thumb position, where the thumb has left the neck. */
+  readonly thumbUp: boolean;
+  /** True where the hand meets the body of the instrument. */
+  readonly landmark: boolean;
+  /** Fingers and strings of a double stop or chord as one number; 0 for a single stop. */
+  readonly chord: number;
 }
 
 /** What lies between two neighbouring notes, whatever the fingering. */
@@ -90,13 +96,17 @@ export function slideIn(scene: Scene, from: Touch, to: Touch): Slide {
 
 function oldFingerEnd(scene: Scene, from: Touch, to: Touch): number {
   if (from.finger === to.finger && from.leadString === to.leadString) return to.semitones;
-  const rest = scene.resting(to.position, from.leadString, from.finger);
-  return !Number.isNaN(rest) ? rest : to.semitones;
+  return restOrFirst(scene, to.position, from.leadString, from.finger);
 }
 
 function newFingerStart(scene: Scene, from: Touch, to: Touch): number {
-  const rest = scene.resting(from.position, to.leadString, to.finger);
-  return !Number.isNaN(rest) ? rest : to.semitones;
+  return restOrFirst(scene, from.position, to.leadString, to.finger);
+}
+
+/** A finger that has no place in a position (the thumb on the neck, the fourth in thumb position) is taken with the first. */
+function restOrFirst(scene: Scene, position: number, string: number, finger: number): number {
+  const rest = scene.resting(position, string, finger);
+  return Number.isNaN(rest) ? scene.resting(position, string, 1) : rest;
 }
 
 /** Moving the hand to another position: a fixed disturbance plus its travel, by the time and the moment. */
@@ -112,10 +122,13 @@ export function shiftTerm(scene: Scene, from: Touch, to: Touch, between: Between
     weights.shiftTravel * travel +
     weights.shiftTravelSquared * travel * travel +
     weights.shiftPastGoal * pastGoal(from, to, end) +
-    (across ? weights.shiftAcross : 0);
+    (across ? weights.shiftAcross : 0) +
+    (from.thumbUp === to.thumbUp ? 0 : weights.thumbChange);
   let moment = 1;
   if (between.semitone && !across) moment -= weights.shiftOnSemitone;
   if (between.turn) moment -= weights.shiftAtTurn;
+  if (to.landmark) moment -= weights.shiftToLandmark;
+  if (to.chord > 0 && to.chord === from.chord) moment -= weights.frameSlides;
   if (!between.onBeat) moment += weights.shiftOffBeat;
   if (open || between.rest) moment *= weights.shiftOverOpen;
   return bare * moment * between.haste.shift;
@@ -217,11 +230,9 @@ export function heightTerm(weights: Weights, semitonesAway: number): number {
   return weights.height * Math.abs(semitonesAway);
 }
 
-/** How rare or unsteady the pattern under the fingers is; nothing where not all four fingers have a place. */
-export function patternTerm(frame: readonly number[]): number {
-  if (Number.isNaN(frame[1] + frame[2] + frame[3] + frame[4])) return 0;
-  const gaps = `${frame[2] - frame[1]}-${frame[3] - frame[2]}-${frame[4] - frame[3]}`;
-  return PATTERN_COSTS[gaps] ?? ODD_PATTERN;
+/** How rare or unsteady the pattern under the fingers is. */
+export function patternTerm(weights: Weights, unsteady: number): number {
+  return weights.pattern * unsteady;
 }
 
 /** The pattern changing as the hand crosses to another string. */

@@ -1,4 +1,4 @@
-import { THUMB, type Hold, type Stop } from '../hand/hold';
+import { NO_FRAME, THUMB, type Hold, type Stop } from '../hand/hold';
 import type { MusicEvent, SoundingEvent } from '../material/events';
 import { midiOf } from '../pitch/pitch';
 import { holdAllowed, lockHeld } from './limits';
@@ -31,31 +31,69 @@ export interface Web extends Trellis {
 /** Weaves the web for all events; an event that the demands leave without a hold gets an empty layer. */
 export function weave(stage: Stage): Web {
   const known = new Map<string, HoldLayer>();
-  const layers = stage.sounding.map((event) => {
+  const numbers = new Map<HoldLayer, number>();
+  const layers: HoldLayer[] = [];
+  for (const event of stage.sounding) {
+    const before = layers[layers.length - 1];
     const locks = (stage.request.rules?.locks ?? []).filter((lock) => lock.at === event.at);
-    const tag = `${contentTag(event)}|${event.beats}|${event.fingeredOctave}`;
-    if (locks.length > 0) return holdLayer(stage, event, locks);
-    const layer = known.get(tag) ?? holdLayer(stage, event, locks);
+    const ringing = event.pitches.some((pitch) => isOpen(stage, midiOf(pitch)));
+    const tag = [
+      contentTag(event),
+      event.beats,
+      event.fingeredOctave,
+      ringing ? numbers.get(before) : '',
+      locks.length > 0 ? event.at : '',
+    ].join('|');
+    const layer = known.get(tag) ?? holdLayer(stage, event, locks, before);
     known.set(tag, layer);
-    return layer;
-  });
+    if (!numbers.has(layer)) numbers.set(layer, numbers.size);
+    layers.push(layer);
+  }
   const between = betweenAll(stage);
-  return { layers, between, blocks: blocksFor(stage, layers, between) };
+  return { layers, between, blocks: blocksFor(stage, layers, numbers, between) };
 }
+
+function isOpen(stage: Stage, midi: number): boolean {
+  return stage.setup.strings.some((open) => open.midi === midi);
+}
+
+/**
+ * How many semitones above where the hand would lie a note is looked for, where nobody asks for more: an octave. Nobody plays a note
+ * higher up a lower string but for a string or position that was demanded.
+ */
+const MOST_ABOVE = 12;
 
 /** Holds of an event that the demands and locks leave; a spread beyond the hand stands only where locked. */
 export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): Grip[] {
   const rules = stage.request.rules ?? {};
+  const anyHeight = rules.strings !== undefined || rules.positions !== undefined || locks.length > 0;
+  const highest = anyHeight ? Infinity : lowestAnchor(stage, event) + MOST_ABOVE;
   return stage.gripsOf(event).filter(({ hold, widest }) => {
     if (widest && widest.share > 1 + 1e-9 && locks.length === 0) return false;
+    if (stage.model.anchor(hold.position) > highest && hold.frame !== NO_FRAME) return false;
+    if (event.fingeredOctave && !neighbouringFingers(hold)) return false;
     if (!holdAllowed(stage.setup, stage.model, rules, hold)) return false;
     return locks.every((lock) => lockHeld(stage.setup, stage.model, lock, hold));
   });
 }
 
-function holdLayer(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): HoldLayer {
+/** True where two notes are taken by 1 and 3 or by 2 and 4. */
+function neighbouringFingers(hold: Hold): boolean {
+  const fingers = hold.stops.map((stop) => stop.finger).sort();
+  return fingers.join() === '1,3' || fingers.join() === '2,4';
+}
+
+/** An open string is reached with the hand where it was: after `before` only its positions are open to it. */
+function holdLayer(
+  stage: Stage,
+  event: SoundingEvent,
+  locks: readonly Lock[],
+  before: HoldLayer | undefined,
+): HoldLayer {
+  const positions = before && new Set(before.touchList.map((touch) => touch.position));
   const byTouch = new Map<number, Grip[]>();
   for (const grip of allowedGrips(stage, event, locks)) {
+    if (positions && grip.hold.frame === NO_FRAME && !positions.has(grip.hold.position)) continue;
     const tag = touchTag(grip.hold);
     const list = byTouch.get(tag);
     if (list) list.push(grip);
@@ -87,11 +125,16 @@ function holdLayer(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): 
   };
 }
 
+/** Strings and fingers of a hold as one number. */
+function chordTag(hold: Hold): number {
+  let tag = 0;
+  for (const stop of hold.stops) tag = tag * 128 + (stop.harmonic ? 64 : 0) + stop.string * 8 + stop.finger;
+  return tag;
+}
+
 /** Holds with the same position, strings and fingers are one touch. */
 function touchTag(hold: Hold): number {
-  let tag = hold.position;
-  for (const stop of hold.stops) tag = tag * 64 + stop.string * 8 + stop.finger;
-  return tag;
+  return chordTag(hold) * 64 + hold.position;
 }
 
 function touchOfHold(stage: Stage, hold: Hold): Touch {
@@ -108,6 +151,9 @@ function touchOfHold(stage: Stage, hold: Hold): Touch {
     leadString: lead?.string ?? stops[0].string,
     place: placeOf(stage, hold),
     fourth: stops.some((stop) => stop.finger === 4),
+    thumbUp: stage.model.thumbUp(hold.position),
+    landmark: hold.position === stage.model.landmark,
+    chord: stops.length > 1 ? chordTag(hold) : 0,
   };
 }
 
@@ -165,16 +211,16 @@ function hasRest(events: readonly MusicEvent[], from: number, to: number): boole
 }
 
 /** Between two layers: one block for each different pair of layers and moment. */
-function blocksFor(stage: Stage, layers: readonly HoldLayer[], between: readonly Between[]): Block[] {
-  const numbers = new Map<HoldLayer, number>();
-  const number = (layer: HoldLayer) => {
-    if (!numbers.has(layer)) numbers.set(layer, numbers.size);
-    return numbers.get(layer);
-  };
+function blocksFor(
+  stage: Stage,
+  layers: readonly HoldLayer[],
+  numbers: ReadonlyMap<HoldLayer, number>,
+  between: readonly Between[],
+): Block[] {
   const known = new Map<string, Block>();
   return between.map((moment, t) => {
     const { haste, semitone, turn, onBeat, rest } = moment;
-    const tag = `${number(layers[t])}.${number(layers[t + 1])}.${haste.shift}.${semitone}${turn}${onBeat}${rest}`;
+    const tag = `${numbers.get(layers[t])}.${numbers.get(layers[t + 1])}.${haste.shift}.${semitone}${turn}${onBeat}${rest}`;
     let block = known.get(tag);
     if (!block) {
       block = blockBetween(stage, layers[t], layers[t + 1], moment);

@@ -1,3 +1,4 @@
+import type { InstrumentKind } from '../instrument/instruments';
 import type { Rules, Style, Tempo } from './request';
 
 /*
@@ -18,6 +19,12 @@ export interface Weights {
   readonly shiftOverOpen: number;
   /** Added where the shift goes to another string: no guide note leads there. */
   readonly shiftAcross: number;
+  /** Added where the thumb leaves the neck or comes back to it: the whole arm changes its shape. */
+  readonly thumbChange: number;
+  /** Share taken off a shift into the position where the hand meets the body of the instrument: it can be felt. */
+  readonly shiftToLandmark: number;
+  /** Share taken off a shift of a double stop that keeps its fingers and strings: the frame slides as one. */
+  readonly frameSlides: number;
   /** Share taken off a shift between notes a semitone apart on one string: the hand goes where the tune goes. */
   readonly shiftOnSemitone: number;
   /** Share taken off a shift where the line turns round, a natural place to breathe. */
@@ -64,6 +71,8 @@ export interface Weights {
   readonly height: number;
   /** Leaving a string inside a phrase: the colour changes. */
   readonly colour: number;
+  /** Times what the hand model says of a frame's steadiness. */
+  readonly pattern: number;
   /** Each finger-semitone by which the pattern changes at a string change. */
   readonly reshape: number;
   /** One finger stopping two strings, a fifth (or fourth) lying flat. */
@@ -81,12 +90,15 @@ const SECURE: Weights = {
   shiftPastGoal: 0.06,
   shiftOverOpen: 0.6,
   shiftAcross: 0.4,
+  thumbChange: 2,
+  shiftToLandmark: 0.25,
+  frameSlides: 0.35,
   shiftOnSemitone: 0.15,
   shiftAtTurn: 0.1,
   shiftOffBeat: 0.1,
   landing: [0, 0, 0.35, 0.5, 0.8, 0.2],
   sameFinger: [0, 0, 0.1, 0.35, 0.6, 0],
-  guiding: [0, 0, 0.05, 0.2, 0.45, 0.1],
+  guiding: [0, 0, 0, 0.2, 0.45, 0.1],
   crossing: 0.25,
   skip: 0.5,
   extensionTaken: 0.7,
@@ -104,6 +116,7 @@ const SECURE: Weights = {
   trap: 0.4,
   height: 0.05,
   colour: 0.05,
+  pattern: 1,
   reshape: 0.02,
   bar: 0.35,
   reread: 0.05,
@@ -134,6 +147,23 @@ const EARLY: Weights = {
   colour: 0,
 };
 
+/**
+ * Where an instrument differs from violin and viola. On cello the square hand makes the fourth finger as sure as the third; on bass
+ * the third stands behind it. Low strings lose their tone high up sooner, the thicker the more.
+ */
+const INSTRUMENT_WEIGHTS: Readonly<Record<InstrumentKind, (style: Weights) => Partial<Weights>>> = {
+  violin: () => ({}),
+  viola: () => ({}),
+  cello: (style) => ({ ...SQUARE_HAND, height: style.height * 1.4 }),
+  bass: (style) => ({ ...SQUARE_HAND, height: style.height * 2 }),
+};
+const SQUARE_HAND: Partial<Weights> = {
+  fourth: 0.05,
+  landing: [0, 0, 0.3, 0.4, 0.4, 0.3],
+  sameFinger: [0, 0, 0.1, 0.2, 0.25, 0],
+  guiding: [0, 0, 0, 0.1, 0.1, 0.1],
+};
+
 export const STYLE_WEIGHTS: Readonly<Record<Style, Weights>> = {
   secure: SECURE,
   singing: SINGING,
@@ -146,11 +176,11 @@ const AVOIDED = 1.5;
 const SLID_AGAINST_WISH = 1;
 
 /**
- * The weights for a style with the teacher's soft demands laid on. A demand only ever adds, so that no plan
+ * The weights for an instrument and a style with the teacher's soft demands laid on. A demand only ever adds, so that no plan
  * becomes cheaper by being demanded.
  */
-export function weightsFor(style: Style, rules: Rules): Weights {
-  const base = STYLE_WEIGHTS[style];
+export function weightsFor(instrument: InstrumentKind, style: Style, rules: Rules): Weights {
+  const base = { ...STYLE_WEIGHTS[style], ...INSTRUMENT_WEIGHTS[instrument](STYLE_WEIGHTS[style]) };
   const avoidsExtension = rules.extensions === 'avoid' ? AVOIDED : 0;
   return {
     ...base,
@@ -192,24 +222,3 @@ export function hasteFor(seconds: number): Haste {
 export function secondsPerBeat(tempo: Tempo | undefined): number {
   return ((tempo?.beatsPerNote ?? 1) * 60) / (tempo?.bpm ?? 60);
 }
-
-/**
- * Cost of a frame's gap pattern in semitones: what steady teaching frames are, and how odd the rest.
- * Where a pattern is missing, ODD_PATTERN holds.
- */
-export const PATTERN_COSTS: Readonly<Record<string, number>> = {
-  '2-1-2': 0, // 2 and 3 touch: the first frame taught
-  '1-2-2': 0, // 1 and 2 touch
-  '2-2-1': 0.04, // 3 and 4 touch: asks for a square little finger
-  '2-2-2': 0.12, // all apart: an augmented fourth
-  '1-2-1': 0.15, // both ends close
-  '2-1-1': 0.2, // chromatic top
-  '1-1-2': 0.2, // chromatic bottom
-  '1-1-1': 0.2, // four semitones in a row
-  '1-3-1': 0.3, // harmonic minor's gap between 2 and 3
-  '3-1-2': 0.35, // the gap below
-  '2-1-3': 0.35, // the gap above
-  '1-1-3': 0.4,
-  '3-1-1': 0.4,
-};
-export const ODD_PATTERN = 0.45;

@@ -1,14 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { stopMm } from '../../../src/core/instrument/geometry';
+import { patternCost } from '../../../src/core/hand/patterns';
 import * as terms from '../../../src/core/planner/terms';
-import {
-  hasteFor,
-  PATTERN_COSTS,
-  secondsPerBeat,
-  STYLE_WEIGHTS,
-  weightsFor,
-} from '../../../src/core/planner/weights';
+import { hasteFor, secondsPerBeat, STYLE_WEIGHTS, weightsFor } from '../../../src/core/planner/weights';
 
 const weights = STYLE_WEIGHTS.secure;
 const hand = { relaxedMm: 80, fullMm: 95, fingertipMm: 12 };
@@ -28,6 +23,9 @@ const touch = (position: number, string: number, finger: number, semitones: numb
   semitones,
   place: string * 100 + position,
   fourth: finger === 4,
+  thumbUp: false,
+  landmark: false,
+  chord: 0,
 });
 const calm: terms.Between = {
   haste: hasteFor(0.75),
@@ -54,6 +52,15 @@ test('a shift is cheaper on a semitone, at a turn and over an open string, deare
   assert.ok(terms.shiftTerm(scene, touch(1, 2, 0, 0), to, calm) < bare);
   assert.ok(terms.shiftTerm(scene, from, to, { ...calm, onBeat: false }) > bare);
   assert.ok(terms.shiftTerm(scene, from, { ...to, leadString: 3 }, calm) > bare);
+});
+
+test('a shift is cheaper into a landmark and with a double stop that keeps its fingers, dearer where the thumb comes up', () => {
+  const [from, to] = [touch(1, 2, 1, 2), touch(3, 2, 1, 6)];
+  const bare = terms.shiftTerm(scene, from, to, calm);
+  assert.ok(terms.shiftTerm(scene, from, { ...to, landmark: true }, calm) < bare);
+  assert.ok(terms.shiftTerm(scene, { ...from, chord: 9 }, { ...to, chord: 9 }, calm) < bare);
+  assert.equal(terms.shiftTerm(scene, { ...from, chord: 9 }, { ...to, chord: 8 }, calm), bare);
+  assert.ok(terms.shiftTerm(scene, from, { ...to, thumbUp: true }, calm) > bare + weights.thumbChange / 2);
 });
 
 test('the old finger slides to its place in the new position; the new one sets out from its old place', () => {
@@ -132,24 +139,24 @@ test('height counts both ways; crowding only where the fingertip is wider', () =
 });
 
 test('patterns: the taught frames are free, rare ones are not, and an unknown one is the dearest', () => {
-  assert.equal(terms.patternTerm([NaN, 2, 4, 5, 7]), 0);
-  assert.equal(terms.patternTerm([NaN, 1, 3, 5, 7]), PATTERN_COSTS['2-2-2']);
-  assert.ok(terms.patternTerm([NaN, 1, 4, 7, 8]) >= Math.max(...Object.values(PATTERN_COSTS)));
-  assert.equal(terms.patternTerm([NaN, 2, NaN, NaN, 7]), 0);
+  assert.equal(patternCost([2, 4, 5, 7]), 0);
+  assert.ok(patternCost([1, 3, 5, 7]) > 0);
+  assert.ok(patternCost([1, 4, 7, 8]) > patternCost([1, 2, 3, 6]));
+  assert.equal(terms.patternTerm(weights, 0.3), 0.3 * weights.pattern);
 });
 
 test('soft demands only ever add to the weights', () => {
-  const soft = weightsFor('secure', {
+  const soft = weightsFor('violin', 'secure', {
     openStrings: 'avoid',
     fourthFinger: 'avoid',
     extensions: 'avoid',
     chromatic: 'finger-per-semitone',
   });
-  const free = weightsFor('secure', {});
+  const free = weightsFor('violin', 'secure', {});
   for (const name of ['open', 'fourth', 'extensionTaken', 'displace'] as const)
     assert.ok(soft[name] > free[name], name);
   assert.equal(free.openMissed, 0);
-  assert.ok(weightsFor('secure', { openStrings: 'prefer' }).openMissed > 0);
+  assert.ok(weightsFor('violin', 'secure', { openStrings: 'prefer' }).openMissed > 0);
 });
 
 test('time: fast notes make shifts and crossings dearer, slow ones make colour matter', () => {

@@ -1,0 +1,28 @@
+import type { InstrumentKind } from '../instrument/instruments';
+import type { Setup } from '../instrument/setup';
+import type { Key } from '../pitch/key';
+import type { DemandedPitch, HandModel } from './hold';
+import { letterHand } from './letters';
+import { BASS_SCHOOLS, CELLO } from './schools';
+import { shapeHand } from './shapes';
+
+export type BassSchool = keyof typeof BASS_SCHOOLS;
+
+/** The school the program follows where none is asked for. */
+export const DEFAULT_BASS_SCHOOL: BassSchool = 'one-two-four';
+
+/** The hand that plays an instrument: by letters on violin and viola, by shapes of semitones on cello and bass. */
+export function handModel(
+  setup: Setup,
+  key: Key,
+  demanded: readonly DemandedPitch[],
+  school: BassSchool = DEFAULT_BASS_SCHOOL,
+): HandModel {
+  const models: Record<InstrumentKind, () => HandModel> = {
+    violin: () => letterHand(setup, key, demanded),
+    viola: () => letterHand(setup, key, demanded),
+    cello: () => shapeHand(setup, CELLO),
+    bass: () => shapeHand(setup, BASS_SCHOOLS[school]),
+  };
+  return models[setup.kind]();
+}

@@ -1,0 +1,131 @@
+import type { PositionLabel } from './hold';
+import type { Region, School, Shape } from './shapes';
+
+/*
+ * The schools of cello and double bass as data: which shapes, how far up, and what the positions are called. Where players
+ * disagree the choice is said beside it.
+ */
+
+const label = (number: number, name: string): PositionLabel => ({ label: number, name });
+const shape = (places: Shape['places'], unsteady = 0, extended = 0): Shape => ({
+  places,
+  unsteady,
+  extended,
+});
+
+/** Cello positions by the stop of the first finger. */
+const CELLO_NAMES: School['names'] = {
+  1: label(0.5, 'half'),
+  2: label(1, '1st'),
+  3: label(2, '2nd'),
+  4: label(2.5, 'raised 2nd'),
+  5: label(3, '3rd'),
+  6: label(3.5, 'raised 3rd'),
+  7: label(4, '4th'),
+  8: label(5, '5th'),
+  9: label(5.5, 'raised 5th'),
+  10: label(6, '6th'),
+  11: label(6.5, 'raised 6th'),
+  12: label(7, '7th'),
+};
+
+/** Bass positions of the one-two-four school by the stop of the first finger; the other schools use the same names. */
+const BASS_NAMES: School['names'] = {
+  1: label(0.5, 'half'),
+  2: label(1, '1st'),
+  3: label(2, '2nd'),
+  4: label(2.5, '2½'),
+  5: label(3, '3rd'),
+  6: label(3.5, '3½'),
+  7: label(4, '4th'),
+  8: label(5, '5th'),
+  9: label(5.5, '5½'),
+  10: label(6, '6th'),
+  11: label(6.5, '6½'),
+  12: label(7, '7th'),
+};
+
+/** Upper positions: 1 2 3 with gaps of one or two semitones; a whole tone between 2 and 3 after another opens the hand wide. */
+const UPPER_SHAPES: readonly Shape[] = [
+  shape({ 1: 0, 2: 2, 3: 3 }),
+  shape({ 1: 0, 2: 1, 3: 3 }),
+  shape({ 1: 0, 2: 1, 3: 2 }, 0.1),
+  shape({ 1: 0, 2: 2, 3: 4 }, 0.15),
+];
+
+/**
+ * Thumb position. What it costs to lay the thumb up at all is in every shape: it is for where the neck hand does not reach. Major and minor
+ * fourths from the thumb to the third finger are the taught ones.
+ */
+const THUMB_UP = 0.5;
+const THUMB_SHAPES: readonly Shape[] = [
+  shape({ T: 0, 1: 2, 2: 4, 3: 5 }, THUMB_UP),
+  shape({ T: 0, 1: 2, 2: 3, 3: 5 }, THUMB_UP),
+  shape({ T: 0, 1: 1, 2: 3, 3: 5 }, THUMB_UP + 0.05),
+  shape({ T: 0, 1: 1, 2: 3, 3: 4 }, THUMB_UP + 0.1),
+  shape({ T: 0, 1: 2, 2: 3, 3: 4 }, THUMB_UP + 0.1),
+  shape({ T: 0, 1: 1, 2: 2, 3: 3 }, THUMB_UP + 0.1),
+  shape({ T: 0, 1: 2, 2: 4, 3: 6 }, THUMB_UP + 0.2),
+  shape({ T: 0, 1: 1, 2: 2, 3: 4 }, THUMB_UP + 0.2),
+];
+
+function thumbRegion(from: number, to: number): Region {
+  return { from, to, thumb: true, shapes: THUMB_SHAPES, resting: { T: 0, 1: 2, 2: 4, 3: 5 } };
+}
+
+function upperRegion(from: number, to: number): Region {
+  return { from, to, thumb: false, shapes: UPPER_SHAPES, resting: { 1: 0, 2: 2, 3: 3 } };
+}
+
+/** Neck: closed, opened forward (2 3 4 and the thumb move), opened backward (1 alone moves). */
+export const CELLO: School = {
+  names: CELLO_NAMES,
+  regions: [
+    {
+      from: 1,
+      to: 7,
+      thumb: false,
+      shapes: [
+        shape({ 1: 0, 2: 1, 3: 2, 4: 3 }),
+        shape({ 1: 0, 2: 2, 3: 3, 4: 4 }, 0, 2),
+        shape({ 1: -1, 2: 1, 3: 2, 4: 3 }, 0, 1),
+      ],
+      resting: { 1: 0, 2: 1, 3: 2, 4: 3 },
+    },
+    upperRegion(8, 12),
+    // The thumb can come up from where the neck joins the body.
+    thumbRegion(7, 33),
+  ],
+  octaveHarmonicFrom: [7, 9],
+  // The heel of the neck under the thumb, in fourth position.
+  landmark: 7,
+};
+
+const ONE_TWO_FOUR: Shape['places'] = { 1: 0, 2: 1, 4: 2 };
+
+function bassSchool(neck: readonly Shape[], resting: Shape['places']): School {
+  return {
+    names: BASS_NAMES,
+    regions: [
+      { from: 1, to: 10, thumb: false, shapes: neck, resting },
+      // From about 6½ up the third finger takes over from the fourth.
+      upperRegion(11, 12),
+      thumbRegion(10, 27),
+    ],
+    octaveHarmonicFrom: [8, 10],
+    // Fifth position, where the thumb comes to the heel of the neck.
+    landmark: 8,
+  };
+}
+
+/** A pivot leans the frame a semitone to either side on a fixed thumb: less than a shift, more than nothing. */
+const PIVOT = 0.45;
+
+export const BASS_SCHOOLS = {
+  'one-two-four': bassSchool([shape(ONE_TWO_FOUR)], ONE_TWO_FOUR),
+  'four-finger': bassSchool([shape({ 1: 0, 2: 1, 3: 2, 4: 3 })], { 1: 0, 2: 1, 3: 2, 4: 3 }),
+  pivot: bassSchool(
+    [shape(ONE_TWO_FOUR), shape({ 1: 1, 2: 2, 4: 3 }, PIVOT), shape({ 1: -1, 2: 0, 4: 1 }, PIVOT)],
+    ONE_TWO_FOUR,
+  ),
+} as const;

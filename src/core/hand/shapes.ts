@@ -1,0 +1,123 @@
+import type { Setup } from '../instrument/setup';
+import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold, type PositionLabel } from './hold';
+
+/*
+ * Cello and double bass: the hand is a few shapes of fixed semitones, set down at some stop. A position is named by the stop where
+ * the first finger lies in the closed hand; in thumb position by where the thumb does.
+ */
+
+/** One way the fingers can lie. Places are semitones above the stop that names the position; a finger left out has none. */
+export interface Shape {
+  readonly places: Readonly<Partial<Record<'T' | 1 | 2 | 3 | 4, number>>>;
+  /** The finger that reaches out of the closed hand, or 0. */
+  readonly extended: number;
+  /** Cost of the shape, in the unit of the planner's weights. */
+  readonly unsteady: number;
+}
+
+/** A stretch of the neck and the shapes used there; `to` is the last stop a position is named by. */
+export interface Region {
+  readonly from: number;
+  readonly to: number;
+  readonly thumb: boolean;
+  readonly shapes: readonly Shape[];
+  /** Where the fingers rest, as in a shape. */
+  readonly resting: Shape['places'];
+}
+
+/** One school of one instrument. */
+export interface School {
+  readonly regions: readonly Region[];
+  /** Number and name of a position by its stop. */
+  readonly names: Readonly<Record<number, PositionLabel>>;
+  /** The position, by stop, where the hand meets the body of the instrument. */
+  readonly landmark: number;
+  /** Positions, by stop, from which the octave is touched as a harmonic by the finger that comes nearest. */
+  readonly octaveHarmonicFrom: readonly [number, number];
+}
+
+interface Place {
+  readonly region: Region;
+  readonly stop: number;
+  readonly frames: readonly (readonly number[])[];
+}
+
+const SLOT_NAMES = [1, 2, 3, 4, 'T'] as const;
+const HARMONIC_STOP = 12;
+/** For each semitone that the thumb lies below the octave: the string is far from the board there and the thumb sore soon. */
+const LOW_THUMB = 0.12;
+/** A harmonic is only touched: it asks less of the hand than a stop so far out, but leaves the frame. */
+const HARMONIC_UNSTEADY = 0.2;
+
+function frameOf(places: Shape['places'], stop: number): number[] {
+  const frame = [NaN, NaN, NaN, NaN, NaN, NaN];
+  for (const name of SLOT_NAMES) {
+    const place = places[name];
+    if (place !== undefined) frame[name === 'T' ? THUMB : name] = stop + place;
+  }
+  return frame;
+}
+
+/** The shape hand of a school on one instrument. */
+export function shapeHand(setup: Setup, school: School): HandModel {
+  const places: Place[] = school.regions.flatMap((region) =>
+    Array.from({ length: region.to - region.from + 1 }, (_, at) => {
+      const stop = region.from + at;
+      return { region, stop, frames: region.shapes.map((shape) => frameOf(shape.places, stop)) };
+    }),
+  );
+  const restFrames = places.map(({ region, stop }) => frameOf(region.resting, stop));
+  // Which shapes put which finger where: found once, asked for at every note.
+  const byStop: Hold[][] = Array.from({ length: setup.reachSemitones + 1 }, () => []);
+  places.forEach((place, position) => {
+    place.frames.forEach((frame, at) => {
+      for (let finger = 1; finger <= THUMB; finger++) {
+        const semitones = frame[finger];
+        if (semitones >= 1 && semitones <= setup.reachSemitones)
+          byStop[semitones].push(holdAt(place, position, at, finger, semitones));
+      }
+    });
+  });
+  places.forEach((place, position) => {
+    const [low, high] = school.octaveHarmonicFrom;
+    if (!place.region.thumb && place.stop >= low && place.stop <= high)
+      byStop[HARMONIC_STOP].push(harmonicAt(place, position));
+  });
+
+  return {
+    positionCount: places.length,
+    home: places.findIndex(({ stop }) => school.names[stop]?.label === 1),
+    landmark: places.findIndex(({ region, stop }) => !region.thumb && stop === school.landmark),
+    fixedFrames: true,
+    label: (position) => labelOf(school, places[position]),
+    thumbUp: (position) => places[position].region.thumb,
+    anchor: (position) => places[position].stop,
+    resting: (position, _string, finger) => restFrames[position][finger],
+    holds: (string: number, pitch: DemandedPitch) => {
+      const semitones = pitch.midi - setup.strings[string].midi;
+      if (semitones < 1 || semitones > setup.reachSemitones) return [];
+      return byStop[semitones].map((hold) => ({ ...hold, stops: [{ ...hold.stops[0], string }] }));
+    },
+  };
+}
+
+function holdAt(place: Place, position: number, at: number, finger: number, semitones: number): Hold {
+  const { extended, unsteady } = place.region.shapes[at];
+  const low = place.region.thumb ? Math.max(0, HARMONIC_STOP - place.stop) * LOW_THUMB : 0;
+  const stops = [{ string: 0, finger, semitones, harmonic: false }];
+  return { position, stops, frame: place.frames[at], extended, reread: false, unsteady: unsteady + low };
+}
+
+/** The third finger (with one-two-four the fourth would not reach) laid out to the octave. */
+function harmonicAt(place: Place, position: number): Hold {
+  const frame = place.frames[0].slice();
+  frame[3] = HARMONIC_STOP;
+  frame[4] = NaN;
+  const stops = [{ string: 0, finger: 3, semitones: HARMONIC_STOP, harmonic: true }];
+  return { position, stops, frame, extended: 0, reread: false, unsteady: HARMONIC_UNSTEADY };
+}
+
+function labelOf(school: School, { region, stop }: Place): PositionLabel {
+  if (region.thumb) return { label: 'thumb', name: `thumb on ${ordinal(stop)} semitone` };
+  return school.names[stop];
+}
