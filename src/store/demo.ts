@@ -41,6 +41,39 @@ const DEMO: readonly { readonly name: string; readonly request: PlanRequest }[] 
       material: { type: 'arpeggio', tonic: 'F#4', chord: 'minor', octaves: 2, direction: 'updown' },
     },
   },
+  {
+    name: 'Juno: D major into thumb position',
+    request: {
+      instrument: 'cello',
+      style: 'secure',
+      material: { type: 'scale', tonic: 'D2', scale: 'major', octaves: 4, direction: 'updown' },
+    },
+  },
+  {
+    name: 'Otis: F major, two octaves',
+    request: {
+      instrument: 'bass',
+      size: '3/4',
+      school: 'one-two-four',
+      style: 'secure',
+      material: { type: 'scale', tonic: 'F1', scale: 'major', octaves: 2, direction: 'updown' },
+    },
+  },
+  {
+    name: 'Wren: D major in thirds',
+    request: {
+      instrument: 'violin',
+      style: 'secure',
+      material: {
+        type: 'double-stops',
+        interval: 'third',
+        tonic: 'D4',
+        scale: 'major',
+        octaves: 1,
+        direction: 'updown',
+      },
+    },
+  },
 ];
 
 export function demoPlans(now: number): PlanRecord[] {

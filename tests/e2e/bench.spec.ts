@@ -7,6 +7,7 @@ test('the first plan is two octaves of A major in first position, and changing w
 }) => {
   await openBench(page);
   await expect(chosenWay(page)).toContainText('1st position throughout');
+  await expect(chosenWay(page)).toContainText(/stays in 1st position/i);
   await expect.poll(() => staffFingers(page)).toEqual([...'123012301230123']);
   await setWord(page, 'Key', 'A-flat');
   await setWord(page, 'Positions', 'first position only');
@@ -99,7 +100,7 @@ test('a backup goes out and comes back after everything is wiped', async ({ page
     page.getByRole('button', { name: 'Wren: E flat major, two octaves', exact: true }),
   ).toHaveCount(0);
   await page.getByLabel('Backup file to restore').setInputFiles(file);
-  await expect(page.getByText('4 plans restored.')).toBeVisible();
+  await expect(page.getByText('7 plans restored.')).toBeVisible();
   await expect(
     page.getByRole('button', { name: 'Wren: E flat major, two octaves', exact: true }),
   ).toBeVisible();
@@ -120,7 +121,7 @@ test('a broken or foreign backup file is refused in a sentence and nothing chang
   await expect(page.getByText(/not written by Dove Path/)).toBeVisible();
   await restore('{"format":"dove-path-backup","version":7,"plans":[]}');
   await expect(page.getByText(/later version/)).toBeVisible();
-  await expect(plans).toHaveCount(4);
+  await expect(plans).toHaveCount(7);
 });
 
 test('an impossible rule says which note and what would help, and helps at a click', async ({ page }) => {
@@ -184,4 +185,23 @@ test('axe finds nothing serious, with a plan and with a problem', async ({ page 
   await setWord(page, 'Octaves', 'three-octave');
   await expect(page.getByRole('alert')).toBeVisible();
   expect(await serious()).toEqual([]);
+});
+
+test('cello, bass and double stops are planned and drawn; a shift says why it is there', async ({ page }) => {
+  await openBench(page, '/?demo');
+  const open = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  await open('Juno: D major into thumb position');
+  await expect(cursorWords(page)).toContainText('D 2, finger 1 on the C string');
+  await picture(page).focus();
+  const why = page.getByTestId('why');
+  for (let at = 0; at < 30 && (await why.count()) === 0; at++) await page.keyboard.press('ArrowRight');
+  await expect(why).toContainText(/There is no .* in .* position|Without this shift/);
+  await open('Otis: F major, two octaves');
+  await expect(cursorWords(page)).toContainText('F 1, finger 1 on the E string, half position');
+  await setWord(page, 'School', 'four-finger fingering');
+  await expect(chosenWay(page)).toBeVisible();
+  await open('Wren: D major in thirds');
+  await expect(cursorWords(page)).toContainText(/D 4 and F sharp 4, finger \d on the . string and finger \d/);
+  await setWord(page, 'Kind', 'scale in octaves');
+  await expect(cursorWords(page)).toContainText('D 4 and D 5');
 });

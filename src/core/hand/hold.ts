@@ -72,3 +72,8 @@ export function ordinal(n: number): string {
   const teens = n % 100 >= 11 && n % 100 <= 13;
   return n + ((teens ? undefined : ORDINALS[n % 10]) ?? 'th');
 }
+
+/** A position's name in a sentence: "in 1st position", "with the thumb an octave up". */
+export function inPosition(name: string): string {
+  return name.startsWith('thumb') ? `with the ${name}` : `in ${name} position`;
+}

@@ -1,5 +1,5 @@
 import type { Setup } from '../instrument/setup';
-import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold, type PositionLabel } from './hold';
+import { THUMB, type DemandedPitch, type HandModel, type Hold, type PositionLabel } from './hold';
 
 /*
  * Cello and double bass: the hand is a few shapes of fixed semitones, set down at some stop. A position is named by the stop where
@@ -118,6 +118,30 @@ function harmonicAt(place: Place, position: number): Hold {
 }
 
 function labelOf(school: School, { region, stop }: Place): PositionLabel {
-  if (region.thumb) return { label: 'thumb', name: `thumb on ${ordinal(stop)} semitone` };
+  if (region.thumb) return { label: 'thumb', name: `thumb ${intervalWords(stop)} up` };
   return school.names[stop];
+}
+
+const INTERVALS = [
+  '',
+  'a semitone',
+  'a tone',
+  'a minor third',
+  'a third',
+  'a fourth',
+  'a tritone',
+  'a fifth',
+  'a minor sixth',
+  'a sixth',
+  'a minor seventh',
+  'a seventh',
+];
+
+/** A distance up the string as players say it: "a fifth", "an octave and a tone". */
+function intervalWords(semitones: number): string {
+  const octaves = Math.floor(semitones / 12);
+  const rest = INTERVALS[semitones % 12];
+  if (octaves === 0) return rest;
+  const whole = octaves === 1 ? 'an octave' : `${octaves} octaves`;
+  return rest ? `${whole} and ${rest}` : whole;
 }

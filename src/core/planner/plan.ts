@@ -1,11 +1,13 @@
 import { buildMusic } from '../material/build';
 import { planOf, responseEvent } from './answer';
+import { charactersOf } from './character';
+import { costsOf, shiftReasons, stepReasons } from './reasons';
 import { problemsOf } from './relax';
 import type { PlanRequest } from './request';
-import type { PlanResponse } from './response';
-import { setStage } from './scene';
+import type { Plan, PlanResponse, ResponseEvent } from './response';
+import { setStage, type Stage } from './scene';
 import { differentPaths } from './search';
-import { weave } from './weave';
+import { weave, type Web } from './weave';
 
 const DEFAULT_ALTERNATIVES = 3;
 
@@ -30,7 +32,24 @@ export function plan(request: PlanRequest): PlanResponse {
     contract: 1,
     events,
     key: music.key,
-    plans: paths.map(({ path }) => planOf(stage, web, path)),
+    plans: explained(
+      stage,
+      web,
+      events,
+      paths.map(({ path }) => planOf(stage, web, path)),
+    ),
     problems: paths.length === 0 ? problemsOf(stage, web) : [],
   };
+}
+
+/** The plans with what sets each apart and why its elements are there. */
+function explained(stage: Stage, web: Web, events: readonly ResponseEvent[], plans: readonly Plan[]): Plan[] {
+  const { explain = 'shifts' } = stage.request;
+  if (explain === 'nothing' || plans.length === 0) return [...plans];
+  const characters = charactersOf(plans, events);
+  const costs = costsOf(web);
+  return plans.map((one, at) => {
+    const reasoned = shiftReasons(stage, web, costs, { ...one, character: characters[at] });
+    return explain === 'all' ? stepReasons(stage, web, costs, reasoned) : reasoned;
+  });
 }

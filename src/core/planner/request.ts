@@ -48,4 +48,6 @@ export interface PlanRequest {
   readonly material: MaterialSpec;
   readonly rules?: Rules;
   readonly alternatives?: number;
+  /** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */
+  readonly explain?: 'shifts' | 'all' | 'nothing';
 }

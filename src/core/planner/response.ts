@@ -30,12 +30,16 @@ export interface Step {
   readonly extended: boolean;
   /** Where the first and the fourth finger (or the last that has a place) lie, in mm from the nut: the width of the hand. */
   readonly handMm: readonly [number, number];
+  /** Why an extension, the little finger or an open string is used here; only where the request asks to explain all. */
+  readonly reasons?: readonly Reason[];
 }
 
 export type ShiftKind = 'same-finger' | 'old-finger' | 'new-finger' | 'open-string' | 'across-strings';
 
 export interface Reason {
   readonly code: string;
+  /** How much dearer the cheapest plan without the element is; left out where there is none. */
+  readonly loss?: number;
   readonly message: string;
 }
 
@@ -75,6 +79,8 @@ export interface FrameAnswer {
 }
 
 export interface Plan {
+  /** What sets this plan apart from the others of the answer, in a few words. */
+  readonly character?: string;
   readonly cost: number;
   /** Adds up to the cost; terms of zero are left out. */
   readonly terms: Readonly<Partial<Record<TermName, number>>>;

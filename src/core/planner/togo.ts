@@ -113,6 +113,16 @@ export function touchesWithin(trellis: Trellis, toGo: ToGo, most: number): Live 
   });
 }
 
+/** Least cost of arriving at every node of every layer, its own cost left out. */
+export function arrivalsAt(trellis: Trellis): Float64Array[] {
+  const { layers, blocks } = trellis;
+  const live = allLive(trellis);
+  const arrivals: Float64Array[] = [layers[0].entry];
+  for (let t = 0; t + 1 < layers.length; t++)
+    arrivals.push(arrivalCosts(blocks[t], layers[t], layers[t + 1], live[t], arrivals[t]));
+  return arrivals;
+}
+
 function liveTouches(layer: Layer, soFar: Float64Array, ahead: Float64Array, most: number): Int32Array {
   const live: number[] = [];
   for (let touch = 0; touch < layer.touches; touch++) {

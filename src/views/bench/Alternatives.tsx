@@ -28,9 +28,10 @@ export function Alternatives({
               }`}
             >
               <span className="flex items-baseline justify-between gap-2 font-semibold">
-                <span>{planWords(plan)}</span>
+                <span className="first-letter:uppercase">{plan.character ?? planWords(plan)}</span>
                 <span className="whitespace-nowrap text-sm">cost {plan.cost.toFixed(1)}</span>
               </span>
+              <span className="block truncate text-sm">{planWords(plan)}</span>
               <span className="block text-sm text-faded">
                 {dearestTerms(plan, 2)
                   .map(({ words, cost }) => `${words} ${cost.toFixed(1)}`)

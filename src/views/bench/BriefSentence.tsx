@@ -2,6 +2,10 @@ import { INSTRUMENTS, type InstrumentKind, type PlanRequest, type Rules, type Ru
 import {
   CHORDS,
   FOURTH_WORDS,
+  KIND_WORDS,
+  SCHOOL_WORDS,
+  kindOf,
+  withKind,
   HAND_WORDS,
   OPEN_WORDS,
   POSITION_WORDS,
@@ -149,12 +153,9 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
       )}{' '}
       <Word
         label="Kind"
-        value={material.type}
-        choices={[
-          ['scale', 'scale'],
-          ['arpeggio', 'arpeggio'],
-        ]}
-        onChange={(type) => setRequest({ ...request, material: withKind(material, type) })}
+        value={kindOf(material)}
+        choices={KIND_WORDS}
+        onChange={(kind) => setRequest({ ...request, material: withKind(material, kind) })}
       />{' '}
       from{' '}
       <Word
@@ -175,13 +176,6 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
   );
 }
 
-function withKind(material: RunSpec, type: string): RunSpec {
-  const { tonic, octaves, direction } = material;
-  return type === 'arpeggio'
-    ? { type: 'arpeggio', chord: 'major', tonic, octaves, direction }
-    : { type: 'scale', scale: 'major', tonic, octaves, direction };
-}
-
 function InstrumentWords({ request }: { readonly request: PlanRequest }) {
   const { instrument } = request;
   const hand = typeof request.hand === 'object' ? 'measured' : (request.hand ?? 'medium');
@@ -200,6 +194,17 @@ function InstrumentWords({ request }: { readonly request: PlanRequest }) {
         choices={Object.entries(INSTRUMENTS).map(([name, { label }]) => [name, label] as const)}
         onChange={(value) => setRequest(withInstrument(request, value as InstrumentKind))}
       />{' '}
+      {instrument === 'bass' && (
+        <>
+          by{' '}
+          <Word
+            label="School"
+            value={request.school ?? 'one-two-four'}
+            choices={SCHOOL_WORDS}
+            onChange={(value) => setRequest({ ...request, school: value as PlanRequest['school'] })}
+          />{' '}
+        </>
+      )}
       and{' '}
       <Word
         label="Hand"

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
-import type { PlanRequest, PlanResponse } from '../../core';
+import type { InstrumentKind, PlanResponse } from '../../core';
+import type { Clef } from './clefs';
 import { STAFF_HEIGHT } from './columns';
 import type { RowProps } from './rows';
 
@@ -29,32 +30,43 @@ function useEngraver(): Engraver | null {
 
 interface HeadProps {
   readonly response: PlanResponse;
-  readonly request: PlanRequest;
+  readonly clef: Clef;
 }
 
 /** Clef and key signature, which stay in sight while the notes scroll. */
-export function StaffHead({ response, request }: HeadProps) {
+export function StaffHead({ response, clef }: HeadProps) {
   const engraver = useEngraver();
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    if (engraver && box.current) engraver.drawHead(box.current, response, request.instrument);
-  }, [engraver, response, request.instrument]);
+    if (engraver && box.current) engraver.drawHead(box.current, response, clef);
+  }, [engraver, response, clef]);
   return (
-    <div ref={box} style={{ height: STAFF_HEIGHT }} role="img" aria-label={`Key of ${response.key.name}`} />
+    <div
+      ref={box}
+      style={{ height: STAFF_HEIGHT }}
+      role="img"
+      aria-label={`${clef} clef, key of ${response.key.name}`}
+    />
   );
 }
 
+interface StaffProps extends RowProps {
+  readonly response: PlanResponse;
+  readonly instrument: InstrumentKind;
+  readonly clefs: readonly Clef[];
+}
+
 /** The notes in view with their fingers, and the string's numeral where it changes. */
-export function Staff(props: RowProps & HeadProps) {
-  const { response, request, plan, setup, visible, width } = props;
+export function Staff(props: StaffProps) {
+  const { response, instrument, clefs, plan, setup, visible, width } = props;
   const engraver = useEngraver();
   const box = useRef<HTMLDivElement>(null);
   const { first, last } = visible;
   useEffect(() => {
     if (!engraver || !box.current) return;
     const strings = setup.strings.map(({ name }) => name);
-    engraver.drawNotes(box.current, { response, plan, strings, first, last, instrument: request.instrument });
-  }, [engraver, response, plan, setup, first, last, request.instrument]);
+    engraver.drawNotes(box.current, { response, plan, strings, first, last, instrument, clefs });
+  }, [engraver, response, plan, setup, first, last, instrument, clefs]);
   return (
     <div
       ref={box}

@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
+import { clefsFor } from './clefs';
 import {
   COLUMN,
   columnX,
@@ -35,6 +36,8 @@ export function Stage({ response, plan, request }: Props) {
   const [view, setView] = useState({ left: 0, width: 1200 });
   const { events } = response;
   const setup = useMemo(() => resolveSetup(request), [request]);
+  const clefs = useMemo(() => clefsFor(events, request.instrument), [events, request.instrument]);
+  const headAt = Math.round(view.left / COLUMN);
 
   useEffect(() => {
     const box = scroller.current;
@@ -76,6 +79,7 @@ export function Stage({ response, plan, request }: Props) {
     step && event && 'pitches' in event
       ? stepWords(step, event.pitches, cursor, events.length)
       : `Note ${cursor + 1} of ${events.length}: rest`;
+  const shift = plan.shifts.find((candidate) => candidate.to === cursor);
   const visible = visibleEvents(view.left, view.width, events.length);
   const width = events.length * COLUMN;
   const rows = { events, plan, setup, visible, width };
@@ -92,7 +96,7 @@ export function Stage({ response, plan, request }: Props) {
       >
         <div className="flex" style={{ width: width + GUTTER }}>
           <div className="sticky left-0 z-10 border-r border-rule bg-sheet" style={{ width: GUTTER }}>
-            <StaffHead response={response} request={request} />
+            <StaffHead response={response} clef={clefs[Math.min(headAt, events.length - 1)]} />
             <p className="flex items-center px-3 text-sm text-faded" style={{ height: STRING_ROW_HEIGHT }}>
               string
             </p>
@@ -108,7 +112,7 @@ export function Stage({ response, plan, request }: Props) {
                 height: STAFF_HEIGHT + STRING_ROW_HEIGHT + TRAIL_HEIGHT,
               }}
             />
-            <Staff {...rows} response={response} request={request} />
+            <Staff {...rows} response={response} instrument={request.instrument} clefs={clefs} />
             <StringRow {...rows} />
             <HandTrail {...rows} />
           </div>
@@ -117,6 +121,12 @@ export function Stage({ response, plan, request }: Props) {
       <p role="status" aria-live="polite" data-testid="cursor-words" className="px-1 text-[1.02rem]">
         {said}
       </p>
+      {shift && (
+        <p className="border-l-4 border-copper px-3 text-[1.02rem]" data-testid="why">
+          <strong className="text-copper">Why the shift: </strong>
+          {shift.reasons.map((reason) => reason.message).join(' ')}
+        </p>
+      )}
     </section>
   );
 }

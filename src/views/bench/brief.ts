@@ -32,6 +32,7 @@ export const POSITION_WORDS: readonly Choice[] = [
   positions({ only: [2] }, 'second position only'),
   positions({ only: [3] }, 'third position only'),
   positions({ only: [5] }, 'fifth position only'),
+  positions({ only: ['thumb'] }, 'thumb position only'),
 ];
 
 /** Words for any rule on positions: "1st to 6th position". */
@@ -75,6 +76,12 @@ export const HAND_WORDS: readonly Choice[] = [
   ['small', 'a small hand'],
   ['medium', 'a medium hand'],
   ['large', 'a large hand'],
+];
+
+export const SCHOOL_WORDS: readonly Choice[] = [
+  ['one-two-four', 'one-two-four fingering'],
+  ['four-finger', 'four-finger fingering'],
+  ['pivot', 'pivots'],
 ];
 
 /** All strings, or one alone. */

@@ -1,5 +1,6 @@
 import {
   Accidental,
+  ClefNote,
   Renderer,
   Stave,
   StaveNote,
@@ -7,16 +8,8 @@ import {
   VexFlow,
   type RenderContext,
 } from 'vexflow/core';
-import {
-  INSTRUMENTS,
-  keyAlteration,
-  letterSteps,
-  parsePitch,
-  type InstrumentKind,
-  type Pitch,
-  type Plan,
-  type PlanResponse,
-} from '../../core';
+import { keyAlteration, letterSteps, type InstrumentKind, type Plan, type PlanResponse } from '../../core';
+import { MIDDLE_LINES, written, type Clef } from './clefs';
 import { COLUMN, columnX, GUTTER, STAFF_HEIGHT } from './columns';
 
 /*
@@ -32,38 +25,6 @@ const INK = '#27231d';
 export async function readyFont(): Promise<void> {
   VexFlow.setFonts('Bravura');
   await document.fonts.load('30px Bravura');
-}
-
-type Clef = 'treble' | 'alto' | 'tenor' | 'bass';
-
-/** The clefs an instrument reads, lowest first, with the middle line of each in letter steps above C0. */
-const CLEFS: Readonly<Record<InstrumentKind, readonly Clef[]>> = {
-  violin: ['treble'],
-  viola: ['alto', 'treble'],
-  cello: ['bass', 'tenor', 'treble'],
-  bass: ['bass', 'tenor', 'treble'],
-};
-const MIDDLE_LINES: Readonly<Record<Clef, number>> = { treble: 34, alto: 28, tenor: 26, bass: 22 };
-
-/** One clef for the whole line: the one whose middle line lies nearest the middle of the music. */
-function clefFor(response: PlanResponse, instrument: InstrumentKind): Clef {
-  const steps = response.events.flatMap((event) =>
-    'pitches' in event ? event.pitches.map((name) => stepsOf(name, instrument)) : [],
-  );
-  if (steps.length === 0) return CLEFS[instrument][0];
-  const middle = (Math.min(...steps) + Math.max(...steps)) / 2;
-  const away = (clef: Clef) => Math.abs(MIDDLE_LINES[clef] - middle);
-  // The home clef is left only for a clear gain.
-  return CLEFS[instrument].reduce((best, clef) => (away(clef) + 4 < away(best) ? clef : best));
-}
-
-function written(name: string, instrument: InstrumentKind): Pitch {
-  const pitch = parsePitch(name) as Pitch;
-  return { ...pitch, octave: pitch.octave + INSTRUMENTS[instrument].writtenOctavesUp };
-}
-
-function stepsOf(name: string, instrument: InstrumentKind): number {
-  return letterSteps(written(name, instrument));
 }
 
 const FLATS = ['C', 'F', 'Bb', 'Eb', 'Ab', 'Db', 'Gb', 'Cb'];
@@ -86,10 +47,10 @@ function freshContext(box: HTMLDivElement, width: number): RenderContext {
 }
 
 /** Draws clef and signature. */
-export function drawHead(box: HTMLDivElement, response: PlanResponse, instrument: InstrumentKind) {
+export function drawHead(box: HTMLDivElement, response: PlanResponse, clef: Clef) {
   const context = freshContext(box, GUTTER);
   const stave = new Stave(4, STAVE_Y, GUTTER / SCALE, { leftBar: false, rightBar: false });
-  stave.addClef(clefFor(response, instrument));
+  stave.addClef(clef);
   stave.addKeySignature(signature(response.key.fifths));
   stave.setContext(context).draw();
 }
@@ -102,6 +63,8 @@ export interface Line {
   readonly first: number;
   readonly last: number;
   readonly instrument: InstrumentKind;
+  /** The clef of each event. */
+  readonly clefs: readonly Clef[];
 }
 
 const DURATIONS: readonly (readonly [number, string])[] = [
@@ -124,16 +87,17 @@ const NUMERALS = ['I', 'II', 'III', 'IV', 'V', 'VI'];
 
 /** Draws the notes from first to last (exclusive) with their fingers above them. */
 export function drawNotes(box: HTMLDivElement, line: Line) {
-  const { response, plan, first, last, instrument } = line;
+  const { response, plan, first, last, instrument, clefs } = line;
   const width = response.events.length * COLUMN;
   const context = freshContext(box, width);
-  const clef = clefFor(response, instrument);
   const stave = new Stave(0, STAVE_Y, width / SCALE, { leftBar: false, rightBar: false });
   stave.setContext(context).draw();
   const signs = signsToShow(response, instrument);
   const steps = new Map(plan.steps.map((step) => [step.at, step]));
   const numerals = stringChanges(plan, line.strings);
   for (const event of response.events.slice(first, last)) {
+    const clef = clefs[event.at];
+    if (event.at > 0 && clef !== clefs[event.at - 1]) placeClef(clef, stave, context, event.at);
     if ('rest' in event) {
       place(restNote(event.beats, clef), stave, context, event.at);
       continue;
@@ -141,9 +105,9 @@ export function drawNotes(box: HTMLDivElement, line: Line) {
     const note = soundingNote(event, clef, instrument);
     signs[event.at].forEach((sign, voice) => sign && note.addModifier(new Accidental(sign), voice));
     place(note, stave, context, event.at);
-    const fingers = (steps.get(event.at)?.stops ?? []).map((stop) => String(stop.finger)).reverse();
+    const fingers = (steps.get(event.at)?.stops ?? []).map((stop) => String(stop.finger));
     const top = Math.min(stave.getYForLine(0), ...note.getYs(), stemTop(note)) - 9;
-    fingers.reverse().forEach((finger, at) => write(box, finger, event.at, top - at * LINE, 15, 700));
+    fingers.forEach((finger, at) => write(box, finger, event.at, top - at * LINE, 15, 700));
     const numeral = numerals.get(event.at);
     if (numeral) write(box, numeral, event.at, top - fingers.length * LINE - 2, 11, 400);
   }
@@ -180,6 +144,16 @@ function place(note: StaveNote, stave: Stave, context: RenderContext, at: number
   note.setStave(stave).setContext(context).draw();
 }
 
+/** A change of clef stands small, just before its note. */
+function placeClef(clef: Clef, stave: Stave, context: RenderContext, at: number) {
+  const sign = new ClefNote(clef, 'small');
+  const tick = new TickContext();
+  tick.addTickable(sign);
+  tick.preFormat();
+  tick.setX((columnX(at) - COLUMN / 2) / SCALE - NOTE_MIDDLE - stave.getNoteStartX() + stave.getX());
+  sign.setStave(stave).setContext(context).draw();
+}
+
 /** For each event and voice the sign to write: where the note differs from the signature or from its letter's last sign. */
 function signsToShow(response: PlanResponse, instrument: InstrumentKind): (string | null)[][] {
   const key = Math.abs(response.key.fifths) > 7 ? { ...response.key, fifths: 0 } : response.key;
@@ -208,6 +182,8 @@ function stringChanges(plan: Plan, strings: readonly string[]): Map<number, stri
   return changes;
 }
 
+/** The thumb sign of the music font. */
+const THUMB_SIGN = '\uE624';
 const SVG = 'http://www.w3.org/2000/svg';
 
 function write(box: HTMLDivElement, text: string, at: number, y: number, size: number, weight: number) {
@@ -221,7 +197,9 @@ function write(box: HTMLDivElement, text: string, at: number, y: number, size: n
     'text-anchor': 'middle',
   };
   for (const [name, value] of Object.entries(attributes)) label.setAttribute(name, String(value));
-  label.setAttribute('font-family', 'Atkinson Hyperlegible Next Variable, sans-serif');
+  const thumb = text === 'T';
+  if (thumb) label.textContent = THUMB_SIGN;
+  label.setAttribute('font-family', thumb ? 'Bravura' : 'Atkinson Hyperlegible Next Variable, sans-serif');
   label.setAttribute('fill', INK);
   box.querySelector('svg')?.append(label);
 }

@@ -5,6 +5,7 @@ import {
   pitchClassName,
   pitchName,
   resolveSetup,
+  type DoubleStopInterval,
   type InstrumentKind,
   type MaterialSpec,
   type PlanRequest,
@@ -45,6 +46,32 @@ export const CHORDS: readonly (readonly [string, string])[] = [
   ['minor-seventh', 'minor seventh'],
   ['half-diminished', 'half-diminished'],
 ];
+
+/** What can be made of a key: plain, broken, or in two voices. */
+export const KIND_WORDS: readonly (readonly [string, string])[] = [
+  ['scale', 'scale'],
+  ['arpeggio', 'arpeggio'],
+  ['broken-thirds', 'scale in broken thirds'],
+  ['third', 'scale in thirds'],
+  ['sixth', 'scale in sixths'],
+  ['octave', 'scale in octaves'],
+  ['fingered-octave', 'scale in fingered octaves'],
+  ['tenth', 'scale in tenths'],
+];
+
+export function kindOf(material: RunSpec): string {
+  return material.type === 'double-stops' ? material.interval : material.type;
+}
+
+/** The same key, octaves and direction as another kind of material. */
+export function withKind(material: RunSpec, kind: string): RunSpec {
+  const { tonic, octaves, direction } = material;
+  const run = { tonic, octaves, direction };
+  const scale = 'scale' in material ? material.scale : 'major';
+  if (kind === 'arpeggio') return { type: 'arpeggio', chord: 'major', ...run };
+  if (kind === 'scale' || kind === 'broken-thirds') return { type: kind, scale, ...run };
+  return { type: 'double-stops', interval: kind as DoubleStopInterval, scale, ...run };
+}
 
 function named(tonicClass: string, octave: number): Pitch {
   const pitch = parsePitch(`${tonicClass}${octave}`);
@@ -90,11 +117,13 @@ function midiOfName(name: string): number {
 /** The request moved to another instrument at its usual size; what only the old one had is left behind. */
 export function withInstrument(request: PlanRequest, instrument: InstrumentKind): PlanRequest {
   const { hand, style, tempo, material, rules, alternatives } = request;
+  const school = instrument === 'bass' ? request.school : undefined;
   const named = typeof hand === 'string' ? hand : undefined;
   const onStrings = rules ? { ...rules, strings: undefined, locks: undefined } : undefined;
   const moved: PlanRequest = {
     instrument,
     hand: named,
+    school,
     style,
     tempo,
     material,

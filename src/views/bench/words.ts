@@ -1,5 +1,6 @@
-import { INSTRUMENTS } from '../../core';
 import {
+  inPosition,
+  INSTRUMENTS,
   parsePitch,
   pitchClassName,
   type Plan,
@@ -7,7 +8,7 @@ import {
   type Step,
   type TermName,
 } from '../../core';
-import { CHORDS, SCALES, sizeWords, tonicClass } from './material';
+import { CHORDS, KIND_WORDS, kindOf, SCALES, sizeWords, tonicClass } from './material';
 
 /** What each term of a plan's cost is about, in a teacher's words. */
 export const TERM_WORDS: Readonly<Record<TermName, string>> = {
@@ -57,9 +58,9 @@ export function stringWords(open: string): string {
 
 /** The way a plan goes, by its positions: "1st position throughout", "2 shifts: 1st – 3rd – 1st". */
 export function planWords(plan: Plan): string {
-  const names = plan.steps.map((step) => step.positionName);
+  const names = plan.steps.map((step) => (step.position === 'thumb' ? 'thumb' : step.positionName));
   const run = names.filter((name, at) => name !== names[at - 1]);
-  if (run.length === 1) return `${run[0]} position throughout`;
+  if (plan.shifts.length === 0) return `${run[0]} position throughout`;
   const shifts = plan.shifts.length;
   const shown = run.length > 7 ? [...run.slice(0, 6), '…'] : run;
   return `${shifts} ${shifts === 1 ? 'shift' : 'shifts'}: ${shown.join(' – ')}`;
@@ -80,11 +81,12 @@ export function stepWords(step: Step, pitches: readonly string[], at: number, of
     .map((stop) =>
       stop.finger === 0
         ? `open ${stop.string[0]}`
-        : `finger ${stop.finger} on the ${stringWords(stop.string)}`,
+        : `${stop.finger === 'T' ? 'thumb' : `finger ${stop.finger}`} on the ${stringWords(stop.string)}`,
     )
     .join(' and ');
+  const place = inPosition(step.positionName).replace(/^in /, '');
   const stretch = step.extended ? ', extended' : '';
-  return `Note ${at + 1} of ${of}: ${pitches.map(spoken).join(' and ')}, ${fingers}, ${step.positionName} position${stretch}`;
+  return `Note ${at + 1} of ${of}: ${pitches.map(spoken).join(' and ')}, ${fingers}, ${place}${stretch}`;
 }
 
 const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five'];
@@ -101,12 +103,7 @@ export function requestWords(request: PlanRequest): string {
   if (material.type === 'notes') return `${material.notes.length} notes, ${size}${label}`;
   const [list, value] = material.type === 'arpeggio' ? [CHORDS, material.chord] : [SCALES, material.scale];
   const kind = list.find(([name]) => name === value)?.[1] ?? value.replaceAll('-', ' ');
-  const what = {
-    scale: 'scale',
-    arpeggio: 'arpeggio',
-    'broken-thirds': 'in broken thirds',
-    'double-stops': 'in double stops',
-  };
+  const what = KIND_WORDS.find(([name]) => name === kindOf(material))?.[1] ?? 'scale';
   const octaves = `${countWords(material.octaves)} ${material.octaves === 1 ? 'octave' : 'octaves'}`;
-  return `${printed(tonicClass(material))} ${kind} ${what[material.type]}, ${octaves}, ${size}${label}`;
+  return `${printed(tonicClass(material))} ${kind} ${what}, ${octaves}, ${size}${label}`;
 }

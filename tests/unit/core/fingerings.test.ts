@@ -16,7 +16,6 @@ const cases = JSON.parse(
 ) as Case[];
 
 for (const { name, why, request, fingers, top } of cases) {
-  if (request.instrument !== 'violin' && request.instrument !== 'viola') continue;
   test(`${name} comes among the first ${top}: ${why}`, () => {
     const { plans } = plan({ ...request, alternatives: Math.max(top, 3) });
     const found = plans.map((one) => one.steps.map((step) => step.stops[0].finger).join(' '));

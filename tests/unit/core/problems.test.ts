@@ -92,11 +92,3 @@ test('what cannot be understood is an issue with its path', () => {
   assert.deepEqual(paths({ material: { type: 'notes', notes } }), ['/material/notes']);
   assert.deepEqual(paths({ material: { type: 'notes', notes: [{ rest: true }] } }), ['/material/notes']);
 });
-
-test('cello and bass are answered with a clear not-yet', () => {
-  for (const instrument of ['cello', 'bass'] as const) {
-    const material = { type: 'scale', tonic: 'G2', scale: 'major', octaves: 1, direction: 'up' } as const;
-    const { events, plans, problems } = plan({ instrument, material });
-    assert.deepEqual([events.length, plans.length, problems[0].code], [8, 0, 'not-yet']);
-  }
-});

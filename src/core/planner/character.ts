@@ -1,0 +1,71 @@
+import { inPosition } from '../hand/hold';
+import type { Plan, ResponseEvent } from './response';
+
+/*
+ * What makes each of several plans different from the others, in a few words.
+ */
+
+/** Says for each plan what sets it apart: a trait the others lack where there is one, else where its shifts lie. */
+export function charactersOf(plans: readonly Plan[], events: readonly ResponseEvent[]): string[] {
+  const traits = plans.map((plan) => traitsOf(plan, events));
+  const count = (words: string) => traits.filter((list) => list.includes(words)).length;
+  return plans.map((_, at) => {
+    const own = traits[at].filter((words) => count(words) === 1);
+    return own.length > 0 ? own.slice(0, 2).join(', ') : ownWay(plans, at);
+  });
+}
+
+/** What holds of a plan, the most telling first. */
+function traitsOf(plan: Plan, events: readonly ResponseEvent[]): string[] {
+  const stops = plan.steps.flatMap((step) => step.stops);
+  const strings = new Set(stops.map((stop) => stop.string));
+  const positions = new Set(plan.steps.map((step) => step.positionName));
+  const has = (finger: number) => stops.some((stop) => stop.finger === finger);
+  const [only] = plan.shifts;
+  const list: (string | false)[] = [
+    strings.size === 1 && `all on the ${[...strings][0]} string`,
+    positions.size === 1 && `stays ${inPosition([...positions][0])}`,
+    plan.shifts.length === 1 && onSemitone(only, events) && 'one shift, on the semitone',
+    plan.shifts.length === 1 && `one shift, to ${shortName(plan, only.to)}`,
+    plan.shifts.length > 1 &&
+      plan.shifts.every((shift) => onSemitone(shift, events)) &&
+      'every shift on a semitone',
+    !has(4) && 'no little finger',
+    !has(0) && 'no open string',
+    plan.shifts.length > 0 && plan.shifts.every((shift) => shift.toFinger === 1) && 'every shift lands on 1',
+    plan.steps.every((step) => !step.extended) && 'no extension',
+    plan.shifts.length > 1 && `${plan.shifts.length} shifts`,
+    strings.size === 2 && `on the ${[...strings].join(' and ')} strings`,
+  ];
+  return list.filter((words): words is string => words !== false);
+}
+
+function onSemitone(shift: Plan['shifts'][number], events: readonly ResponseEvent[]): boolean {
+  const [from, to] = [events[shift.from], events[shift.to]];
+  if (!('midi' in from) || !('midi' in to)) return false;
+  return Math.abs(from.midi[0] - to.midi[0]) === 1;
+}
+
+/** A position in a word or two. */
+function shortName(plan: Plan, at: number): string {
+  const step = plan.steps.find((candidate) => candidate.at === at);
+  return step?.position === 'thumb' ? 'thumb position' : (step?.positionName ?? '');
+}
+
+/** Where a plan without a trait of its own goes its own way: the shift only it makes, else all its shifts, else the note it first parts at. */
+function ownWay(plans: readonly Plan[], at: number): string {
+  const goals = plans.map((plan) =>
+    plan.shifts.map((shift) => `${shortName(plan, shift.to)} at note ${shift.to + 1}`),
+  );
+  const [own] = goals[at].filter((goal) => goals.filter((other) => other.includes(goal)).length === 1);
+  if (own) return `to ${own}`;
+  const whole = goals[at].join(', ');
+  if (goals.filter((other) => other.join(', ') === whole).length === 1) return `to ${whole}`;
+  const first = plans[at === 0 ? 1 : 0];
+  const parts = plans[at].steps.find((step, n) => heldAt(step) !== heldAt(first.steps[n]));
+  return parts ? `goes its own way from note ${parts.at + 1}` : 'the same way';
+}
+
+function heldAt(step: Plan['steps'][number]): string {
+  return step.positionName + step.stops.map((stop) => stop.string + stop.finger).join();
+}

@@ -1,0 +1,255 @@
+import { inPosition } from '../hand/hold';
+import { pitchName } from '../pitch/pitch';
+import { allowedGrips, type Web } from './weave';
+import { planOf } from './answer';
+import type { Plan, Reason, Shift, Step } from './response';
+import type { Grip, Stage } from './scene';
+import { allLive, arrivalsAt, costsToGo } from './togo';
+import { stepCost, type Path } from './trellis';
+
+/*
+ * Why an element of a plan is there: the cheapest plan without it is worked out, and what gets worse is the reason. A plan without it that
+ * does not exist is the strongest reason of all.
+ */
+
+/** Least costs up to and from every node, worked out once for all questions about one web. */
+export interface Costs {
+  readonly soFar: readonly Float64Array[];
+  readonly toGo: readonly Float64Array[];
+}
+
+export function costsOf(web: Web): Costs {
+  return { soFar: arrivalsAt(web), toGo: costsToGo(web, allLive(web), null, 0).costs };
+}
+
+/** The cheapest plan in which the hand does not move between events t and t + 1; null where there is none. */
+function withoutShift(web: Web, costs: Costs, t: number): Path | null {
+  const block = web.blocks[t];
+  let least = Infinity;
+  let ends: readonly [number, number] | null = null;
+  for (let from = 0; from < web.layers[t].nodes; from++) {
+    const spent = costs.soFar[t][from] + web.layers[t].cost[from];
+    for (let stay = block.stayStart[from]; stay < block.stayStart[from + 1]; stay++) {
+      const cost = spent + block.stayCost[stay] + costs.toGo[t + 1][block.stayTo[stay]];
+      if (cost < least) {
+        least = cost;
+        ends = [from, block.stayTo[stay]];
+      }
+    }
+  }
+  return ends && joined(web, costs, t, ends[0], ends[1]);
+}
+
+/** The cheapest plan whose event t is held otherwise; null where there is none. */
+function withoutGrip(web: Web, costs: Costs, t: number, is: (grip: Grip) => boolean): Path | null {
+  const layer = web.layers[t];
+  let least = Infinity;
+  let best = -1;
+  for (let node = 0; node < layer.nodes; node++) {
+    const cost = costs.soFar[t][node] + costs.toGo[t][node];
+    if (cost < least && !is(layer.grips[node])) {
+      least = cost;
+      best = node;
+    }
+  }
+  if (best < 0) return null;
+  const path = new Int32Array(web.layers.length);
+  back(web, costs, t, best, path);
+  onward(web, costs, t, best, path);
+  return path;
+}
+
+function joined(web: Web, costs: Costs, t: number, from: number, to: number): Path {
+  const path = new Int32Array(web.layers.length);
+  back(web, costs, t, from, path);
+  onward(web, costs, t + 1, to, path);
+  return path;
+}
+
+function back(web: Web, costs: Costs, t: number, node: number, path: Path) {
+  path[t] = node;
+  for (let at = t; at > 0; at--) {
+    const layer = web.layers[at - 1];
+    let least = Infinity;
+    for (let from = 0; from < layer.nodes; from++) {
+      const spent = costs.soFar[at - 1][from] + layer.cost[from];
+      if (spent >= least) continue;
+      const cost = spent + stepCost(web, at - 1, from, path[at]);
+      if (cost < least) {
+        least = cost;
+        path[at - 1] = from;
+      }
+    }
+  }
+}
+
+function onward(web: Web, costs: Costs, t: number, node: number, path: Path) {
+  path[t] = node;
+  for (let at = t; at + 1 < web.layers.length; at++) {
+    let least = Infinity;
+    for (let to = 0; to < web.layers[at + 1].nodes; to++) {
+      if (costs.toGo[at + 1][to] >= least) continue;
+      const cost = stepCost(web, at, path[at], to) + costs.toGo[at + 1][to];
+      if (cost < least) {
+        least = cost;
+        path[at + 1] = to;
+      }
+    }
+  }
+}
+
+/** Why each shift of a plan is made. */
+export function shiftReasons(stage: Stage, web: Web, costs: Costs, plan: Plan): Plan {
+  const indexOf = new Map(stage.sounding.map((event, t) => [event.at, t]));
+  const shifts = plan.shifts.map((shift, n) => {
+    const t = indexOf.get(shift.from) as number;
+    const until = plan.shifts[n + 1]
+      ? (indexOf.get(plan.shifts[n + 1].from) as number)
+      : web.layers.length - 1;
+    const needed = outOfReach(stage, web, plan.steps[t], t + 1, until);
+    const other = withoutShift(web, costs, t);
+    const loss = other ? lossOf(plan, planOf(stage, web, other), 'this shift') : [];
+    return { ...shift, reasons: [...needed, ...loss] } satisfies Shift;
+  });
+  return { ...plan, shifts };
+}
+
+/** Why each extension, little finger and open string of a plan is there. */
+export function stepReasons(stage: Stage, web: Web, costs: Costs, plan: Plan): Plan {
+  const steps = plan.steps.map((step, t) => {
+    const element = elementOf(step);
+    if (!element) return step;
+    const other = withoutGrip(web, costs, t, element.is);
+    const reasons = other
+      ? lossOf(plan, planOf(stage, web, other), element.words)
+      : [onlyWay(stage, t, element)];
+    return { ...step, reasons };
+  });
+  return { ...plan, steps };
+}
+
+interface Element {
+  readonly words: string;
+  readonly is: (grip: Grip) => boolean;
+}
+
+function elementOf(step: Step): Element | null {
+  if (step.extended) return { words: 'this extension', is: ({ hold }) => hold.extended > 0 };
+  const plays = (finger: number) => step.stops.some((stop) => stop.finger === finger);
+  const holds =
+    (finger: number) =>
+    ({ hold }: Grip) =>
+      hold.stops.some((stop) => stop.finger === finger);
+  if (plays(4)) return { words: 'the little finger here', is: holds(4) };
+  return plays(0) ? { words: 'this open string', is: holds(0) } : null;
+}
+
+/** The first note that would have no place were the hand to stay: by the instrument itself, or by what was demanded. */
+function outOfReach(stage: Stage, web: Web, from: Step, first: number, last: number): Reason[] {
+  for (let t = first; t <= last; t++) {
+    const label = (grip: Grip) => stage.model.label(grip.hold.position);
+    const here = (grip: Grip) => label(grip).name === from.positionName;
+    if (web.layers[t].grips.some(here)) continue;
+    const event = stage.sounding[t];
+    const note = `${event.pitches.map(pitchName).join(' and ')} (note ${event.at + 1})`;
+    const free = { ...stage, request: { ...stage.request, rules: {} } };
+    return allowedGrips(free, event, []).some(here)
+      ? [{ code: 'demand', message: `The rules leave ${note} no place ${inPosition(from.positionName)}.` }]
+      : [{ code: 'range', message: `There is no ${note} ${inPosition(from.positionName)}.` }];
+  }
+  return [];
+}
+
+function onlyWay(stage: Stage, t: number, element: Element): Reason {
+  const event = stage.sounding[t];
+  const note = event.pitches.map(pitchName).join(' and ');
+  const free = { ...stage, request: { ...stage.request, rules: {} } };
+  const demanded = allowedGrips(free, event, []).some((grip) => !element.is(grip));
+  return demanded
+    ? { code: 'demand', message: `The rules leave ${note} no other way than ${element.words}.` }
+    : { code: 'range', message: `There is no other way to play ${note} than ${element.words}.` };
+}
+
+/** What can be counted in a plan, with the code of the reason it makes. */
+const COUNTS: readonly {
+  readonly code: string;
+  readonly one: string;
+  readonly many: string;
+  readonly of: (plan: Plan) => number;
+}[] = [
+  { code: 'shifts', one: 'shift', many: 'shifts', of: (plan) => plan.shifts.length },
+  {
+    code: 'extension',
+    one: 'extended note',
+    many: 'extended notes',
+    of: (plan) => plan.steps.filter((step) => step.extended).length,
+  },
+  { code: 'crossings', one: 'string crossing', many: 'string crossings', of: crossingsOf },
+  {
+    code: 'landing',
+    one: 'landing off the first finger',
+    many: 'landings off the first finger',
+    of: (plan) => plan.shifts.filter((shift) => shift.toFinger !== 1).length,
+  },
+  {
+    code: 'fourth',
+    one: 'note on the little finger',
+    many: 'notes on the little finger',
+    of: (plan) => fingersOf(plan, 4),
+  },
+  { code: 'open', one: 'open string', many: 'open strings', of: (plan) => fingersOf(plan, 0) },
+  {
+    code: 'reach',
+    one: 'stretch',
+    many: 'stretches',
+    of: (plan) => plan.reach.filter((reach) => reach.verdict !== 'easy').length,
+  },
+];
+
+function fingersOf(plan: Plan, finger: number): number {
+  return plan.steps.filter((step) => step.stops.some((stop) => stop.finger === finger)).length;
+}
+
+function crossingsOf(plan: Plan): number {
+  return plan.steps.filter(
+    (step, at) => at > 0 && step.stops[0].string !== plan.steps[at - 1].stops[0].string,
+  ).length;
+}
+
+/** Words for a term that grew while nothing countable did. */
+const TERM_REASONS: Readonly<Record<string, readonly [code: string, words: string]>> = {
+  shift: ['travel', 'a longer or worse placed shift'],
+  landing: ['landing', 'weaker landings'],
+  height: ['height', 'the hand further from home'],
+  colour: ['colour', 'more changes of colour'],
+  displace: ['frame', 'fingers slid by semitones'],
+  frame: ['frame', 'an unsteadier frame'],
+  reach: ['reach', 'wider spreads'],
+};
+
+/** What gets worse in the cheapest other plan, the greatest loss first; the first reason names it all. */
+function lossOf(plan: Plan, other: Plan, element: string): Reason[] {
+  const loss = other.cost - plan.cost;
+  const counted = COUNTS.map(({ code, one, many, of }) => {
+    const more = of(other) - of(plan);
+    return { code, more, words: `${more} more ${more === 1 ? one : many}` };
+  }).filter(({ more }) => more > 0);
+  const grown = Object.entries(other.terms)
+    .map(([name, cost]) => ({ name, more: cost - (plan.terms[name as keyof Plan['terms']] ?? 0) }))
+    .sort((a, b) => b.more - a.more);
+  const [worst] = grown.filter(({ name, more }) => more > 0.01 && TERM_REASONS[name]);
+  const parts: { code: string; words: string }[] =
+    counted.length > 0
+      ? counted.slice(0, 3)
+      : worst
+        ? [{ code: TERM_REASONS[worst.name][0], words: TERM_REASONS[worst.name][1] }]
+        : [];
+  if (parts.length === 0)
+    return [{ code: 'taste', loss, message: `Without ${element}: as good (${signed(loss)}).` }];
+  const words = parts.map((part) => part.words).join(' and ');
+  return [{ code: parts[0].code, loss, message: `Without ${element}: ${words} (${signed(loss)}).` }];
+}
+
+function signed(loss: number): string {
+  return loss >= 0 ? `costs ${loss.toFixed(1)} more` : `costs ${(-loss).toFixed(1)} less`;
+}

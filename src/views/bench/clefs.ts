@@ -1,0 +1,69 @@
+import {
+  INSTRUMENTS,
+  letterSteps,
+  parsePitch,
+  type InstrumentKind,
+  type Pitch,
+  type ResponseEvent,
+} from '../../core';
+
+export type Clef = 'treble' | 'alto' | 'tenor' | 'bass';
+
+/** The clefs an instrument reads, its home clef first. */
+const CLEFS: Readonly<Record<InstrumentKind, readonly Clef[]>> = {
+  violin: ['treble'],
+  viola: ['alto', 'treble'],
+  cello: ['bass', 'tenor', 'treble'],
+  bass: ['bass', 'tenor', 'treble'],
+};
+
+/** Middle line of each clef in letter steps above C0. */
+export const MIDDLE_LINES: Readonly<Record<Clef, number>> = { treble: 34, alto: 28, tenor: 26, bass: 22 };
+
+/** Letter steps from the middle line to where ledger lines begin. */
+const STAFF_HALF = 5;
+/** What a change of clef is worth in ledger steps: it is made for a run of notes, not for one. */
+const CHANGE = 14;
+
+/** The pitch as the player reads it. */
+export function written(name: string, instrument: InstrumentKind): Pitch {
+  const pitch = parsePitch(name) as Pitch;
+  return { ...pitch, octave: pitch.octave + INSTRUMENTS[instrument].writtenOctavesUp };
+}
+
+/** The clef for each event: as few ledger lines as can be had with as few changes as are worth it. */
+export function clefsFor(events: readonly ResponseEvent[], instrument: InstrumentKind): Clef[] {
+  const choices = CLEFS[instrument];
+  let costs = choices.map((_, at) => (at === 0 ? 0 : CHANGE / 2));
+  const cameFrom: number[][] = [];
+  for (const event of events) {
+    const ledgers = choices.map((clef) => ledgerSteps(event, clef, instrument));
+    const best = choices.map((_, to) =>
+      costs.reduce(
+        (low, cost, from) => (cost + change(from, to) < costs[low] + change(low, to) ? from : low),
+        to,
+      ),
+    );
+    cameFrom.push(best);
+    costs = best.map((from, to) => costs[from] + change(from, to) + ledgers[to]);
+  }
+  const clefs: Clef[] = new Array(events.length);
+  let at = costs.indexOf(Math.min(...costs));
+  for (let n = events.length - 1; n >= 0; n--) {
+    clefs[n] = choices[at];
+    at = cameFrom[n][at];
+  }
+  return clefs;
+}
+
+function change(from: number, to: number): number {
+  return from === to ? 0 : CHANGE;
+}
+
+function ledgerSteps(event: ResponseEvent, clef: Clef, instrument: InstrumentKind): number {
+  if (!('pitches' in event)) return 0;
+  const away = event.pitches.map((name) =>
+    Math.abs(letterSteps(written(name, instrument)) - MIDDLE_LINES[clef]),
+  );
+  return Math.max(0, Math.max(...away) - STAFF_HALF);
+}

@@ -1,0 +1,98 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { plan, type PlanRequest } from '../../../src/core';
+import { buildMusic } from '../../../src/core/material/build';
+import { setStage } from '../../../src/core/planner/scene';
+import { differentPaths } from '../../../src/core/planner/search';
+import type { Trellis } from '../../../src/core/planner/trellis';
+import { weave } from '../../../src/core/planner/weave';
+import { someRequest } from '../requests';
+
+const threeOctaves: PlanRequest = {
+  instrument: 'violin',
+  material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 3, direction: 'up' },
+};
+
+/** Cost of the cheapest plan of a trellis; Infinity where there is none. */
+const best = (trellis: Trellis) => differentPaths(trellis, 1, 1)[0]?.cost ?? Infinity;
+
+test('the loss claimed for a shift is what re-planning without it costs', () => {
+  let seen = 0;
+  fc.assert(
+    fc.property(someRequest, (request) => {
+      const web = weave(setStage(request, buildMusic(request.material)));
+      for (const one of plan({ ...request, alternatives: 2 }).plans) {
+        for (const shift of one.shifts) {
+          const t = one.steps.findIndex((step) => step.at === shift.from);
+          const blocks = web.blocks.map((block, at) =>
+            at === t ? { ...block, move: block.move.map(() => Infinity) } : block,
+          );
+          const loss = best({ ...web, blocks }) - one.cost;
+          const claimed = shift.reasons.find((reason) => reason.loss !== undefined);
+          assert.ok(shift.reasons.length > 0);
+          if (loss === Infinity) assert.equal(claimed, undefined);
+          else assert.ok(Math.abs((claimed?.loss ?? NaN) - loss) < 1e-9);
+          seen++;
+        }
+      }
+    }),
+    { numRuns: 60, seed: 3 },
+  );
+  assert.ok(seen > 50);
+});
+
+test('the loss claimed for a little finger, open string or extension is what re-planning without it costs', () => {
+  let seen = 0;
+  fc.assert(
+    fc.property(someRequest, (request) => {
+      const web = weave(setStage(request, buildMusic(request.material)));
+      const [one] = plan({ ...request, alternatives: 1, explain: 'all' }).plans;
+      one?.steps.forEach((step, t) => {
+        const claimed = step.reasons?.find((reason) => reason.loss !== undefined);
+        if (!claimed) return;
+        const has = (finger: number) => step.stops.some((stop) => stop.finger === finger);
+        const layers = web.layers.map((layer, at) => {
+          if (at !== t) return layer;
+          const cost = layer.cost.map((own, node) => {
+            const { hold } = layer.grips[node];
+            const plays = (finger: number) => hold.stops.some((stop) => stop.finger === finger);
+            const is = step.extended ? hold.extended > 0 : plays(has(4) ? 4 : 0);
+            return is ? Infinity : own;
+          });
+          return { ...layer, cost };
+        });
+        assert.ok(Math.abs((claimed.loss ?? NaN) - (best({ ...web, layers }) - one.cost)) < 1e-9);
+        seen++;
+      });
+    }),
+    { numRuns: 120, seed: 4 },
+  );
+  assert.ok(seen > 50, String(seen));
+});
+
+test('reasons say range, demand and loss in a sentence', () => {
+  const [one] = plan(threeOctaves).plans;
+  const [range, loss] = one.shifts[0].reasons;
+  assert.deepEqual([range.code, range.message], ['range', 'There is no C#6 (note 17) in 1st position.']);
+  assert.match(loss.message, /^Without this shift: .*\(costs \d+\.\d more\)\.$/);
+  const { plans } = plan({ ...threeOctaves, rules: { locks: [{ at: 1, finger: 1 }] } });
+  const codes = plans[0].shifts.flatMap((shift) => shift.reasons.map(({ code }) => code));
+  assert.ok(codes.includes('demand'), codes.join());
+});
+
+test('nothing is explained where nothing is asked', () => {
+  const [one] = plan({ ...threeOctaves, explain: 'nothing' }).plans;
+  assert.ok(one.shifts.every((shift) => shift.reasons.length === 0) && one.character === undefined);
+});
+
+test('each plan is named for what sets it apart', () => {
+  const names = plan({ ...threeOctaves, alternatives: 5 }).plans.map((one) => one.character);
+  assert.equal(new Set(names).size, 5, names.join(' | '));
+  const single = plan({
+    ...threeOctaves,
+    material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 1, direction: 'up' },
+    alternatives: 4,
+  });
+  assert.match(single.plans[0].character ?? '', /stays in 1st position/);
+});

@@ -1,0 +1,24 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { plan, type PlanRequest } from '../../../src/core';
+import { clefsFor } from '../../../src/views/bench/clefs';
+
+function clefsOf(instrument: PlanRequest['instrument'], tonic: string, octaves: number) {
+  const material = { type: 'scale', tonic, scale: 'major', octaves, direction: 'up' } as const;
+  return clefsFor(plan({ instrument, material, alternatives: 1 }).events, instrument);
+}
+
+test('a low line stays in the home clef', () => {
+  assert.deepEqual(new Set(clefsOf('cello', 'C2', 2)), new Set(['bass']));
+  assert.deepEqual(new Set(clefsOf('viola', 'C3', 2)), new Set(['alto']));
+  assert.deepEqual(new Set(clefsOf('violin', 'G3', 3)), new Set(['treble']));
+});
+
+test('a line that climbs changes clef once, and bass is read an octave above its sound', () => {
+  const cello = clefsOf('cello', 'D2', 4);
+  assert.equal(cello[0], 'bass');
+  assert.equal(cello.at(-1), 'treble');
+  assert.ok(cello.filter((clef, at) => at > 0 && clef !== cello[at - 1]).length <= 2);
+  assert.equal(clefsOf('bass', 'E1', 1)[0], 'bass');
+  assert.notEqual(clefsOf('bass', 'E1', 3).at(-1), 'bass');
+});
