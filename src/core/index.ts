@@ -14,4 +14,5 @@ export { requestIssues } from './planner/issues';
 export { plan } from './planner/plan';
 export type * from './planner/request';
 export type * from './planner/response';
+export { requestWeights, type Weights } from './planner/weights';
 export { TERM_NAMES, type TermName } from './planner/terms';

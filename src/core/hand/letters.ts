@@ -55,18 +55,23 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
   }
 
   function framesFor(string: number, position: number, finger: number, semitones: number, extended: boolean) {
-    const options = [1, 2, 3, 4].map((other) => {
-      if (other === finger) return [semitones];
+    const places = [1, 2, 3, 4].map((other) => {
+      if (other === finger) return { ready: [semitones], rest: semitones };
       const k = position + other - 1;
       const ready = (wanted.get(string * 100 + k) ?? []).filter((n) =>
         fits(finger, semitones, other, n, extended),
       );
-      return ready.length > 0
-        ? ready
-        : [nearest(finger, semitones, other, resting(position, string, other), extended)];
+      return { ready, rest: nearest(finger, semitones, other, resting(position, string, other), extended) };
     });
+    const options = places.map(({ ready, rest }) => (ready.length > 0 ? ready : [rest]));
     const frames = steadyFrames(options, extended);
-    return frames.length > 0 ? frames : [filled(options, finger)];
+    if (frames.length > 0) return frames;
+    // What the music wants of two fingers cannot lie side by side (one sound read as two letters, say): either may rest.
+    const either = steadyFrames(
+      places.map(({ ready, rest }) => (ready.includes(rest) ? ready : [...ready, rest])),
+      extended,
+    );
+    return either.length > 0 ? either : [filled(options, finger)];
   }
 
   function holds(string: number, pitch: DemandedPitch): Hold[] {

@@ -8,6 +8,7 @@ import type { Plan, PlanResponse, ResponseEvent } from './response';
 import { setStage, type Stage } from './scene';
 import { differentPaths } from './search';
 import { weave, type Web } from './weave';
+import { requestWeights, type Weights } from './weights';
 
 const DEFAULT_ALTERNATIVES = 3;
 
@@ -19,11 +20,12 @@ export function apartFor(events: number): number {
 /**
  * Plans the left hand for one request: the cheapest plans that a teacher would call different, cheapest first, or the problem that leaves
  * none. The request must have passed requestIssues.
+ * @param weights other prices than the usual ones, to try how much hangs on them
  */
-export function plan(request: PlanRequest): PlanResponse {
+export function plan(request: PlanRequest, weights: Weights = requestWeights(request)): PlanResponse {
   const music = buildMusic(request.material);
   const events = music.events.map(responseEvent);
-  const stage = setStage(request, music);
+  const stage = setStage(request, music, weights);
   const web = weave(stage);
   const paths = web.layers.every((layer) => layer.nodes > 0)
     ? differentPaths(web, request.alternatives ?? DEFAULT_ALTERNATIVES, apartFor(stage.sounding.length))

@@ -9,7 +9,7 @@ import { keyAlteration, type Key } from '../pitch/key';
 import { letterSteps, midiOf, respellings, type Pitch } from '../pitch/pitch';
 import type { PlanRequest } from './request';
 import type { Scene } from './terms';
-import { secondsPerBeat, weightsFor } from './weights';
+import { requestWeights, secondsPerBeat, type Weights } from './weights';
 
 /** Everything one request is planned with: the instrument, the hand on it, the music and the prices. */
 export interface Stage {
@@ -37,14 +37,18 @@ export function demandedPitch(key: Key, pitch: Pitch): DemandedPitch {
   return { midi: midiOf(pitch), readings: [pitch, ...others].map(letterSteps) };
 }
 
-export function setStage(request: PlanRequest, music: Music): Stage {
+export function setStage(
+  request: PlanRequest,
+  music: Music,
+  weights: Weights = requestWeights(request),
+): Stage {
   const setup = resolveSetup(request);
   const hand = resolveHand(request.instrument, request.hand);
   const sounding = music.events.filter((event): event is SoundingEvent => event.kind === 'sounding');
   const demanded = distinctPitches(sounding).map((pitch) => demandedPitch(music.key, pitch));
   const model = handModel(setup, music.key, demanded, request.school);
   const scene: Scene = {
-    weights: weightsFor(request.instrument, request.style ?? 'secure', request.rules ?? {}),
+    weights,
     hand,
     stops: Float64Array.from({ length: HIGHEST_STOP + 1 }, (_, n) => stopMm(setup.lengthMm, n)),
     resting: restingTable(setup, model),

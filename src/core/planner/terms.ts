@@ -214,7 +214,9 @@ export function displaceTerm(
   let cost = 0;
   for (let finger = 1; finger < to.length; finger++) {
     const moved = Math.abs(to[finger] - from[finger]);
-    if (moved > 0) cost += moved * (finger === playing ? weights.displace : weights.displaceIdle);
+    if (moved > 0)
+      cost +=
+        moved * (finger === playing ? weights.displace * weights.slideOf[finger] : weights.displaceIdle);
   }
   return cost;
 }

@@ -1,5 +1,5 @@
 import type { InstrumentKind } from '../instrument/instruments';
-import type { Rules, Style, Tempo } from './request';
+import type { PlanRequest, Rules, Style, Tempo } from './request';
 
 /*
  * What each trouble costs. The unit is the bare disturbance of one shift: leaving a place the hand knows. Everything here may be
@@ -63,6 +63,8 @@ export interface Weights {
   readonly openMissed: number;
   /** The playing finger slid a semitone without the hand moving. */
   readonly displace: number;
+  /** Times the above by finger: the ring finger is tied to its neighbours and slides least cleanly but for the little one. */
+  readonly slideOf: readonly number[];
   /** A finger that lies idle moved a semitone. */
   readonly displaceIdle: number;
   /** The same finger low on one string and high on its neighbour straight after, for each semitone. */
@@ -112,6 +114,7 @@ const SECURE: Weights = {
   openLong: 0.08,
   openMissed: 0.6,
   displace: 0.35,
+  slideOf: [0, 1, 1, 2, 2.5, 1],
   displaceIdle: 0.08,
   trap: 0.4,
   height: 0.05,
@@ -221,4 +224,9 @@ export function hasteFor(seconds: number): Haste {
 /** Seconds that one of the material's own beats lasts; without a tempo a calm sixty. */
 export function secondsPerBeat(tempo: Tempo | undefined): number {
   return ((tempo?.beatsPerNote ?? 1) * 60) / (tempo?.bpm ?? 60);
+}
+
+/** The weights that a request asks for. */
+export function requestWeights({ instrument, style, rules }: PlanRequest): Weights {
+  return weightsFor(instrument, style ?? 'secure', rules ?? {});
 }
