@@ -2,11 +2,29 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwind from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
+import { build } from 'esbuild';
+
+/** Puts the thread that books are worked out in beside the server, as one file of its own. */
+const bookWorker = {
+  name: 'book-worker',
+  hooks: {
+    'astro:build:done': () =>
+      build({
+        entryPoints: ['src/work/book.worker.ts'],
+        outfile: 'dist/server/book.worker.mjs',
+        bundle: true,
+        minify: true,
+        platform: 'node',
+        format: 'esm',
+        logLevel: 'warning',
+      }),
+  },
+};
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react()],
+  integrations: [react(), bookWorker],
   devToolbar: { enabled: false },
   vite: {
     plugins: [tailwind()],

@@ -48,3 +48,57 @@ test('a body too large is refused, another method too', async ({ request }) => {
   const get = await request.get('/api/plan');
   expect(get.status()).toBe(405);
 });
+
+test('a book is streamed in order, a bad page among good ones', async ({ request }) => {
+  const scale = (tonic: string) => ({ ...good, explain: 'nothing', material: { ...good.material, tonic } });
+  const tonics = ['A3', 'Bb3', 'H3', 'C4', 'D4', 'Eb4'];
+  const asArray = await request.post('/api/book', { data: tonics.map(scale) });
+  const pages = (await asArray.text())
+    .trimEnd()
+    .split('\n')
+    .map((line) => JSON.parse(line));
+  expect(pages.map((page) => page.book)).toEqual(tonics.map((_, page) => ({ page, of: 6 })));
+  expect(pages.map((page) => page.events?.[0].pitches[0] ?? page.error.code)).toEqual([
+    'A3',
+    'Bb3',
+    'bad-request',
+    'C4',
+    'D4',
+    'Eb4',
+  ]);
+  const lines = tonics.map((tonic) => JSON.stringify(scale(tonic))).join('\n');
+  const asLines = await request.post('/api/book', {
+    data: lines,
+    headers: { 'content-type': 'application/x-ndjson' },
+  });
+  expect(await asLines.text()).toBe(await asArray.text());
+});
+
+test('a broken, empty or endless book is refused in a sentence', async ({ request }) => {
+  for (const [data, status] of [
+    ['[{', 422],
+    ['', 422],
+    ['{}\n'.repeat(6000), 422],
+  ] as const) {
+    const response = await request.post('/api/book', { data, headers: { 'content-type': 'text/plain' } });
+    expect(response.status()).toBe(status);
+    expect((await response.json()).error.issues[0].message).toMatch(/\w+.*\./);
+  }
+});
+
+test('a book is stopped when its reader goes away, and the server goes on', async ({ baseURL, request }) => {
+  const page = {
+    ...good,
+    material: { ...good.material, scale: 'chromatic', octaves: 3, direction: 'updown' },
+  };
+  const stop = new AbortController();
+  const response = await fetch(`${baseURL}/api/book`, {
+    method: 'POST',
+    body: JSON.stringify(Array(400).fill(page)),
+    signal: stop.signal,
+  });
+  await response.body?.getReader().read();
+  stop.abort();
+  const after = await request.post('/api/plan', { data: good });
+  expect(after.status()).toBe(200);
+});

@@ -1,0 +1,77 @@
+import { availableParallelism } from 'node:os';
+import { Worker } from 'node:worker_threads';
+import { errorAnswer, type ErrorAnswer } from '../contract/read';
+import type { PlanResponse } from '../core';
+
+/** Most requests in one book, and the longest it may take. */
+export const MOST_PAGES = 5000;
+const MOST_SECONDS = 120;
+
+type Answer = PlanResponse | ErrorAnswer;
+
+/** A request's answer with its place in the book. */
+export type Page = Answer & { readonly book: { readonly page: number; readonly of: number } };
+
+/** Starts one worker thread; the caller says where the built worker lies. */
+export type StartWorker = () => Worker;
+
+/**
+ * Works a book out in worker threads, each taking the next request as it is free.
+ * @param texts one JSON request each
+ * @returns the pages in order, as they become ready; stopping the iteration stops the threads
+ */
+export async function* workBook(texts: readonly string[], start: StartWorker): AsyncGenerator<Page> {
+  const of = texts.length;
+  const ready = new Map<number, Answer>();
+  const workers = Array.from({ length: Math.min(of, availableParallelism()) }, start);
+  let next = 0;
+  let failed: unknown;
+  let wake = () => {};
+  const deadline = setTimeout(() => {
+    failed = errorAnswer([
+      { path: '', message: `The book took longer than ${MOST_SECONDS} s; send it in parts.` },
+    ]);
+    wake();
+  }, MOST_SECONDS * 1000);
+  const hand = (worker: Worker) => {
+    if (next < of) worker.postMessage({ index: next, text: texts[next++] });
+  };
+  for (const worker of workers) {
+    worker.on('message', ({ index, answer }: { index: number; answer: Answer }) => {
+      ready.set(index, answer);
+      hand(worker);
+      wake();
+    });
+    worker.on('error', () => {
+      failed = errorAnswer([
+        { path: '', message: 'A part of the book could not be worked out; send it again in parts.' },
+      ]);
+      wake();
+    });
+    hand(worker);
+  }
+  try {
+    for (let page = 0; page < of; page++) {
+      while (!ready.has(page) && !failed) await new Promise<void>((resolve) => (wake = resolve));
+      if (failed) {
+        yield { ...(failed as ErrorAnswer), book: { page, of } };
+        return;
+      }
+      yield { ...(ready.get(page) as Answer), book: { page, of } };
+      ready.delete(page);
+    }
+  } finally {
+    clearTimeout(deadline);
+    await Promise.all(workers.map((worker) => worker.terminate()));
+  }
+}
+
+/** Splits a body into requests: a JSON array of them, or one a line. Null where it is neither. */
+export function bookTexts(body: string): string[] | null {
+  if (!body.trimStart().startsWith('[')) return body.split('\n').filter((line) => line.trim() !== '');
+  try {
+    return (JSON.parse(body) as unknown[]).map((request) => JSON.stringify(request));
+  } catch {
+    return null;
+  }
+}
