@@ -4,6 +4,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { plan, type PlanRequest } from '../src/core';
+import { benchBook } from './bench-book';
 import { benchPage } from './bench-page';
 
 interface Row {
@@ -44,30 +45,59 @@ if (peakOf) {
   process.exit(0);
 }
 
-const scale = (name: string): PlanRequest => ({
-  instrument: 'violin',
+const LOWEST = { violin: 'A3', viola: 'D3', cello: 'C2', bass: 'E1' } as const;
+
+const scale = (instrument: keyof typeof LOWEST, name: string): PlanRequest => ({
+  instrument,
   alternatives: 3,
-  material: { type: 'scale', tonic: 'A3', scale: name, octaves: 3, direction: 'updown' },
+  material: { type: 'scale', tonic: LOWEST[instrument], scale: name, octaves: 3, direction: 'updown' },
 });
 
 const rows: Row[] = [];
-for (const name of ['major', 'melodic-minor', 'chromatic'])
+for (const instrument of ['violin', 'viola', 'cello', 'bass'] as const)
   rows.push({
-    what: `violin, A ${name}, three octaves up and down, 3 plans`,
-    'median ms': medianMs(
-      () => plan(scale(name)),
-      name === 'chromatic' ? 40 : 300,
-      name === 'chromatic' ? 60 : 300,
-    ),
-    'limit ms': name === 'major' ? 5 : NaN,
+    what: `${instrument}, major, three octaves up and down, 3 plans`,
+    'median ms': medianMs(() => plan(scale(instrument, 'major')), 200, 200),
+    'limit ms': 5,
   });
+for (const name of ['melodic-minor', 'chromatic'])
+  rows.push({
+    what: `violin, ${name}, three octaves up and down, 3 plans`,
+    'median ms': medianMs(() => plan(scale('violin', name)), 30, 60),
+    'limit ms': NaN,
+  });
+for (const [instrument, tonic] of [
+  ['violin', 'D4'],
+  ['cello', 'C3'],
+] as const) {
+  const thirds: PlanRequest = {
+    instrument,
+    alternatives: 3,
+    material: {
+      type: 'double-stops',
+      interval: 'third',
+      tonic,
+      scale: 'major',
+      octaves: 2,
+      direction: 'updown',
+    },
+  };
+  rows.push({
+    what: `${instrument}, thirds, two octaves up and down, 3 plans`,
+    'median ms': medianMs(() => plan(thirds), 60, 60),
+    'limit ms': 10,
+  });
+}
 
-const thousand = wandering(1000);
-rows.push({
-  what: '1,000 notes, 3 plans',
-  'median ms': medianMs(() => plan(thousand), 3, 7),
-  'limit ms': 200,
+const SIZES = [500, 1000, 2000, 4000, 8000];
+const LIMITS: Readonly<Record<number, number>> = { 1000: 200, 2000: 400 };
+const spans = SIZES.map((length) => {
+  const request = wandering(length);
+  const ms = medianMs(() => plan(request), 2, 5);
+  rows.push({ what: `${length} notes, 3 plans`, 'median ms': ms, 'limit ms': LIMITS[length] ?? NaN });
+  return ms;
 });
+const exponent = Math.log(spans[spans.length - 1] / spans[0]) / Math.log(SIZES[SIZES.length - 1] / SIZES[0]);
 
 /** Peak memory of a fresh process that plans once, over that of one that plans next to nothing, in MB. */
 function peakMb(length: number): number {
@@ -82,7 +112,10 @@ function peakMb(length: number): number {
 
 console.log(`Node ${process.versions.node}, one core`);
 console.table(rows);
+console.log(`From 500 to 8,000 notes the time grows with the power ${exponent.toFixed(2)} of the length`);
 console.log(`Peak memory for 1,000 notes: ${peakMb(1000).toFixed(0)} MB (limit 150)`);
 
-if (existsSync('dist/server/entry.mjs')) await benchPage();
-else console.log('For the page, build first: npm run build');
+if (existsSync('dist/server/entry.mjs')) {
+  await benchBook();
+  await benchPage();
+} else console.log('For the page, build first: npm run build');

@@ -2,7 +2,7 @@ import type { Setup } from '../instrument/setup';
 import { keyAlteration, type Key } from '../pitch/key';
 import { midiOf } from '../pitch/pitch';
 import { patternCost } from './patterns';
-import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold } from './hold';
+import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold, type PositionLabel } from './hold';
 
 /*
  * Violin and viola: a position is named by letters. Finger f on a note k letter steps above the open string lies in
@@ -11,6 +11,10 @@ import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold } from '.
 
 /** Highest position planned: the little finger then stands at the end of the fingerboard. */
 const TOP_POSITION = 14;
+
+const LABELS: readonly PositionLabel[] = Array.from({ length: TOP_POSITION + 1 }, (_, position) =>
+  position === 0 ? { label: 0.5, name: 'half' } : { label: position, name: ordinal(position) },
+);
 
 /** Least and most semitones between two fingers n apart in one frame (index n); an extension adds up to two. */
 const LEAST_GAP = [0, 1, 2, 3];
@@ -110,8 +114,7 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
     // The wrist or the heel of the hand comes to the ribs.
     landmark: 3,
     fixedFrames: false,
-    label: (position) =>
-      position === 0 ? { label: 0.5, name: 'half' } : { label: position, name: ordinal(position) },
+    label: (position) => LABELS[position],
     thumbUp: () => false,
     anchor: (position) => (position * 12) / 7,
     resting,

@@ -66,6 +66,7 @@ export function shapeHand(setup: Setup, school: School): HandModel {
       return { region, stop, frames: region.shapes.map((shape) => frameOf(shape.places, stop)) };
     }),
   );
+  const labels = places.map((place) => labelOf(school, place));
   const restFrames = places.map(({ region, stop }) => frameOf(region.resting, stop));
   // Which shapes put which finger where: found once, asked for at every note.
   const byStop: Hold[][] = Array.from({ length: setup.reachSemitones + 1 }, () => []);
@@ -89,7 +90,7 @@ export function shapeHand(setup: Setup, school: School): HandModel {
     home: places.findIndex(({ stop }) => school.names[stop]?.label === 1),
     landmark: places.findIndex(({ region, stop }) => !region.thumb && stop === school.landmark),
     fixedFrames: true,
-    label: (position) => labelOf(school, places[position]),
+    label: (position) => labels[position],
     thumbUp: (position) => places[position].region.thumb,
     anchor: (position) => places[position].stop,
     resting: (position, _string, finger) => restFrames[position][finger],

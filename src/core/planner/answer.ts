@@ -1,6 +1,5 @@
 import { THUMB, type Hold } from '../hand/hold';
 import { reachVerdict } from '../hand/reach';
-import { stopMm } from '../instrument/geometry';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
@@ -89,7 +88,7 @@ function stepOf(stage: Stage, hold: Hold, at: number): Step {
       string: stage.setup.strings[stop.string].name,
       finger: fingerName(stop.finger),
       semitones: stop.semitones,
-      stopMm: rounded(stopMm(stage.setup.lengthMm, stop.semitones)),
+      stopMm: rounded(stage.scene.stops[stop.semitones]),
       harmonic: stop.harmonic === true,
     })),
     position: label,
@@ -106,8 +105,8 @@ function handMm(stage: Stage, hold: Hold): [number, number] {
     Number.isNaN(stop) && finger > 0 ? stage.scene.resting(hold.position, string, finger) : stop,
   );
   const stops = laid.filter((stop) => !Number.isNaN(stop));
-  const { lengthMm } = stage.setup;
-  return [rounded(stopMm(lengthMm, Math.min(...stops))), rounded(stopMm(lengthMm, Math.max(...stops)))];
+  const mm = stage.scene.stops;
+  return [rounded(mm[Math.min(...stops)]), rounded(mm[Math.max(...stops)])];
 }
 
 /** To a tenth: no finger is placed more finely. */
@@ -126,7 +125,7 @@ function shiftOf(stage: Stage, from: Touch, to: Touch, between: Between, t: numb
   const { setup, model, sounding, music } = stage;
   const kind = shiftKind(stage, from, to, between);
   const path = (kind === 'new-finger' ? slideIn : slide)(stage.scene, from, to);
-  const { lengthMm } = setup;
+  const { stops } = stage.scene;
   // The guide is the note the sliding finger touches unheard: where the old one lands, or where the new one sets out.
   const guideStop = kind === 'new-finger' || kind === 'open-string' ? path.start : path.end;
   return {
@@ -137,7 +136,7 @@ function shiftOf(stage: Stage, from: Touch, to: Touch, between: Between, t: numb
     fromPosition: model.label(from.position).label,
     toPosition: model.label(to.position).label,
     semitones: Math.abs(path.end - path.start),
-    travelMm: rounded(Math.abs(stopMm(lengthMm, path.end) - stopMm(lengthMm, path.start))),
+    travelMm: rounded(Math.abs(stops[path.end] - stops[path.start])),
     kind,
     guide: {
       finger: fingerName(path.finger),

@@ -26,7 +26,7 @@ function traitsOf(plan: Plan, events: readonly ResponseEvent[]): string[] {
     strings.size === 1 && `all on the ${[...strings][0]} string`,
     positions.size === 1 && `stays ${inPosition([...positions][0])}`,
     plan.shifts.length === 1 && onSemitone(only, events) && 'one shift, on the semitone',
-    plan.shifts.length === 1 && `one shift, to ${shortName(plan, only.to)}`,
+    plan.shifts.length === 1 && `one shift, to ${goalsOf(plan)[0]}`,
     plan.shifts.length > 1 &&
       plan.shifts.every((shift) => onSemitone(shift, events)) &&
       'every shift on a semitone',
@@ -47,23 +47,29 @@ function onSemitone(shift: Plan['shifts'][number], events: readonly ResponseEven
 }
 
 /** A position in a word or two. */
-function shortName(plan: Plan, at: number): string {
-  const step = plan.steps.find((candidate) => candidate.at === at);
-  return step?.position === 'thumb' ? 'thumb position' : (step?.positionName ?? '');
+function shortName(step: Plan['steps'][number]): string {
+  return step.position === 'thumb' ? 'thumb position' : step.positionName;
 }
 
 /** Where a plan without a trait of its own goes its own way: the shift only it makes, else all its shifts, else the note it first parts at. */
 function ownWay(plans: readonly Plan[], at: number): string {
-  const goals = plans.map((plan) =>
-    plan.shifts.map((shift) => `${shortName(plan, shift.to)} at note ${shift.to + 1}`),
-  );
-  const [own] = goals[at].filter((goal) => goals.filter((other) => other.includes(goal)).length === 1);
+  const goals = plans.map(goalsOf);
+  const made = new Map<string, number>();
+  for (const goal of goals.flat()) made.set(goal, (made.get(goal) ?? 0) + 1);
+  const own = goals[at].find((goal) => made.get(goal) === 1);
   if (own) return `to ${own}`;
   const whole = goals[at].join(', ');
-  if (goals.filter((other) => other.join(', ') === whole).length === 1) return `to ${whole}`;
+  if (goals[at].length < 5 && goals.filter((other) => other.join(', ') === whole).length === 1)
+    return `to ${whole}`;
   const first = plans[at === 0 ? 1 : 0];
   const parts = plans[at].steps.find((step, n) => heldAt(step) !== heldAt(first.steps[n]));
   return parts ? `goes its own way from note ${parts.at + 1}` : 'the same way';
+}
+
+/** Where each shift of a plan goes, and when. */
+function goalsOf(plan: Plan): string[] {
+  const places = new Map(plan.steps.map((step) => [step.at, shortName(step)]));
+  return plan.shifts.map((shift) => `${places.get(shift.to)} at note ${shift.to + 1}`);
 }
 
 function heldAt(step: Plan['steps'][number]): string {

@@ -6,7 +6,7 @@ import { problemsOf } from './relax';
 import type { PlanRequest } from './request';
 import type { Plan, PlanResponse, ResponseEvent } from './response';
 import { setStage, type Stage } from './scene';
-import { differentPaths } from './search';
+import { differentPaths, type Found } from './search';
 import { weave, type Web } from './weave';
 import { requestWeights, type Weights } from './weights';
 
@@ -34,24 +34,26 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     contract: 1,
     events,
     key: music.key,
-    plans: explained(
-      stage,
-      web,
-      events,
-      paths.map(({ path }) => planOf(stage, web, path)),
-    ),
+    plans: explained(stage, web, events, paths),
     problems: paths.length === 0 ? problemsOf(stage, web) : [],
   };
 }
 
 /** The plans with what sets each apart and why its elements are there. */
-function explained(stage: Stage, web: Web, events: readonly ResponseEvent[], plans: readonly Plan[]): Plan[] {
+function explained(
+  stage: Stage,
+  web: Web,
+  events: readonly ResponseEvent[],
+  paths: readonly Found[],
+): Plan[] {
+  const plans = paths.map(({ path }) => planOf(stage, web, path));
   const { explain = 'shifts' } = stage.request;
-  if (explain === 'nothing' || plans.length === 0) return [...plans];
+  if (explain === 'nothing' || plans.length === 0) return plans;
   const characters = charactersOf(plans, events);
   const costs = costsOf(web);
   return plans.map((one, at) => {
-    const reasoned = shiftReasons(stage, web, costs, { ...one, character: characters[at] });
-    return explain === 'all' ? stepReasons(stage, web, costs, reasoned) : reasoned;
+    const { path } = paths[at];
+    const reasoned = shiftReasons(stage, web, costs, path, { ...one, character: characters[at] });
+    return explain === 'all' ? stepReasons(stage, web, costs, path, reasoned) : reasoned;
   });
 }

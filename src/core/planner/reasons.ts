@@ -8,8 +8,8 @@ import { allLive, arrivalsAt, costsToGo } from './togo';
 import { stepCost, type Path } from './trellis';
 
 /*
- * Why an element of a plan is there: the cheapest plan without it is worked out, and what gets worse is the reason. A plan without it that
- * does not exist is the strongest reason of all.
+ * Why an element of a plan is there: the cheapest way round it is worked out, and what gets worse is the reason; the plan is kept as it is
+ * where the way round has come back to it. Where there is no way round, that is the strongest reason of all.
  */
 
 /** Least costs up to and from every node, worked out once for all questions about one web. */
@@ -22,8 +22,16 @@ export function costsOf(web: Web): Costs {
   return { soFar: arrivalsAt(web), toGo: costsToGo(web, allLive(web), null, 0).costs };
 }
 
-/** The cheapest plan in which the hand does not move between events t and t + 1; null where there is none. */
-function withoutShift(web: Web, costs: Costs, t: number): Path | null {
+/** A way round one element: another stretch of path that leaves the plan's own and comes back to it. */
+interface Detour {
+  /** First and last event where the two are one again, or the ends of the piece. */
+  readonly first: number;
+  readonly last: number;
+  readonly path: Path;
+}
+
+/** The cheapest way on in which the hand does not move between events t and t + 1; null where there is none. */
+function withoutShift(web: Web, costs: Costs, own: Path, t: number): Detour | null {
   const block = web.blocks[t];
   let least = Infinity;
   let ends: readonly [number, number] | null = null;
@@ -37,11 +45,17 @@ function withoutShift(web: Web, costs: Costs, t: number): Path | null {
       }
     }
   }
-  return ends && joined(web, costs, t, ends[0], ends[1]);
+  return ends && detour(web, costs, own, [t, ends[0]], [t + 1, ends[1]]);
 }
 
-/** The cheapest plan whose event t is held otherwise; null where there is none. */
-function withoutGrip(web: Web, costs: Costs, t: number, is: (grip: Grip) => boolean): Path | null {
+/** The cheapest way on whose event t is held otherwise; null where there is none. */
+function withoutGrip(
+  web: Web,
+  costs: Costs,
+  own: Path,
+  t: number,
+  is: (grip: Grip) => boolean,
+): Detour | null {
   const layer = web.layers[t];
   let least = Infinity;
   let best = -1;
@@ -52,54 +66,75 @@ function withoutGrip(web: Web, costs: Costs, t: number, is: (grip: Grip) => bool
       best = node;
     }
   }
-  if (best < 0) return null;
-  const path = new Int32Array(web.layers.length);
-  back(web, costs, t, best, path);
-  onward(web, costs, t, best, path);
-  return path;
+  return best < 0 ? null : detour(web, costs, own, [t, best], [t, best]);
 }
 
-function joined(web: Web, costs: Costs, t: number, from: number, to: number): Path {
-  const path = new Int32Array(web.layers.length);
-  back(web, costs, t, from, path);
-  onward(web, costs, t + 1, to, path);
-  return path;
+type Point = readonly [t: number, node: number];
+
+/** From two points of a way, back and onward by the cheapest steps until it is on the plan's own path again. */
+function detour(web: Web, costs: Costs, own: Path, start: Point, end: Point): Detour {
+  const path = own.slice();
+  [path[start[0]], path[end[0]]] = [start[1], end[1]];
+  let first = start[0];
+  while (first > 0 && path[first] !== own[first]) {
+    path[first - 1] = before(web, costs, first, path[first]);
+    first--;
+  }
+  let last = end[0];
+  while (last + 1 < path.length && path[last] !== own[last]) {
+    path[last + 1] = after(web, costs, last, path[last]);
+    last++;
+  }
+  return { first, last, path };
 }
 
-function back(web: Web, costs: Costs, t: number, node: number, path: Path) {
-  path[t] = node;
-  for (let at = t; at > 0; at--) {
-    const layer = web.layers[at - 1];
-    let least = Infinity;
-    for (let from = 0; from < layer.nodes; from++) {
-      const spent = costs.soFar[at - 1][from] + layer.cost[from];
-      if (spent >= least) continue;
-      const cost = spent + stepCost(web, at - 1, from, path[at]);
-      if (cost < least) {
-        least = cost;
-        path[at - 1] = from;
-      }
+function before(web: Web, costs: Costs, t: number, node: number): number {
+  const layer = web.layers[t - 1];
+  let least = Infinity;
+  let best = 0;
+  for (let from = 0; from < layer.nodes; from++) {
+    const spent = costs.soFar[t - 1][from] + layer.cost[from];
+    const cost = spent < least ? spent + stepCost(web, t - 1, from, node) : Infinity;
+    if (cost < least) {
+      least = cost;
+      best = from;
     }
   }
+  return best;
 }
 
-function onward(web: Web, costs: Costs, t: number, node: number, path: Path) {
-  path[t] = node;
-  for (let at = t; at + 1 < web.layers.length; at++) {
-    let least = Infinity;
-    for (let to = 0; to < web.layers[at + 1].nodes; to++) {
-      if (costs.toGo[at + 1][to] >= least) continue;
-      const cost = stepCost(web, at, path[at], to) + costs.toGo[at + 1][to];
-      if (cost < least) {
-        least = cost;
-        path[at + 1] = to;
-      }
+function after(web: Web, costs: Costs, t: number, node: number): number {
+  let least = Infinity;
+  let best = 0;
+  for (let to = 0; to < web.layers[t + 1].nodes; to++) {
+    const ahead = costs.toGo[t + 1][to];
+    const cost = ahead < least ? ahead + stepCost(web, t, node, to) : Infinity;
+    if (cost < least) {
+      least = cost;
+      best = to;
     }
   }
+  return best;
+}
+
+/** A stretch of a path as a plan of its own. */
+function stretchOf(stage: Stage, web: Web, path: Path, { first, last }: Detour): Plan {
+  const part = { ...stage, sounding: stage.sounding.slice(first, last + 1) };
+  const between = web.between.slice(first, last);
+  return planOf(
+    part,
+    { ...web, layers: web.layers.slice(first, last + 1), between },
+    path.slice(first, last + 1),
+  );
+}
+
+/** What is lost by a detour; the plan and it are compared only where they part. */
+function lossBy(stage: Stage, web: Web, own: Path, other: Detour, element: string): Reason[] {
+  return lossOf(stretchOf(stage, web, own, other), stretchOf(stage, web, other.path, other), element);
 }
 
 /** Why each shift of a plan is made. */
-export function shiftReasons(stage: Stage, web: Web, costs: Costs, plan: Plan): Plan {
+export function shiftReasons(stage: Stage, web: Web, costs: Costs, own: Path, plan: Plan): Plan {
   const indexOf = new Map(stage.sounding.map((event, t) => [event.at, t]));
   const shifts = plan.shifts.map((shift, n) => {
     const t = indexOf.get(shift.from) as number;
@@ -107,22 +142,20 @@ export function shiftReasons(stage: Stage, web: Web, costs: Costs, plan: Plan): 
       ? (indexOf.get(plan.shifts[n + 1].from) as number)
       : web.layers.length - 1;
     const needed = outOfReach(stage, web, plan.steps[t], t + 1, until);
-    const other = withoutShift(web, costs, t);
-    const loss = other ? lossOf(plan, planOf(stage, web, other), 'this shift') : [];
+    const other = withoutShift(web, costs, own, t);
+    const loss = other ? lossBy(stage, web, own, other, 'this shift') : [];
     return { ...shift, reasons: [...needed, ...loss] } satisfies Shift;
   });
   return { ...plan, shifts };
 }
 
 /** Why each extension, little finger and open string of a plan is there. */
-export function stepReasons(stage: Stage, web: Web, costs: Costs, plan: Plan): Plan {
+export function stepReasons(stage: Stage, web: Web, costs: Costs, own: Path, plan: Plan): Plan {
   const steps = plan.steps.map((step, t) => {
     const element = elementOf(step);
     if (!element) return step;
-    const other = withoutGrip(web, costs, t, element.is);
-    const reasons = other
-      ? lossOf(plan, planOf(stage, web, other), element.words)
-      : [onlyWay(stage, t, element)];
+    const other = withoutGrip(web, costs, own, t, element.is);
+    const reasons = other ? lossBy(stage, web, own, other, element.words) : [onlyWay(stage, t, element)];
     return { ...step, reasons };
   });
   return { ...plan, steps };
@@ -147,8 +180,7 @@ function elementOf(step: Step): Element | null {
 /** The first note that would have no place were the hand to stay: by the instrument itself, or by what was demanded. */
 function outOfReach(stage: Stage, web: Web, from: Step, first: number, last: number): Reason[] {
   for (let t = first; t <= last; t++) {
-    const label = (grip: Grip) => stage.model.label(grip.hold.position);
-    const here = (grip: Grip) => label(grip).name === from.positionName;
+    const here = (grip: Grip) => stage.model.label(grip.hold.position).name === from.positionName;
     if (web.layers[t].grips.some(here)) continue;
     const event = stage.sounding[t];
     const note = `${event.pitches.map(pitchName).join(' and ')} (note ${event.at + 1})`;

@@ -22,7 +22,7 @@ test('the loss claimed for a shift is what re-planning without it costs', () => 
   fc.assert(
     fc.property(someRequest, (request) => {
       const web = weave(setStage(request, buildMusic(request.material)));
-      for (const one of plan({ ...request, alternatives: 2 }).plans) {
+      for (const one of plan({ ...request, alternatives: 1 }).plans) {
         for (const shift of one.shifts) {
           const t = one.steps.findIndex((step) => step.at === shift.from);
           const blocks = web.blocks.map((block, at) =>
