@@ -9,6 +9,14 @@ import { ensureChromium, ensurePackages, run } from './setup.mjs';
 const FOLDER = 'docs/screenshots';
 const word = (page, label, value) => page.getByLabel(label, { exact: true }).selectOption(value);
 
+const openPlan = (page, name) => page.getByRole('button', { name, exact: true }).click();
+
+async function moveRight(page, times) {
+  await page.waitForTimeout(300);
+  await page.getByRole('application').focus({ preventScroll: true });
+  for (let at = 0; at < times; at++) await page.keyboard.press('ArrowRight');
+}
+
 /** What is shown in each picture, beginning from the freshly opened demo. */
 const SHOTS = {
   'bench-violin': async (page) => {
@@ -16,9 +24,17 @@ const SHOTS = {
     await word(page, 'Key', 'A');
     await word(page, 'Positions', 'null');
     await page.waitForTimeout(300);
-    await page.getByRole('application').focus();
-    for (let at = 0; at < 19; at++) await page.keyboard.press('ArrowRight');
+    await moveRight(page, 18);
   },
+  'bench-cello-thumb': async (page) => {
+    await openPlan(page, 'Juno: D major into thumb position');
+    await moveRight(page, 22);
+  },
+  'bench-bass': async (page) => {
+    await openPlan(page, 'Otis: F major, two octaves');
+    await moveRight(page, 11);
+  },
+  'bench-thirds': (page) => openPlan(page, 'Wren: D major in thirds'),
   'bench-problem': async (page) => {
     await word(page, 'Octaves', '3');
     await word(page, 'Positions', JSON.stringify({ from: 1, to: 1 }));
@@ -39,6 +55,7 @@ try {
     await page.locator('main[data-ready="true"]').waitFor();
     await arrange(page);
     await page.waitForTimeout(600);
+    await page.evaluate('scrollTo(0, 0)');
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
     console.log(`${FOLDER}/${name}.png`);
     await context.close();

@@ -46,9 +46,9 @@ function onSemitone(shift: Plan['shifts'][number], events: readonly ResponseEven
   return Math.abs(from.midi[0] - to.midi[0]) === 1;
 }
 
-/** A position in a word or two. */
+/** A position in two words; all thumb places are one. */
 function shortName(step: Plan['steps'][number]): string {
-  return step.position === 'thumb' ? 'thumb position' : step.positionName;
+  return step.position === 'thumb' ? 'thumb position' : `${step.positionName} position`;
 }
 
 /** Where a plan without a trait of its own goes its own way: the shift only it makes, else all its shifts, else the note it first parts at. */

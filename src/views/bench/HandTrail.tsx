@@ -2,7 +2,7 @@ import type { Plan, Shift, Step } from '../../core';
 import { COLUMN, columnX, TRAIL_HEIGHT } from './columns';
 import type { RowProps } from './rows';
 
-const TOP = 26;
+const TOP = 44;
 const BOTTOM = 30;
 const TOKEN = 13;
 
@@ -130,7 +130,7 @@ function ShiftStep({ shift, from, to, y }: ShiftProps) {
       <circle cx={x} cy={end} r={5.5} fill="var(--color-copper)" />
       <text
         x={x}
-        y={Math.max(16, top - 9)}
+        y={Math.max(16, top - 20)}
         fontSize={14}
         fontWeight={700}
         textAnchor="middle"
