@@ -3,16 +3,7 @@ import { reachVerdict } from '../hand/reach';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
-import {
-  chargeEntry,
-  chargeMove,
-  chargePlay,
-  chargeStay,
-  chargeReframe,
-  namedTerms,
-  newTally,
-  sameFrame,
-} from './charges';
+import { namedTerms } from './charges';
 import type {
   FingerName,
   FrameAnswer,
@@ -24,6 +15,7 @@ import type {
   Step,
 } from './response';
 import type { Grip, Stage } from './scene';
+import { tallyOf } from './tally';
 import { slide, slideIn, type Between, type Touch } from './terms';
 import type { Path } from './trellis';
 import type { Web } from './weave';
@@ -49,7 +41,7 @@ export function responseEvent(event: MusicEvent): ResponseEvent {
 export function planOf(stage: Stage, web: Web, path: Path): Plan {
   const grips = Array.from(path, (node, t) => web.layers[t].grips[node]);
   const touches = Array.from(path, (node, t) => web.layers[t].touchList[web.layers[t].touchOf[node]]);
-  const terms = namedTerms(tallyOf(stage, web, grips, touches));
+  const terms = namedTerms(tallyOf(stage, web, path, 0, path.length - 1));
   return {
     cost: Object.values(terms).reduce((sum, cost) => sum + cost, 0),
     terms,
@@ -58,26 +50,6 @@ export function planOf(stage: Stage, web: Web, path: Path): Plan {
     reach: grips.flatMap((grip, t) => reachOf(stage, grip, stage.sounding[t].at)),
     frames: framesOf(stage, grips),
   };
-}
-
-function tallyOf(stage: Stage, web: Web, grips: readonly Grip[], touches: readonly Touch[]) {
-  const tally = newTally();
-  grips.forEach((grip, t) => {
-    const { beats, lowest } = web.layers[t];
-    chargePlay(stage, grip, beats, lowest, tally);
-    if (t === 0 || touches[t - 1].position !== touches[t].position) chargeEntry(stage, grip.hold, tally);
-    if (t === 0) return;
-    const [a, b, between] = [touches[t - 1], touches[t], web.between[t - 1]];
-    if (a.position !== b.position) chargeMove(stage, a, b, between, tally);
-    else {
-      chargeStay(stage, a, b, between, tally);
-      const held = grips[t - 1].hold;
-      if (sameFrame(held, grip.hold)) return;
-      chargeEntry(stage, grip.hold, tally);
-      chargeReframe(stage, a, held, b, grip.hold, tally);
-    }
-  });
-  return tally;
 }
 
 function stepOf(stage: Stage, hold: Hold, at: number): Step {

@@ -1,7 +1,7 @@
 import { inPosition } from '../hand/hold';
 import { pitchName } from '../pitch/pitch';
 import { allowedGrips, type Web } from './weave';
-import { planOf } from './answer';
+import { accountOf, lossOf } from './losses';
 import type { Plan, Reason, Shift, Step } from './response';
 import type { Grip, Stage } from './scene';
 import { allLive, arrivalsAt, costsToGo } from './togo';
@@ -117,20 +117,9 @@ function after(web: Web, costs: Costs, t: number, node: number): number {
   return best;
 }
 
-/** A stretch of a path as a plan of its own. */
-function stretchOf(stage: Stage, web: Web, path: Path, { first, last }: Detour): Plan {
-  const part = { ...stage, sounding: stage.sounding.slice(first, last + 1) };
-  const between = web.between.slice(first, last);
-  return planOf(
-    part,
-    { ...web, layers: web.layers.slice(first, last + 1), between },
-    path.slice(first, last + 1),
-  );
-}
-
 /** What is lost by a detour; the plan and it are compared only where they part. */
-function lossBy(stage: Stage, web: Web, own: Path, other: Detour, element: string): Reason[] {
-  return lossOf(stretchOf(stage, web, own, other), stretchOf(stage, web, other.path, other), element);
+function lossBy(stage: Stage, web: Web, own: Path, { path, first, last }: Detour, element: string): Reason[] {
+  return lossOf(accountOf(stage, web, own, first, last), accountOf(stage, web, path, first, last), element);
 }
 
 /** Why each shift of a plan is made. */
@@ -200,88 +189,4 @@ function onlyWay(stage: Stage, t: number, element: Element): Reason {
   return demanded
     ? { code: 'demand', message: `The rules leave ${note} no other way than ${element.words}.` }
     : { code: 'range', message: `There is no other way to play ${note} than ${element.words}.` };
-}
-
-/** What can be counted in a plan, with the code of the reason it makes. */
-const COUNTS: readonly {
-  readonly code: string;
-  readonly one: string;
-  readonly many: string;
-  readonly of: (plan: Plan) => number;
-}[] = [
-  { code: 'shifts', one: 'shift', many: 'shifts', of: (plan) => plan.shifts.length },
-  {
-    code: 'extension',
-    one: 'extended note',
-    many: 'extended notes',
-    of: (plan) => plan.steps.filter((step) => step.extended).length,
-  },
-  { code: 'crossings', one: 'string crossing', many: 'string crossings', of: crossingsOf },
-  {
-    code: 'landing',
-    one: 'landing off the first finger',
-    many: 'landings off the first finger',
-    of: (plan) => plan.shifts.filter((shift) => shift.toFinger !== 1).length,
-  },
-  {
-    code: 'fourth',
-    one: 'note on the little finger',
-    many: 'notes on the little finger',
-    of: (plan) => fingersOf(plan, 4),
-  },
-  { code: 'open', one: 'open string', many: 'open strings', of: (plan) => fingersOf(plan, 0) },
-  {
-    code: 'reach',
-    one: 'stretch',
-    many: 'stretches',
-    of: (plan) => plan.reach.filter((reach) => reach.verdict !== 'easy').length,
-  },
-];
-
-function fingersOf(plan: Plan, finger: number): number {
-  return plan.steps.filter((step) => step.stops.some((stop) => stop.finger === finger)).length;
-}
-
-function crossingsOf(plan: Plan): number {
-  return plan.steps.filter(
-    (step, at) => at > 0 && step.stops[0].string !== plan.steps[at - 1].stops[0].string,
-  ).length;
-}
-
-/** Words for a term that grew while nothing countable did. */
-const TERM_REASONS: Readonly<Record<string, readonly [code: string, words: string]>> = {
-  shift: ['travel', 'a longer or worse placed shift'],
-  landing: ['landing', 'weaker landings'],
-  height: ['height', 'the hand further from home'],
-  colour: ['colour', 'more changes of colour'],
-  displace: ['frame', 'fingers slid by semitones'],
-  frame: ['frame', 'an unsteadier frame'],
-  reach: ['reach', 'wider spreads'],
-};
-
-/** What gets worse in the cheapest other plan, the greatest loss first; the first reason names it all. */
-function lossOf(plan: Plan, other: Plan, element: string): Reason[] {
-  const loss = other.cost - plan.cost;
-  const counted = COUNTS.map(({ code, one, many, of }) => {
-    const more = of(other) - of(plan);
-    return { code, more, words: `${more} more ${more === 1 ? one : many}` };
-  }).filter(({ more }) => more > 0);
-  const grown = Object.entries(other.terms)
-    .map(([name, cost]) => ({ name, more: cost - (plan.terms[name as keyof Plan['terms']] ?? 0) }))
-    .sort((a, b) => b.more - a.more);
-  const [worst] = grown.filter(({ name, more }) => more > 0.01 && TERM_REASONS[name]);
-  const parts: { code: string; words: string }[] =
-    counted.length > 0
-      ? counted.slice(0, 3)
-      : worst
-        ? [{ code: TERM_REASONS[worst.name][0], words: TERM_REASONS[worst.name][1] }]
-        : [];
-  if (parts.length === 0)
-    return [{ code: 'taste', loss, message: `Without ${element}: as good (${signed(loss)}).` }];
-  const words = parts.map((part) => part.words).join(' and ');
-  return [{ code: parts[0].code, loss, message: `Without ${element}: ${words} (${signed(loss)}).` }];
-}
-
-function signed(loss: number): string {
-  return loss >= 0 ? `costs ${loss.toFixed(1)} more` : `costs ${(-loss).toFixed(1)} less`;
 }

@@ -1,0 +1,48 @@
+import {
+  chargeEntry,
+  chargeMove,
+  chargePlay,
+  chargeReframe,
+  chargeStay,
+  newTally,
+  sameFrame,
+  type Tally,
+} from './charges';
+import type { Stage } from './scene';
+import type { TermName } from './terms';
+import type { Path } from './trellis';
+import type { Web } from './weave';
+
+export type Terms = Readonly<Partial<Record<TermName, number>>>;
+
+/** The terms of a path from event `first` to event `last`, as if it began and ended there. */
+export function tallyOf(stage: Stage, web: Web, path: Path, first: number, last: number): Tally {
+  const tally = newTally();
+  for (let t = first; t <= last; t++) {
+    const layer = web.layers[t];
+    const grip = layer.grips[path[t]];
+    chargePlay(stage, grip, layer.beats, layer.lowest, tally);
+    if (t === first) chargeEntry(stage, grip.hold, tally);
+    else chargeStep(stage, web, path, t, tally);
+  }
+  return tally;
+}
+
+/** The step from event t - 1 to event t. */
+function chargeStep(stage: Stage, web: Web, path: Path, t: number, tally: Tally) {
+  const [before, layer] = [web.layers[t - 1], web.layers[t]];
+  const from = before.touchList[before.touchOf[path[t - 1]]];
+  const to = layer.touchList[layer.touchOf[path[t]]];
+  const held = before.grips[path[t - 1]].hold;
+  const { hold } = layer.grips[path[t]];
+  const between = web.between[t - 1];
+  if (from.position !== to.position) {
+    chargeMove(stage, from, to, between, tally);
+    chargeEntry(stage, hold, tally);
+    return;
+  }
+  chargeStay(stage, from, to, between, tally);
+  if (sameFrame(held, hold)) return;
+  chargeEntry(stage, hold, tally);
+  chargeReframe(stage, from, held, to, hold, tally);
+}
