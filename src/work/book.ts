@@ -15,6 +15,14 @@ export type Page = Answer & { readonly book: { readonly page: number; readonly o
 /** Starts one worker thread; the caller says where the built worker lies. */
 export type StartWorker = () => Worker;
 
+/** Starts the worker from its TypeScript source, in development and tests: a thread does not take over its parent's loader. */
+export function startFromSource(source: URL): Worker {
+  const address = JSON.stringify(source.href);
+  return new Worker(`import('tsx/esm/api').then(({ tsImport }) => tsImport(${address}, ${address}))`, {
+    eval: true,
+  });
+}
+
 /**
  * Works a book out in worker threads, each taking the next request as it is free.
  * @param texts one JSON request each

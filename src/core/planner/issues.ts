@@ -1,7 +1,6 @@
 import { resolveSetup, setupIssues, type ChoiceIssue } from '../instrument/setup';
 import { buildMusic } from '../material/build';
 import { materialIssues } from '../material/issues';
-import { parsePitch, pitchName } from '../pitch/pitch';
 import type { PlanRequest, Rules } from './request';
 
 /**
@@ -28,8 +27,7 @@ function ruleIssues(request: PlanRequest, rules: Rules): ChoiceIssue[] {
   const names = resolveSetup(request).strings.map(({ name }) => name);
   const issues: ChoiceIssue[] = [];
   const checkString = (path: string, name: string) => {
-    const pitch = parsePitch(name);
-    if (!pitch || !names.includes(pitchName(pitch)))
+    if (!names.includes(name))
       issues.push({
         path,
         message: `There is no string "${name}" here; the strings are ${names.join(', ')}.`,

@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { Worker } from 'node:worker_threads';
 import type { APIRoute } from 'astro';
-import { bookTexts, MOST_PAGES, workBook } from '../../work/book';
+import { bookTexts, MOST_PAGES, startFromSource, workBook } from '../../work/book';
 import { bodyText, refusal } from './_body';
 
 export const prerender = false;
@@ -12,7 +12,7 @@ const MOST_BYTES = 16_000_000;
 function startWorker(): Worker {
   const built = new URL('book.worker.mjs', `file://${process.cwd()}/dist/server/`);
   if (!import.meta.env.DEV && existsSync(built)) return new Worker(built);
-  return new Worker(new URL('../../work/book.worker.ts', import.meta.url), { execArgv: ['--import', 'tsx'] });
+  return startFromSource(new URL('../../work/book.worker.ts', import.meta.url));
 }
 
 export const POST: APIRoute = async ({ request }) => {

@@ -85,6 +85,11 @@ test('what cannot be understood is an issue with its path', () => {
     '/material/scale',
   ]);
   assert.deepEqual(paths({ rules: { strings: ['A3'] } }), ['/rules/strings/0']);
+  assert.deepEqual(
+    paths({ rules: { strings: ['g3'] } }),
+    ['/rules/strings/0'],
+    'strings go by the names they have',
+  );
   assert.deepEqual(paths({ rules: { locks: [{ at: 99 }] } }), ['/rules/locks/0/at']);
   assert.deepEqual(paths({ rules: { positions: { from: 3, to: 1 } } }), ['/rules/positions']);
   assert.deepEqual(paths({ hand: { relaxedMm: 90, fullMm: 80, fingertipMm: 9 } }), ['/hand/relaxedMm']);

@@ -1,0 +1,84 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { THUMB, type Hold } from '../../../src/core/hand/hold';
+import { BASS_SCHOOLS, CELLO } from '../../../src/core/hand/schools';
+import { shapeHand, type School } from '../../../src/core/hand/shapes';
+import { resolveSetup } from '../../../src/core/instrument/setup';
+
+const cello = resolveSetup({ instrument: 'cello' });
+const bass = resolveSetup({ instrument: 'bass' });
+
+/** All holds of a stop on the lowest string, with the position's label. */
+function holdsAt(school: School, setup: typeof cello, semitones: number) {
+  const hand = shapeHand(setup, school);
+  const holds = hand.holds(0, { midi: setup.strings[0].midi + semitones, readings: [0] });
+  return holds.map((hold) => ({ hold, ...hand.label(hold.position), finger: hold.stops[0].finger }));
+}
+
+const closed = ({ hold }: { hold: Hold }) => hold.extended === 0;
+
+test('cello neck positions are named by the stop of the first finger', () => {
+  const names = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].map(
+    (stop) =>
+      holdsAt(CELLO, cello, stop).find((one) => one.finger === 1 && closed(one) && one.label !== 'thumb')
+        ?.label,
+  );
+  assert.deepEqual(names, [0.5, 1, 2, 2.5, 3, 3.5, 4, 5, 5.5, 6, 6.5, 7]);
+});
+
+test('the opened cello hand has a whole tone between 1 and 2 and a major third in all', () => {
+  const forward = holdsAt(CELLO, cello, 6).find(
+    (one) => one.finger === 4 && one.hold.extended === 2 && one.label === 1,
+  );
+  assert.deepEqual(forward?.hold.frame.slice(1, 5), [2, 4, 5, 6]);
+  const back = holdsAt(CELLO, cello, 1).find((one) => one.finger === 1 && one.hold.extended === 1);
+  assert.deepEqual([back?.label, back?.hold.frame.slice(1, 5)], [1, [1, 3, 4, 5]]);
+});
+
+test('from fifth position up the fourth cello finger is left out; the thumb lies below the first', () => {
+  const high = holdsAt(CELLO, cello, 14);
+  assert.ok(high.every((one) => one.finger !== 4));
+  const octave = holdsAt(CELLO, cello, 12).filter((one) => one.finger === THUMB);
+  assert.ok(octave.length > 0 && octave.every((one) => one.name === 'thumb an octave up'));
+  for (const { hold } of octave)
+    assert.ok(hold.frame[1] - hold.frame[THUMB] >= 1 && hold.frame[1] - hold.frame[THUMB] <= 2);
+});
+
+test('the octave harmonic is touched, not stopped', () => {
+  const touched = holdsAt(CELLO, cello, 12).filter(({ hold }) => hold.stops[0].harmonic);
+  assert.ok(touched.length > 0 && touched.every((one) => one.finger === 3));
+});
+
+test('one-two-four spans a whole tone without the third finger; four fingers span a minor third', () => {
+  const frames = (school: School) =>
+    new Set(
+      holdsAt(school, bass, 3)
+        .filter((one) => typeof one.label === 'number' && one.label < 5)
+        .map(({ hold }) => hold.frame[4] - hold.frame[1]),
+    );
+  assert.deepEqual(frames(BASS_SCHOOLS['one-two-four']), new Set([2]));
+  assert.deepEqual(frames(BASS_SCHOOLS['four-finger']), new Set([3]));
+  assert.ok(holdsAt(BASS_SCHOOLS['one-two-four'], bass, 5).every((one) => one.finger !== 3));
+});
+
+test('a pivot reaches a semitone to either side in the same position, at a price', () => {
+  const first = (school: School, stop: number) =>
+    holdsAt(school, bass, stop).filter((one) => one.label === 1 && one.finger === 4);
+  assert.equal(first(BASS_SCHOOLS['one-two-four'], 5).length, 0);
+  const [leaned] = first(BASS_SCHOOLS.pivot, 5);
+  assert.ok(leaned.hold.unsteady > 0);
+  assert.ok(first(BASS_SCHOOLS.pivot, 4).some(({ hold }) => hold.unsteady === 0));
+});
+
+test('positions rise along the neck and the first one is home', () => {
+  for (const [setup, school] of [
+    [cello, CELLO],
+    [bass, BASS_SCHOOLS['one-two-four']],
+  ] as const) {
+    const hand = shapeHand(setup, school);
+    assert.equal(hand.label(hand.home).name, '1st');
+    assert.equal(hand.anchor(hand.home), 2);
+    assert.ok(Number(hand.label(hand.landmark).label) >= 4);
+    assert.ok(Number.isNaN(hand.resting(hand.home, 0, THUMB)));
+  }
+});
