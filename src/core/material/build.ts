@@ -32,6 +32,7 @@ export function buildMusic(spec: MaterialSpec): Music {
     case 'scale':
       return {
         key: scaleKey(spec.tonic, spec.scale),
+        returns: spec.direction === 'updown',
         events: melody(spec.direction, (going) => scaleRun(spec, going), true),
       };
     case 'arpeggio': {
@@ -40,17 +41,20 @@ export function buildMusic(spec: MaterialSpec): Music {
       const name = `${pitchClassName(tonic)} ${spec.chord.replaceAll('-', ' ')}`;
       return {
         key: keyOf(tonic, pattern.mode, hasMinorThird(pattern), name),
+        returns: spec.direction === 'updown',
         events: melody(spec.direction, (going) => run(tonic, pattern, spec.octaves, going), true),
       };
     }
     case 'broken-thirds':
       return {
         key: scaleKey(spec.tonic, spec.scale),
+        returns: spec.direction === 'updown',
         events: melody(spec.direction, (going) => broken(scaleRun(spec, going)), false),
       };
     case 'double-stops':
       return {
         key: scaleKey(spec.tonic, spec.scale),
+        returns: spec.direction === 'updown',
         events: sounding(
           inDirection(spec.direction, (going) => doubled(spec, going), true),
           spec.interval === 'fingered-octave',
@@ -159,7 +163,7 @@ export function parseKey(name: string): Key | null {
 function buildNotes(spec: NotesSpec): Music {
   const key = spec.key === undefined ? { fifths: 0, name: 'C major' } : parseKey(spec.key);
   if (!key) throw new RangeError(`no key: ${spec.key}`);
-  return { key, events: spec.notes.map(noteEvent) };
+  return { key, returns: false, events: spec.notes.map(noteEvent) };
 }
 
 function noteEvent(note: NoteSpec, at: number): MusicEvent {

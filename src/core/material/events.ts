@@ -25,4 +25,6 @@ export interface RestEvent {
 export interface Music {
   readonly key: Key;
   readonly events: readonly MusicEvent[];
+  /** True where the line turns round in the middle and comes back through the same notes. */
+  readonly returns: boolean;
 }

@@ -3,7 +3,7 @@ import { reachVerdict } from '../hand/reach';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
-import { namedTerms } from './charges';
+import { chargeReturn, namedTerms } from './charges';
 import type {
   FingerName,
   FrameAnswer,
@@ -18,6 +18,7 @@ import type { Grip, Stage } from './scene';
 import { tallyOf } from './tally';
 import { slide, slideIn, type Between, type Touch } from './terms';
 import type { Path } from './trellis';
+import { comesBackAlike } from './wayback';
 import type { Web } from './weave';
 
 /*
@@ -41,7 +42,9 @@ export function responseEvent(event: MusicEvent): ResponseEvent {
 export function planOf(stage: Stage, web: Web, path: Path): Plan {
   const grips = Array.from(path, (node, t) => web.layers[t].grips[node]);
   const touches = Array.from(path, (node, t) => web.layers[t].touchList[web.layers[t].touchOf[node]]);
-  const terms = namedTerms(tallyOf(stage, web, path, 0, path.length - 1));
+  const tally = tallyOf(stage, web, path, 0, path.length - 1);
+  chargeReturn(stage, comesBackAlike(stage, web, path), tally);
+  const terms = namedTerms(tally);
   return {
     cost: Object.values(terms).reduce((sum, cost) => sum + cost, 0),
     terms,

@@ -137,6 +137,11 @@ export function chargeReframe(stage: Stage, a: Touch, from: Hold, b: Touch, to: 
     : lay(tally, 'frame', reshapeTerm(weights, from.frame, to.frame));
 }
 
+/** What coming back another way than the line went is charged, once for the whole plan. */
+export function chargeReturn(stage: Stage, same: boolean, tally?: Tally): number {
+  return same ? 0 : lay(tally, 'return', stage.scene.weights.otherWayBack);
+}
+
 /** True where every finger lies in the same place in both holds. */
 export function sameFrame({ frame: a }: Hold, { frame: b }: Hold): boolean {
   if (a === b) return true;

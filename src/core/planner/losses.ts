@@ -1,11 +1,12 @@
 import type { HandProfile } from '../hand/profile';
 import { reachVerdict } from '../hand/reach';
-import { namedTerms } from './charges';
+import { chargeReturn, namedTerms } from './charges';
 import type { Reason } from './response';
 import type { Grip, Stage } from './scene';
 import { tallyOf, type Terms } from './tally';
 import type { Touch } from './terms';
 import type { Path } from './trellis';
+import { comesBackAlike } from './wayback';
 import type { Web } from './weave';
 
 /*
@@ -24,6 +25,7 @@ interface Stretch {
   readonly grips: readonly Grip[];
   readonly touches: readonly Touch[];
   readonly hand: HandProfile;
+  readonly otherWayBack: boolean;
 }
 
 /** What can be counted, with the code of the reason it makes. */
@@ -60,6 +62,12 @@ const COUNTS: readonly {
   },
   { code: 'open', one: 'open string', many: 'open strings', of: ({ grips }) => played(grips, 0) },
   {
+    code: 'return',
+    one: 'way back to learn',
+    many: 'ways back to learn',
+    of: ({ otherWayBack }) => Number(otherWayBack),
+  },
+  {
     code: 'reach',
     one: 'stretch',
     many: 'stretches',
@@ -82,14 +90,17 @@ function played(grips: readonly Grip[], finger: number): number {
 
 /** Charges and counts a path from event `first` to event `last`. */
 export function accountOf(stage: Stage, web: Web, path: Path, first: number, last: number): Account {
+  const tally = tallyOf(stage, web, path, first, last);
+  const back = chargeReturn(stage, comesBackAlike(stage, web, path), tally);
   const layers = web.layers.slice(first, last + 1);
   const nodes = path.subarray(first, last + 1);
   const stretch: Stretch = {
     grips: layers.map((layer, t) => layer.grips[nodes[t]]),
     touches: layers.map((layer, t) => layer.touchList[layer.touchOf[nodes[t]]]),
     hand: stage.scene.hand,
+    otherWayBack: back > 0,
   };
-  const terms = namedTerms(tallyOf(stage, web, path, first, last));
+  const terms = namedTerms(tally);
   const cost = Object.values(terms).reduce((sum, part) => sum + part, 0);
   return { cost, terms, counts: COUNTS.map(({ of }) => of(stretch)) };
 }

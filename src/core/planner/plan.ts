@@ -1,12 +1,14 @@
 import { buildMusic } from '../material/build';
 import { planOf, responseEvent } from './answer';
 import { charactersOf } from './character';
-import { costsOf, shiftReasons, stepReasons } from './reasons';
+import { alikeIn } from './wayback';
+import { shiftReasons, stepReasons } from './reasons';
 import { problemsOf } from './relax';
 import type { PlanRequest } from './request';
 import type { Plan, PlanResponse, ResponseEvent } from './response';
 import { setStage, type Stage } from './scene';
-import { differentPaths, type Found } from './search';
+import { differentPaths, type Found, type Wanted } from './search';
+import { costsOf, type Costs } from './togo';
 import { weave, type Web } from './weave';
 import { requestWeights, type Weights } from './weights';
 
@@ -27,15 +29,23 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
   const events = music.events.map(responseEvent);
   const stage = setStage(request, music, weights);
   const web = weave(stage);
-  const paths = web.layers.every((layer) => layer.nodes > 0)
-    ? differentPaths(web, request.alternatives ?? DEFAULT_ALTERNATIVES, apartFor(stage.sounding.length))
-    : [];
+  const costs = web.layers.every((layer) => layer.nodes > 0) ? costsOf(web) : null;
+  const paths = costs ? differentPaths(web, wantedOf(stage, web), costs) : [];
   return {
     contract: 1,
     events,
     key: music.key,
-    plans: explained(stage, web, events, paths),
+    plans: costs ? explained(stage, web, costs, events, paths) : [],
     problems: paths.length === 0 ? problemsOf(stage, web) : [],
+  };
+}
+
+/** How many plans the request wants and how they differ. */
+export function wantedOf({ request, music, sounding, scene }: Stage, web: Web): Wanted {
+  return {
+    count: request.alternatives ?? DEFAULT_ALTERNATIVES,
+    apart: apartFor(sounding.length),
+    back: music.returns ? { otherWay: scene.weights.otherWayBack, alike: alikeIn(web) } : undefined,
   };
 }
 
@@ -43,6 +53,7 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
 function explained(
   stage: Stage,
   web: Web,
+  costs: Costs,
   events: readonly ResponseEvent[],
   paths: readonly Found[],
 ): Plan[] {
@@ -50,7 +61,6 @@ function explained(
   const { explain = 'shifts' } = stage.request;
   if (explain === 'nothing' || plans.length === 0) return plans;
   const characters = charactersOf(plans, events);
-  const costs = costsOf(web);
   return plans.map((one, at) => {
     const { path } = paths[at];
     const reasoned = shiftReasons(stage, web, costs, path, { ...one, character: characters[at] });

@@ -4,23 +4,13 @@ import { allowedGrips, type Web } from './weave';
 import { accountOf, lossOf } from './losses';
 import type { Plan, Reason, Shift, Step } from './response';
 import type { Grip, Stage } from './scene';
-import { allLive, arrivalsAt, costsToGo } from './togo';
+import type { Costs } from './togo';
 import { stepCost, type Path } from './trellis';
 
 /*
  * Why an element of a plan is there: the cheapest way round it is worked out, and what gets worse is the reason; the plan is kept as it is
  * where the way round has come back to it. Where there is no way round, that is the strongest reason of all.
  */
-
-/** Least costs up to and from every node, worked out once for all questions about one web. */
-export interface Costs {
-  readonly soFar: readonly Float64Array[];
-  readonly toGo: readonly Float64Array[];
-}
-
-export function costsOf(web: Web): Costs {
-  return { soFar: arrivalsAt(web), toGo: costsToGo(web, allLive(web), null, 0).costs };
-}
 
 /** A way round one element: another stretch of path that leaves the plan's own and comes back to it. */
 interface Detour {

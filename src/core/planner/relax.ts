@@ -5,7 +5,7 @@ import { positionAllowed, positionOrder } from './limits';
 import type { PositionNumber, PositionRule, Rules } from './request';
 import type { Problem } from './response';
 import type { Stage } from './scene';
-import { differentPaths } from './search';
+import { costsOf, leastCost } from './togo';
 import { allowedGrips, weave, type Web } from './weave';
 
 /*
@@ -96,7 +96,7 @@ function leavesPlan(stage: Stage, change: Rules): boolean {
   const relaxed: Stage = { ...stage, request: { ...stage.request, rules } };
   const locksAt = (event: SoundingEvent) => (rules.locks ?? []).filter((lock) => lock.at === event.at);
   if (!stage.sounding.every((event) => allowedGrips(relaxed, event, locksAt(event)).length > 0)) return false;
-  return rules.fourthFinger !== 'no-shift' || differentPaths(weave(relaxed), 1, 1).length > 0;
+  return rules.fourthFinger !== 'no-shift' || leastCost(costsOf(weave(relaxed))) < Infinity;
 }
 
 /** Single changes to the rules in force, from the least to the greatest. */

@@ -1,5 +1,15 @@
+import { foldTrellis, type Alike } from './fold';
 import { labelStore } from './labels';
-import { allLive, costsToGo, touchesWithin, type Live, type ToGo } from './togo';
+import {
+  allLive,
+  costsOf,
+  costsToGo,
+  leastCost,
+  touchesWithin,
+  type Costs,
+  type Live,
+  type ToGo,
+} from './togo';
 import { placesOf, type Path, type Trellis } from './trellis';
 
 /*
@@ -22,37 +32,75 @@ export interface Found {
 const FIRST_SLACK = 2;
 const MORE_SLACK = 4;
 
+/** One kind of path to look for, in a trellis of its own. */
+interface Way {
+  readonly trellis: Trellis;
+  readonly live: Live;
+  readonly toGo: ToGo;
+  /** Added to the cost of every path of this kind. */
+  readonly surcharge: number;
+  readonly unfold: (path: Path) => Path;
+  readonly fold: (places: Int32Array) => Int32Array;
+}
+
+export interface Wanted {
+  /** Most plans wanted; fewer come back where no more exist. */
+  readonly count: number;
+  /** In how many events two of them must lie elsewhere. */
+  readonly apart: number;
+  /** Where the line turns round and comes back: what it costs to come back another way than it went, and what the same way is. */
+  readonly back?: { readonly otherWay: number; readonly alike: Alike };
+}
+
 /**
- * The cheapest plans, each different from all before it in at least `apart` events, cheapest first.
+ * The cheapest plans, each different from all before it, cheapest first.
  *
  * Only touches that lie on some path near enough to the best are searched. That loses nothing: what is found within the
  * limit is the cheapest of all, and where it does not suffice the limit is raised.
- * @param count most plans wanted; fewer come back where no more exist
  */
-export function differentPaths(trellis: Trellis, count: number, apart: number): Found[] {
-  const all = allLive(trellis);
-  const toGo = costsToGo(trellis, all, null, 0);
-  const first = cheapest(trellis, all, [toGo]);
-  if (!first) return [];
-  if (count === 1) return [first];
+export function differentPaths(trellis: Trellis, wanted: Wanted, costs: Costs = costsOf(trellis)): Found[] {
+  const least = leastCost(costs);
+  if (least === Infinity) return [];
   for (let slack = FIRST_SLACK; ; slack *= MORE_SLACK) {
-    const most = first.cost + slack;
-    const live = touchesWithin(trellis, toGo, most);
-    const found = differentFrom(first, trellis, live, count, apart);
-    if (found.length === count && found[count - 1].cost <= most) return found;
-    if (live.every((touches, t) => touches.length === all[t].length)) return found;
+    const live = touchesWithin(trellis, costs, least + slack);
+    const whole = live.every((touches, t) => touches.length === trellis.layers[t].touches);
+    const most = whole ? Infinity : least + slack;
+    const found = differentOver(trellis, waysOf(trellis, live, costs, most, wanted), wanted);
+    const enough = found.length === wanted.count && found[wanted.count - 1].cost <= most;
+    if (enough || whole) return found;
   }
 }
 
-function differentFrom(first: Found, trellis: Trellis, live: Live, count: number, apart: number): Found[] {
-  const found = [first];
-  const bounds: ToGo[] = [];
+/** Free paths, and those that come back the way they went where that is worth something. */
+function waysOf(trellis: Trellis, live: Live, costs: Costs, most: number, wanted: Wanted): Way[] {
+  const same = <T>(value: T) => value;
+  const toGo = { places: null, owed: 0, costs: costs.toGo };
+  const free: Way = { trellis, live, toGo, surcharge: wanted.back?.otherWay ?? 0, unfold: same, fold: same };
+  const folded = wanted.back ? foldTrellis(trellis, costs, most, wanted.back.alike) : null;
+  if (!folded) return [free];
+  const all = allLive(folded.trellis);
+  return [{ ...folded, live: all, toGo: costsToGo(folded.trellis, all, null, 0), surcharge: 0 }, free];
+}
+
+function differentOver(trellis: Trellis, ways: readonly Way[], { count, apart }: Wanted): Found[] {
+  const found: Found[] = [];
+  const bounds = ways.map(({ toGo }) => [toGo]);
   while (found.length < count) {
-    const places = placesOf(trellis, found[found.length - 1].path);
-    bounds.push(costsToGo(trellis, live, places, apart));
-    const next = cheapest(trellis, live, bounds);
+    let next: Found | null = null;
+    ways.forEach((way, at) => {
+      const one = cheapest(way.trellis, way.live, bounds[at]);
+      if (one && one.cost + way.surcharge < (next?.cost ?? Infinity))
+        next = { path: way.unfold(one.path), cost: one.cost + way.surcharge };
+    });
     if (!next) break;
     found.push(next);
+    if (found.length === count) break;
+    const places = placesOf(trellis, found[found.length - 1].path);
+    ways.forEach((way, at) => {
+      const bound = costsToGo(way.trellis, way.live, way.fold(places), apart);
+      if (found.length === 1) bounds[at] = [bound];
+      else bounds[at].push(bound);
+    });
   }
   return found;
 }

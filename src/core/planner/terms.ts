@@ -19,6 +19,7 @@ export const TERM_NAMES = [
   'height',
   'colour',
   'frame',
+  'return',
 ] as const;
 export type TermName = (typeof TERM_NAMES)[number];
 

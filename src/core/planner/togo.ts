@@ -98,49 +98,48 @@ function settleHere(layer: Layer, live: Int32Array, place: number | null, owed: 
   }
 }
 
-/**
- * The touches that lie on some path of at most a given cost: no plan within it goes anywhere else.
- * @param toGo costs with nothing owed
- */
-export function touchesWithin(trellis: Trellis, toGo: ToGo, most: number): Live {
+/** Least costs of arriving at every node, its own cost left out, and of finishing from it, its own cost included. */
+export interface Costs {
+  readonly soFar: readonly Float64Array[];
+  readonly toGo: readonly Float64Array[];
+}
+
+/** Both passes over a whole trellis: worked out once for everything that is asked about it. */
+export function costsOf(trellis: Trellis): Costs {
   const { layers, blocks } = trellis;
-  let arrival: Float64Array = layers[0].entry;
-  return layers.map((layer, t) => {
-    const soFar = arrival;
-    const live = liveTouches(layer, soFar, toGo.costs[t], most);
-    if (t + 1 < layers.length) arrival = arrivalCosts(blocks[t], layer, layers[t + 1], live, soFar);
-    return live;
+  const soFar: Float64Array[] = [layers[0].entry];
+  for (let t = 0; t + 1 < layers.length; t++)
+    soFar.push(arrivalCosts(blocks[t], layers[t], layers[t + 1], soFar[t]));
+  return { soFar, toGo: costsToGo(trellis, allLive(trellis), null, 0).costs };
+}
+
+/** Cost of the cheapest path of all; Infinity where there is none. */
+export function leastCost({ soFar, toGo }: Costs): number {
+  return toGo[0].reduce((least, cost, node) => Math.min(least, soFar[0][node] + cost), Infinity);
+}
+
+/** The touches that lie on some path of at most a given cost: no plan within it goes anywhere else. */
+export function touchesWithin(trellis: Trellis, costs: Costs, most: number): Live {
+  return trellis.layers.map((layer, t) => {
+    const [soFar, toGo] = [costs.soFar[t], costs.toGo[t]];
+    const live: number[] = [];
+    for (let touch = 0; touch < layer.touches; touch++) {
+      for (let node = layer.touchStart[touch]; node < layer.touchStart[touch + 1]; node++) {
+        if (soFar[node] + toGo[node] > most) continue;
+        live.push(touch);
+        break;
+      }
+    }
+    return Int32Array.from(live);
   });
 }
 
-/** Least cost of arriving at every node of every layer, its own cost left out. */
-export function arrivalsAt(trellis: Trellis): Float64Array[] {
-  const { layers, blocks } = trellis;
-  const live = allLive(trellis);
-  const arrivals: Float64Array[] = [layers[0].entry];
-  for (let t = 0; t + 1 < layers.length; t++)
-    arrivals.push(arrivalCosts(blocks[t], layers[t], layers[t + 1], live[t], arrivals[t]));
-  return arrivals;
-}
-
-function liveTouches(layer: Layer, soFar: Float64Array, ahead: Float64Array, most: number): Int32Array {
-  const live: number[] = [];
-  for (let touch = 0; touch < layer.touches; touch++) {
-    for (let node = layer.touchStart[touch]; node < layer.touchStart[touch + 1]; node++) {
-      if (soFar[node] + ahead[node] > most) continue;
-      live.push(touch);
-      break;
-    }
-  }
-  return Int32Array.from(live);
-}
-
 /** Least cost of arriving at each node of the next layer, its own cost left out. */
-function arrivalCosts(block: Block, layer: Layer, next: Layer, live: Int32Array, soFar: Float64Array) {
+function arrivalCosts(block: Block, layer: Layer, next: Layer, soFar: Float64Array) {
   const { move, stayStart, stayTo, stayCost } = block;
   const moved = new Float64Array(next.touches).fill(Infinity);
   const arrival = new Float64Array(next.nodes).fill(Infinity);
-  for (const touch of live) {
+  for (let touch = 0; touch < layer.touches; touch++) {
     let leave = Infinity;
     for (let node = layer.touchStart[touch]; node < layer.touchStart[touch + 1]; node++) {
       const paid = soFar[node] + layer.cost[node];

@@ -158,7 +158,7 @@ function touchOfHold(stage: Stage, hold: Hold): Touch {
 }
 
 /** Numbers of open places lie above all others. */
-const OPEN_PLACE = 1_000_000;
+export const OPEN_PLACE = 1_000_000;
 
 /** An open string and the fourth finger just below it count as one place, whatever the hand does meanwhile. */
 function placeOf(stage: Stage, hold: Hold): number {

@@ -81,6 +81,8 @@ export interface Weights {
   readonly bar: number;
   /** A written note taken as its enharmonic neighbour: the eye reads one letter, the hand another. */
   readonly reread: number;
+  /** Coming back another way than the line went up: a second fingering to learn and to keep apart from the first. */
+  readonly otherWayBack: number;
   /** Two fingers a semitone apart where the fingertip is wider than the space. */
   readonly crowding: number;
 }
@@ -124,6 +126,7 @@ const SECURE: Weights = {
   bar: 0.35,
   reread: 0.05,
   crowding: 0.1,
+  otherWayBack: 0.5,
 };
 
 /** Singing: stay on a string, slides welcome, no open string in the line. */

@@ -24,6 +24,7 @@ export const TERM_WORDS: Readonly<Record<TermName, string>> = {
   height: 'lying off first position',
   colour: 'changes of colour',
   frame: 'unusual finger patterns',
+  return: 'another way back',
 };
 
 /** "F#4" as it is spoken: "F sharp 4". */

@@ -7,6 +7,7 @@ import {
   plan,
   type Pitch,
   type Plan,
+  type PlanRequest,
   type PlanResponse,
   type Rules,
 } from '../../../src/core';
@@ -17,12 +18,12 @@ const RUNS = { numRuns: 150, seed: 20261123 };
 const TUNINGS = ['G3 D4 A4 E5', 'C3 G3 D4 A4', 'C2 G2 D3 A3', 'E1 A1 D2 G2'].map((names) => names.split(' '));
 const OPEN = Object.fromEntries(TUNINGS.flat().map((name) => [name, midiOf(parsePitch(name) as Pitch)]));
 
-function everyPlan(law: (plan: Plan, response: PlanResponse, rules: Rules) => void) {
+function everyPlan(law: (plan: Plan, response: PlanResponse, rules: Rules, request: PlanRequest) => void) {
   fc.assert(
     fc.property(someRequest, (request) => {
       const response = plan(request);
       assert.ok(response.plans.length > 0 || response.problems.length > 0, 'never an empty answer');
-      for (const one of response.plans) law(one, response, request.rules ?? {});
+      for (const one of response.plans) law(one, response, request.rules ?? {}, request);
     }),
     RUNS,
   );
@@ -194,4 +195,29 @@ test('shift figures agree with the stops', () => {
       assert.equal(shift.toPosition, to.position);
     }
   });
+});
+
+test('a plan that comes back another way than it went is charged for it, and no other is', () => {
+  let [same, other] = [0, 0];
+  everyPlan((one, response, _, request) => {
+    const { material } = request;
+    if (!('direction' in material) || material.direction !== 'updown') {
+      assert.equal(one.terms.return, undefined);
+      return;
+    }
+    const midi = response.events.map((event) => ('midi' in event ? event.midi.join() : ''));
+    const way = one.steps.map(({ stops, positionName }, t) =>
+      [
+        midi[t] === midi[midi.length - 1 - t] ? '' : t,
+        positionName,
+        ...stops.map((stop) => stop.string + stop.finger),
+      ].join(),
+    );
+    const alike = way.every((words, t) => words === way[way.length - 1 - t]);
+    if (alike) same++;
+    else if (one.terms.return !== undefined) other++;
+    if (alike) assert.equal(one.terms.return, undefined);
+    else if (one.terms.return !== undefined) assert.equal(one.terms.return, 0.5);
+  });
+  assert.ok(same > 10 && other > 10, `${same} ${other}`);
 });

@@ -1,10 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { plan, type PlanRequest } from '../../../src/core';
+import { plan, requestWeights, type PlanRequest } from '../../../src/core';
 import { buildMusic } from '../../../src/core/material/build';
 import { setStage } from '../../../src/core/planner/scene';
-import { differentPaths } from '../../../src/core/planner/search';
+import { costsOf, leastCost } from '../../../src/core/planner/togo';
 import type { Trellis } from '../../../src/core/planner/trellis';
 import { weave } from '../../../src/core/planner/weave';
 import { someRequest } from '../requests';
@@ -15,7 +15,23 @@ const threeOctaves: PlanRequest = {
 };
 
 /** Cost of the cheapest plan of a trellis; Infinity where there is none. */
-const best = (trellis: Trellis) => differentPaths(trellis, 1, 1)[0]?.cost ?? Infinity;
+const best = (trellis: Trellis) => leastCost(costsOf(trellis));
+
+/**
+ * A claimed loss is that of a real plan. Where a line comes back, the best plan without the element may keep its two ways alike or
+ * not, which the claim leaves open by the price of another way back; else it is exact.
+ */
+function assertLoss(claimed: number | undefined, without: Trellis, own: number, request: PlanRequest) {
+  const loss = best(without) - own;
+  const material = request.material;
+  const open = 'direction' in material && material.direction === 'updown' ? 2 * OTHER_WAY : 0;
+  assert.ok(
+    claimed !== undefined && claimed >= loss - 1e-9 && claimed <= loss + open + 1e-9,
+    `${claimed} ${loss}`,
+  );
+}
+
+const OTHER_WAY = requestWeights(threeOctaves).otherWayBack;
 
 test('the loss claimed for a shift is what re-planning without it costs', () => {
   let seen = 0;
@@ -28,11 +44,11 @@ test('the loss claimed for a shift is what re-planning without it costs', () => 
           const blocks = web.blocks.map((block, at) =>
             at === t ? { ...block, move: block.move.map(() => Infinity) } : block,
           );
-          const loss = best({ ...web, blocks }) - one.cost;
+          const without = { ...web, blocks };
           const claimed = shift.reasons.find((reason) => reason.loss !== undefined);
           assert.ok(shift.reasons.length > 0);
-          if (loss === Infinity) assert.equal(claimed, undefined);
-          else assert.ok(Math.abs((claimed?.loss ?? NaN) - loss) < 1e-9);
+          if (best(without) === Infinity) assert.equal(claimed, undefined);
+          else assertLoss(claimed?.loss, without, one.cost, request);
           seen++;
         }
       }
@@ -62,7 +78,7 @@ test('the loss claimed for a little finger, open string or extension is what re-
           });
           return { ...layer, cost };
         });
-        assert.ok(Math.abs((claimed.loss ?? NaN) - (best({ ...web, layers }) - one.cost)) < 1e-9);
+        assertLoss(claimed.loss, { ...web, layers }, one.cost, request);
         seen++;
       });
     }),

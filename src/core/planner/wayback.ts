@@ -1,0 +1,33 @@
+import { sameFrame } from './charges';
+import type { Alike } from './fold';
+import type { Stage } from './scene';
+import { placesOf, type Path } from './trellis';
+import { OPEN_PLACE, type Web } from './weave';
+
+/*
+ * Coming back the way one went: in the same places, and where the note is the same also with the same finger in the same frame. A note
+ * that is lower on the way down (melodic minor) need only lie in the same position on the same string; an open string and
+ * the little finger below it are the same.
+ */
+
+export function alikeIn({ layers }: Web): Alike {
+  return (t, node, late, back) => {
+    const [out, home] = [layers[t].grips[node].hold, layers[late].grips[back].hold];
+    if (out === home || layers[t].place[layers[t].touchOf[node]] >= OPEN_PLACE) return true;
+    return out.stops.every((stop, at) => {
+      const other = home.stops[at];
+      return stop.semitones !== other.semitones || (stop.finger === other.finger && sameFrame(out, home));
+    });
+  };
+}
+
+/** True where a plan comes back the way it went, or has no way back. */
+export function comesBackAlike(stage: Stage, web: Web, path: Path): boolean {
+  if (!stage.music.returns) return true;
+  const places = placesOf(web, path);
+  const alike = alikeIn(web);
+  return places.every((place, t) => {
+    const late = path.length - 1 - t;
+    return late <= t || (place === places[late] && alike(t, path[t], late, path[late]));
+  });
+}
