@@ -80,7 +80,8 @@ function shapeIssue({ keyword, instancePath, params, message }: ErrorObject): Ch
     case 'discriminator':
       return {
         path: `${instancePath}/type`,
-        message: 'Choose one of scale, arpeggio, broken-thirds, double-stops, notes.',
+        message:
+          'Choose one of scale, arpeggio, broken-thirds, broken-fourths, broken-sixths, double-stops, notes.',
       };
     case 'false schema':
       return { path: instancePath, message: 'A rest has no pitches; leave one of the two out.' };

@@ -21,13 +21,15 @@ export function gripsFor(setup: Setup, model: HandModel, pitches: readonly Deman
   return found;
 }
 
-/** Pressed holds of one pitch on one string, and the open string with the hand in any position. */
+/** Pressed holds of one pitch on one string, and the open string (or its extension) with the hand in any position. */
 function voiceHolds(setup: Setup, model: HandModel, string: number, pitch: DemandedPitch): Hold[] {
   const pressed = model.holds(string, pitch);
-  if (setup.strings[string].midi !== pitch.midi) return pressed;
+  const semitones = pitch.midi - setup.strings[string].midi;
+  if (semitones !== 0 && !(string === 0 && semitones < 0 && -semitones <= setup.extensionSemitones))
+    return pressed;
   const open = Array.from({ length: model.positionCount }, (_, position) => ({
     position,
-    stops: [{ string, finger: 0, semitones: 0 }],
+    stops: [{ string, finger: 0, semitones }],
     frame: NO_FRAME,
     extended: 0,
     reread: false,
@@ -110,6 +112,7 @@ function joined(low: Hold, high: Hold): Hold {
     stops: [...low.stops, ...high.stops],
     frame: low.frame === NO_FRAME ? high.frame : low.frame,
     extended: low.extended || high.extended,
+    leaned: low.leaned || high.leaned,
     reread: low.reread || high.reread,
     unsteady: Math.max(low.unsteady, high.unsteady),
   };

@@ -26,6 +26,8 @@ export interface Hold {
   readonly frame: readonly number[];
   /** The finger that reaches outside the closed hand, or 0. */
   readonly extended: number;
+  /** True where the hand leans a semitone out of its position on a fixed thumb (double bass). */
+  readonly leaned?: boolean;
   /** True where a written note is taken as its enharmonic neighbour. */
   readonly reread: boolean;
   /** How rare or unsteady the frame is, in the unit of the planner's weights; 0 for what is taught first. */

@@ -120,12 +120,13 @@ function bassSchool(neck: readonly Shape[], resting: Shape['places']): School {
 
 /** A pivot leans the frame a semitone to either side on a fixed thumb: less than a shift, more than nothing. */
 const PIVOT = 0.45;
+const leaning = (places: Shape['places']): Shape => ({ ...shape(places, PIVOT), leaned: true });
 
 export const BASS_SCHOOLS = {
   'one-two-four': bassSchool([shape(ONE_TWO_FOUR)], ONE_TWO_FOUR),
   'four-finger': bassSchool([shape({ 1: 0, 2: 1, 3: 2, 4: 3 })], { 1: 0, 2: 1, 3: 2, 4: 3 }),
   pivot: bassSchool(
-    [shape(ONE_TWO_FOUR), shape({ 1: 1, 2: 2, 4: 3 }, PIVOT), shape({ 1: -1, 2: 0, 4: 1 }, PIVOT)],
+    [shape(ONE_TWO_FOUR), leaning({ 1: 1, 2: 2, 4: 3 }), leaning({ 1: -1, 2: 0, 4: 1 })],
     ONE_TWO_FOUR,
   ),
 } as const;

@@ -11,6 +11,8 @@ export interface Shape {
   readonly places: Readonly<Partial<Record<'T' | 1 | 2 | 3 | 4, number>>>;
   /** The finger that reaches out of the closed hand, or 0. */
   readonly extended: number;
+  /** True where it is the closed hand leaning to one side on a fixed thumb. */
+  readonly leaned?: boolean;
   /** Cost of the shape, in the unit of the planner's weights. */
   readonly unsteady: number;
 }
@@ -103,10 +105,18 @@ export function shapeHand(setup: Setup, school: School): HandModel {
 }
 
 function holdAt(place: Place, position: number, at: number, finger: number, semitones: number): Hold {
-  const { extended, unsteady } = place.region.shapes[at];
+  const { extended, unsteady, leaned } = place.region.shapes[at];
   const low = place.region.thumb ? Math.max(0, HARMONIC_STOP - place.stop) * LOW_THUMB : 0;
   const stops = [{ string: 0, finger, semitones, harmonic: false }];
-  return { position, stops, frame: place.frames[at], extended, reread: false, unsteady: unsteady + low };
+  return {
+    position,
+    stops,
+    frame: place.frames[at],
+    extended,
+    leaned,
+    reread: false,
+    unsteady: unsteady + low,
+  };
 }
 
 /** The third finger (with one-two-four the fourth would not reach) laid out to the octave. */

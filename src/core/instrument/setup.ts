@@ -16,6 +16,8 @@ export interface Setup {
   readonly strings: readonly OpenString[];
   readonly lengthMm: number;
   readonly reachSemitones: number;
+  /** Semitones that keys or gates beyond the nut carry the lowest string down; 0 without them. */
+  readonly extensionSemitones: number;
 }
 
 export interface SetupChoice {
@@ -23,6 +25,8 @@ export interface SetupChoice {
   readonly size?: string;
   readonly tuning?: readonly string[];
   readonly stringLengthMm?: number;
+  /** Lowest note of an extension of the lowest string, sounding ("C1" on a double bass). */
+  readonly extensionTo?: string;
 }
 
 /**
@@ -41,8 +45,17 @@ export function resolveSetup(choice: SetupChoice): Setup {
     strings,
     lengthMm: choice.stringLengthMm ?? data.sizes[choice.size ?? data.defaultSize],
     reachSemitones: data.reachSemitones,
+    extensionSemitones: extensionBelow(choice.extensionTo, strings[0]),
   };
 }
+
+function extensionBelow(lowest: string | undefined, string: OpenString): number {
+  const pitch = lowest === undefined ? null : parsePitch(lowest);
+  return pitch ? string.midi - midiOf(pitch) : 0;
+}
+
+/** Longest extension built: from E down to B. */
+const MOST_EXTENSION = 5;
 
 export interface ChoiceIssue {
   readonly path: string;
@@ -79,5 +92,12 @@ export function setupIssues(choice: SetupChoice): ChoiceIssue[] {
       });
     }
   });
+  if (issues.length > 0 || choice.extensionTo === undefined) return issues;
+  const { strings, extensionSemitones } = resolveSetup(choice);
+  if (!parsePitch(choice.extensionTo) || extensionSemitones < 1 || extensionSemitones > MOST_EXTENSION)
+    issues.push({
+      path: '/extensionTo',
+      message: `An extension carries the lowest string (${strings[0].name}) one to ${MOST_EXTENSION} semitones down; write its lowest note, such as "C1" under an E string.`,
+    });
   return issues;
 }

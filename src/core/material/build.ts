@@ -21,6 +21,9 @@ const VOICE_STEPS: Readonly<Record<DoubleStopInterval, number>> = {
   tenth: 9,
 };
 
+/** Scale steps from a note to its partner. */
+const BROKEN_STEPS = { 'broken-thirds': 2, 'broken-fourths': 3, 'broken-sixths': 5 } as const;
+
 /**
  * Works material out into events.
  * The spec must have passed materialIssues; an unreadable name throws a RangeError.
@@ -42,14 +45,23 @@ export function buildMusic(spec: MaterialSpec): Music {
       return {
         key: keyOf(tonic, pattern.mode, hasMinorThird(pattern), name),
         returns: spec.direction === 'updown',
-        events: melody(spec.direction, (going) => run(tonic, pattern, spec.octaves, going), true),
+        events:
+          spec.figure === 'in-threes'
+            ? melody(spec.direction, (going) => inThrees(run(tonic, pattern, spec.octaves, going)), false)
+            : melody(spec.direction, (going) => run(tonic, pattern, spec.octaves, going), true),
       };
     }
     case 'broken-thirds':
+    case 'broken-fourths':
+    case 'broken-sixths':
       return {
         key: scaleKey(spec.tonic, spec.scale),
         returns: spec.direction === 'updown',
-        events: melody(spec.direction, (going) => broken(scaleRun(spec, going)), false),
+        events: melody(
+          spec.direction,
+          (going) => broken(scaleRun(spec, going), BROKEN_STEPS[spec.type]),
+          false,
+        ),
       };
     case 'double-stops':
       return {
@@ -115,9 +127,14 @@ function ladder(tonic: Pitch, degrees: readonly Degree[], count: number): Pitch[
   );
 }
 
-/** Each note followed by the one two further on, inside the range: 1 3 2 4 3 5 … */
-function broken(notes: readonly Pitch[]): Pitch[] {
-  return notes.slice(0, -2).flatMap((note, at) => [note, notes[at + 2]]);
+/** Each note followed by the one so many further on, inside the range: 1 3 2 4 3 5 … */
+function broken(notes: readonly Pitch[], steps: number): Pitch[] {
+  return notes.slice(0, -steps).flatMap((note, at) => [note, notes[at + steps]]);
+}
+
+/** Groups of three notes, each group beginning one note further on. */
+function inThrees(notes: readonly Pitch[]): Pitch[] {
+  return notes.slice(0, -2).flatMap((_, at) => notes.slice(at, at + 3));
 }
 
 function doubled(spec: RunSpec & { readonly interval: DoubleStopInterval }, going: Going): Voices[] {
@@ -168,7 +185,8 @@ function buildNotes(spec: NotesSpec): Music {
 
 function noteEvent(note: NoteSpec, at: number): MusicEvent {
   const beats = note.beats ?? 1;
-  if ('rest' in note) return { kind: 'rest', at, beats };
+  const bar = note.bar ? { bar: note.bar } : {};
+  if ('rest' in note) return { kind: 'rest', at, beats, ...bar };
   const pitches = note.pitches.map(pitchOf).sort((a, b) => midiOf(a) - midiOf(b));
-  return { kind: 'sounding', at, pitches, beats, fingeredOctave: false };
+  return { kind: 'sounding', at, pitches, beats, fingeredOctave: false, ...bar };
 }

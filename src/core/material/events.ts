@@ -5,6 +5,8 @@ import type { Pitch } from '../pitch/pitch';
 export type MusicEvent = SoundingEvent | RestEvent;
 
 export interface SoundingEvent {
+  /** True where a bar line stands before it. */
+  readonly bar?: true;
   readonly kind: 'sounding';
   readonly at: number;
   /** Sounding pitches, low to high. */
@@ -16,6 +18,7 @@ export interface SoundingEvent {
 }
 
 export interface RestEvent {
+  readonly bar?: true;
   readonly kind: 'rest';
   readonly at: number;
   readonly beats: number;

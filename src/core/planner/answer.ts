@@ -1,5 +1,6 @@
 import { THUMB, type Hold } from '../hand/hold';
 import { reachVerdict } from '../hand/reach';
+import { stopMm } from '../instrument/geometry';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
@@ -30,12 +31,14 @@ export function fingerName(finger: number): FingerName {
 }
 
 export function responseEvent(event: MusicEvent): ResponseEvent {
-  if (event.kind === 'rest') return { at: event.at, rest: true, beats: event.beats };
+  const bar = event.bar ? { bar: event.bar } : {};
+  if (event.kind === 'rest') return { at: event.at, rest: true, beats: event.beats, ...bar };
   return {
     at: event.at,
     pitches: event.pitches.map(pitchName),
     midi: event.pitches.map(midiOf),
     beats: event.beats,
+    ...bar,
   };
 }
 
@@ -63,12 +66,13 @@ function stepOf(stage: Stage, hold: Hold, at: number): Step {
       string: stage.setup.strings[stop.string].name,
       finger: fingerName(stop.finger),
       semitones: stop.semitones,
-      stopMm: rounded(stage.scene.stops[stop.semitones]),
+      stopMm: rounded(stopMm(stage.setup.lengthMm, stop.semitones)),
       harmonic: stop.harmonic === true,
     })),
     position: label,
     positionName: name,
     extended: hold.extended > 0,
+    ...(hold.leaned ? { leaned: true as const } : {}),
     handMm: handMm(stage, hold),
   };
 }

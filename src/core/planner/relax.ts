@@ -37,7 +37,7 @@ function outOfRange(stage: Stage, event: SoundingEvent): Problem {
   const lowest = setup.strings[0];
   const top = setup.strings[setup.strings.length - 1];
   const midis = event.pitches.map(midiOf);
-  if (Math.min(...midis) < lowest.midi) {
+  if (Math.min(...midis) < lowest.midi - setup.extensionSemitones) {
     const message = `${names} lies below the lowest string (${lowest.name}) of this ${label}. Start higher, take fewer octaves down, or tune the string lower.`;
     return { code: 'too-low', at: event.at, message };
   }

@@ -41,6 +41,8 @@ export interface PlanRequest {
   readonly size?: string;
   readonly tuning?: readonly string[];
   readonly stringLengthMm?: number;
+  /** Lowest note of an extension of the lowest string, such as "C1" on a double bass. */
+  readonly extensionTo?: string;
   readonly hand?: HandChoice;
   readonly school?: School;
   readonly style?: Style;

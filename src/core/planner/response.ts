@@ -11,8 +11,10 @@ export type ResponseEvent =
       readonly pitches: readonly string[];
       readonly midi: readonly number[];
       readonly beats: number;
+      /** True where a bar line stands before it. */
+      readonly bar?: true;
     }
-  | { readonly at: number; readonly rest: true; readonly beats: number };
+  | { readonly at: number; readonly rest: true; readonly beats: number; readonly bar?: true };
 
 export interface StopAnswer {
   readonly string: string;
@@ -28,6 +30,8 @@ export interface Step {
   readonly position: PositionNumber;
   readonly positionName: string;
   readonly extended: boolean;
+  /** True where the hand leans a semitone out of its position on a fixed thumb (double bass, pivot school). */
+  readonly leaned?: true;
   /** Where the first and the fourth finger (or the last that has a place) lie, in mm from the nut: the width of the hand. */
   readonly handMm: readonly [number, number];
   /** Why an extension, the little finger or an open string is used here; only where the request asks to explain all. */

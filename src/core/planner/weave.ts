@@ -54,7 +54,9 @@ export function weave(stage: Stage): Web {
 }
 
 function isOpen(stage: Stage, midi: number): boolean {
-  return stage.setup.strings.some((open) => open.midi === midi);
+  const { strings, extensionSemitones } = stage.setup;
+  const extended = midi < strings[0].midi && midi >= strings[0].midi - extensionSemitones;
+  return extended || strings.some((open) => open.midi === midi);
 }
 
 /**

@@ -86,7 +86,7 @@ export function stepWords(step: Step, pitches: readonly string[], at: number, of
     )
     .join(' and ');
   const place = inPosition(step.positionName).replace(/^in /, '');
-  const stretch = step.extended ? ', extended' : '';
+  const stretch = step.extended ? ', extended' : step.leaned ? ', leaning on the thumb' : '';
   return `Note ${at + 1} of ${of}: ${pitches.map(spoken).join(' and ')}, ${fingers}, ${place}${stretch}`;
 }
 

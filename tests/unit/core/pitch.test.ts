@@ -88,6 +88,15 @@ test('arpeggios, broken thirds and double stops', () => {
     names({ type: 'double-stops', interval: 'sixth', scale: 'major', ...base }).join(' '),
     'C4+A4 D4+B4 E4+C5 F4+D5 G4+E5 A4+F5 B4+G5 C5+A5',
   );
+  assert.equal(
+    names({ type: 'broken-fourths', scale: 'major', ...base }).join(' '),
+    'C4 F4 D4 G4 E4 A4 F4 B4 G4 C5',
+  );
+  assert.equal(names({ type: 'broken-sixths', scale: 'major', ...base }).join(' '), 'C4 A4 D4 B4 E4 C5');
+  assert.equal(
+    names({ type: 'arpeggio', chord: 'major', figure: 'in-threes', ...base, direction: 'updown' }).join(' '),
+    'C4 E4 G4 E4 G4 C5 C5 G4 E4 G4 E4 C4',
+  );
 });
 
 test('unknown scales and chords are null, and package names work with hyphens', () => {

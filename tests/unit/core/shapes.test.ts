@@ -3,6 +3,7 @@ import { test } from 'node:test';
 import { THUMB, type Hold } from '../../../src/core/hand/hold';
 import { BASS_SCHOOLS, CELLO } from '../../../src/core/hand/schools';
 import { shapeHand, type School } from '../../../src/core/hand/shapes';
+import { plan, requestIssues, type PlanRequest } from '../../../src/core';
 import { resolveSetup } from '../../../src/core/instrument/setup';
 
 const cello = resolveSetup({ instrument: 'cello' });
@@ -81,4 +82,40 @@ test('positions rise along the neck and the first one is home', () => {
     assert.ok(Number(hand.label(hand.landmark).label) >= 4);
     assert.ok(Number.isNaN(hand.resting(hand.home, 0, THUMB)));
   }
+});
+
+test('a pivot plan says where the hand leans', () => {
+  const [one] = plan({
+    instrument: 'bass',
+    school: 'pivot',
+    material: {
+      type: 'notes',
+      notes: ['F#1', 'G1', 'G#1', 'A1', 'G#1'].map((name) => ({ pitches: [name] })),
+    },
+    rules: { positions: { only: [1] }, strings: ['E1'] },
+  }).plans;
+  assert.deepEqual(
+    one.steps.map((step) => step.leaned ?? false),
+    // G sharp lies in the closed hand too, but the lean for A is taken once and kept.
+    [false, false, true, true, true],
+  );
+});
+
+test('an extension carries the lowest string of a bass down, and the fingers above it stay where they are', () => {
+  const scale: PlanRequest = {
+    instrument: 'bass',
+    extensionTo: 'C1',
+    material: { type: 'scale', tonic: 'C1', scale: 'major', octaves: 1, direction: 'updown' },
+  };
+  const [one] = plan(scale).plans;
+  const low = one.steps.slice(0, 4).map(({ stops: [stop] }) => [stop.string, stop.finger, stop.semitones]);
+  assert.deepEqual(low, [
+    ['E1', 0, -4],
+    ['E1', 0, -2],
+    ['E1', 0, 0],
+    ['E1', 1, 1],
+  ]);
+  assert.ok(one.steps[0].stops[0].stopMm < 0, 'it lies beyond the nut');
+  assert.equal(plan({ ...scale, extensionTo: undefined }).problems[0].code, 'too-low');
+  assert.match(requestIssues({ ...scale, extensionTo: 'E2' })[0].message, /one to 5 semitones down/);
 });
