@@ -11,6 +11,13 @@ export { MOST_EVENTS } from './material/issues';
 export type * from './material/spec';
 export { keyAlteration, type Key } from './pitch/key';
 export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from './pitch/pitch';
+export {
+  comparePlans,
+  heldAlike,
+  type Comparison,
+  type PlaceCompared,
+  type TermCompared,
+} from './planner/compare';
 export { requestIssues } from './planner/issues';
 export { plan } from './planner/plan';
 export type * from './planner/request';

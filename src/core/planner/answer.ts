@@ -4,7 +4,7 @@ import { stopMm } from '../instrument/geometry';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
-import { chargeReturn, namedTerms } from './charges';
+import { chargeReturn, namedTerms, newTally } from './charges';
 import type {
   FingerName,
   FrameAnswer,
@@ -16,7 +16,7 @@ import type {
   Step,
 } from './response';
 import type { Grip, Stage } from './scene';
-import { tallyOf } from './tally';
+import { chargeEvent } from './tally';
 import { slide, slideIn, type Between, type Touch } from './terms';
 import type { Path } from './trellis';
 import { comesBackAlike } from './wayback';
@@ -45,20 +45,21 @@ export function responseEvent(event: MusicEvent): ResponseEvent {
 export function planOf(stage: Stage, web: Web, path: Path): Plan {
   const grips = Array.from(path, (node, t) => web.layers[t].grips[node]);
   const touches = Array.from(path, (node, t) => web.layers[t].touchList[web.layers[t].touchOf[node]]);
-  const tally = tallyOf(stage, web, path, 0, path.length - 1);
+  const tally = newTally();
+  const costs = grips.map((_, t) => chargeEvent(stage, web, path, t, tally));
   chargeReturn(stage, comesBackAlike(stage, web, path), tally);
   const terms = namedTerms(tally);
   return {
     cost: Object.values(terms).reduce((sum, cost) => sum + cost, 0),
     terms,
-    steps: grips.map(({ hold }, t) => stepOf(stage, hold, stage.sounding[t].at)),
+    steps: grips.map(({ hold }, t) => stepOf(stage, hold, stage.sounding[t].at, costs[t])),
     shifts: shiftsOf(stage, web, touches),
     reach: grips.flatMap((grip, t) => reachOf(stage, grip, stage.sounding[t].at)),
     frames: framesOf(stage, grips),
   };
 }
 
-function stepOf(stage: Stage, hold: Hold, at: number): Step {
+function stepOf(stage: Stage, hold: Hold, at: number, cost: number): Step {
   const { label, name } = stage.model.label(hold.position);
   return {
     at,
@@ -71,6 +72,7 @@ function stepOf(stage: Stage, hold: Hold, at: number): Step {
     })),
     position: label,
     positionName: name,
+    cost,
     extended: hold.extended > 0,
     ...(hold.leaned ? { leaned: true as const } : {}),
     handMm: handMm(stage, hold),

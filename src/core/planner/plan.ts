@@ -1,5 +1,6 @@
 import { buildMusic } from '../material/build';
 import { planOf, responseEvent } from './answer';
+import { comparePlans } from './compare';
 import { charactersOf } from './character';
 import { alikeIn } from './wayback';
 import { shiftReasons, stepReasons } from './reasons';
@@ -31,13 +32,20 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
   const web = weave(stage);
   const costs = web.layers.every((layer) => layer.nodes > 0) ? costsOf(web) : null;
   const paths = costs ? differentPaths(web, wantedOf(stage, web), costs) : [];
+  const plans = costs ? explained(stage, web, costs, events, paths) : [];
   return {
     contract: 1,
     events,
     key: music.key,
-    plans: costs ? explained(stage, web, costs, events, paths) : [],
+    plans,
+    ...comparison(plans, request.compare),
     problems: paths.length === 0 ? problemsOf(stage, web) : [],
   };
+}
+
+function comparison(plans: readonly Plan[], pair: PlanRequest['compare']): Partial<PlanResponse> {
+  const [first, second] = (pair ?? []).map((at) => plans[at]);
+  return first && second ? { comparison: comparePlans(first, second) } : {};
 }
 
 /** How many plans the request wants and how they differ. */

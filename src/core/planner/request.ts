@@ -50,6 +50,8 @@ export interface PlanRequest {
   readonly material: MaterialSpec;
   readonly rules?: Rules;
   readonly alternatives?: number;
+  /** Two plans of the answer, counted from 0, to be laid side by side. */
+  readonly compare?: readonly [number, number];
   /** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */
   readonly explain?: 'shifts' | 'all' | 'nothing';
 }

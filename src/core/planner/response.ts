@@ -1,4 +1,5 @@
 import type { Verdict } from '../hand/reach';
+import type { Comparison } from './compare';
 import type { PositionNumber, Rules } from './request';
 import type { TermName } from './terms';
 
@@ -29,6 +30,8 @@ export interface Step {
   readonly stops: readonly StopAnswer[];
   readonly position: PositionNumber;
   readonly positionName: string;
+  /** What playing it and getting to it costs; with the term `return` they add up to the plan's cost. */
+  readonly cost: number;
   readonly extended: boolean;
   /** True where the hand leans a semitone out of its position on a fixed thumb (double bass, pivot school). */
   readonly leaned?: true;
@@ -107,5 +110,7 @@ export interface PlanResponse {
   /** The signature the material is written in, for drawing: fifths from C major and its name. */
   readonly key: { readonly fifths: number; readonly name: string };
   readonly plans: readonly Plan[];
+  /** Two of the plans laid side by side, where the request asked for it and both are there. */
+  readonly comparison?: Comparison;
   readonly problems: readonly Problem[];
 }

@@ -18,31 +18,39 @@ export type Terms = Readonly<Partial<Record<TermName, number>>>;
 /** The terms of a path from event `first` to event `last`, as if it began and ended there. */
 export function tallyOf(stage: Stage, web: Web, path: Path, first: number, last: number): Tally {
   const tally = newTally();
-  for (let t = first; t <= last; t++) {
-    const layer = web.layers[t];
-    const grip = layer.grips[path[t]];
-    chargePlay(stage, grip, layer.beats, layer.lowest, tally);
-    if (t === first) chargeEntry(stage, grip.hold, tally);
-    else chargeStep(stage, web, path, t, tally);
-  }
+  for (let t = first; t <= last; t++) chargeEvent(stage, web, path, t, tally, t === first);
   return tally;
 }
 
+/**
+ * What playing event t and getting to it costs; at the opening the hand is set without a step.
+ * @returns the sum of what was laid into the tally
+ */
+export function chargeEvent(
+  stage: Stage,
+  web: Web,
+  path: Path,
+  t: number,
+  tally: Tally,
+  opening = t === 0,
+): number {
+  const layer = web.layers[t];
+  const grip = layer.grips[path[t]];
+  const played = chargePlay(stage, grip, layer.beats, layer.lowest, tally);
+  return played + (opening ? chargeEntry(stage, grip.hold, tally) : chargeStep(stage, web, path, t, tally));
+}
+
 /** The step from event t - 1 to event t. */
-function chargeStep(stage: Stage, web: Web, path: Path, t: number, tally: Tally) {
+function chargeStep(stage: Stage, web: Web, path: Path, t: number, tally: Tally): number {
   const [before, layer] = [web.layers[t - 1], web.layers[t]];
   const from = before.touchList[before.touchOf[path[t - 1]]];
   const to = layer.touchList[layer.touchOf[path[t]]];
   const held = before.grips[path[t - 1]].hold;
   const { hold } = layer.grips[path[t]];
   const between = web.between[t - 1];
-  if (from.position !== to.position) {
-    chargeMove(stage, from, to, between, tally);
-    chargeEntry(stage, hold, tally);
-    return;
-  }
-  chargeStay(stage, from, to, between, tally);
-  if (sameFrame(held, hold)) return;
-  chargeEntry(stage, hold, tally);
-  chargeReframe(stage, from, held, to, hold, tally);
+  if (from.position !== to.position)
+    return chargeMove(stage, from, to, between, tally) + chargeEntry(stage, hold, tally);
+  const stay = chargeStay(stage, from, to, between, tally);
+  if (sameFrame(held, hold)) return stay;
+  return stay + chargeEntry(stage, hold, tally) + chargeReframe(stage, from, held, to, hold, tally);
 }
