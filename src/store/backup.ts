@@ -97,6 +97,9 @@ export function joinPlans(here: readonly PlanRecord[], restored: readonly PlanRe
 
 function sameContent(a: PlanRecord, b: PlanRecord): boolean {
   return (
-    a.name === b.name && a.chosen === b.chosen && JSON.stringify(a.request) === JSON.stringify(b.request)
+    a.name === b.name &&
+    a.typed === b.typed &&
+    a.chosen === b.chosen &&
+    JSON.stringify(a.request) === JSON.stringify(b.request)
   );
 }

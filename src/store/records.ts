@@ -6,6 +6,8 @@ export interface PlanRecord {
   /** Given by the user; empty while the brief names it. */
   readonly name: string;
   readonly request: PlanRequest;
+  /** Notes as they were typed, also where they cannot be read yet; only with a list of notes. */
+  readonly typed?: string;
   /** Which of the alternatives, counted from 0. */
   readonly chosen: number;
   /** Milliseconds since 1970. */

@@ -19,11 +19,18 @@ import {
   sizeChoices,
   stringChoices,
   tonicClass,
+  tuningChoices,
+  tuningOf,
+  withTuning,
+  asNotes,
+  asScale,
+  TYPED,
   withInstrument,
   withTonic,
   type Choice,
 } from './brief';
-import { setRequest } from './store';
+import { setRequest, useBench } from './store';
+import { TypedNotes } from './TypedNotes';
 import { classWords, printed } from './words';
 
 interface WordProps {
@@ -69,7 +76,7 @@ export function BriefSentence({ request }: { readonly request: PlanRequest }) {
       <p>
         Plan{' '}
         {material.type === 'notes' ? (
-          `these ${material.notes.length} notes`
+          <NotesWords request={request} material={material} />
         ) : (
           <RunWords request={request} material={material} />
         )}{' '}
@@ -113,6 +120,7 @@ export function BriefSentence({ request }: { readonly request: PlanRequest }) {
         />{' '}
         style.
       </p>
+      {material.type === 'notes' && <TypedNotes material={material} />}
     </section>
   );
 }
@@ -120,6 +128,13 @@ export function BriefSentence({ request }: { readonly request: PlanRequest }) {
 function RunWords({ request, material }: { readonly request: PlanRequest; readonly material: RunSpec }) {
   const setMaterial = (part: Partial<RunSpec>) =>
     setRequest({ ...request, material: { ...material, ...part } as RunSpec });
+  const response = useBench((state) => state.response);
+  const setKind = (kind: string) =>
+    setRequest({
+      ...request,
+      material: kind === TYPED && response ? asNotes(response) : withKind(material, kind),
+      rules: request.rules && { ...request.rules, locks: undefined },
+    });
   const starts = playableTonics(request, tonicClass(material));
   return (
     <>
@@ -154,8 +169,8 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
       <Word
         label="Kind"
         value={kindOf(material)}
-        choices={KIND_WORDS}
-        onChange={(kind) => setRequest({ ...request, material: withKind(material, kind) })}
+        choices={[...KIND_WORDS, [TYPED, 'scale as notes to change']]}
+        onChange={setKind}
       />{' '}
       from{' '}
       <Word
@@ -170,6 +185,47 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
         value={material.direction}
         choices={DIRECTION_WORDS}
         onChange={(value) => setMaterial({ direction: value as RunSpec['direction'] })}
+        then=","
+      />
+    </>
+  );
+}
+
+const MODES = ['major', 'minor'] as const;
+
+/** Notes typed by hand, in their key. */
+function NotesWords({
+  request,
+  material,
+}: {
+  readonly request: PlanRequest;
+  readonly material: Extract<PlanRequest['material'], { type: 'notes' }>;
+}) {
+  const [tonic, mode = 'major'] = (material.key ?? 'C major').split(' ');
+  const setKey = (key: string) => setRequest({ ...request, material: { ...material, key } });
+  return (
+    <>
+      <Word
+        label="Kind"
+        value={TYPED}
+        choices={[
+          [TYPED, 'notes of my own'],
+          ...KIND_WORDS.map(([kind, words]) => [kind, `a ${words}`] as const),
+        ]}
+        onChange={(kind) => setRequest({ ...request, material: withKind(asScale(request), kind) })}
+      />{' '}
+      in{' '}
+      <Word
+        label="Key"
+        value={tonic}
+        choices={TONICS.map((name) => [name, classWords(name).replace(' ', '-')] as const)}
+        onChange={(name) => setKey(`${name} ${mode}`)}
+      />{' '}
+      <Word
+        label="Mode"
+        value={mode}
+        choices={MODES.map((name) => [name, name] as const)}
+        onChange={(name) => setKey(`${tonic} ${name}`)}
         then=","
       />
     </>
@@ -202,6 +258,18 @@ function InstrumentWords({ request }: { readonly request: PlanRequest }) {
             value={request.school ?? 'one-two-four'}
             choices={SCHOOL_WORDS}
             onChange={(value) => setRequest({ ...request, school: value as PlanRequest['school'] })}
+          />{' '}
+        </>
+      )}
+      {tuningChoices(request).length > 1 && (
+        <>
+          with{' '}
+          <Word
+            label="Tuning"
+            value={tuningOf(request)}
+            choices={tuningChoices(request)}
+            other={(request.tuning ?? []).map(printed).join(' ')}
+            onChange={(value) => setRequest(withTuning(request, value))}
           />{' '}
         </>
       )}

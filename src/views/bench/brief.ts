@@ -1,4 +1,12 @@
-import { ordinal, resolveSetup, type PlanRequest, type PositionNumber, type PositionRule } from '../../core';
+import {
+  ordinal,
+  resolveSetup,
+  type InstrumentKind,
+  type PlanRequest,
+  type PositionNumber,
+  type PositionRule,
+} from '../../core';
+import { tonicClass, withTonic } from './material';
 import { printed } from './words';
 
 export { INSTRUMENTS, type InstrumentKind, type PlanRequest, type Rules } from '../../core';
@@ -83,6 +91,42 @@ export const SCHOOL_WORDS: readonly Choice[] = [
   ['four-finger', 'four-finger fingering'],
   ['pivot', 'pivots'],
 ];
+
+/** A tuning with the lowest note of its extension, as one choice. */
+interface TuningChoice {
+  readonly tuning?: readonly string[];
+  readonly extensionTo?: string;
+}
+
+const TUNINGS: Readonly<Partial<Record<InstrumentKind, readonly (readonly [TuningChoice, string])[]>>> = {
+  bass: [
+    [{}, 'four strings'],
+    [{ tuning: ['B0', 'E1', 'A1', 'D2', 'G2'] }, 'five strings'],
+    [{ extensionTo: 'C1' }, 'an extension down to C'],
+    [{ tuning: ['F#1', 'B1', 'E2', 'A2'] }, 'solo tuning'],
+  ],
+};
+
+const tuningValue = ({ tuning, extensionTo }: TuningChoice) => JSON.stringify({ tuning, extensionTo });
+
+/** Ways to string the instrument: the usual one and those that are in use beside it. */
+export function tuningChoices({ instrument }: PlanRequest): Choice[] {
+  const choices = TUNINGS[instrument] ?? [[{}, 'usual tuning'] as const];
+  return choices.map(([choice, words]) => [tuningValue(choice), words]);
+}
+
+export function tuningOf(request: PlanRequest): string {
+  return tuningValue(request);
+}
+
+/** The request on other strings; demands on the old ones fall away, and the start stays in range. */
+export function withTuning(request: PlanRequest, value: string): PlanRequest {
+  const { tuning, extensionTo } = JSON.parse(value) as TuningChoice;
+  const rules = request.rules && { ...request.rules, strings: undefined, locks: undefined };
+  const moved = { ...request, tuning, extensionTo, rules };
+  const { material } = moved;
+  return material.type === 'notes' ? moved : withTonic(moved, material, tonicClass(material));
+}
 
 /** All strings, or one alone. */
 export function stringChoices(request: PlanRequest): Choice[] {

@@ -98,6 +98,7 @@ export function drawNotes(box: HTMLDivElement, line: Line) {
   for (const event of response.events.slice(first, last)) {
     const clef = clefs[event.at];
     if (event.at > 0 && clef !== clefs[event.at - 1]) placeClef(clef, stave, context, event.at);
+    if (event.bar) placeBar(stave, context, event.at);
     if ('rest' in event) {
       place(restNote(event.beats, clef), stave, context, event.at);
       continue;
@@ -111,6 +112,12 @@ export function drawNotes(box: HTMLDivElement, line: Line) {
     const numeral = numerals.get(event.at);
     if (numeral) write(box, numeral, event.at, top - fingers.length * LINE - 2, 11, 400);
   }
+}
+
+/** A bar line between two columns. */
+function placeBar(stave: Stave, context: RenderContext, at: number) {
+  const top = stave.getYForLine(0);
+  context.fillRect((at * COLUMN) / SCALE, top, 1.2, stave.getYForLine(4) - top);
 }
 
 function stemTop(note: StaveNote): number {

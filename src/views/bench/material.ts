@@ -8,7 +8,9 @@ import {
   type DoubleStopInterval,
   type InstrumentKind,
   type MaterialSpec,
+  type NoteSpec,
   type PlanRequest,
+  type PlanResponse,
   type Pitch,
 } from '../../core';
 
@@ -51,7 +53,10 @@ export const CHORDS: readonly (readonly [string, string])[] = [
 export const KIND_WORDS: readonly (readonly [string, string])[] = [
   ['scale', 'scale'],
   ['arpeggio', 'arpeggio'],
+  ['in-threes', 'arpeggio in threes'],
   ['broken-thirds', 'scale in broken thirds'],
+  ['broken-fourths', 'scale in broken fourths'],
+  ['broken-sixths', 'scale in broken sixths'],
   ['third', 'scale in thirds'],
   ['sixth', 'scale in sixths'],
   ['octave', 'scale in octaves'],
@@ -59,17 +64,71 @@ export const KIND_WORDS: readonly (readonly [string, string])[] = [
   ['tenth', 'scale in tenths'],
 ];
 
-export function kindOf(material: RunSpec): string {
-  return material.type === 'double-stops' ? material.interval : material.type;
+/** The kind that stands for notes typed by the user. */
+export const TYPED = 'typed';
+
+export function kindOf(material: MaterialSpec): string {
+  switch (material.type) {
+    case 'double-stops':
+      return material.interval;
+    case 'arpeggio':
+      return material.figure === 'in-threes' ? 'in-threes' : 'arpeggio';
+    case 'notes':
+      return TYPED;
+    default:
+      return material.type;
+  }
 }
+
+/** Signatures as the key of a list of notes, most flats first. */
+export const MAJOR_KEYS = 'Cb Gb Db Ab Eb Bb F C G D A E B F# C#'.split(' ');
+
+/** The material of a response as a list of notes, to be changed by hand. */
+export function asNotes(response: PlanResponse): MaterialSpec {
+  const key = `${MAJOR_KEYS[Math.max(-7, Math.min(7, response.key.fifths)) + 7]} major`;
+  const notes = response.events.map((event): NoteSpec => {
+    const line = { beats: event.beats, ...(event.bar ? { bar: event.bar } : {}) };
+    return 'rest' in event ? { rest: true, ...line } : { pitches: event.pitches, ...line };
+  });
+  return { type: 'notes', key, notes };
+}
+
+/** A scale in the key of a list of notes, beginning as near to its first note as can be. */
+export function asScale(request: PlanRequest): RunSpec {
+  const { material } = request;
+  const [tonic, mode = 'major'] = (material.type === 'notes' ? (material.key ?? '') : '').split(' ');
+  const first = material.type === 'notes' ? material.notes.find((note) => 'pitches' in note) : undefined;
+  const start = first && 'pitches' in first ? first.pitches[0] : 'A3';
+  const run: RunSpec = {
+    type: 'scale',
+    tonic: start,
+    scale: MODES[mode] ?? 'major',
+    octaves: 1,
+    direction: 'up',
+  };
+  const moved = withTonic({ ...request, material: run }, run, tonic || 'C').material;
+  return moved as RunSpec;
+}
+
+const MODES: Readonly<Record<string, string>> = { minor: 'natural-minor' };
 
 /** The same key, octaves and direction as another kind of material. */
 export function withKind(material: RunSpec, kind: string): RunSpec {
   const { tonic, octaves, direction } = material;
   const run = { tonic, octaves, direction };
   const scale = 'scale' in material ? material.scale : 'major';
-  if (kind === 'arpeggio') return { type: 'arpeggio', chord: 'major', ...run };
-  if (kind === 'scale' || kind === 'broken-thirds') return { type: kind, scale, ...run };
+  const chord = 'chord' in material ? material.chord : 'major';
+  switch (kind) {
+    case 'arpeggio':
+      return { type: 'arpeggio', chord, ...run };
+    case 'in-threes':
+      return { type: 'arpeggio', figure: 'in-threes', chord, ...run };
+    case 'scale':
+    case 'broken-thirds':
+    case 'broken-fourths':
+    case 'broken-sixths':
+      return { type: kind, scale, ...run };
+  }
   return { type: 'double-stops', interval: kind as DoubleStopInterval, scale, ...run };
 }
 
@@ -84,8 +143,8 @@ function named(tonicClass: string, octave: number): Pitch {
  * for one.
  */
 export function playableTonics(request: PlanRequest, tonicClass: string): string[] {
-  const { strings, reachSemitones } = resolveSetup(request);
-  const low = strings[0].midi;
+  const { strings, reachSemitones, extensionSemitones } = resolveSetup(request);
+  const low = strings[0].midi - extensionSemitones;
   const top = strings[strings.length - 1].midi + reachSemitones;
   const octaves = request.material.type === 'notes' ? 1 : request.material.octaves;
   const tonics = Array.from({ length: 8 }, (_, octave) => named(tonicClass, octave));

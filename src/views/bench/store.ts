@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { ChoiceIssue, PlanRequest, PlanResponse } from '../../core';
+import { INSTRUMENTS, readNoteText, type ChoiceIssue, type PlanRequest, type PlanResponse } from '../../core';
 import { addPlans, deletePlan, getPlan, listPlans, savePlan, storageTrouble } from '../../store/db';
 import { backupText, joinPlans, readBackup } from '../../store/backup';
 import { demoPlans } from '../../store/demo';
@@ -98,7 +98,27 @@ function change(part: Partial<PlanRecord>) {
 }
 
 export function setRequest(request: PlanRequest) {
-  change({ request, chosen: 0 });
+  const { record } = get();
+  const sameNotes =
+    request.instrument === record.request.instrument && notesOf(request) === notesOf(record.request);
+  change({ request, chosen: 0, typed: sameNotes ? record.typed : undefined });
+  void replan();
+}
+
+function notesOf({ material }: PlanRequest) {
+  return material.type === 'notes' ? material.notes : null;
+}
+
+/** Keeps typed notes as they are, and plans them as far as every word can be read. */
+export function setTyped(typed: string) {
+  const { request } = get().record;
+  const { notes, issues } = readNoteText(typed, INSTRUMENTS[request.instrument].writtenOctavesUp);
+  const { material } = request;
+  if (issues.length > 0 || notes.length === 0 || material.type !== 'notes') {
+    change({ typed });
+    return;
+  }
+  change({ typed, request: { ...request, material: { ...material, notes } }, chosen: 0 });
   void replan();
 }
 

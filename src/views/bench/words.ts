@@ -96,12 +96,19 @@ export function countWords(n: number): string {
   return COUNTS[n] ?? String(n);
 }
 
+/** "Eb major" in print: "E♭ major". */
+export function printedKey(key = 'C major'): string {
+  const [tonic, ...mode] = key.split(' ');
+  return [printed(tonic), ...mode].join(' ');
+}
+
 /** A plan's name where its maker gave none: "A major scale, two octaves, violin". */
 export function requestWords(request: PlanRequest): string {
   const { material, instrument } = request;
   const label = INSTRUMENTS[instrument].label;
   const size = request.size ? `${sizeWords(instrument, request.size)} ` : '';
-  if (material.type === 'notes') return `${material.notes.length} notes, ${size}${label}`;
+  if (material.type === 'notes')
+    return `${material.notes.length} notes in ${printedKey(material.key)}, ${size}${label}`;
   const [list, value] = material.type === 'arpeggio' ? [CHORDS, material.chord] : [SCALES, material.scale];
   const kind = list.find(([name]) => name === value)?.[1] ?? value.replaceAll('-', ' ');
   const what = KIND_WORDS.find(([name]) => name === kindOf(material))?.[1] ?? 'scale';

@@ -1,0 +1,76 @@
+import { useRef } from 'react';
+import { INSTRUMENTS, readNoteText, writeNoteText, type MaterialSpec, type TextIssue } from '../../core';
+import { moveCursor, setTyped, useBench } from './store';
+
+/** Issues shown at once; the others come up as these are mended. */
+const MOST_SHOWN = 3;
+
+/** The notes as text: what can be read is planned at once, and what cannot is pointed at. */
+export function TypedNotes({ material }: { readonly material: Extract<MaterialSpec, { type: 'notes' }> }) {
+  const typed = useBench((state) => state.record.typed);
+  const kind = useBench((state) => state.record.request.instrument);
+  const box = useRef<HTMLTextAreaElement>(null);
+  const up = INSTRUMENTS[kind].writtenOctavesUp;
+  const text = typed ?? writeNoteText(material.notes, up);
+  const { spans, issues } = readNoteText(text, up);
+  const follow = () => {
+    const caret = box.current?.selectionStart ?? 0;
+    const at = spans.findLastIndex(({ from }) => from <= caret);
+    if (issues.length === 0 && at >= 0) moveCursor(at);
+  };
+  const show = ({ at, length }: TextIssue) => {
+    box.current?.focus();
+    box.current?.setSelectionRange(at, at + length);
+  };
+  return (
+    <div className="mt-1 font-sans text-base leading-snug">
+      <textarea
+        ref={box}
+        aria-label="Notes"
+        aria-invalid={issues.length > 0}
+        aria-describedby="typed-help"
+        spellCheck={false}
+        rows={Math.min(6, Math.max(2, text.split('\n').length))}
+        className="w-full rounded-md border border-rule bg-sheet px-3 py-1.5 text-[1.05rem] tracking-wide"
+        value={text}
+        onChange={(event) => setTyped(event.target.value)}
+        onSelect={follow}
+      />
+      <p id="typed-help" className="text-sm text-faded">
+        {up > 0 && 'As written, an octave above the sound. '}
+        <code>A4</code> a note, <code>C#5:2</code> two beats, <code>A3+E4</code> together, <code>-</code> a
+        rest, <code>|</code> a bar line.{' '}
+        <a href="/notes" className="text-dove underline">
+          How to type notes
+        </a>
+      </p>
+      {issues.length > 0 && (
+        <ul role="alert" className="mt-1 border-l-4 border-madder bg-sheet px-3 py-1">
+          {issues.slice(0, MOST_SHOWN).map((issue) => (
+            <li key={issue.at} className="flex flex-wrap items-baseline gap-2">
+              <Excerpt text={text} issue={issue} />
+              <span className="flex-1">{issue.message}</span>
+              <button type="button" className="button" onClick={() => show(issue)}>
+                Show
+              </button>
+            </li>
+          ))}
+          {issues.length > MOST_SHOWN && <li>… and {issues.length - MOST_SHOWN} more.</li>}
+          <li className="text-sm text-faded">Below stands what could be read last.</li>
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** The mistaken characters with a little of what stands round them. */
+function Excerpt({ text, issue }: { readonly text: string; readonly issue: TextIssue }) {
+  const end = issue.at + issue.length;
+  return (
+    <code className="whitespace-pre">
+      {text.slice(Math.max(0, issue.at - 6), issue.at).replaceAll('\n', ' ')}
+      <mark className="bg-madder px-0.5 text-sheet">{text.slice(issue.at, end) || ' '}</mark>
+      {text.slice(end, end + 6).replaceAll('\n', ' ')}
+    </code>
+  );
+}
