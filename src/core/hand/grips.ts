@@ -1,6 +1,6 @@
 import type { Setup } from '../instrument/setup';
 import { NO_FRAME, THUMB, type DemandedPitch, type HandModel, type Hold, type Stop } from './hold';
-import { reachShare, spreadMm } from './reach';
+import { reachShare } from './reach';
 import type { HandProfile } from './profile';
 
 /** Widest span in semitones that two fingers of one hand are tried at; the student's hand decides below it. */
@@ -127,39 +127,40 @@ export interface WidestPair {
 /**
  * The pair of fingers that asks most of the hand in a hold: for one stop the first finger and the neighbour below against the playing
  * finger (a first finger reaching back against the second and third), for several all playing pairs.
+ * @param stops distance from the nut in mm of each whole semitone
  * @returns null where nothing is spread (open strings, a first finger in its place)
  */
-export function widestPair(hold: Hold, hand: HandProfile, lengthMm: number): WidestPair | null {
+export function widestPair(hold: Hold, hand: HandProfile, stops: ArrayLike<number>): WidestPair | null {
+  const pairs = hold.stops.length === 1 ? pairsOfOne(hold) : pairsOfMany(hold);
   let widest: WidestPair | null = null;
-  for (const fingers of spreadPairs(hold)) {
-    const [a, b] = fingers.map((finger) => hold.frame[finger]);
+  for (const fingers of pairs) {
+    const a = hold.frame[fingers[0]];
+    const b = hold.frame[fingers[1]];
     if (Number.isNaN(a + b)) continue;
-    const spread = spreadMm(lengthMm, a, b);
-    const share = reachShare(hand, [fingers[0] % THUMB, fingers[1]], spread);
+    const spread = Math.abs(stops[a] - stops[b]);
+    const share = reachShare(hand, fingers[0] % THUMB, fingers[1], spread);
     if (!widest || share > widest.share) widest = { fingers, spreadMm: spread, share };
   }
   return widest;
 }
 
-function spreadPairs(hold: Hold): (readonly [number, number])[] {
+type Pair = readonly [number, number];
+
+/** Pairs by the one playing finger, on the neck and in thumb position; the thumb itself spreads nothing. */
+const NECK_PAIRS: readonly (readonly Pair[])[] = [[], [], [[1, 2]], [[1, 3], [2, 3]], [[1, 4], [3, 4]], []]; // prettier-ignore
+const THUMB_PAIRS: readonly (readonly Pair[])[] = [[], [[THUMB, 1]], [[THUMB, 2]], [[THUMB, 3]], [[THUMB, 4]], []]; // prettier-ignore
+const REACHING_BACK: readonly Pair[] = [[1, 2], [1, 3]]; // prettier-ignore
+
+function pairsOfOne({ stops: [{ finger }], frame, extended }: Hold): readonly Pair[] {
+  if (!Number.isNaN(frame[THUMB])) return THUMB_PAIRS[finger];
+  return finger === 1 && extended === 1 ? REACHING_BACK : NECK_PAIRS[finger];
+}
+
+function pairsOfMany(hold: Hold): readonly Pair[] {
   const playing = [...new Set(hold.stops.map((stop) => stop.finger))]
     .filter((finger) => finger > 0)
     .sort((a, b) => rank(a) - rank(b));
-  if (playing.length > 1) {
-    return playing.flatMap((low, at) => playing.slice(at + 1).map((high) => [low, high] as const));
-  }
-  const finger = playing[0] ?? 0;
-  if (!Number.isNaN(hold.frame[THUMB])) return finger === THUMB ? [] : [[THUMB, finger]];
-  if (finger === 1 && hold.extended === 1)
-    return [
-      [1, 2],
-      [1, 3],
-    ];
-  if (finger === 2) return [[1, 2]];
-  if (finger === 3 || finger === 4)
-    return [
-      [1, finger],
-      [finger - 1, finger],
-    ];
-  return [];
+  if (playing.length < 2)
+    return pairsOfOne({ ...hold, stops: hold.stops.filter(({ finger }) => finger > 0) });
+  return playing.flatMap((low, at) => playing.slice(at + 1).map((high): Pair => [low, high]));
 }

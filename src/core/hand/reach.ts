@@ -14,10 +14,10 @@ export function spreadMm(lengthMm: number, a: number, b: number): number {
 
 /**
  * A spread as a share of the fullest one this pair of fingers can take on this hand: 1 is the limit.
- * @param fingers two different fingers, thumb 0
+ * @param low @param high two different fingers, thumb 0
  */
-export function reachShare(hand: HandProfile, fingers: readonly [number, number], spread: number): number {
-  return spread / (hand.fullMm * pairShare(fingers[0], fingers[1]));
+export function reachShare(hand: HandProfile, low: number, high: number, spread: number): number {
+  return spread / (hand.fullMm * pairShare(low, high));
 }
 
 /** Easy up to the comfortable spread, a stretch up to the full one, beyond past it. */

@@ -1,5 +1,5 @@
 import { gripsFor, widestPair, type WidestPair } from '../hand/grips';
-import { FINGER_SLOTS, type DemandedPitch, type HandModel, type Hold } from '../hand/hold';
+import { FINGER_SLOTS, NO_FRAME, type DemandedPitch, type HandModel, type Hold } from '../hand/hold';
 import { handModel } from '../hand/models';
 import { resolveHand } from '../hand/profile';
 import { stopMm } from '../instrument/geometry';
@@ -21,7 +21,13 @@ export interface Stage {
   readonly scene: Scene;
   readonly secondsPerBeat: number;
   /** All holds of an event before any demand, each with the widest spread it asks. */
-  readonly gripsOf: (event: SoundingEvent) => readonly Grip[];
+  readonly gripsOf: (event: SoundingEvent) => Grips;
+}
+
+export interface Grips {
+  readonly all: readonly Grip[];
+  /** Where the hand would lie were there no demands: first position, or the lowest above it that serves; semitones above the nut. */
+  readonly lowest: number;
 }
 
 export interface Grip {
@@ -53,16 +59,15 @@ export function setStage(
     stops: Float64Array.from({ length: HIGHEST_STOP + 1 }, (_, n) => stopMm(setup.lengthMm, n)),
     resting: restingTable(setup, model),
   };
-  const known = new Map<string, readonly Grip[]>();
-  function gripsOf(event: SoundingEvent): readonly Grip[] {
+  const known = new Map<string, Grips>();
+  function gripsOf(event: SoundingEvent): Grips {
     const tag = contentTag(event);
     let grips = known.get(tag);
     if (!grips) {
       const pitches = event.pitches.map((pitch) => demandedPitch(music.key, pitch));
-      grips = gripsFor(setup, model, pitches).map((hold) => ({
-        hold,
-        widest: widestPair(hold, hand, setup.lengthMm),
-      }));
+      const holds = gripsFor(setup, model, pitches);
+      const all = holds.map((hold) => ({ hold, widest: widestPair(hold, hand, scene.stops) }));
+      grips = { all, lowest: lowestAnchor(model, holds) };
       known.set(tag, grips);
     }
     return grips;
@@ -77,6 +82,13 @@ export function setStage(
     secondsPerBeat: secondsPerBeat(request.tempo),
     gripsOf,
   };
+}
+
+function lowestAnchor(model: HandModel, holds: readonly Hold[]): number {
+  let lowest = Infinity;
+  for (const hold of holds)
+    if (hold.frame !== NO_FRAME) lowest = Math.min(lowest, model.anchor(hold.position));
+  return Math.max(model.anchor(model.home), lowest);
 }
 
 /** Events of the same content have the same holds. */

@@ -29,8 +29,8 @@ export interface Found {
 }
 
 /** How far above the best plan the first try looks, and how much further each next one: most alternatives lie near. */
-const FIRST_SLACK = 2;
-const MORE_SLACK = 4;
+const FIRST_SLACK = 1.25;
+const MORE_SLACK = 2;
 
 /** One kind of path to look for, in a trellis of its own. */
 interface Way {

@@ -35,7 +35,7 @@ export function weave(stage: Stage): Web {
   const layers: HoldLayer[] = [];
   for (const event of stage.sounding) {
     const before = layers[layers.length - 1];
-    const locks = (stage.request.rules?.locks ?? []).filter((lock) => lock.at === event.at);
+    const locks = locksAt(stage, event);
     const ringing = event.pitches.some((pitch) => isOpen(stage, midiOf(pitch)));
     const tag = [
       contentTag(event),
@@ -44,7 +44,7 @@ export function weave(stage: Stage): Web {
       ringing ? numbers.get(before) : '',
       locks.length > 0 ? event.at : '',
     ].join('|');
-    const layer = known.get(tag) ?? holdLayer(stage, event, locks, before);
+    const layer = known.get(tag) ?? holdLayer(stage, event, locks, positionsBefore(stage, before));
     known.set(tag, layer);
     if (!numbers.has(layer)) numbers.set(layer, numbers.size);
     layers.push(layer);
@@ -69,8 +69,9 @@ const MOST_ABOVE = 12;
 export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): Grip[] {
   const rules = stage.request.rules ?? {};
   const anyHeight = rules.strings !== undefined || rules.positions !== undefined || locks.length > 0;
-  const highest = anyHeight ? Infinity : lowestAnchor(stage, event) + MOST_ABOVE;
-  return stage.gripsOf(event).filter(({ hold, widest }) => {
+  const { all, lowest } = stage.gripsOf(event);
+  const highest = anyHeight ? Infinity : lowest + MOST_ABOVE;
+  return all.filter(({ hold, widest }) => {
     if (widest && widest.share > 1 + 1e-9 && locks.length === 0) return false;
     if (stage.model.anchor(hold.position) > highest && hold.frame !== NO_FRAME) return false;
     if (event.fingeredOctave && !neighbouringFingers(hold)) return false;
@@ -85,17 +86,34 @@ function neighbouringFingers(hold: Hold): boolean {
   return fingers.join() === '1,3' || fingers.join() === '2,4';
 }
 
-/** An open string is reached with the hand where it was: after `before` only its positions are open to it. */
+function locksAt(stage: Stage, event: SoundingEvent): Lock[] {
+  return (stage.request.rules?.locks ?? []).filter((lock) => lock.at === event.at);
+}
+
+/**
+ * Where the hand can be while an open string sounds: where it was before. At the opening it already lies where the first pressed notes
+ * want it, for to move there later would only cost more.
+ */
+function positionsBefore(stage: Stage, before: HoldLayer | undefined): Set<number> {
+  if (before) return new Set(before.touchList.map((touch) => touch.position));
+  const positions = new Set<number>();
+  for (const event of stage.sounding) {
+    const grips = allowedGrips(stage, event, locksAt(stage, event));
+    for (const { hold } of grips) if (hold.frame !== NO_FRAME) positions.add(hold.position);
+    if (grips.every(({ hold }) => hold.frame !== NO_FRAME)) return positions;
+  }
+  return positions.add(stage.model.home);
+}
+
 function holdLayer(
   stage: Stage,
   event: SoundingEvent,
   locks: readonly Lock[],
-  before: HoldLayer | undefined,
+  positions: ReadonlySet<number>,
 ): HoldLayer {
-  const positions = before && new Set(before.touchList.map((touch) => touch.position));
   const byTouch = new Map<number, Grip[]>();
   for (const grip of allowedGrips(stage, event, locks)) {
-    if (positions && grip.hold.frame === NO_FRAME && !positions.has(grip.hold.position)) continue;
+    if (grip.hold.frame === NO_FRAME && !positions.has(grip.hold.position)) continue;
     const tag = touchTag(grip.hold);
     const list = byTouch.get(tag);
     if (list) list.push(grip);
@@ -110,7 +128,7 @@ function holdLayer(
     touchOf.fill(touch, touchStart[touch], touchStart[touch + 1]);
   });
   const touchList = groups.map(([grip]) => touchOfHold(stage, grip.hold));
-  const lowest = lowestAnchor(stage, event);
+  const { lowest } = stage.gripsOf(event);
   const { beats } = event;
   return {
     nodes: grips.length,
@@ -176,15 +194,6 @@ function placeOf(stage: Stage, hold: Hold): number {
     above < tuned.length &&
     tuned[low.string].midi + low.semitones === tuned[above].midi;
   return unison ? OPEN_PLACE + above * 101 : strings * 100 + hold.position;
-}
-
-/** Where the hand would lie for this event were there no demands: first position, or the lowest above it that serves. */
-function lowestAnchor(stage: Stage, event: SoundingEvent): number {
-  const { model } = stage;
-  let lowest = Infinity;
-  for (const { hold } of stage.gripsOf(event))
-    if (hold.stops.some((stop) => stop.finger > 0)) lowest = Math.min(lowest, model.anchor(hold.position));
-  return Math.max(model.anchor(model.home), lowest);
 }
 
 function betweenAll(stage: Stage): Between[] {

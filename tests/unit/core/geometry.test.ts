@@ -24,15 +24,15 @@ test('spreads shrink up the string and are judged by the hand', () => {
   near(spreadMm(328, 2, 7), 73.3);
   assert.ok(spreadMm(328, 9, 14) < spreadMm(328, 2, 7));
   const hand = { relaxedMm: 70, fullMm: 85, fingertipMm: 12 };
-  near(reachShare(hand, [1, 4], 73.3), 0.862, 0.001);
-  assert.equal(reachVerdict(hand, reachShare(hand, [1, 4], 69)), 'easy');
-  assert.equal(reachVerdict(hand, reachShare(hand, [1, 4], 73)), 'stretch');
-  assert.equal(reachVerdict(hand, reachShare(hand, [1, 4], 86)), 'beyond');
+  near(reachShare(hand, 1, 4, 73.3), 0.862, 0.001);
+  assert.equal(reachVerdict(hand, reachShare(hand, 1, 4, 69)), 'easy');
+  assert.equal(reachVerdict(hand, reachShare(hand, 1, 4, 73)), 'stretch');
+  assert.equal(reachVerdict(hand, reachShare(hand, 1, 4, 86)), 'beyond');
 });
 
 test('a medium violin hand takes the fourth at ease and the augmented fourth with a stretch', () => {
   const hand = resolveHand('violin', undefined);
-  const judge = (a: number, b: number) => reachVerdict(hand, reachShare(hand, [1, 4], spreadMm(328, a, b)));
+  const judge = (a: number, b: number) => reachVerdict(hand, reachShare(hand, 1, 4, spreadMm(328, a, b)));
   assert.equal(judge(1, 6), 'easy');
   assert.equal(judge(1, 7), 'stretch');
   assert.equal(judge(2, 9), 'beyond');

@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { stopMm } from '../../../src/core/instrument/geometry';
 import { gripsFor, widestPair } from '../../../src/core/hand/grips';
 import { ordinal } from '../../../src/core/hand/hold';
 import { letterHand } from '../../../src/core/hand/letters';
@@ -87,7 +88,8 @@ test('the widest pair is the first finger against the playing one', () => {
   const [hold] = holdsOf(A, 'E5', 'A major', ['B4', 'C#5', 'D5']).filter(
     (h) => h.stops[0].finger === 4 && h.position === 1,
   );
-  const widest = widestPair(hold, { relaxedMm: 70, fullMm: 85, fingertipMm: 12 }, 328);
+  const stops = Array.from({ length: 30 }, (_, n) => stopMm(328, n));
+  const widest = widestPair(hold, { relaxedMm: 70, fullMm: 85, fingertipMm: 12 }, stops);
   assert.deepEqual(widest?.fingers, [1, 4]);
   assert.equal(widest?.spreadMm.toFixed(1), '73.3');
 });
