@@ -41,19 +41,21 @@ function ruleIssues(request: PlanRequest, rules: Rules): ChoiceIssue[] {
       message: `Positions run upwards: ${positions.from} is above ${positions.to}; swap them.`,
     });
   }
-  if (rules.locks) {
-    const { events } = buildMusic(request.material);
-    rules.locks.forEach((lock, at) => {
-      if (lock.string !== undefined) checkString(`/rules/locks/${at}/string`, lock.string);
-      const event = events[lock.at];
-      if (event?.kind !== 'sounding')
-        issues.push({
-          path: `/rules/locks/${at}/at`,
-          message: event
-            ? `Event ${lock.at} is a rest; a lock needs a note.`
-            : `There is no event ${lock.at}; the material has events 0 to ${events.length - 1}.`,
-        });
-    });
-  }
+  const { locks = [], never = [] } = rules;
+  if (locks.length + never.length === 0) return issues;
+  const { events } = buildMusic(request.material);
+  const checkPlace = (path: string, place: { readonly at: number; readonly string?: string }) => {
+    if (place.string !== undefined) checkString(`${path}/string`, place.string);
+    const event = events[place.at];
+    if (event?.kind !== 'sounding')
+      issues.push({
+        path: `${path}/at`,
+        message: event
+          ? `Event ${place.at} is a rest; this needs a note.`
+          : `There is no event ${place.at}; the material has events 0 to ${events.length - 1}.`,
+      });
+  };
+  locks.forEach((lock, at) => checkPlace(`/rules/locks/${at}`, lock));
+  never.forEach((one, at) => checkPlace(`/rules/never/${at}`, one));
   return issues;
 }

@@ -96,7 +96,8 @@ function leavesPlan(stage: Stage, change: Rules): boolean {
   const relaxed: Stage = { ...stage, request: { ...stage.request, rules } };
   const locksAt = (event: SoundingEvent) => (rules.locks ?? []).filter((lock) => lock.at === event.at);
   if (!stage.sounding.every((event) => allowedGrips(relaxed, event, locksAt(event)).length > 0)) return false;
-  return rules.fourthFinger !== 'no-shift' || leastCost(costsOf(weave(relaxed))) < Infinity;
+  const shiftsBound = rules.fourthFinger === 'no-shift' || rules.never?.some((one) => 'shift' in one);
+  return !shiftsBound || leastCost(costsOf(weave(relaxed))) < Infinity;
 }
 
 /** Single changes to the rules in force, from the least to the greatest. */
@@ -119,6 +120,11 @@ function relaxations(stage: Stage): Relaxation[] {
     list.push({
       change: { locks: (rules.locks ?? []).filter((other) => other !== lock) },
       words: `unlock note ${lock.at + 1}`,
+    });
+  for (const one of rules.never ?? [])
+    list.push({
+      change: { never: (rules.never ?? []).filter((other) => other !== one) },
+      words: `allow again what was forbidden at note ${one.at + 1}`,
     });
   if (rules.strings) list.push(...moreStrings(stage, rules.strings));
   return list;

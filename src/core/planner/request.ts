@@ -20,6 +20,16 @@ export interface Lock {
   readonly position?: PositionNumber;
 }
 
+/** What must not be at one event: a way of holding it that agrees with all that is named, or a shift that arrives there. */
+export type Forbidding =
+  | {
+      readonly at: number;
+      readonly finger?: number | 'T';
+      readonly string?: string;
+      readonly position?: PositionNumber;
+    }
+  | { readonly at: number; readonly shift: true };
+
 export interface Rules {
   readonly positions?: PositionRule;
   /** Only these, by open pitch. */
@@ -29,6 +39,7 @@ export interface Rules {
   readonly extensions?: 'free' | 'avoid' | 'never';
   readonly chromatic?: 'slide' | 'finger-per-semitone';
   readonly locks?: readonly Lock[];
+  readonly never?: readonly Forbidding[];
 }
 
 export interface Tempo {

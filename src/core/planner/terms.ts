@@ -69,6 +69,8 @@ export interface Between {
   readonly onBeat: boolean;
   /** True where a rest parts them. */
   readonly rest: boolean;
+  /** True where the teacher wants no shift here. */
+  readonly noShift: boolean;
 }
 
 /** Which finger slides on which string, from stop to stop in semitones. */

@@ -2,7 +2,7 @@ import { NO_FRAME, THUMB, type Hold, type Stop } from '../hand/hold';
 import type { MusicEvent, SoundingEvent } from '../material/events';
 import { midiOf } from '../pitch/pitch';
 import { holdAllowed, lockHeld } from './limits';
-import type { Lock } from './request';
+import type { Forbidding, Lock } from './request';
 import { contentTag, type Grip, type Stage } from './scene';
 import { chargeEntry, chargeMove, chargePlay, chargeReframe, chargeStay, sameFrame } from './charges';
 import type { Between, Touch } from './terms';
@@ -42,7 +42,7 @@ export function weave(stage: Stage): Web {
       event.beats,
       event.fingeredOctave,
       ringing ? numbers.get(before) : '',
-      locks.length > 0 ? event.at : '',
+      locks.length > 0 || forbidden(stage, event).length > 0 ? event.at : '',
     ].join('|');
     const layer = known.get(tag) ?? holdLayer(stage, event, locks, positionsBefore(stage, before));
     known.set(tag, layer);
@@ -69,6 +69,7 @@ const MOST_ABOVE = 12;
 export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): Grip[] {
   const rules = stage.request.rules ?? {};
   const anyHeight = rules.strings !== undefined || rules.positions !== undefined || locks.length > 0;
+  const never = forbidden(stage, event);
   const { all, lowest } = stage.gripsOf(event);
   const highest = anyHeight ? Infinity : lowest + MOST_ABOVE;
   return all.filter(({ hold, widest }) => {
@@ -76,6 +77,7 @@ export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly
     if (stage.model.anchor(hold.position) > highest && hold.frame !== NO_FRAME) return false;
     if (event.fingeredOctave && !neighbouringFingers(hold)) return false;
     if (!holdAllowed(stage.setup, stage.model, rules, hold)) return false;
+    if (never.some((one) => !('shift' in one) && lockHeld(stage.setup, stage.model, one, hold))) return false;
     return locks.every((lock) => lockHeld(stage.setup, stage.model, lock, hold));
   });
 }
@@ -84,6 +86,11 @@ export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly
 function neighbouringFingers(hold: Hold): boolean {
   const fingers = hold.stops.map((stop) => stop.finger).sort();
   return fingers.join() === '1,3' || fingers.join() === '2,4';
+}
+
+/** What must not be at an event. */
+function forbidden(stage: Stage, event: SoundingEvent): Forbidding[] {
+  return (stage.request.rules?.never ?? []).filter((one) => one.at === event.at);
 }
 
 function locksAt(stage: Stage, event: SoundingEvent): Lock[] {
@@ -213,6 +220,7 @@ function betweenAll(stage: Stage): Between[] {
       turn: came * goes < 0,
       onBeat: Number.isInteger(onsets[event.at]),
       rest: hasRest(events, before.at, event.at),
+      noShift: forbidden(stage, event).some((one) => 'shift' in one),
     };
   });
 }
@@ -230,8 +238,8 @@ function blocksFor(
 ): Block[] {
   const known = new Map<string, Block>();
   return between.map((moment, t) => {
-    const { haste, semitone, turn, onBeat, rest } = moment;
-    const tag = `${numbers.get(layers[t])}.${numbers.get(layers[t + 1])}.${haste.shift}.${semitone}${turn}${onBeat}${rest}`;
+    const { haste, semitone, turn, onBeat, rest, noShift } = moment;
+    const tag = `${numbers.get(layers[t])}.${numbers.get(layers[t + 1])}.${haste.shift}.${semitone}${turn}${onBeat}${rest}${noShift}`;
     let block = known.get(tag);
     if (!block) {
       block = blockBetween(stage, layers[t], layers[t + 1], moment);
@@ -252,7 +260,8 @@ function blockBetween(stage: Stage, from: HoldLayer, to: HoldLayer, between: Bet
     for (let column = 0; column < to.touches; column++) {
       const b = to.touchList[column];
       if (a.position === b.position) near.push({ column, shared: chargeStay(stage, a, b, between) });
-      else if (mayMove(stage, a, b)) move[row * to.touches + column] = chargeMove(stage, a, b, between);
+      else if (!between.noShift && mayMove(stage, a, b))
+        move[row * to.touches + column] = chargeMove(stage, a, b, between);
     }
     for (let u = from.touchStart[row]; u < from.touchStart[row + 1]; u++) {
       const { hold } = from.grips[u];

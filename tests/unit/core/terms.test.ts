@@ -33,6 +33,7 @@ const calm: terms.Between = {
   turn: false,
   onBeat: true,
   rest: false,
+  noShift: false,
 };
 
 test('a shift costs more the further it goes and the less time it has', () => {
