@@ -17,9 +17,12 @@ export interface Fold {
   fold(places: Int32Array): Int32Array;
 }
 
+/** Nodes of an event and its mirror image, each with its place among the live nodes. */
 interface Pair {
   readonly early: number;
   readonly late: number;
+  readonly earlyAt: number;
+  readonly lateAt: number;
 }
 
 /** Says whether nodes of two events are the same way of playing, once on the way out and once on the way back. */
@@ -53,7 +56,7 @@ export function foldTrellis(trellis: Trellis, costs: Costs, most: number, alike:
   pairsAt.forEach((pairs, t) => {
     const late = n - 1 - t;
     const [first, last] = [trellis.layers[t], trellis.layers[late]];
-    if (t > 0) blocks.push(foldedBlock(trellis, t, pairsAt[t - 1], pairs));
+    if (t > 0) blocks.push(foldedBlock(trellis, live, t, pairsAt[t - 1], pairs));
     const cost = pairs.map(({ early, late: back }) => first.cost[early] + (late === t ? 0 : last.cost[back]));
     const entry = pairs.map(({ early }) => (t === 0 ? first.entry[early] : 0));
     layers.push(
@@ -96,13 +99,17 @@ function pairsOf(
   late: number,
   alike: Alike,
 ): Pair[] {
-  if (t === late) return live[t].map((node) => ({ early: node, late: node }));
-  const placeIn = (at: number, node: number) => layers[at].place[layers[at].touchOf[node]];
-  return live[t].flatMap((early) =>
-    live[late]
-      .filter((back) => placeIn(late, back) === placeIn(t, early) && alike(t, early, late, back))
-      .map((back) => ({ early, late: back })),
-  );
+  if (t === late) return live[t].map((node, at) => ({ early: node, late: node, earlyAt: at, lateAt: at }));
+  const [out, home] = [layers[t], layers[late]];
+  const pairs: Pair[] = [];
+  live[t].forEach((early, earlyAt) => {
+    const place = out.place[out.touchOf[early]];
+    live[late].forEach((back, lateAt) => {
+      if (home.place[home.touchOf[back]] === place && alike(t, early, late, back))
+        pairs.push({ early, late: back, earlyAt, lateAt });
+    });
+  });
+  return pairs;
 }
 
 /** A layer whose every node is a touch of its own. */
@@ -134,26 +141,23 @@ function joiningBlock(nodes: number): Block {
 }
 
 /** One step on the way out together with the same step on the way back. */
-function foldedBlock(trellis: Trellis, t: number, from: readonly Pair[], to: readonly Pair[]): Block {
+function foldedBlock(
+  trellis: Trellis,
+  live: readonly number[][],
+  t: number,
+  from: readonly Pair[],
+  to: readonly Pair[],
+): Block {
   const late = trellis.layers.length - 1 - t;
-  const out = stepTable(
-    trellis,
-    t - 1,
-    from.map(({ early }) => early),
-    to.map(({ early }) => early),
-  );
-  const back = stepTable(
-    trellis,
-    late,
-    to.map((pair) => pair.late),
-    from.map((pair) => pair.late),
-  );
+  const out = stepTable(trellis, t - 1, live[t - 1], live[t]);
+  const back = stepTable(trellis, late, live[late], live[late + 1]);
+  const [outward, homeward] = [live[t].length, live[late + 1].length];
   const move = new Float64Array(from.length * to.length);
-  from.forEach((a, row) => {
-    to.forEach((b, column) => {
-      move[row * to.length + column] = out(a.early, b.early) + back(b.late, a.late);
-    });
-  });
+  for (let row = 0, at = 0; row < from.length; row++) {
+    const outRow = from[row].earlyAt * outward;
+    for (const pair of to)
+      move[at++] = out[outRow + pair.earlyAt] + back[pair.lateAt * homeward + from[row].lateAt];
+  }
   return {
     move,
     stayStart: new Int32Array(from.length + 1),
@@ -162,11 +166,23 @@ function foldedBlock(trellis: Trellis, t: number, from: readonly Pair[], to: rea
   };
 }
 
-/** The steps between some nodes of two neighbouring layers, each worked out once. */
-function stepTable(trellis: Trellis, t: number, from: readonly number[], to: readonly number[]) {
-  const columns = trellis.layers[t + 1].nodes;
-  const known = new Float64Array(trellis.layers[t].nodes * columns).fill(NaN);
-  for (const a of new Set(from))
-    for (const b of new Set(to)) known[a * columns + b] = stepCost(trellis, t, a, b);
-  return (a: number, b: number) => known[a * columns + b];
+/** The steps from some nodes of layer t to some of the next, row by row. */
+function stepTable(
+  trellis: Trellis,
+  t: number,
+  from: readonly number[],
+  to: readonly number[],
+): Float64Array {
+  const { move, stayStart, stayTo, stayCost } = trellis.blocks[t];
+  const [layer, next] = [trellis.layers[t], trellis.layers[t + 1]];
+  const table = new Float64Array(from.length * to.length);
+  const row = new Float64Array(next.nodes);
+  from.forEach((a, at) => {
+    const moves = layer.touchOf[a] * next.touches;
+    for (const b of to) row[b] = move[moves + next.touchOf[b]] + next.entry[b];
+    for (let stay = stayStart[a]; stay < stayStart[a + 1]; stay++)
+      if (stayCost[stay] < row[stayTo[stay]]) row[stayTo[stay]] = stayCost[stay];
+    to.forEach((b, column) => (table[at * to.length + column] = row[b]));
+  });
+  return table;
 }
