@@ -61,6 +61,7 @@ export function planOf(stage: Stage, web: Web, path: Path): Plan {
 
 function stepOf(stage: Stage, hold: Hold, at: number, cost: number): Step {
   const { label, name } = stage.model.label(hold.position);
+  const hand = handOf(stage, hold);
   return {
     at,
     stops: hold.stops.map((stop) => ({
@@ -75,17 +76,26 @@ function stepOf(stage: Stage, hold: Hold, at: number, cost: number): Step {
     cost,
     extended: hold.extended > 0,
     ...(hold.leaned ? { leaned: true as const } : {}),
-    handMm: handMm(stage, hold),
+    handMm: handMm(stage, hand),
+    hand: Object.fromEntries([...hand].map(([finger, stop]) => [String(fingerName(finger)), stop])),
   };
 }
 
-/** From the lowest to the highest finger of the frame; fingers without a place of their own rest in the position. */
-function handMm(stage: Stage, hold: Hold): [number, number] {
+/** Where each finger lies; fingers without a place of their own rest in the position. */
+function handOf(stage: Stage, hold: Hold): Map<number, number> {
   const string = hold.stops[0].string;
-  const laid = hold.frame.map((stop, finger) =>
-    Number.isNaN(stop) && finger > 0 ? stage.scene.resting(hold.position, string, finger) : stop,
-  );
-  const stops = laid.filter((stop) => !Number.isNaN(stop));
+  const hand = new Map<number, number>();
+  for (let finger = 1; finger <= THUMB; finger++) {
+    const own = hold.frame[finger];
+    const stop = Number.isNaN(own) ? stage.scene.resting(hold.position, string, finger) : own;
+    if (!Number.isNaN(stop)) hand.set(finger, stop);
+  }
+  return hand;
+}
+
+/** From the lowest to the highest finger. */
+function handMm(stage: Stage, hand: ReadonlyMap<number, number>): [number, number] {
+  const stops = [...hand.values()];
   const mm = stage.scene.stops;
   return [rounded(mm[Math.min(...stops)]), rounded(mm[Math.max(...stops)])];
 }

@@ -37,6 +37,8 @@ export interface Step {
   readonly leaned?: true;
   /** Where the first and the fourth finger (or the last that has a place) lie, in mm from the nut: the width of the hand. */
   readonly handMm: readonly [number, number];
+  /** Where each finger lies or would fall, in semitones above the open string; fingers without a place are left out. */
+  readonly hand: Readonly<Partial<Record<'1' | '2' | '3' | '4' | 'T', number>>>;
   /** Why an extension, the little finger or an open string is used here; only where the request asks to explain all. */
   readonly reasons?: readonly Reason[];
 }
