@@ -7,6 +7,7 @@ export { centsPerMm, stopMm, stopMmForRatio } from './instrument/geometry';
 export { INSTRUMENTS, type InstrumentData, type InstrumentKind } from './instrument/instruments';
 export { resolveSetup, type ChoiceIssue, type OpenString, type Setup } from './instrument/setup';
 export { readNoteText, writeNoteText, type NoteText, type TextIssue } from './formats/notetext';
+export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
 export type * from './material/spec';
 export { keyAlteration, type Key } from './pitch/key';

@@ -78,7 +78,7 @@ test('a deleted plan comes back by undo', async ({ page }) => {
   const name = 'Pip: A major in first position';
   await page.getByRole('button', { name: `Delete ${name}` }).click();
   await expect(page.getByRole('button', { name, exact: true })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('button', { name, exact: true })).toBeVisible();
   await expect(page.getByLabel('Name of this plan')).toHaveValue(name);
 });
@@ -131,7 +131,7 @@ test('an impossible rule says which note and what would help, and helps at a cli
   const problem = page.getByRole('alert');
   await expect(problem).toContainText('C#6 (note 17) has no place within the rules');
   await expect(problem).toContainText('allow 1st to 6th position');
-  await problem.getByRole('button', { name: 'Make this change' }).click();
+  await problem.getByRole('button', { name: 'allow 1st to 6th position' }).click();
   await expect(problem).toHaveCount(0);
   await expect(chosenWay(page)).toContainText('shift');
   await expect(

@@ -1,5 +1,5 @@
 import { keyOf, type Key } from '../pitch/key';
-import { midiOf, parsePitch, pitchClassName, type Pitch } from '../pitch/pitch';
+import { midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from '../pitch/pitch';
 import {
   chordPattern,
   chromaticRun,
@@ -73,6 +73,21 @@ export function buildMusic(spec: MaterialSpec): Music {
         ),
       };
   }
+}
+
+/** Keys by their signature, most flats first. */
+const MAJOR_KEYS = 'Cb Gb Db Ab Eb Bb F C G D A E B F# C#'.split(' ');
+
+/** Material as a list of notes in the key of its signature, to be changed by hand. The spec must have passed materialIssues. */
+export function writtenOut(spec: MaterialSpec): NotesSpec {
+  const { key, events } = buildMusic(spec);
+  const notes = events.map((event): NoteSpec => {
+    const line = { beats: event.beats, ...(event.bar ? { bar: event.bar } : {}) };
+    return event.kind === 'rest'
+      ? { rest: true, ...line }
+      : { pitches: event.pitches.map(pitchName), ...line };
+  });
+  return { type: 'notes', key: `${MAJOR_KEYS[Math.max(-7, Math.min(7, key.fifths)) + 7]} major`, notes };
 }
 
 type Going = 'up' | 'down';

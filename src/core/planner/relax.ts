@@ -61,14 +61,21 @@ function beyondReach(event: SoundingEvent): Problem {
 function outOfRules(stage: Stage, at: number | undefined): Problem {
   const event = stage.sounding.find((candidate) => candidate.at === at);
   const note = event ? event.pitches.map(pitchName).join(' and ') : 'This line';
-  const found = smallestRelaxation(stage);
+  const ways = waysOut(stage);
+  const found = ways.at(0) ?? pairThatHelps(stage);
   const broken = event
     ? `${note} (note ${event.at + 1}) has no place within the rules.`
     : 'The rules leave every note a place, but no way from one to the next.';
   const help = found
     ? `What would help: ${found.words}.`
     : 'Taking off one or two of the rules does not help; take them off and add them back one by one.';
-  return { code: 'out-of-rules', at, message: `${broken} ${help}`, relax: found?.change };
+  return {
+    code: 'out-of-rules',
+    at,
+    message: `${broken} ${help}`,
+    relax: found?.change,
+    ways: ways.map(({ words, change }) => ({ words, relax: change })),
+  };
 }
 
 interface Relaxation {
@@ -76,11 +83,22 @@ interface Relaxation {
   readonly words: string;
 }
 
-/** The first single change that leaves a plan, smallest first; else the first pair of them. */
-function smallestRelaxation(stage: Stage): Relaxation | null {
+/** Ways out offered at once. */
+const MOST_WAYS = 3;
+
+/** Single changes that leave a plan, the smallest of each kind. */
+function waysOut(stage: Stage): Relaxation[] {
+  const ways = new Map<string, Relaxation>();
+  for (const one of relaxations(stage)) {
+    const [kind] = Object.keys(one.change);
+    if (ways.size < MOST_WAYS && !ways.has(kind) && leavesPlan(stage, one.change)) ways.set(kind, one);
+  }
+  return [...ways.values()];
+}
+
+/** Where no single change helps: the first two that do so together. */
+function pairThatHelps(stage: Stage): Relaxation | null {
   const single = relaxations(stage);
-  const one = single.find(({ change }) => leavesPlan(stage, change));
-  if (one) return one;
   for (const first of single) {
     for (const second of single) {
       if (Object.keys(second.change).some((name) => name in first.change)) continue;

@@ -104,6 +104,8 @@ export interface Problem {
   readonly at?: number;
   readonly message: string;
   readonly relax?: Rules;
+  /** Single changes that would each help, one of a kind, the smallest first. */
+  readonly ways?: readonly { readonly words: string; readonly relax: Rules }[];
 }
 
 export interface PlanResponse {

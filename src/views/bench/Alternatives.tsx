@@ -1,5 +1,5 @@
 import type { Plan } from '../../core';
-import { choosePlan } from './store';
+import { choosePlan, layBeside, useBench } from './store';
 import { dearestTerms, planWords } from './words';
 
 /** The different plans found, cheapest first, each with what makes its cost. */
@@ -10,6 +10,7 @@ export function Alternatives({
   readonly plans: readonly Plan[];
   readonly chosen: number;
 }) {
+  const beside = useBench((state) => state.beside);
   if (plans.length === 0) return null;
   return (
     <section aria-labelledby="alternatives">
@@ -38,6 +39,17 @@ export function Alternatives({
                   .join(' · ') || 'nothing to pay for'}
               </span>
             </button>
+            {at !== chosen && (
+              <button
+                type="button"
+                aria-pressed={at === beside}
+                aria-label={`Compare way ${at + 1} with the one on the stand`}
+                onClick={() => layBeside(at === beside ? null : at)}
+                className="cursor-pointer px-3 text-sm text-dove underline"
+              >
+                {at === beside ? 'put away' : 'compare'}
+              </button>
+            )}
           </li>
         ))}
       </ol>

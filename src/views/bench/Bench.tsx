@@ -5,7 +5,7 @@ import { NoticeBar } from './NoticeBar';
 import { PlanShelf } from './PlanShelf';
 import { Problems } from './Problems';
 import { Stage } from './Stage';
-import { rename, saveNow, start, useBench } from './store';
+import { redo, rename, saveNow, start, undo, useBench } from './store';
 import { requestWords } from './words';
 
 /** The Bench: the brief, the picture of the plan and the plans to choose from. */
@@ -14,8 +14,19 @@ export default function Bench() {
   useEffect(() => {
     void start(new URLSearchParams(location.search).has('demo'));
     const leave = () => void saveNow();
+    const keys = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (typing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      event.preventDefault();
+      if (event.shiftKey) redo();
+      else undo();
+    };
     addEventListener('pagehide', leave);
-    return () => removeEventListener('pagehide', leave);
+    addEventListener('keydown', keys);
+    return () => {
+      removeEventListener('pagehide', leave);
+      removeEventListener('keydown', keys);
+    };
   }, []);
   const plan = response?.plans[record.chosen];
   return (

@@ -22,14 +22,14 @@ import {
   tuningChoices,
   tuningOf,
   withTuning,
-  asNotes,
   asScale,
   TYPED,
   withInstrument,
   withTonic,
   type Choice,
 } from './brief';
-import { setRequest, useBench } from './store';
+import { writtenOut } from '../../core';
+import { setRequest } from './store';
 import { TypedNotes } from './TypedNotes';
 import { classWords, printed } from './words';
 
@@ -128,12 +128,10 @@ export function BriefSentence({ request }: { readonly request: PlanRequest }) {
 function RunWords({ request, material }: { readonly request: PlanRequest; readonly material: RunSpec }) {
   const setMaterial = (part: Partial<RunSpec>) =>
     setRequest({ ...request, material: { ...material, ...part } as RunSpec });
-  const response = useBench((state) => state.response);
   const setKind = (kind: string) =>
     setRequest({
       ...request,
-      material: kind === TYPED && response ? asNotes(response) : withKind(material, kind),
-      rules: request.rules && { ...request.rules, locks: undefined },
+      material: kind === TYPED ? writtenOut(material) : withKind(material, kind),
     });
   const starts = playableTonics(request, tonicClass(material));
   return (

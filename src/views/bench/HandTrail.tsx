@@ -1,3 +1,4 @@
+import { Ban, Lock } from 'lucide-react';
 import type { Plan, Shift, Step } from '../../core';
 import { COLUMN, columnX, TRAIL_HEIGHT } from './columns';
 import type { RowProps } from './rows';
@@ -36,11 +37,16 @@ export function TrailAxis({ plan }: { readonly plan: Plan }) {
   );
 }
 
+interface TrailProps extends RowProps {
+  /** Where the teacher has demanded something. */
+  readonly demanded: ReadonlyMap<number, 'kept' | 'never'>;
+}
+
 /**
  * The hand trail: every note where its finger stands along the neck, in real mm; the hand as a band from first to fourth finger, which
  * steps at a shift.
  */
-export function HandTrail({ plan, visible, width }: RowProps) {
+export function HandTrail({ plan, visible, width, demanded }: TrailProps) {
   const { most, y } = scaleFor(plan);
   const steps = plan.steps.filter((step) => step.at >= visible.first && step.at < visible.last);
   const stretched = new Map(
@@ -76,6 +82,18 @@ export function HandTrail({ plan, visible, width }: RowProps) {
       {steps.map((step) => (
         <Token key={step.at} step={step} verdict={stretched.get(step.at)?.verdict} y={y} />
       ))}
+      {[...demanded]
+        .filter(([at]) => at >= visible.first && at < visible.last)
+        .map(([at, what]) => (
+          <g key={at} data-testid={what} color="var(--color-dove)">
+            <title>{what === 'kept' ? 'Kept as you put it' : 'Something is forbidden here'}</title>
+            {what === 'kept' ? (
+              <Lock x={columnX(at) - 9} y={TRAIL_HEIGHT - 24} size={18} strokeWidth={2.5} />
+            ) : (
+              <Ban x={columnX(at) - 9} y={TRAIL_HEIGHT - 24} size={18} strokeWidth={2.5} />
+            )}
+          </g>
+        ))}
     </svg>
   );
 }

@@ -10,9 +10,14 @@ import {
   TRAIL_HEIGHT,
   visibleEvents,
 } from './columns';
+import { BESIDE_HEIGHT, BesideRow, ComparisonPanel } from './Beside';
 import { HandTrail, TrailAxis } from './HandTrail';
+import { Neck } from './Neck';
 import { Staff, StaffHead } from './Staff';
 import { StringRow } from './StringRow';
+import { demandedAt } from './demands';
+import { editByKey } from './keys';
+import { EditOutcome, NoteEditor } from './NoteEditor';
 import { moveCursor, useBench } from './store';
 import { stepWords } from './words';
 
@@ -32,11 +37,14 @@ const KEY_MOVES: Readonly<Record<string, (cursor: number, last: number) => numbe
 /** The picture of one plan: staff, string row and hand trail over one another, with one cursor through all. */
 export function Stage({ response, plan, request }: Props) {
   const cursor = useBench((state) => state.cursor);
+  const beside = useBench((state) => state.beside);
+  const other = beside === null ? undefined : response.plans[beside];
   const scroller = useRef<HTMLDivElement>(null);
   const [view, setView] = useState({ left: 0, width: 1200 });
   const { events } = response;
   const setup = useMemo(() => resolveSetup(request), [request]);
   const clefs = useMemo(() => clefsFor(events, request.instrument), [events, request.instrument]);
+  const demanded = useMemo(() => demandedAt(request), [request]);
   const headAt = Math.round(view.left / COLUMN);
 
   useEffect(() => {
@@ -63,6 +71,10 @@ export function Stage({ response, plan, request }: Props) {
   }, [cursor]);
 
   const onKeyDown = (event: KeyboardEvent) => {
+    if (editByKey(event, request, response, plan, cursor)) {
+      event.preventDefault();
+      return;
+    }
     const move = KEY_MOVES[event.key];
     if (!move) return;
     event.preventDefault();
@@ -90,7 +102,7 @@ export function Stage({ response, plan, request }: Props) {
         ref={scroller}
         tabIndex={0}
         role="application"
-        aria-label="Staff, strings and hand trail; left and right arrows move the cursor"
+        aria-label="Staff, strings and hand trail; left and right arrows move the cursor, 0 to 4 put a finger, up and down another string, Delete sets free"
         onKeyDown={onKeyDown}
         className="overflow-x-auto rounded-lg border border-rule bg-sheet"
       >
@@ -100,6 +112,11 @@ export function Stage({ response, plan, request }: Props) {
             <p className="flex items-center px-3 text-sm text-faded" style={{ height: STRING_ROW_HEIGHT }}>
               string
             </p>
+            {other && (
+              <p className="flex items-center px-3 text-sm text-faded" style={{ height: BESIDE_HEIGHT }}>
+                the other way
+              </p>
+            )}
             <TrailAxis plan={plan} />
           </div>
           <div className="relative cursor-pointer" style={{ width }} onPointerDown={onPointerDown}>
@@ -109,18 +126,23 @@ export function Stage({ response, plan, request }: Props) {
               style={{
                 left: cursor * COLUMN,
                 width: COLUMN,
-                height: STAFF_HEIGHT + STRING_ROW_HEIGHT + TRAIL_HEIGHT,
+                height: STAFF_HEIGHT + STRING_ROW_HEIGHT + TRAIL_HEIGHT + (other ? BESIDE_HEIGHT : 0),
               }}
             />
             <Staff {...rows} response={response} instrument={request.instrument} clefs={clefs} />
             <StringRow {...rows} />
-            <HandTrail {...rows} />
+            {other && <BesideRow {...rows} other={other} />}
+            <HandTrail {...rows} demanded={demanded} />
           </div>
         </div>
       </div>
       <p role="status" aria-live="polite" data-testid="cursor-words" className="px-1 text-[1.02rem]">
         {said}
       </p>
+      <NoteEditor response={response} plan={plan} request={request} />
+      <EditOutcome plan={plan} />
+      {other && <ComparisonPanel plan={plan} other={other} />}
+      <Neck plan={plan} request={request} setup={setup} cursor={cursor} />
       {shift && (
         <p className="border-l-4 border-copper px-3 text-[1.02rem]" data-testid="why">
           <strong className="text-copper">Why the shift: </strong>

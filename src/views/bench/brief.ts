@@ -122,7 +122,7 @@ export function tuningOf(request: PlanRequest): string {
 /** The request on other strings; demands on the old ones fall away, and the start stays in range. */
 export function withTuning(request: PlanRequest, value: string): PlanRequest {
   const { tuning, extensionTo } = JSON.parse(value) as TuningChoice;
-  const rules = request.rules && { ...request.rules, strings: undefined, locks: undefined };
+  const rules = request.rules && { ...request.rules, strings: undefined, locks: undefined, never: undefined };
   const moved = { ...request, tuning, extensionTo, rules };
   const { material } = moved;
   return material.type === 'notes' ? moved : withTonic(moved, material, tonicClass(material));

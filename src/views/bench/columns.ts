@@ -3,7 +3,7 @@ export const COLUMN = 58;
 export const GUTTER = 150;
 export const STAFF_HEIGHT = 200;
 export const STRING_ROW_HEIGHT = 34;
-export const TRAIL_HEIGHT = 250;
+export const TRAIL_HEIGHT = 225;
 
 /** Middle of an event's column. */
 export function columnX(at: number): number {

@@ -8,9 +8,7 @@ import {
   type DoubleStopInterval,
   type InstrumentKind,
   type MaterialSpec,
-  type NoteSpec,
   type PlanRequest,
-  type PlanResponse,
   type Pitch,
 } from '../../core';
 
@@ -78,19 +76,6 @@ export function kindOf(material: MaterialSpec): string {
     default:
       return material.type;
   }
-}
-
-/** Signatures as the key of a list of notes, most flats first. */
-export const MAJOR_KEYS = 'Cb Gb Db Ab Eb Bb F C G D A E B F# C#'.split(' ');
-
-/** The material of a response as a list of notes, to be changed by hand. */
-export function asNotes(response: PlanResponse): MaterialSpec {
-  const key = `${MAJOR_KEYS[Math.max(-7, Math.min(7, response.key.fifths)) + 7]} major`;
-  const notes = response.events.map((event): NoteSpec => {
-    const line = { beats: event.beats, ...(event.bar ? { bar: event.bar } : {}) };
-    return 'rest' in event ? { rest: true, ...line } : { pitches: event.pitches, ...line };
-  });
-  return { type: 'notes', key, notes };
 }
 
 /** A scale in the key of a list of notes, beginning as near to its first note as can be. */
@@ -178,7 +163,7 @@ export function withInstrument(request: PlanRequest, instrument: InstrumentKind)
   const { hand, style, tempo, material, rules, alternatives } = request;
   const school = instrument === 'bass' ? request.school : undefined;
   const named = typeof hand === 'string' ? hand : undefined;
-  const onStrings = rules ? { ...rules, strings: undefined, locks: undefined } : undefined;
+  const onStrings = rules ? { ...rules, strings: undefined, locks: undefined, never: undefined } : undefined;
   const moved: PlanRequest = {
     instrument,
     hand: named,

@@ -1,8 +1,16 @@
 import { create } from 'zustand';
-import { INSTRUMENTS, readNoteText, type ChoiceIssue, type PlanRequest, type PlanResponse } from '../../core';
+import {
+  INSTRUMENTS,
+  readNoteText,
+  type ChoiceIssue,
+  type Plan,
+  type PlanRequest,
+  type PlanResponse,
+} from '../../core';
 import { addPlans, deletePlan, getPlan, listPlans, savePlan, storageTrouble } from '../../store/db';
 import { backupText, joinPlans, readBackup } from '../../store/backup';
 import { demoPlans } from '../../store/demo';
+import { afterEdit, editedOf, NO_HISTORY, redone, undone, type History } from './history';
 import { newRecord, type PlanRecord } from '../../store/records';
 import { planInWorker } from '../../work/planner';
 
@@ -23,6 +31,11 @@ interface BenchState {
   readonly save: SaveState;
   readonly notice: Notice | null;
   readonly ready: boolean;
+  readonly history: History;
+  /** The plan that stood before the last edit of the same notes, to say what the edit changed. */
+  readonly before: Plan | null;
+  /** Another alternative laid beside the one on the stand. */
+  readonly beside: number | null;
 }
 
 /** What the Bench opens with when nothing is kept yet. */
@@ -46,6 +59,9 @@ export const useBench = create<BenchState>(() => ({
   save: 'saved',
   notice: null,
   ready: false,
+  history: NO_HISTORY,
+  before: null,
+  beside: null,
 }));
 
 const { getState: get, setState: set } = useBench;
@@ -92,17 +108,63 @@ export async function saveNow() {
   }
 }
 
-function change(part: Partial<PlanRecord>) {
-  set({ record: { ...get().record, ...part, changedAt: Date.now() } });
+/** @param run names edits that follow each other and are undone as one */
+function change(part: Partial<PlanRecord>, run: string | null = null) {
+  const { record, history, response } = get();
+  set({
+    record: { ...record, ...part, changedAt: Date.now() },
+    history: afterEdit(history, editedOf(record), run),
+    before: part.request ? (response?.plans[record.chosen] ?? null) : null,
+    beside: null,
+  });
   saveSoon();
+}
+
+export function undo() {
+  step(undone);
+}
+
+export function redo() {
+  step(redone);
+}
+
+function step(go: typeof undone) {
+  const { record, history } = get();
+  const found = go(history, editedOf(record));
+  if (!found) return;
+  set({
+    record: { ...record, ...found.state, changedAt: Date.now() },
+    history: found.history,
+    before: null,
+    beside: null,
+  });
+  saveSoon();
+  void replan();
+}
+
+/** Lays another alternative beside the one on the stand, or takes it away. */
+export function layBeside(beside: number | null) {
+  set({ beside });
 }
 
 export function setRequest(request: PlanRequest) {
   const { record } = get();
-  const sameNotes =
-    request.instrument === record.request.instrument && notesOf(request) === notesOf(record.request);
-  change({ request, chosen: 0, typed: sameNotes ? record.typed : undefined });
+  const old = record.request;
+  const sameNotes = request.instrument === old.instrument && notesOf(request) === notesOf(old);
+  const moved = request.material !== old.material || request.instrument !== old.instrument;
+  change({
+    request: moved ? withoutPlaces(request) : request,
+    chosen: 0,
+    typed: sameNotes ? record.typed : undefined,
+  });
   void replan();
+}
+
+/** Demands at single notes belong to the notes they were made for; undo brings them back with those. */
+function withoutPlaces(request: PlanRequest): PlanRequest {
+  return request.rules
+    ? { ...request, rules: { ...request.rules, locks: undefined, never: undefined } }
+    : request;
 }
 
 function notesOf({ material }: PlanRequest) {
@@ -115,10 +177,11 @@ export function setTyped(typed: string) {
   const { notes, issues } = readNoteText(typed, INSTRUMENTS[request.instrument].writtenOctavesUp);
   const { material } = request;
   if (issues.length > 0 || notes.length === 0 || material.type !== 'notes') {
-    change({ typed });
+    change({ typed }, 'typed');
     return;
   }
-  change({ typed, request: { ...request, material: { ...material, notes } }, chosen: 0 });
+  const planned = withoutPlaces({ ...request, material: { ...material, notes } });
+  change({ typed, request: planned, chosen: 0 }, 'typed');
   void replan();
 }
 
@@ -127,7 +190,7 @@ export function choosePlan(chosen: number) {
 }
 
 export function rename(name: string) {
-  change({ name });
+  change({ name }, 'name');
 }
 
 export function moveCursor(to: number) {
@@ -145,7 +208,7 @@ function say(notice: Notice) {
 
 async function putOnStand(record: PlanRecord) {
   await saveNow();
-  set({ record, cursor: 0, save: 'saved' });
+  set({ record, cursor: 0, save: 'saved', history: NO_HISTORY, before: null, beside: null });
   localStorage.setItem(LAST_OPEN, record.id);
   await replan();
 }

@@ -1,0 +1,169 @@
+import { comparePlans, heldAlike, type PlaceCompared, type Plan, type Step } from '../../core';
+import { COLUMN } from './columns';
+import type { RowProps } from './rows';
+import { layBeside, moveCursor } from './store';
+import { printed, TERM_WORDS } from './words';
+
+export const BESIDE_HEIGHT = 52;
+
+/** The other plan's strings and fingers under the same columns; where the two part, it is boxed. */
+export function BesideRow({ plan, other, visible, width }: RowProps & { readonly other: Plan }) {
+  const pairs = plan.steps
+    .map((step, t) => [step, other.steps[t]] as const)
+    .filter(([step]) => step.at >= visible.first && step.at < visible.last);
+  return (
+    <svg width={width} height={BESIDE_HEIGHT} className="relative block border-b border-rule" aria-hidden>
+      {pairs.map(([step, theirs]) => (
+        <g key={step.at} data-testid={heldAlike(step, theirs) ? undefined : 'parts'}>
+          {!heldAlike(step, theirs) && (
+            <rect
+              x={step.at * COLUMN + 4}
+              y={3}
+              width={COLUMN - 8}
+              height={BESIDE_HEIGHT - 6}
+              rx={5}
+              fill="var(--color-haze)"
+              stroke="var(--color-dove)"
+              strokeWidth={2}
+            />
+          )}
+          <text
+            x={step.at * COLUMN + COLUMN / 2}
+            y={22}
+            fontSize={16}
+            fontWeight={700}
+            textAnchor="middle"
+            fill="var(--color-ink)"
+          >
+            {fingersOf(theirs)}
+          </text>
+          <text
+            x={step.at * COLUMN + COLUMN / 2}
+            y={41}
+            fontSize={13}
+            textAnchor="middle"
+            fill="var(--color-faded)"
+          >
+            {theirs.stops.map((stop) => printed(stop.string)).join('+')} {shortPosition(theirs)}
+          </text>
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+function fingersOf(step: Step): string {
+  return step.stops.map((stop) => stop.finger).join('-');
+}
+
+function shortPosition(step: Step): string {
+  return step.position === 'thumb' ? 'T' : step.positionName;
+}
+
+interface ComparisonProps {
+  readonly plan: Plan;
+  readonly other: Plan;
+}
+
+/** Two ways side by side: what each is charged for, and the places where they part. */
+export function ComparisonPanel({ plan, other }: ComparisonProps) {
+  const { terms, places } = comparePlans(plan, other);
+  return (
+    <section aria-labelledby="beside" className="rounded-lg border border-rule bg-sheet px-4 py-2">
+      <div className="flex items-center justify-between gap-3">
+        <h2 id="beside" className="font-serif text-lg font-semibold">
+          Two ways side by side
+        </h2>
+        <button type="button" className="button" onClick={() => layBeside(null)}>
+          Put the other away
+        </button>
+      </div>
+      <div className="mt-1 grid gap-6 md:grid-cols-2">
+        <table className="border-collapse self-start text-left">
+          <thead>
+            <tr className="border-b-2 border-rule align-bottom">
+              <th scope="col" className="pr-3">
+                Paid for
+              </th>
+              <th scope="col" className="px-2 text-right">
+                on the stand
+              </th>
+              <th scope="col" className="px-2 text-right">
+                the other
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {terms.map(({ term, first, second }) => (
+              <tr key={term} className="border-b border-rule">
+                <th scope="row" className="py-0.5 pr-3 font-normal">
+                  {TERM_WORDS[term]}
+                </th>
+                <Amount own={first} their={second} />
+                <Amount own={second} their={first} />
+              </tr>
+            ))}
+            <tr className="font-bold">
+              <th scope="row" className="pr-3">
+                in all
+              </th>
+              <Amount own={plan.cost} their={other.cost} />
+              <Amount own={other.cost} their={plan.cost} />
+            </tr>
+          </tbody>
+        </table>
+        <div>
+          <h3 className="font-semibold">
+            {places.length === 0
+              ? 'They never part'
+              : `They part in ${places.length === 1 ? 'one place' : `${places.length} places`}`}
+          </h3>
+          <ul className="flex flex-col">
+            {places.map((place) => (
+              <li key={place.from}>
+                <button
+                  type="button"
+                  onClick={() => moveCursor(place.from)}
+                  className="w-full cursor-pointer py-1 text-left hover:text-dove"
+                >
+                  <PlaceWords place={place} plan={plan} other={other} />
+                </button>
+              </li>
+            ))}
+          </ul>
+        </div>
+      </div>
+    </section>
+  );
+}
+
+/** An amount, heavier where it is the greater of the two. */
+function Amount({ own, their }: { readonly own: number; readonly their: number }) {
+  return <td className={`px-2 text-right ${own > their + 0.05 ? 'font-bold' : ''}`}>{own.toFixed(1)}</td>;
+}
+
+interface PlaceProps extends ComparisonProps {
+  readonly place: PlaceCompared;
+}
+
+function PlaceWords({ place, plan, other }: PlaceProps) {
+  const inside = (one: Plan) => one.steps.filter((step) => step.at >= place.from && step.at <= place.to);
+  const words = (one: Plan) => {
+    const steps = inside(one);
+    const shown = steps.slice(0, 8).map(fingersOf).join(' ');
+    return `${shown}${steps.length > 8 ? ' …' : ''} (${positionsOf(steps)})`;
+  };
+  const notes =
+    place.from === place.to ? `Note ${place.from + 1}` : `Notes ${place.from + 1}–${place.to + 1}`;
+  return (
+    <>
+      <strong>{notes}</strong>: {words(plan)} costs {place.firstCost.toFixed(1)}; the other {words(other)}{' '}
+      {place.secondCost.toFixed(1)}
+    </>
+  );
+}
+
+function positionsOf(steps: readonly Step[]): string {
+  const names = steps.map((step) => step.positionName).filter((name, at, all) => name !== all[at - 1]);
+  return names.join(' – ');
+}

@@ -1,0 +1,242 @@
+import { Lock, LockOpen, Redo2, Undo2 } from 'lucide-react';
+import {
+  comparePlans,
+  resolveSetup,
+  type FingerName,
+  type Forbidding,
+  type Plan,
+  type PlanRequest,
+  type PlanResponse,
+  type PositionNumber,
+} from '../../core';
+import { positionWords } from './brief';
+import {
+  demandWords,
+  fingersFor,
+  lockAt,
+  neverAt,
+  stringsFor,
+  withLock,
+  withNever,
+  withoutDemands,
+} from './demands';
+import { redo, setRequest, undo, useBench } from './store';
+import { stringWords } from './words';
+
+const WORDS = {
+  string: stringWords,
+  position: (position: PositionNumber) => positionWords({ only: [position] }),
+};
+
+const POSITIONS: readonly PositionNumber[] = [0.5, 1, 2, 3, 4, 5, 6, 7];
+
+interface Props {
+  readonly response: PlanResponse;
+  readonly plan: Plan;
+  readonly request: PlanRequest;
+}
+
+/** The note at the cursor, to be played as the teacher says: a finger, string or position put here stays, the rest replans round it. */
+export function NoteEditor({ response, plan, request }: Props) {
+  const cursor = useBench((state) => state.cursor);
+  const { past, future } = useBench((state) => state.history);
+  const event = response.events[cursor];
+  const step = plan.steps.find((candidate) => candidate.at === cursor);
+  return (
+    <section aria-label="Change this note" className="flex flex-wrap items-center gap-x-4 gap-y-2">
+      {step && event && 'pitches' in event ? (
+        <Controls request={request} plan={plan} at={cursor} pitch={event.pitches[0]} />
+      ) : (
+        <p className="text-faded">A rest: nothing to hold here.</p>
+      )}
+      <span className="ml-auto flex gap-2">
+        <button
+          type="button"
+          className="button"
+          disabled={past.length === 0}
+          onClick={undo}
+          aria-label="Undo edit"
+        >
+          <Undo2 size={18} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className="button"
+          disabled={future.length === 0}
+          onClick={redo}
+          aria-label="Redo edit"
+        >
+          <Redo2 size={18} aria-hidden />
+        </button>
+      </span>
+    </section>
+  );
+}
+
+interface ControlsProps {
+  readonly request: PlanRequest;
+  readonly plan: Plan;
+  readonly at: number;
+  readonly pitch: string;
+}
+
+function Controls({ request, plan, at, pitch }: ControlsProps) {
+  const setup = resolveSetup(request);
+  const lock = lockAt(request, at);
+  const never = neverAt(request, at);
+  const step = plan.steps.find((candidate) => candidate.at === at);
+  const [stop] = step?.stops ?? [];
+  const shift = plan.shifts.find((candidate) => candidate.to === at);
+  const put = (part: Parameters<typeof withLock>[2]) => setRequest(withLock(request, at, part));
+  const forbid = (one: Forbidding) => setRequest(withNever(request, one));
+  return (
+    <>
+      <div role="group" aria-label="Finger" className="flex overflow-hidden rounded-md border border-dove">
+        {fingersFor(setup, pitch).map((finger) => (
+          <FingerButton
+            key={finger}
+            finger={finger}
+            played={stop?.finger === finger}
+            locked={lock?.finger === finger}
+            onPut={() => put({ finger: lock?.finger === finger ? undefined : finger })}
+          />
+        ))}
+      </div>
+      <Pick
+        label="String here"
+        value={lock?.string ?? ''}
+        choices={[
+          ['', 'any string'],
+          ...stringsFor(setup, pitch).map((name) => [name, stringWords(name)] as const),
+        ]}
+        onPick={(string) => put({ string: string || undefined })}
+      />
+      <Pick
+        label="Position here"
+        value={lock?.position === undefined ? '' : String(lock.position)}
+        choices={[
+          ['', 'any position'],
+          ...positionsOf(request, lock?.position).map(
+            (position) => [String(position), positionWords({ only: [position] })] as const,
+          ),
+        ]}
+        onPick={(value) =>
+          put({ position: value === '' ? undefined : value === 'thumb' ? 'thumb' : Number(value) })
+        }
+      />
+      <Pick
+        label="Never here"
+        value=""
+        choices={[
+          ['', 'never here …'],
+          ...(shift ? [['shift', 'never shift to this note'] as const] : []),
+          ...(stop
+            ? [
+                ['finger', `never ${demandWords({ finger: stop.finger }, WORDS)} here`] as const,
+                ['string', `never ${demandWords({ string: stop.string }, WORDS)} here`] as const,
+              ]
+            : []),
+        ]}
+        onPick={(what) => {
+          if (what === 'shift') forbid({ at, shift: true });
+          if (what === 'finger' && stop) forbid({ at, finger: stop.finger });
+          if (what === 'string' && stop) forbid({ at, string: stop.string });
+        }}
+      />
+      {(lock || never.length > 0) && (
+        <span className="flex items-center gap-2" data-testid="demands">
+          <Lock size={16} aria-hidden />
+          {[
+            ...(lock ? [`kept here: ${demandWords(lock, WORDS)}`] : []),
+            ...never.map((one) => ('shift' in one ? 'no shift to here' : `never ${demandWords(one, WORDS)}`)),
+          ].join('; ')}
+          <button
+            type="button"
+            className="button flex items-center gap-1"
+            onClick={() => setRequest(withoutDemands(request, at))}
+          >
+            <LockOpen size={16} aria-hidden /> Set free
+          </button>
+        </span>
+      )}
+    </>
+  );
+}
+
+function positionsOf({ instrument }: PlanRequest, locked: PositionNumber | undefined): PositionNumber[] {
+  const list =
+    instrument === 'cello' || instrument === 'bass' ? [...POSITIONS, 'thumb' as const] : [...POSITIONS];
+  return locked === undefined || list.includes(locked) ? list : [...list, locked];
+}
+
+interface FingerButtonProps {
+  readonly finger: FingerName;
+  readonly played: boolean;
+  readonly locked: boolean;
+  readonly onPut: () => void;
+}
+
+function FingerButton({ finger, played, locked, onPut }: FingerButtonProps) {
+  const name = finger === 'T' ? 'thumb' : finger === 0 ? 'open string' : `finger ${finger}`;
+  return (
+    <button
+      type="button"
+      aria-pressed={locked}
+      aria-label={`${name}${played ? ', played now' : ''}`}
+      onClick={onPut}
+      className={`min-h-10 min-w-10 cursor-pointer border-r border-rule px-2 text-lg font-bold last:border-r-0 ${
+        locked
+          ? 'bg-dove text-sheet'
+          : played
+            ? 'bg-haze text-ink underline'
+            : 'bg-sheet text-ink hover:bg-haze'
+      }`}
+    >
+      {finger}
+    </button>
+  );
+}
+
+interface PickProps {
+  readonly label: string;
+  readonly value: string;
+  readonly choices: readonly (readonly [string, string])[];
+  readonly onPick: (value: string) => void;
+}
+
+function Pick({ label, value, choices, onPick }: PickProps) {
+  return (
+    <select
+      aria-label={label}
+      value={value}
+      onChange={(event) => onPick(event.target.value)}
+      className="min-h-10 cursor-pointer rounded-md border border-dove bg-sheet px-2"
+    >
+      {choices.map(([name, words]) => (
+        <option key={name} value={name}>
+          {words}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+/** What the last edit changed in the plan, and what it costs. */
+export function EditOutcome({ plan }: { readonly plan: Plan }) {
+  const before = useBench((state) => state.before);
+  if (!before || before === plan || before.steps.length !== plan.steps.length) return null;
+  const { places } = comparePlans(before, plan);
+  const more = plan.cost - before.cost;
+  const price =
+    Math.abs(more) < 0.05
+      ? 'It costs the same.'
+      : `It costs ${Math.abs(more).toFixed(1)} ${more > 0 ? 'more' : 'less'}.`;
+  const where = places
+    .map(({ from, to }) => (from === to ? `${from + 1}` : `${from + 1}–${to + 1}`))
+    .join(', ');
+  return (
+    <p role="status" data-testid="outcome" className="border-l-4 border-dove px-3">
+      {places.length === 0 ? 'Nothing had to change.' : `Changed: note ${where}.`} {price}
+    </p>
+  );
+}

@@ -1,0 +1,142 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { chosenWay, cursorWords, openBench, picture, saved, setWord, staffFingers } from './bench';
+
+const outcome = (page: Page) => page.getByTestId('outcome');
+const finger = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Finger', exact: true }).getByRole('button', { name });
+
+/** E flat major over two octaves, where a teacher has something to change. */
+async function openScale(page: Page) {
+  await openBench(page);
+  await setWord(page, 'Key', 'E-flat');
+  await setWord(page, 'Hand', 'a small hand');
+  await expect.poll(() => staffFingers(page)).toHaveLength(15);
+}
+
+test('by keyboard alone: a finger is put, a string changed, all undone and redone', async ({ page }) => {
+  await openScale(page);
+  const first = await staffFingers(page);
+  await picture(page).focus();
+  for (let at = 0; at < 6; at++) await page.keyboard.press('ArrowRight');
+  const other = first[6] === '2' ? '3' : '2';
+  await page.keyboard.press(other);
+  await expect.poll(async () => (await staffFingers(page))[6]).toBe(other);
+  await expect(page.getByTestId('demands')).toContainText(`kept here: finger ${other}`);
+  await expect(outcome(page)).toContainText(/Changed: note .*It costs \d+\.\d more\./);
+  await expect(page.getByTestId('kept')).toHaveCount(1);
+  const locked = await staffFingers(page);
+
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByTestId('demands')).toContainText(/kept here: the [A-G]♭? string/);
+
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => staffFingers(page)).toEqual(locked);
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => staffFingers(page)).toEqual(first);
+  await page.keyboard.press('Control+Shift+z');
+  await expect.poll(() => staffFingers(page)).toEqual(locked);
+
+  for (let at = 0; at < 20; at++) await page.keyboard.press('ArrowLeft');
+  for (let at = 0; at < 6; at++) await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Delete');
+  await expect.poll(() => staffFingers(page)).toEqual(first);
+});
+
+test('a shift is forbidden by a key, and made elsewhere', async ({ page }) => {
+  await openBench(page);
+  await setWord(page, 'Octaves', 'three-octave');
+  await expect(page.getByTestId('shift').first()).toBeAttached();
+  await picture(page).focus();
+  await expect(async () => {
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByTestId('why')).toBeVisible({ timeout: 60 });
+  }).toPass({ intervals: [10] });
+  await page.keyboard.press('x');
+  await expect(page.getByTestId('demands')).toContainText('no shift to here');
+  await expect(page.getByTestId('why')).toBeHidden();
+  await expect(outcome(page)).toContainText(/It costs \d+\.\d more/);
+  await page.keyboard.press('Control+z');
+  await expect(page.getByTestId('why')).toBeVisible();
+});
+
+test.describe('by touch alone', () => {
+  test.use({ hasTouch: true, viewport: { width: 1024, height: 768 } });
+
+  test('a note is chosen, locked, kept over a reload, and set free', async ({ page }) => {
+    await openScale(page);
+    const first = await staffFingers(page);
+    const staff = await page.getByTestId('staff').boundingBox();
+    const column = await page.getByTestId('cursor').boundingBox();
+    if (!staff || !column) throw new Error('nothing is drawn');
+    await page.touchscreen.tap(staff.x + 4.5 * column.width, staff.y + 60);
+    await expect(cursorWords(page)).toContainText('Note 5 of 15');
+    const other = first[4] === '3' ? '2' : '3';
+    await finger(page, `finger ${other}`).tap();
+    await expect.poll(async () => (await staffFingers(page))[4]).toBe(other);
+    await saved(page);
+    await page.reload();
+    await expect.poll(async () => (await staffFingers(page))[4]).toBe(other);
+    await page.touchscreen.tap(staff.x + 4.5 * column.width, staff.y + 60);
+    await page.getByRole('button', { name: 'Set free' }).tap();
+    await expect.poll(() => staffFingers(page)).toEqual(first);
+  });
+});
+
+test('demands that leave no plan are named, and the last one can be undone on the spot', async ({ page }) => {
+  await openScale(page);
+  await setWord(page, 'Octaves', 'one-octave');
+  await setWord(page, 'Positions', 'first position only');
+  await expect.poll(() => staffFingers(page)).toEqual([...'12341234']);
+  const fingers = await staffFingers(page);
+  await page.getByLabel('Position here').selectOption({ label: '5th position' });
+  const alert = page.getByRole('alert');
+  await expect(alert).toContainText(/E♭?b?4.*no place within the rules/);
+  await expect(alert.getByRole('button', { name: 'unlock note 1' })).toBeVisible();
+  await alert.getByRole('button', { name: 'Undo the last change' }).click();
+  await expect.poll(() => staffFingers(page)).toEqual(fingers);
+});
+
+test('another material leaves the locks of the old one behind, and undo brings both back', async ({
+  page,
+}) => {
+  await openScale(page);
+  await finger(page, 'finger 3').click();
+  await expect(page.getByTestId('kept')).toHaveCount(1);
+  await setWord(page, 'Octaves', 'one-octave');
+  await expect(page.getByTestId('kept')).toHaveCount(0);
+  await expect.poll(() => staffFingers(page)).toHaveLength(8);
+  await page.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(page.getByTestId('kept')).toHaveCount(1);
+  await expect.poll(() => staffFingers(page)).toHaveLength(15);
+});
+
+test('two ways are laid side by side, their differences marked and added up', async ({ page }) => {
+  await openScale(page);
+  await page.getByRole('button', { name: 'Compare way 2 with the one on the stand' }).click();
+  const panel = page.getByRole('region', { name: 'Two ways side by side' });
+  await expect(panel.getByRole('row', { name: /^in all/ })).toBeVisible();
+  const boxed = page.getByTestId('parts');
+  expect(await boxed.count()).toBeGreaterThan(0);
+  await panel.getByRole('listitem').last().getByRole('button').click();
+  await expect(panel.getByRole('listitem').first()).toContainText(
+    /Notes? \d+.* costs \d+\.\d; the other .* \d+\.\d/,
+  );
+  const words = await chosenWay(page).first().textContent();
+  expect(words).toContain('cost');
+  const found = await new AxeBuilder({ page }).analyze();
+  expect(found.violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+  await panel.getByRole('button', { name: 'Put the other away' }).click();
+  await expect(panel).toBeHidden();
+});
+
+test('the neck shows the hand to scale with its spread', async ({ page }) => {
+  await openScale(page);
+  await expect(page.getByTestId('neck')).toContainText('To scale; fingertips');
+  await picture(page).focus();
+  for (let at = 0; at < 3; at++) await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('neck').getByRole('img')).toHaveAttribute(
+    'aria-label',
+    /Neck to scale, .* semitones/,
+  );
+});
