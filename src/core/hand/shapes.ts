@@ -60,33 +60,60 @@ function frameOf(places: Shape['places'], stop: number): number[] {
   return frame;
 }
 
-/** The shape hand of a school on one instrument. */
-export function shapeHand(setup: Setup, school: School): HandModel {
+/** What a school makes of a neck of some reach, the same for every instrument of that reach. */
+interface Layout {
+  readonly places: readonly Place[];
+  readonly labels: readonly PositionLabel[];
+  readonly restFrames: readonly (readonly number[])[];
+  /** For each stop, which shapes put which finger there; on string 0. */
+  readonly byStop: readonly (readonly Hold[])[];
+}
+
+/** Layouts follow from the schools' data alone, so each is worked out once. */
+const layouts = new WeakMap<School, Map<number, Layout>>();
+
+function layoutOf(school: School, reach: number): Layout {
+  const known = layouts.get(school) ?? new Map<number, Layout>();
+  layouts.set(school, known);
+  const layout = known.get(reach) ?? layOut(school, reach);
+  known.set(reach, layout);
+  return layout;
+}
+
+function layOut(school: School, reach: number): Layout {
   const places: Place[] = school.regions.flatMap((region) =>
     Array.from({ length: region.to - region.from + 1 }, (_, at) => {
       const stop = region.from + at;
       return { region, stop, frames: region.shapes.map((shape) => frameOf(shape.places, stop)) };
     }),
   );
-  const labels = places.map((place) => labelOf(school, place));
-  const restFrames = places.map(({ region, stop }) => frameOf(region.resting, stop));
-  // Which shapes put which finger where: found once, asked for at every note.
-  const byStop: Hold[][] = Array.from({ length: setup.reachSemitones + 1 }, () => []);
+  const byStop: Hold[][] = Array.from({ length: reach + 1 }, () => []);
   places.forEach((place, position) => {
     place.frames.forEach((frame, at) => {
       for (let finger = 1; finger <= THUMB; finger++) {
         const semitones = frame[finger];
-        if (semitones >= 1 && semitones <= setup.reachSemitones)
+        if (semitones >= 1 && semitones <= reach)
           byStop[semitones].push(holdAt(place, position, at, finger, semitones));
       }
     });
   });
+  const [low, high] = school.octaveHarmonicFrom;
   places.forEach((place, position) => {
-    const [low, high] = school.octaveHarmonicFrom;
     if (!place.region.thumb && place.stop >= low && place.stop <= high)
       byStop[HARMONIC_STOP].push(harmonicAt(place, position));
   });
+  const labels = places.map((place) => labelOf(school, place));
+  return {
+    places,
+    labels,
+    restFrames: places.map(({ region, stop }) => frameOf(region.resting, stop)),
+    byStop,
+  };
+}
 
+/** The shape hand of a school on one instrument. */
+export function shapeHand(setup: Setup, school: School): HandModel {
+  const { places, labels, restFrames, byStop } = layoutOf(school, setup.reachSemitones);
   return {
     positionCount: places.length,
     home: places.findIndex(({ stop }) => school.names[stop]?.label === 1),

@@ -1,4 +1,4 @@
-import type { Costs } from './togo';
+import { counting, type Costs } from './togo';
 import { stepCost, type Block, type Layer, type Path, type Trellis } from './trellis';
 
 /*
@@ -122,8 +122,8 @@ function foldedLayer(
   return {
     nodes,
     touches: nodes,
-    touchStart: Int32Array.from({ length: nodes + 1 }, (_, node) => node),
-    touchOf: Int32Array.from({ length: nodes }, (_, node) => node),
+    touchStart: counting(nodes + 1),
+    touchOf: counting(nodes),
     cost: cost ? Float64Array.from(cost) : new Float64Array(nodes),
     entry: entry ? Float64Array.from(entry) : new Float64Array(nodes),
     place: Int32Array.from(places),
@@ -134,8 +134,8 @@ function foldedLayer(
 function joiningBlock(nodes: number): Block {
   return {
     move: new Float64Array(nodes * nodes).fill(Infinity),
-    stayStart: Int32Array.from({ length: nodes + 1 }, (_, node) => node),
-    stayTo: Int32Array.from({ length: nodes }, (_, node) => node),
+    stayStart: counting(nodes + 1),
+    stayTo: counting(nodes),
     stayCost: new Float64Array(nodes),
   };
 }

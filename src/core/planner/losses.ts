@@ -6,7 +6,6 @@ import type { Grip, Stage } from './scene';
 import { tallyOf, type Terms } from './tally';
 import type { Touch } from './terms';
 import type { Path } from './trellis';
-import { comesBackAlike } from './wayback';
 import type { Web } from './weave';
 
 /*
@@ -88,10 +87,20 @@ function played(grips: readonly Grip[], finger: number): number {
   return grips.filter(({ hold }) => hold.stops.some((stop) => stop.finger === finger)).length;
 }
 
-/** Charges and counts a path from event `first` to event `last`. */
-export function accountOf(stage: Stage, web: Web, path: Path, first: number, last: number): Account {
+/**
+ * Charges and counts a path from event `first` to event `last`.
+ * @param comesBack whether the whole path comes back the way it went
+ */
+export function accountOf(
+  stage: Stage,
+  web: Web,
+  path: Path,
+  first: number,
+  last: number,
+  comesBack: boolean,
+): Account {
   const tally = tallyOf(stage, web, path, first, last);
-  const back = chargeReturn(stage, comesBackAlike(stage, web, path), tally);
+  const back = chargeReturn(stage, comesBack, tally);
   const layers = web.layers.slice(first, last + 1);
   const nodes = path.subarray(first, last + 1);
   const stretch: Stretch = {

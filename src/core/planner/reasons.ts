@@ -6,6 +6,7 @@ import type { Plan, Reason, Shift, Step } from './response';
 import type { Grip, Stage } from './scene';
 import type { Costs } from './togo';
 import { stepCost, type Path } from './trellis';
+import { comesBackAlike } from './wayback';
 
 /*
  * Why an element of a plan is there: the cheapest way round it is worked out, and what gets worse is the reason; the plan is kept as it is
@@ -108,12 +109,27 @@ function after(web: Web, costs: Costs, t: number, node: number): number {
 }
 
 /** What is lost by a detour; the plan and it are compared only where they part. */
-function lossBy(stage: Stage, web: Web, own: Path, { path, first, last }: Detour, element: string): Reason[] {
-  return lossOf(accountOf(stage, web, own, first, last), accountOf(stage, web, path, first, last), element);
+function lossBy(stage: Stage, web: Web, own: Own, { path, first, last }: Detour, element: string): Reason[] {
+  return lossOf(
+    accountOf(stage, web, own.path, first, last, own.comesBack),
+    accountOf(stage, web, path, first, last, comesBackAlike(stage, web, path)),
+    element,
+  );
+}
+
+/** A plan's own path, and whether it comes back the way it went. */
+interface Own {
+  readonly path: Path;
+  readonly comesBack: boolean;
+}
+
+function ownOf(stage: Stage, web: Web, path: Path): Own {
+  return { path, comesBack: comesBackAlike(stage, web, path) };
 }
 
 /** Why each shift of a plan is made. */
-export function shiftReasons(stage: Stage, web: Web, costs: Costs, own: Path, plan: Plan): Plan {
+export function shiftReasons(stage: Stage, web: Web, costs: Costs, path: Path, plan: Plan): Plan {
+  const own = ownOf(stage, web, path);
   const indexOf = new Map(stage.sounding.map((event, t) => [event.at, t]));
   const shifts = plan.shifts.map((shift, n) => {
     const t = indexOf.get(shift.from) as number;
@@ -121,7 +137,7 @@ export function shiftReasons(stage: Stage, web: Web, costs: Costs, own: Path, pl
       ? (indexOf.get(plan.shifts[n + 1].from) as number)
       : web.layers.length - 1;
     const needed = outOfReach(stage, web, plan.steps[t], t + 1, until);
-    const other = withoutShift(web, costs, own, t);
+    const other = withoutShift(web, costs, path, t);
     const loss = other ? lossBy(stage, web, own, other, 'this shift') : [];
     return { ...shift, reasons: [...needed, ...loss] } satisfies Shift;
   });
@@ -129,11 +145,12 @@ export function shiftReasons(stage: Stage, web: Web, costs: Costs, own: Path, pl
 }
 
 /** Why each extension, little finger and open string of a plan is there. */
-export function stepReasons(stage: Stage, web: Web, costs: Costs, own: Path, plan: Plan): Plan {
+export function stepReasons(stage: Stage, web: Web, costs: Costs, path: Path, plan: Plan): Plan {
+  const own = ownOf(stage, web, path);
   const steps = plan.steps.map((step, t) => {
     const element = elementOf(step);
     if (!element) return step;
-    const other = withoutGrip(web, costs, own, t, element.is);
+    const other = withoutGrip(web, costs, path, t, element.is);
     const reasons = other ? lossBy(stage, web, own, other, element.words) : [onlyWay(stage, t, element)];
     return { ...step, reasons };
   });

@@ -15,8 +15,15 @@ export interface ToGo {
   readonly costs: readonly Float64Array[];
 }
 
+/** 0, 1, 2, … below a number. */
+export function counting(below: number): Int32Array {
+  const numbers = new Int32Array(below);
+  for (let at = 1; at < below; at++) numbers[at] = at;
+  return numbers;
+}
+
 export function allLive(trellis: Trellis): Live {
-  return trellis.layers.map(({ touches }) => Int32Array.from({ length: touches }, (_, touch) => touch));
+  return trellis.layers.map(({ touches }) => counting(touches));
 }
 
 export function costsToGo(trellis: Trellis, live: Live, places: Int32Array | null, owed: number): ToGo {

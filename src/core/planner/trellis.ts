@@ -62,5 +62,7 @@ export function pathCost(trellis: Trellis, path: ArrayLike<number>): number {
 
 /** The places a path goes through. */
 export function placesOf(trellis: Trellis, path: ArrayLike<number>): Int32Array {
-  return Int32Array.from(trellis.layers, (layer, t) => layer.place[layer.touchOf[path[t]]]);
+  const places = new Int32Array(path.length);
+  trellis.layers.forEach((layer, t) => (places[t] = layer.place[layer.touchOf[path[t]]]));
+  return places;
 }

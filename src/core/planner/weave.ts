@@ -64,6 +64,8 @@ function isOpen(stage: Stage, midi: number): boolean {
  * higher up a lower string but for a string or position that was demanded.
  */
 const MOST_ABOVE = 12;
+/** The same for a hand with the thumb up: a fifth. The thumb is laid on the strings for what the neck hand does not have near. */
+const THUMB_ABOVE = 7;
 
 /** Holds of an event that the demands and locks leave; a spread beyond the hand stands only where locked. */
 export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly Lock[]): Grip[] {
@@ -71,10 +73,11 @@ export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly
   const anyHeight = rules.strings !== undefined || rules.positions !== undefined || locks.length > 0;
   const never = forbidden(stage, event);
   const { all, lowest } = stage.gripsOf(event);
-  const highest = anyHeight ? Infinity : lowest + MOST_ABOVE;
+  const highestFor = ({ position }: Hold) =>
+    anyHeight ? Infinity : lowest + (stage.model.thumbUp(position) ? THUMB_ABOVE : MOST_ABOVE);
   return all.filter(({ hold, widest }) => {
     if (widest && widest.share > 1 + 1e-9 && locks.length === 0) return false;
-    if (stage.model.anchor(hold.position) > highest && hold.frame !== NO_FRAME) return false;
+    if (hold.frame !== NO_FRAME && stage.model.anchor(hold.position) > highestFor(hold)) return false;
     if (event.fingeredOctave && !neighbouringFingers(hold)) return false;
     if (!holdAllowed(stage.setup, stage.model, rules, hold)) return false;
     if (never.some((one) => !('shift' in one) && lockHeld(stage.setup, stage.model, one, hold))) return false;
@@ -146,9 +149,9 @@ function holdLayer(
     touchList,
     lowest,
     beats,
-    place: Int32Array.from(touchList, (touch) => touch.place),
-    cost: Float64Array.from(grips, (grip) => chargePlay(stage, grip, beats, lowest)),
-    entry: Float64Array.from(grips, (grip) => chargeEntry(stage, grip.hold)),
+    place: Int32Array.from(touchList.map((touch) => touch.place)),
+    cost: Float64Array.from(grips.map((grip) => chargePlay(stage, grip, beats, lowest))),
+    entry: Float64Array.from(grips.map((grip) => chargeEntry(stage, grip.hold))),
   };
 }
 
