@@ -35,11 +35,33 @@ const SHOTS = {
     await moveRight(page, 11);
   },
   'bench-thirds': (page) => openPlan(page, 'Wren: D major in thirds'),
+  'bench-notes': async (page) => {
+    await openPlan(page, 'Wren: F sharp minor arpeggio');
+    await word(page, 'Kind', 'typed');
+    await page
+      .getByLabel('Notes', { exact: true })
+      .fill('F#4 A C#5:2 | D:1/2 C# B A G#:2 |\nF#4+A4:1 E4+G#4 D4+F#4 - | C#4+A4:4');
+    await page.getByLabel('Notes', { exact: true }).blur();
+  },
+  'bench-edit': async (page) => {
+    await moveRight(page, 6);
+    await page.keyboard.press('2');
+    await page.getByTestId('outcome').waitFor();
+    await page.getByTestId('neck').scrollIntoViewIfNeeded();
+  },
+  'bench-compare': async (page) => {
+    await page.getByRole('button', { name: 'Compare way 3 with the one on the stand' }).click();
+    await moveRight(page, 19);
+    await page.getByRole('heading', { name: 'Two ways side by side' }).scrollIntoViewIfNeeded();
+  },
   'bench-problem': async (page) => {
     await word(page, 'Octaves', '3');
     await word(page, 'Positions', JSON.stringify({ from: 1, to: 1 }));
   },
 };
+
+/** Pictures of what stands further down the page. */
+const LOWER = new Set(['bench-edit', 'bench-compare']);
 
 ensurePackages();
 ensureChromium();
@@ -55,7 +77,7 @@ try {
     await page.locator('main[data-ready="true"]').waitFor();
     await arrange(page);
     await page.waitForTimeout(600);
-    await page.evaluate('scrollTo(0, 0)');
+    if (!LOWER.has(name)) await page.evaluate('scrollTo(0, 0)');
     await page.screenshot({ path: `${FOLDER}/${name}.png` });
     console.log(`${FOLDER}/${name}.png`);
     await context.close();

@@ -35,6 +35,7 @@ function traitsOf(plan: Plan, events: readonly ResponseEvent[]): string[] {
     plan.shifts.length > 0 && plan.shifts.every((shift) => shift.toFinger === 1) && 'every shift lands on 1',
     plan.steps.every((step) => !step.extended) && 'no extension',
     plan.shifts.length > 1 && `${plan.shifts.length} shifts`,
+    plan.terms.return !== undefined && 'comes back another way',
     strings.size === 2 && `on the ${[...strings].join(' and ')} strings`,
   ];
   return list.filter((words): words is string => words !== false);
@@ -51,7 +52,7 @@ function shortName(step: Plan['steps'][number]): string {
   return step.position === 'thumb' ? 'thumb position' : `${step.positionName} position`;
 }
 
-/** Where a plan without a trait of its own goes its own way: the shift only it makes, else all its shifts, else the note it first parts at. */
+/** Where a plan without a trait of its own goes its own way: the shift only it makes, else all its shifts, else a note that only it holds so. */
 function ownWay(plans: readonly Plan[], at: number): string {
   const goals = plans.map(goalsOf);
   const made = new Map<string, number>();
@@ -61,9 +62,24 @@ function ownWay(plans: readonly Plan[], at: number): string {
   const whole = goals[at].join(', ');
   if (goals[at].length < 5 && goals.filter((other) => other.join(', ') === whole).length === 1)
     return `to ${whole}`;
+  const others = plans.filter((_, other) => other !== at);
+  const alone = plans[at].steps.find((step, n) =>
+    others.every((other) => heldAt(step) !== heldAt(other.steps[n])),
+  );
+  if (alone) return `${heldWords(alone)} at note ${alone.at + 1}`;
   const first = plans[at === 0 ? 1 : 0];
   const parts = plans[at].steps.find((step, n) => heldAt(step) !== heldAt(first.steps[n]));
-  return parts ? `goes its own way from note ${parts.at + 1}` : 'the same way';
+  return parts ? `${heldWords(parts)} at note ${parts.at + 1}` : 'the same way';
+}
+
+/** "4 on the D string", "open A": what is pressed where. */
+function heldWords({ stops }: Plan['steps'][number]): string {
+  return stops
+    .map(({ finger, string }) => {
+      const letter = string.replace(/\d+$/, '');
+      return finger === 0 ? `open ${letter}` : `${finger === 'T' ? 'thumb' : finger} on the ${letter} string`;
+    })
+    .join(' and ');
 }
 
 /** Where each shift of a plan goes, and when. */

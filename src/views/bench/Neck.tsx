@@ -9,12 +9,12 @@ import {
 } from '../../core';
 import { printed } from './words';
 
-/** How many px stand for a mm, at most; a long neck is drawn smaller. */
-const MOST_SCALE = 4.2;
+/** Fingertips are drawn at most so big, in px; a long piece of neck is drawn smaller. */
+const MOST_RADIUS = 25;
 const WIDTH = 860;
 const LEFT = 64;
 const STRING_GAP = 34;
-const TOP = 40;
+const TOP = 54;
 
 const TONES = {
   easy: 'var(--color-sage)',
@@ -29,10 +29,13 @@ interface Props {
   readonly cursor: number;
 }
 
-/** A piece of the neck in mm from the nut that has the whole hand in it, with room on both sides. */
-function windowFor(step: Step, setup: Setup): readonly [number, number] {
+/**
+ * A piece of the neck in mm from the nut that has the whole hand in it, with room on both sides.
+ * @param fullMm what fills the picture at the greatest scale
+ */
+function windowFor(step: Step, setup: Setup, fullMm: number): readonly [number, number] {
   const [low, high] = step.handMm;
-  const margin = Math.max(30, (high - low) * 0.5);
+  const margin = Math.max(30, (high - low) * 0.5, (fullMm - (high - low)) / 2);
   const end = stopMm(setup.lengthMm, setup.reachSemitones);
   const from = low - margin < 60 ? -12 : low - margin;
   return [from, Math.min(end + 10, high + margin)];
@@ -43,8 +46,9 @@ export function Neck({ plan, request, setup, cursor }: Props) {
   const step = plan.steps.find((candidate) => candidate.at === cursor);
   if (!step) return null;
   const hand = resolveHand(request.instrument, request.hand);
-  const [from, to] = windowFor(step, setup);
-  const scale = Math.min(MOST_SCALE, (WIDTH - LEFT - 10) / (to - from));
+  const most = (2 * MOST_RADIUS) / hand.fingertipMm;
+  const [from, to] = windowFor(step, setup, (WIDTH - LEFT - 10) / most);
+  const scale = Math.min(most, (WIDTH - LEFT - 10) / (to - from));
   const x = (mm: number) => LEFT + (mm - from) * scale;
   const rows = setup.strings.length;
   const y = (name: string) =>
@@ -99,8 +103,8 @@ export function Neck({ plan, request, setup, cursor }: Props) {
         )}
         {rulerMarks(from, to).map((mark) => (
           <g key={mark}>
-            <line x1={x(mark)} x2={x(mark)} y1={TOP - 18} y2={TOP - 24} stroke="var(--color-faded)" />
-            <text x={x(mark)} y={TOP - 27} fontSize={13} textAnchor="middle" fill="var(--color-faded)">
+            <line x1={x(mark)} x2={x(mark)} y1={TOP - 28} y2={TOP - 34} stroke="var(--color-faded)" />
+            <text x={x(mark)} y={TOP - 38} fontSize={13} textAnchor="middle" fill="var(--color-faded)">
               {mark === 0 ? 'nut' : `${mark} mm`}
             </text>
           </g>

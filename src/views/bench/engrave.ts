@@ -205,7 +205,12 @@ function write(box: HTMLDivElement, text: string, at: number, y: number, size: n
   };
   for (const [name, value] of Object.entries(attributes)) label.setAttribute(name, String(value));
   const thumb = text === 'T';
-  if (thumb) label.textContent = THUMB_SIGN;
+  if (thumb) {
+    label.textContent = THUMB_SIGN;
+    // The music font measures its signs by the staff, not by letters.
+    label.setAttribute('font-size', String(size * 2.1));
+    label.setAttribute('font-weight', '400');
+  }
   label.setAttribute('font-family', thumb ? 'Bravura' : 'Atkinson Hyperlegible Next Variable, sans-serif');
   label.setAttribute('fill', INK);
   box.querySelector('svg')?.append(label);
