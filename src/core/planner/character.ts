@@ -9,9 +9,13 @@ import type { Plan, ResponseEvent } from './response';
 export function charactersOf(plans: readonly Plan[], events: readonly ResponseEvent[]): string[] {
   const traits = plans.map((plan) => traitsOf(plan, events));
   const count = (words: string) => traits.filter((list) => list.includes(words)).length;
-  return plans.map((_, at) => {
+  const names = plans.map((_, at) => {
     const own = traits[at].filter((words) => count(words) === 1);
     return own.length > 0 ? own.slice(0, 2).join(', ') : ownWay(plans, at);
+  });
+  return names.map((name, at) => {
+    const twin = plans[names.indexOf(name)];
+    return twin === plans[at] ? name : `${name}, ${partingWords(plans[at], twin)}`;
   });
 }
 
@@ -67,9 +71,13 @@ function ownWay(plans: readonly Plan[], at: number): string {
     others.every((other) => heldAt(step) !== heldAt(other.steps[n])),
   );
   if (alone) return `${heldWords(alone)} at note ${alone.at + 1}`;
-  const first = plans[at === 0 ? 1 : 0];
-  const parts = plans[at].steps.find((step, n) => heldAt(step) !== heldAt(first.steps[n]));
-  return parts ? `${heldWords(parts)} at note ${parts.at + 1}` : 'the same way';
+  return partingWords(plans[at], plans[at === 0 ? 1 : 0]);
+}
+
+/** The first note at which a plan parts from another. */
+function partingWords(plan: Plan, other: Plan | undefined): string {
+  const parts = plan.steps.find((step, n) => other && heldAt(step) !== heldAt(other.steps[n]));
+  return parts ? `${heldWords(parts)} at note ${parts.at + 1}` : 'the one way';
 }
 
 /** "4 on the D string", "open A": what is pressed where. */

@@ -103,6 +103,12 @@ test('nothing is explained where nothing is asked', () => {
 });
 
 test('each plan is named for what sets it apart', () => {
+  const low = plan({
+    instrument: 'bass',
+    material: { type: 'scale', tonic: 'F1', scale: 'major', octaves: 2, direction: 'updown' },
+    alternatives: 5,
+  }).plans.map((one) => one.character);
+  assert.equal(new Set(low).size, 5, low.join(' | '));
   const names = plan({ ...threeOctaves, alternatives: 5 }).plans.map((one) => one.character);
   assert.equal(new Set(names).size, 5, names.join(' | '));
   const single = plan({
