@@ -54,6 +54,7 @@ const SHOTS = {
     await moveRight(page, 19);
     await page.getByRole('heading', { name: 'Two ways side by side' }).scrollIntoViewIfNeeded();
   },
+  'bench-dark': (page) => moveRight(page, 10),
   'bench-problem': async (page) => {
     await word(page, 'Octaves', '3');
     await word(page, 'Positions', JSON.stringify({ from: 1, to: 1 }));
@@ -71,7 +72,8 @@ const { address, stop } = await startServer();
 const browser = await chromium.launch(BROWSER);
 try {
   for (const [name, arrange] of Object.entries(SHOTS)) {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const colorScheme = name.endsWith('-dark') ? 'dark' : 'light';
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme });
     const page = await context.newPage();
     await page.goto(`${address}/?demo`);
     await page.locator('main[data-ready="true"]').waitFor();

@@ -43,6 +43,7 @@ export function StaffHead({ response, clef }: HeadProps) {
   return (
     <div
       ref={box}
+      className="staff"
       style={{ height: STAFF_HEIGHT }}
       role="img"
       aria-label={`${clef} clef, key of ${response.key.name}`}
@@ -70,7 +71,7 @@ export function Staff(props: StaffProps) {
   return (
     <div
       ref={box}
-      className="relative"
+      className="staff relative"
       style={{ height: STAFF_HEIGHT, width }}
       role="img"
       aria-label={`Staff: ${props.events.length} notes with fingerings`}

@@ -19,7 +19,8 @@ import { COLUMN, columnX, GUTTER, STAFF_HEIGHT } from './columns';
 /** The engraving is enlarged, to be read from a music stand. */
 const SCALE = 1.3;
 const STAVE_Y = 40;
-const INK = '#27231d';
+/** The page's own ink, so that the staff follows light and dark. */
+const INK = 'currentColor';
 
 /** Waits for the music font that the app ships. */
 export async function readyFont(): Promise<void> {

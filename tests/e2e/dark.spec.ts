@@ -1,0 +1,26 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { openBench, staffFingers } from './bench';
+
+test.use({ colorScheme: 'dark' });
+
+test('by lamplight the page is dark, the staff is light on it, and everything is readable', async ({
+  page,
+}) => {
+  await openBench(page, '/?demo');
+  await expect.poll(() => staffFingers(page)).not.toEqual([]);
+  const colours = await page.evaluate(() => {
+    const ink = document.querySelector('[data-testid="staff"] .vf-stem path');
+    const light = (colour: string) =>
+      (colour.match(/\d+/g) ?? []).slice(0, 3).reduce((sum, part) => sum + Number(part), 0);
+    return {
+      paper: light(getComputedStyle(document.documentElement).backgroundColor),
+      ink: ink ? light(getComputedStyle(ink).stroke) : 0,
+    };
+  });
+  expect(colours.paper).toBeLessThan(150);
+  expect(colours.ink).toBeGreaterThan(600);
+  await page.getByRole('button', { name: 'Compare way 2 with the one on the stand' }).click();
+  const found = await new AxeBuilder({ page }).analyze();
+  expect(found.violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
+});
