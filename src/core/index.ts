@@ -4,12 +4,13 @@ export { inPosition, ordinal } from './hand/hold';
 export { HAND_DEFAULTS, resolveHand, type HandChoice, type HandProfile, type HandSize } from './hand/profile';
 export { reachShare, reachVerdict, spreadMm, type Verdict } from './hand/reach';
 export { centsPerMm, stopMm, stopMmForRatio } from './instrument/geometry';
-export { INSTRUMENTS, type InstrumentData, type InstrumentKind } from './instrument/instruments';
+export { INSTRUMENTS, type Clef, type InstrumentData, type InstrumentKind } from './instrument/instruments';
 export { resolveSetup, type ChoiceIssue, type OpenString, type Setup } from './instrument/setup';
 export { readNoteText, writeNoteText, type NoteText, type TextIssue } from './formats/notetext';
 export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
 export type * from './material/spec';
+export { NOTE_NAMES, noteName, type NoteNames } from './pitch/naming';
 export { keyAlteration, type Key } from './pitch/key';
 export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from './pitch/pitch';
 export {

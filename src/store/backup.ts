@@ -1,32 +1,21 @@
 import { BadRequest, parseJson, shapeIssues } from '../contract/read';
-import { requestIssues } from '../core';
+import { requestIssues, type ChoiceIssue } from '../core';
 import { validBackup } from '../contract/validators.generated.js';
-import type { PlanRecord } from './records';
+import type { Kept } from './db';
+import type { PlanRecord, StudentRecord } from './records';
+import { planOfVersion2 } from './versions';
 
 /** Version of the backup file this app writes; it reads this one and all before. */
-export const BACKUP_VERSION = 1;
+export const BACKUP_VERSION = 2;
 
-export interface Backup {
-  readonly format: 'dove-path-backup';
-  readonly version: number;
-  readonly savedAt: string;
-  readonly plans: readonly PlanRecord[];
-}
-
-export function backupText(plans: readonly PlanRecord[], now: Date): string {
-  const backup: Backup = {
-    format: 'dove-path-backup',
-    version: BACKUP_VERSION,
-    savedAt: now.toISOString(),
-    plans,
-  };
-  return JSON.stringify(backup, null, 2);
+export function backupText(kept: Kept, now: Date): string {
+  const head = { format: 'dove-path-backup', version: BACKUP_VERSION, savedAt: now.toISOString() };
+  return JSON.stringify({ ...head, ...kept }, null, 2);
 }
 
 /** What a backup file holds, or why it cannot be read. */
 export type BackupReading =
-  | { readonly kind: 'plans'; readonly plans: readonly PlanRecord[] }
-  | { readonly kind: 'trouble'; readonly message: string };
+  { readonly kind: 'kept'; readonly kept: Kept } | { readonly kind: 'trouble'; readonly message: string };
 
 /** Reads a backup file's text; nothing is changed by reading. */
 export function readBackup(text: string): BackupReading {
@@ -42,64 +31,105 @@ export function readBackup(text: string): BackupReading {
   const head = value as { format?: unknown; version?: unknown } | null;
   if (typeof head !== 'object' || head === null || head.format !== 'dove-path-backup')
     return trouble(
-      'This file was not written by Dove Path. Choose a file that was saved with “Save a backup file”.',
+      'This file was not written by Dove Path. Choose a file that was saved with “Save a backup”.',
     );
   if (typeof head.version === 'number' && head.version > BACKUP_VERSION)
     return trouble(
       `This backup comes from a later version of Dove Path (${head.version}; this one reads up to ${BACKUP_VERSION}). Update the app, then restore it.`,
     );
-  if (!validBackup(value)) {
+  const current = head.version === 1 ? backupOfVersion2(head) : head;
+  if (!validBackup(current)) {
     const [issue] = shapeIssues(validBackup.errors ?? []);
     return trouble(
       `This backup is damaged at ${issue.path}: ${issue.message} Nothing was changed; choose another copy.`,
     );
   }
-  const { plans } = value as Backup;
-  for (const [at, plan] of plans.entries()) {
-    const [issue] = requestIssues(plan.request);
-    if (issue)
-      return trouble(
-        `This backup is damaged at /plans/${at}/request${issue.path}: ${issue.message} Nothing was changed.`,
-      );
-  }
-  return { kind: 'plans', plans };
+  const { plans, students, briefs } = current as unknown as Kept;
+  const [issue] = [
+    ...plans.flatMap(({ request }, at) => under(`/plans/${at}/request`, requestIssues(request))),
+    ...briefs.flatMap(({ request }, at) => under(`/briefs/${at}/request`, requestIssues(request))),
+  ];
+  if (issue) return trouble(`This backup is damaged at ${issue.path}: ${issue.message} Nothing was changed.`);
+  return { kind: 'kept', kept: { plans, students, briefs } };
+}
+
+/** A file of version 1 held plans alone. */
+function backupOfVersion2(file: object): object {
+  const { plans } = file as { plans?: unknown };
+  const upgraded = Array.isArray(plans) ? plans.map((plan) => planOfVersion2(plan as object)) : plans;
+  return { ...file, plans: upgraded, students: [], briefs: [] };
+}
+
+function under(path: string, issues: readonly ChoiceIssue[]): ChoiceIssue[] {
+  return issues.map((issue) => ({ ...issue, path: path + issue.path }));
 }
 
 function trouble(message: string): BackupReading {
   return { kind: 'trouble', message };
 }
 
-/** Plans that came from a file and how they join those already here. */
+/** What came from a file and how it joins what is already here. */
 export interface Joining {
-  readonly added: readonly PlanRecord[];
-  /** Plans that are here already, letter for letter. */
+  readonly added: Kept;
+  /** Records that are here already, letter for letter. */
   readonly known: number;
 }
 
 /**
- * How restored plans join the ones here: equal ones are left out; one that differs from its namesake here is
- * added as a copy, so that neither is lost.
+ * How what was restored joins what is here: equal records are left out; one that differs from its namesake here is
+ * added as a copy, so that neither is lost. Plans follow their student to the copy.
  */
-export function joinPlans(here: readonly PlanRecord[], restored: readonly PlanRecord[]): Joining {
-  const byId = new Map(here.map((plan) => [plan.id, plan]));
-  const added: PlanRecord[] = [];
-  for (const plan of restored) {
-    const own = byId.get(plan.id);
-    if (own && sameContent(own, plan)) continue;
-    const copy = own
-      ? { ...plan, id: crypto.randomUUID(), name: `${plan.name || 'Plan'} (from backup)` }
-      : plan;
+export function joinKept(here: Kept, restored: Kept): Joining {
+  const students = joinRecords(here.students, restored.students, studentContent);
+  const ofStudent = (plan: PlanRecord) => ({
+    ...plan,
+    studentId: students.copies.get(plan.studentId ?? '') ?? plan.studentId,
+  });
+  const plans = joinRecords(here.plans, restored.plans.map(ofStudent), planContent);
+  const briefs = joinRecords(here.briefs, restored.briefs, ({ name, request }) => [name, request]);
+  const all = [students, plans, briefs];
+  return {
+    added: { students: students.added, plans: plans.added, briefs: briefs.added },
+    known: all.reduce((sum, { known }) => sum + known, 0),
+  };
+}
+
+const studentContent = (student: StudentRecord) => ({ ...student, createdAt: 0, changedAt: 0 });
+const planContent = (plan: PlanRecord) => [
+  plan.name,
+  plan.typed,
+  plan.chosen,
+  plan.request,
+  plan.studentId,
+  plan.tags,
+];
+
+interface Joined<T> {
+  readonly added: readonly T[];
+  readonly known: number;
+  /** Ids in the file to ids of the copies. */
+  readonly copies: ReadonlyMap<string, string>;
+}
+
+function joinRecords<T extends { readonly id: string; readonly name: string }>(
+  here: readonly T[],
+  restored: readonly T[],
+  content: (record: T) => unknown,
+): Joined<T> {
+  const byId = new Map(here.map((record) => [record.id, record]));
+  const added: T[] = [];
+  const copies = new Map<string, string>();
+  for (const record of restored) {
+    const own = byId.get(record.id);
+    if (own && JSON.stringify(content(own)) === JSON.stringify(content(record))) continue;
+    const copy = own ? copyOf(record) : record;
+    if (own) copies.set(record.id, copy.id);
     byId.set(copy.id, copy);
     added.push(copy);
   }
-  return { added, known: restored.length - added.length };
+  return { added, known: restored.length - added.length, copies };
 }
 
-function sameContent(a: PlanRecord, b: PlanRecord): boolean {
-  return (
-    a.name === b.name &&
-    a.typed === b.typed &&
-    a.chosen === b.chosen &&
-    JSON.stringify(a.request) === JSON.stringify(b.request)
-  );
+function copyOf<T extends { readonly id: string; readonly name: string }>(record: T): T {
+  return { ...record, id: crypto.randomUUID(), name: `${record.name || 'Plan'} (from backup)` };
 }

@@ -1,10 +1,72 @@
 import type { PlanRequest } from '../core';
-import { newRecord, type PlanRecord } from './records';
+import { addKept, listKept, type Kept } from './db';
+import { newRecord, type StudentRecord } from './records';
 
-/** The made-up studio "Quayside String Room": what its teacher has on the stand this week. */
-const DEMO: readonly { readonly name: string; readonly request: PlanRequest }[] = [
+type DemoStudent = Omit<StudentRecord, 'id' | 'createdAt' | 'changedAt'>;
+
+/** The made-up studio "Quayside String Room": who comes this week … */
+const STUDENTS: readonly DemoStudent[] = [
   {
-    name: 'Wren: E flat major, two octaves',
+    name: 'Wren',
+    plays: { instrument: 'violin' },
+    level: 'middle',
+    positions: { from: 1, to: 5 },
+    clefs: ['treble'],
+    noteNames: 'letters',
+    remark: 'Left thumb grips in third position; slow bow first.',
+  },
+  {
+    name: 'Pip',
+    plays: {
+      instrument: 'violin',
+      size: '1/2',
+      hand: { relaxedMm: 58, fullMm: 70, fingertipMm: 9 },
+    },
+    level: 'first-year',
+    positions: { from: 1, to: 1 },
+    clefs: ['treble'],
+    noteNames: 'letters',
+    remark: 'Growing fast: measure again each term.',
+  },
+  {
+    name: 'Marlow',
+    plays: { instrument: 'viola', size: '15.5' },
+    level: 'middle',
+    clefs: ['alto', 'treble'],
+    noteNames: 'fixed-do',
+    remark: '',
+  },
+  {
+    name: 'Juno',
+    plays: { instrument: 'cello' },
+    level: 'advanced',
+    clefs: ['bass', 'tenor', 'treble'],
+    noteNames: 'letters',
+    remark: 'Thumb position since spring; short turns only.',
+  },
+  {
+    name: 'Otis',
+    plays: { instrument: 'bass', size: '3/4', school: 'one-two-four' },
+    level: 'early',
+    clefs: ['bass'],
+    noteNames: 'german',
+    remark: '',
+  },
+];
+
+interface DemoPlan {
+  readonly student: string;
+  readonly name: string;
+  readonly tags: readonly string[];
+  readonly request: PlanRequest;
+}
+
+/** … and what is on the stand. */
+const PLANS: readonly DemoPlan[] = [
+  {
+    student: 'Wren',
+    name: 'E flat major, two octaves',
+    tags: ['lesson'],
     request: {
       instrument: 'violin',
       style: 'secure',
@@ -13,18 +75,22 @@ const DEMO: readonly { readonly name: string; readonly request: PlanRequest }[] 
     },
   },
   {
-    name: 'Pip: A major in first position',
+    student: 'Pip',
+    name: 'A major in first position',
+    tags: ['lesson', 'first position'],
     request: {
       instrument: 'violin',
       size: '1/2',
-      hand: 'small',
+      hand: { relaxedMm: 58, fullMm: 70, fingertipMm: 9 },
       style: 'early',
       material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' },
       rules: { positions: { from: 1, to: 1 } },
     },
   },
   {
-    name: 'Marlow: A flat major without open strings',
+    student: 'Marlow',
+    name: 'A flat major without open strings',
+    tags: ['colour'],
     request: {
       instrument: 'viola',
       size: '15.5',
@@ -34,7 +100,9 @@ const DEMO: readonly { readonly name: string; readonly request: PlanRequest }[] 
     },
   },
   {
-    name: 'Wren: F sharp minor arpeggio',
+    student: 'Wren',
+    name: 'F sharp minor arpeggio',
+    tags: ['lesson'],
     request: {
       instrument: 'violin',
       style: 'secure',
@@ -42,7 +110,9 @@ const DEMO: readonly { readonly name: string; readonly request: PlanRequest }[] 
     },
   },
   {
-    name: 'Juno: D major into thumb position',
+    student: 'Juno',
+    name: 'D major into thumb position',
+    tags: ['thumb'],
     request: {
       instrument: 'cello',
       style: 'secure',
@@ -50,7 +120,9 @@ const DEMO: readonly { readonly name: string; readonly request: PlanRequest }[] 
     },
   },
   {
-    name: 'Otis: F major, two octaves',
+    student: 'Otis',
+    name: 'F major, two octaves',
+    tags: ['lesson'],
     request: {
       instrument: 'bass',
       size: '3/4',
@@ -60,7 +132,9 @@ const DEMO: readonly { readonly name: string; readonly request: PlanRequest }[] 
     },
   },
   {
-    name: 'Wren: D major in thirds',
+    student: 'Wren',
+    name: 'D major in thirds',
+    tags: ['double stops'],
     request: {
       instrument: 'violin',
       style: 'secure',
@@ -76,6 +150,38 @@ const DEMO: readonly { readonly name: string; readonly request: PlanRequest }[] 
   },
 ];
 
-export function demoPlans(now: number): PlanRecord[] {
-  return DEMO.map(({ name, request }, at) => newRecord(request, now - at * 60_000, name));
+const BRIEFS: readonly { readonly name: string; readonly request: PlanRequest }[] = [
+  {
+    name: 'Term scale, two octaves, secure',
+    request: {
+      instrument: 'violin',
+      style: 'secure',
+      material: { type: 'scale', tonic: 'G3', scale: 'major', octaves: 2, direction: 'updown' },
+      rules: { positions: { from: 1, to: 3 } },
+    },
+  },
+];
+
+/** The whole demo studio; plans are newest first in the order above. */
+export function demoStudio(now: number): Kept {
+  const students = STUDENTS.map((student) => ({
+    ...student,
+    id: crypto.randomUUID(),
+    createdAt: now,
+    changedAt: now,
+  }));
+  const idOf = (name: string) => students.find((student) => student.name === name)?.id ?? null;
+  return {
+    students,
+    plans: PLANS.map(({ student, name, tags, request }, at) =>
+      newRecord(request, now - at * 60_000, { name, tags, studentId: idOf(student) }),
+    ),
+    briefs: BRIEFS.map((brief) => ({ ...brief, id: crypto.randomUUID(), createdAt: now })),
+  };
+}
+
+/** Fills a studio in which nothing is kept. */
+export async function fillWithDemo(): Promise<void> {
+  const { plans, students, briefs } = await listKept();
+  if (plans.length + students.length + briefs.length === 0) await addKept(demoStudio(Date.now()));
 }

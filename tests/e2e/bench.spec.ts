@@ -80,7 +80,7 @@ test('a deleted plan comes back by undo', async ({ page }) => {
   await expect(page.getByRole('button', { name, exact: true })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByRole('button', { name, exact: true })).toBeVisible();
-  await expect(page.getByLabel('Name of this plan')).toHaveValue(name);
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('A major in first position');
 });
 
 test('a backup goes out and comes back after everything is wiped', async ({ page }) => {
@@ -100,7 +100,7 @@ test('a backup goes out and comes back after everything is wiped', async ({ page
     page.getByRole('button', { name: 'Wren: E flat major, two octaves', exact: true }),
   ).toHaveCount(0);
   await page.getByLabel('Backup file to restore').setInputFiles(file);
-  await expect(page.getByText('7 plans restored.')).toBeVisible();
+  await expect(page.getByText('7 plans, 5 students, 1 brief restored.')).toBeVisible();
   await expect(
     page.getByRole('button', { name: 'Wren: E flat major, two octaves', exact: true }),
   ).toBeVisible();

@@ -1,4 +1,5 @@
 export type InstrumentKind = 'violin' | 'viola' | 'cello' | 'bass';
+export type Clef = 'treble' | 'alto' | 'tenor' | 'bass';
 
 /** What is usual for one kind of instrument. Every number here is a starting value that a request can override. */
 export interface InstrumentData {
@@ -12,6 +13,8 @@ export interface InstrumentData {
   readonly reachSemitones: number;
   /** How far the written pitch lies above the sounding one, in octaves. */
   readonly writtenOctavesUp: number;
+  /** The clefs its players read, the home clef first. */
+  readonly clefs: readonly Clef[];
 }
 
 // String lengths: figures common among makers, nut to bridge; instruments vary by a few mm, hence editable.
@@ -23,6 +26,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentKind, InstrumentData>> = {
     defaultSize: '4/4',
     reachSemitones: 28,
     writtenOctavesUp: 0,
+    clefs: ['treble'],
   },
   viola: {
     label: 'viola',
@@ -31,6 +35,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentKind, InstrumentData>> = {
     defaultSize: '16',
     reachSemitones: 26,
     writtenOctavesUp: 0,
+    clefs: ['alto', 'treble'],
   },
   cello: {
     label: 'cello',
@@ -39,6 +44,7 @@ export const INSTRUMENTS: Readonly<Record<InstrumentKind, InstrumentData>> = {
     defaultSize: '4/4',
     reachSemitones: 36,
     writtenOctavesUp: 0,
+    clefs: ['bass', 'tenor', 'treble'],
   },
   bass: {
     label: 'double bass',
@@ -47,5 +53,6 @@ export const INSTRUMENTS: Readonly<Record<InstrumentKind, InstrumentData>> = {
     defaultSize: '3/4',
     reachSemitones: 30,
     writtenOctavesUp: 1,
+    clefs: ['bass', 'tenor', 'treble'],
   },
 };

@@ -1,6 +1,7 @@
 import type { Plan } from '../../core';
-import { choosePlan, layBeside, useBench } from './store';
-import { dearestTerms, planWords } from './words';
+import { choosePlan, layBeside } from './edits';
+import { useBench } from './state';
+import { dearestTerms, planWords } from '../../brief/words';
 
 /** The different plans found, cheapest first, each with what makes its cost. */
 export function Alternatives({

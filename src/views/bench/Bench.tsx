@@ -1,68 +1,91 @@
 import { useEffect } from 'react';
+import { requestWords } from '../../brief/words';
+import { Head } from '../../ui/Head';
+import { NoticeBar } from '../../ui/NoticeBar';
 import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
-import { NoticeBar } from './NoticeBar';
+import { Briefs } from './Briefs';
+import { rename, setTags } from './edits';
+import { GiveTo, GivenDifferences } from './Given';
+import { openAddress, start } from './opening';
 import { PlanShelf } from './PlanShelf';
 import { Problems } from './Problems';
+import { saveNow } from './saving';
 import { Stage } from './Stage';
-import { redo, rename, saveNow, start, undo, useBench } from './store';
-import { requestWords } from './words';
+import { StudentMatch } from './StudentMatch';
+import { useBench } from './state';
+import { onPageKey } from './keys';
 
 /** The Bench: the brief, the picture of the plan and the plans to choose from. */
 export default function Bench() {
   const { record, response, issues, save, ready } = useBench();
   useEffect(() => {
-    void start(new URLSearchParams(location.search).has('demo'));
+    void start();
     const leave = () => void saveNow();
-    const keys = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-      if (typing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-      event.preventDefault();
-      if (event.shiftKey) redo();
-      else undo();
-    };
+    const linked = () => void openAddress(location.hash);
     addEventListener('pagehide', leave);
-    addEventListener('keydown', keys);
+    addEventListener('keydown', onPageKey);
+    addEventListener('hashchange', linked);
     return () => {
       removeEventListener('pagehide', leave);
-      removeEventListener('keydown', keys);
+      removeEventListener('keydown', onPageKey);
+      removeEventListener('hashchange', linked);
     };
   }, []);
   const plan = response?.plans[record.chosen];
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-4">
-      <header className="flex flex-wrap items-center gap-4 border-b-2 border-rule py-2">
-        <a href="/" className="flex items-center gap-2 font-serif text-xl font-bold no-underline">
-          <img src="/dove.svg" alt="" width="28" height="28" />
-          Dove Path
-        </a>
-        <label className="flex flex-1 items-center gap-2">
+      <Head here="/">
+        <label className="flex min-w-52 flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>
           <input
-            className="w-full max-w-lg rounded border border-transparent bg-transparent px-2 py-1 font-serif text-lg hover:border-rule focus:bg-sheet"
+            className="w-full rounded border border-transparent bg-transparent px-2 py-1 font-serif text-lg hover:border-rule focus:bg-sheet"
             value={record.name}
             placeholder={requestWords(record.request)}
             maxLength={120}
             onChange={(event) => rename(event.target.value)}
           />
         </label>
+        <Tags key={record.id} tags={record.tags} />
+        <GiveTo studentId={record.studentId} />
         <p className="text-sm text-faded" data-testid="save-state" data-state={save}>
           {{ saved: 'Kept in this browser', saving: 'Keeping …', failed: 'Not kept' }[save]}
         </p>
-      </header>
+      </Head>
       <NoticeBar />
       <main className="grid flex-1 gap-x-5 gap-y-3 lg:grid-cols-[minmax(0,1fr)_19rem]" data-ready={ready}>
         <h1 className="sr-only">Bench</h1>
         <div className="flex min-w-0 flex-col gap-3">
-          <BriefSentence request={record.request} />
+          <BriefSentence request={record.request} studentId={record.studentId} />
+          <StudentMatch record={record} />
+          <GivenDifferences record={record} response={response} />
           <Problems problems={response?.problems ?? []} issues={issues} request={record.request} />
           {response && plan && <Stage response={response} plan={plan} request={record.request} />}
         </div>
         <aside className="flex flex-col gap-4">
           {response && <Alternatives plans={response.plans} chosen={record.chosen} />}
           <PlanShelf openId={record.id} />
+          <Briefs request={record.request} />
         </aside>
       </main>
     </div>
+  );
+}
+
+/** The plan's tags in one line, taken up when the box is left. */
+function Tags({ tags }: { readonly tags: readonly string[] }) {
+  const shown = tags.join(', ');
+  return (
+    <label className="flex items-center gap-1 text-sm text-faded">
+      Tags
+      <input
+        key={shown}
+        className="w-32 rounded border border-transparent bg-transparent px-1 py-1 text-ink hover:border-rule focus:bg-sheet"
+        defaultValue={shown}
+        placeholder="parted by commas"
+        onBlur={(event) => event.target.value !== shown && setTags(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+    </label>
   );
 }

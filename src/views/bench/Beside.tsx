@@ -1,8 +1,8 @@
 import { comparePlans, heldAlike, type PlaceCompared, type Plan, type Step } from '../../core';
 import { COLUMN } from './columns';
 import type { RowProps } from './rows';
-import { layBeside, moveCursor } from './store';
-import { printed, TERM_WORDS } from './words';
+import { layBeside, moveCursor } from './edits';
+import { printed, TERM_WORDS } from '../../brief/words';
 
 export const BESIDE_HEIGHT = 52;
 

@@ -1,4 +1,10 @@
-import { INSTRUMENTS, type InstrumentKind, type PlanRequest, type Rules, type RunSpec } from './brief';
+import {
+  INSTRUMENTS,
+  type InstrumentKind,
+  type PlanRequest,
+  type Rules,
+  type RunSpec,
+} from '../../brief/brief';
 import {
   CHORDS,
   FOURTH_WORDS,
@@ -27,11 +33,12 @@ import {
   withInstrument,
   withTonic,
   type Choice,
-} from './brief';
+} from '../../brief/brief';
 import { writtenOut } from '../../core';
-import { setRequest } from './store';
+import { setRequest, setStudent } from './edits';
+import { useStudents } from './students';
 import { TypedNotes } from './TypedNotes';
-import { classWords, printed } from './words';
+import { classWords, printed } from '../../brief/words';
 
 interface WordProps {
   /** Punctuation that must not begin a line. */
@@ -67,8 +74,13 @@ function Word({ label, value, choices, onChange, other, then = '' }: WordProps) 
   );
 }
 
+interface BriefProps {
+  readonly request: PlanRequest;
+  readonly studentId: string | null;
+}
+
 /** The brief: one sentence, every underlined word a control. */
-export function BriefSentence({ request }: { readonly request: PlanRequest }) {
+export function BriefSentence({ request, studentId }: BriefProps) {
   const { material, rules = {} } = request;
   const setRules = (part: Rules) => setRequest({ ...request, rules: { ...rules, ...part } });
   return (
@@ -80,7 +92,7 @@ export function BriefSentence({ request }: { readonly request: PlanRequest }) {
         ) : (
           <RunWords request={request} material={material} />
         )}{' '}
-        for <InstrumentWords request={request} /> in{' '}
+        for <StudentWord studentId={studentId} /> on <InstrumentWords request={request} /> in{' '}
         <Word
           label="Positions"
           value={JSON.stringify(rules.positions ?? null)}
@@ -122,6 +134,19 @@ export function BriefSentence({ request }: { readonly request: PlanRequest }) {
       </p>
       {material.type === 'notes' && <TypedNotes material={material} />}
     </section>
+  );
+}
+
+function StudentWord({ studentId }: { readonly studentId: string | null }) {
+  const students = useStudents();
+  return (
+    <Word
+      label="Student"
+      value={studentId ?? ''}
+      choices={[['', 'anyone'], ...students.map(({ id, name }) => [id, name || 'a student'] as const)]}
+      onChange={(id) => setStudent(students.find((student) => student.id === id) ?? null)}
+      other="a student"
+    />
   );
 }
 

@@ -7,7 +7,7 @@ import {
   type Setup,
   type Step,
 } from '../../core';
-import { printed } from './words';
+import { printed } from '../../brief/words';
 
 /** Fingertips are drawn at most so big, in px; a long piece of neck is drawn smaller. */
 const MOST_RADIUS = 25;

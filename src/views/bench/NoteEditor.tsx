@@ -9,7 +9,7 @@ import {
   type PlanResponse,
   type PositionNumber,
 } from '../../core';
-import { positionWords } from './brief';
+import { positionWords } from '../../brief/brief';
 import {
   demandWords,
   fingersFor,
@@ -19,9 +19,10 @@ import {
   withLock,
   withNever,
   withoutDemands,
-} from './demands';
-import { redo, setRequest, undo, useBench } from './store';
-import { stringWords } from './words';
+} from '../../brief/demands';
+import { redo, setRequest, undo } from './edits';
+import { useBench } from './state';
+import { stringWords } from '../../brief/words';
 
 const WORDS = {
   string: stringWords,

@@ -1,23 +1,17 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { Download, Plus, Trash2, Upload } from 'lucide-react';
-import { useRef } from 'react';
+import { Plus, Trash2 } from 'lucide-react';
 import { listPlans } from '../../store/db';
-import { makeBackup, newPlan, openPlan, removePlan, restoreBackup } from './store';
-import { requestWords } from './words';
-
-function offerFile(text: string) {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `dove-path-${new Date().toISOString().slice(0, 10)}.json`;
-  link.click();
-  URL.revokeObjectURL(url);
-}
+import { BackupButtons } from '../../ui/BackupButtons';
+import { newPlan, openPlan, removePlan } from './opening';
+import { saveNow } from './saving';
+import { useBench } from './state';
+import { useStudents } from './students';
+import { planTitle } from '../../brief/words';
 
 /** All plans kept in this browser. */
 export function PlanShelf({ openId }: { readonly openId: string }) {
   const plans = useLiveQuery(() => listPlans().catch(() => []), []) ?? [];
-  const file = useRef<HTMLInputElement>(null);
+  const students = useStudents();
   return (
     <section aria-labelledby="shelf">
       <div className="flex items-center justify-between">
@@ -30,7 +24,8 @@ export function PlanShelf({ openId }: { readonly openId: string }) {
       </div>
       <ul className="mt-1 flex max-h-56 flex-col overflow-y-auto rounded-md border border-rule bg-sheet">
         {plans.map((plan) => {
-          const words = plan.name || requestWords(plan.request);
+          const student = students.find(({ id }) => id === plan.studentId);
+          const words = planTitle(plan, student);
           const open = plan.id === openId;
           return (
             <li key={plan.id} className={`flex items-center border-b border-rule ${open ? 'bg-haze' : ''}`}>
@@ -55,35 +50,16 @@ export function PlanShelf({ openId }: { readonly openId: string }) {
         })}
         {plans.length === 0 && <li className="px-3 py-2 text-faded">Nothing is kept yet.</li>}
       </ul>
-      <div className="mt-2 flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="button flex items-center gap-1"
-          onClick={() => void makeBackup().then(offerFile)}
-        >
-          <Download size={17} aria-hidden /> Save a backup
-        </button>
-        <button
-          type="button"
-          className="button flex items-center gap-1"
-          onClick={() => file.current?.click()}
-        >
-          <Upload size={17} aria-hidden /> Restore
-        </button>
-        <input
-          ref={file}
-          type="file"
-          accept="application/json,.json"
-          aria-label="Backup file to restore"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            const [chosen] = event.target.files ?? [];
-            void chosen?.text().then(restoreBackup);
-            event.target.value = '';
-          }}
-        />
+      <div className="mt-2">
+        <BackupButtons before={standing} />
       </div>
     </section>
   );
+}
+
+/** Keeps what is on the stand; a backup has it even where the browser could not. */
+async function standing() {
+  await saveNow();
+  const { record, save } = useBench.getState();
+  return save === 'failed' ? record : null;
 }

@@ -1,5 +1,6 @@
 import type { ChoiceIssue, PlanRequest, Problem } from '../../core';
-import { setRequest, undo, useBench } from './store';
+import { setRequest, undo } from './edits';
+import { useBench } from './state';
 
 interface Props {
   readonly problems: readonly Problem[];

@@ -1,6 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { InstrumentKind, PlanResponse } from '../../core';
-import type { Clef } from './clefs';
+import type { Clef, InstrumentKind, PlanResponse } from '../../core';
 import { STAFF_HEIGHT } from './columns';
 import type { RowProps } from './rows';
 

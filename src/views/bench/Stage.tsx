@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
-import { clefsFor } from './clefs';
+import { clefsFor } from '../../brief/clefs';
 import {
   COLUMN,
   columnX,
@@ -15,11 +15,12 @@ import { HandTrail, TrailAxis } from './HandTrail';
 import { Neck } from './Neck';
 import { Staff, StaffHead } from './Staff';
 import { StringRow } from './StringRow';
-import { demandedAt } from './demands';
+import { demandedAt } from '../../brief/demands';
 import { editByKey } from './keys';
 import { EditOutcome, NoteEditor } from './NoteEditor';
-import { moveCursor, useBench } from './store';
-import { stepWords } from './words';
+import { moveCursor } from './edits';
+import { useBench } from './state';
+import { stepWords } from '../../brief/words';
 
 interface Props {
   readonly response: PlanResponse;

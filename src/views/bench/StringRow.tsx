@@ -1,6 +1,6 @@
 import { COLUMN, STRING_ROW_HEIGHT } from './columns';
 import type { RowProps } from './rows';
-import { printed } from './words';
+import { printed } from '../../brief/words';
 
 interface Run {
   readonly string: string;

@@ -1,6 +1,7 @@
 import { useRef } from 'react';
 import { INSTRUMENTS, readNoteText, writeNoteText, type MaterialSpec, type TextIssue } from '../../core';
-import { moveCursor, setTyped, useBench } from './store';
+import { moveCursor, setTyped } from './edits';
+import { useBench } from './state';
 
 /** Issues shown at once; the others come up as these are mended. */
 const MOST_SHOWN = 3;

@@ -8,8 +8,15 @@ import {
   VexFlow,
   type RenderContext,
 } from 'vexflow/core';
-import { keyAlteration, letterSteps, type InstrumentKind, type Plan, type PlanResponse } from '../../core';
-import { MIDDLE_LINES, written, type Clef } from './clefs';
+import {
+  keyAlteration,
+  letterSteps,
+  type Clef,
+  type InstrumentKind,
+  type Plan,
+  type PlanResponse,
+} from '../../core';
+import { MIDDLE_LINES, written } from '../../brief/clefs';
 import { COLUMN, columnX, GUTTER, STAFF_HEIGHT } from './columns';
 
 /*

@@ -1,7 +1,7 @@
 import type { KeyboardEvent } from 'react';
 import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
-import { fingersFor, neverAt, nextString, withLock, withNever, withoutDemands } from './demands';
-import { setRequest } from './store';
+import { fingersFor, neverAt, nextString, withLock, withNever, withoutDemands } from '../../brief/demands';
+import { redo, setRequest, undo } from './edits';
 
 /**
  * Edits the note at the cursor by one key: 0 to 4 and T put a finger, up and down the next string, X forbids the shift that arrives here,
@@ -46,4 +46,13 @@ export function editByKey(
     default:
       return false;
   }
+}
+
+/** Keys that work anywhere on the page but where something is typed: undo and redo. */
+export function onPageKey(event: globalThis.KeyboardEvent) {
+  const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+  if (typing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+  event.preventDefault();
+  if (event.shiftKey) redo();
+  else undo();
 }

@@ -1,26 +1,50 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { BACKUP_VERSION, backupText, joinPlans, readBackup } from '../../../src/store/backup';
-import { demoPlans } from '../../../src/store/demo';
+import { BACKUP_VERSION, backupText, joinKept, readBackup } from '../../../src/store/backup';
+import { demoStudio } from '../../../src/store/demo';
 import { plan, requestIssues } from '../../../src/core';
 
-const plans = demoPlans(1_700_000_000_000);
-const text = backupText(plans, new Date(0));
+const studio = demoStudio(1_700_000_000_000);
+const { plans, students, briefs } = studio;
+const nothing = { plans: [], students: [], briefs: [] };
+const text = backupText(studio, new Date(0));
 const trouble = (file: string) => {
   const reading = readBackup(file);
   return reading.kind === 'trouble' ? reading.message : 'no trouble';
 };
 
 test('what is backed up is read back whole', () => {
-  assert.deepEqual(readBackup(text), { kind: 'plans', plans: JSON.parse(text).plans });
-  assert.equal(JSON.parse(text).plans.length, plans.length);
+  assert.deepEqual(readBackup(text), { kind: 'kept', kept: JSON.parse(JSON.stringify(studio)) });
+  assert.equal(JSON.parse(text).plans.length, 7);
 });
 
-test('every demo plan is sound', () => {
-  for (const { name, request } of plans) {
+test('every demo plan is sound and belongs to a student of that instrument', () => {
+  for (const { name, request, studentId } of plans) {
     assert.deepEqual(requestIssues(request), [], name);
     assert.ok(plan(request).plans.length > 0, name);
+    const student = students.find(({ id }) => id === studentId);
+    assert.equal(student?.plays.instrument, request.instrument, name);
   }
+});
+
+test('a backup of version 1, which knew plans alone, is read with its plans for nobody in particular', () => {
+  const first = plans.map(({ id, name, request, chosen, createdAt, changedAt }) => ({
+    id,
+    name,
+    request,
+    chosen,
+    createdAt,
+    changedAt,
+  }));
+  const file = JSON.stringify({ format: 'dove-path-backup', version: 1, savedAt: '', plans: first });
+  const reading = readBackup(file);
+  assert.equal(reading.kind, 'kept');
+  if (reading.kind !== 'kept') return;
+  assert.deepEqual(
+    reading.kept.plans,
+    JSON.parse(JSON.stringify(plans.map((plan) => ({ ...plan, studentId: null, tags: [] })))),
+  );
+  assert.deepEqual([reading.kept.students, reading.kept.briefs], [[], []]);
 });
 
 test('broken, foreign and later files are refused with a sentence', () => {
@@ -33,16 +57,32 @@ test('broken, foreign and later files are refused with a sentence', () => {
     trouble(text.replace('"tonic": "Eb4"', '"tonic": "H4"')),
     /damaged at \/plans\/0\/request\/material\/tonic/,
   );
+  assert.match(
+    trouble(text.replace('"level": "middle"', '"level": "grand"')),
+    /damaged at \/students\/0\/level/,
+  );
 });
 
 test('restoring adds what is new, leaves out what is here, and copies what differs', () => {
+  assert.deepEqual(joinKept(nothing, studio), { added: studio, known: 0 });
+  const all = plans.length + students.length + briefs.length;
+  assert.deepEqual(joinKept(studio, studio), { added: nothing, known: all });
   const [first, ...rest] = plans;
-  assert.deepEqual(joinPlans([], plans), { added: plans, known: 0 });
-  assert.deepEqual(joinPlans(plans, plans), { added: [], known: plans.length });
-  const renamed = { ...first, name: 'Other' };
-  const { added, known } = joinPlans([renamed, ...rest], plans);
-  assert.equal(known, rest.length);
-  assert.equal(added.length, 1);
-  assert.notEqual(added[0].id, first.id);
-  assert.match(added[0].name, /from backup/);
+  const renamed = { ...studio, plans: [{ ...first, name: 'Other' }, ...rest] };
+  const { added, known } = joinKept(renamed, studio);
+  assert.equal(known, all - 1);
+  assert.equal(added.plans.length, 1);
+  assert.notEqual(added.plans[0].id, first.id);
+  assert.match(added.plans[0].name, /from backup/);
+});
+
+test('a student who has changed since is added as a copy, and restored plans follow the copy', () => {
+  const [first, ...rest] = students;
+  const grown = { ...studio, students: [{ ...first, remark: 'grown' }, ...rest], plans: [] };
+  const { added } = joinKept(grown, studio);
+  assert.equal(added.students.length, 1);
+  const theirs = plans.filter(({ studentId }) => studentId === first.id).map(({ id }) => id);
+  assert.ok(theirs.length > 0);
+  for (const plan of added.plans)
+    assert.equal(plan.studentId === added.students[0].id, theirs.includes(plan.id), plan.name);
 });

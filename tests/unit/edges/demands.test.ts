@@ -10,7 +10,7 @@ import {
   withLock,
   withNever,
   withoutDemands,
-} from '../../../src/views/bench/demands';
+} from '../../../src/brief/demands';
 
 const request: PlanRequest = {
   instrument: 'violin',

@@ -1,26 +1,22 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import {
-  afterEdit,
-  MOST_STEPS,
-  NO_HISTORY,
-  redone,
-  undone,
-  type Edited,
-} from '../../../src/views/bench/history';
+import { afterEdit, MOST_STEPS, NO_HISTORY, redone, undone, type History } from '../../../src/ui/history';
+import type { Edited } from '../../../src/views/bench/state';
 
 const state = (chosen: number): Edited => ({
   name: '',
   typed: undefined,
   chosen,
+  studentId: null,
+  tags: [],
   request: { instrument: 'violin', material: { type: 'notes', notes: [] } },
 });
 
 test('undo goes back through every state and redo forward again, exactly', () => {
   fc.assert(
     fc.property(fc.array(fc.nat(), { minLength: 1, maxLength: 40 }), (edits) => {
-      let history = NO_HISTORY;
+      let history: History<Edited> = NO_HISTORY;
       const states = [state(-1), ...edits.map(state)];
       states.slice(1).forEach((_, at) => (history = afterEdit(history, states[at], null)));
       let now = states[states.length - 1];
@@ -54,7 +50,7 @@ test('letters typed one after the other are undone together, and a new edit ends
 });
 
 test('a very long history forgets its oldest steps only', () => {
-  let history = NO_HISTORY;
+  let history: History<Edited> = NO_HISTORY;
   for (let at = 0; at < MOST_STEPS + 20; at++) history = afterEdit(history, state(at), null);
   assert.equal(history.past.length, MOST_STEPS);
   assert.equal(history.past[0].chosen, 20);

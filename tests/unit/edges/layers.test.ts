@@ -20,6 +20,7 @@ const LAYERS = [
   'contract',
   'work',
   'store',
+  'brief',
   'audio',
   'styles',
   'ui',

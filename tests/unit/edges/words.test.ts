@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { plan, TERM_NAMES, type PlanRequest } from '../../../src/core';
-import { positionWords, stringChoices } from '../../../src/views/bench/brief';
+import { positionWords, stringChoices } from '../../../src/brief/brief';
 import { columnX, visibleEvents } from '../../../src/views/bench/columns';
 import {
   playableTonics,
@@ -9,7 +9,7 @@ import {
   withInstrument,
   withTonic,
   type RunSpec,
-} from '../../../src/views/bench/material';
+} from '../../../src/brief/material';
 import {
   dearestTerms,
   planWords,
@@ -18,7 +18,7 @@ import {
   spoken,
   stepWords,
   TERM_WORDS,
-} from '../../../src/views/bench/words';
+} from '../../../src/brief/words';
 
 const material: RunSpec = { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' };
 const request: PlanRequest = { instrument: 'violin', material };

@@ -1,8 +1,8 @@
-import { dismissNotice, useBench } from './store';
+import { dismissNotice, useNotice } from './notices';
 
 /** What just happened, with the way back where there is one. */
 export function NoticeBar() {
-  const notice = useBench((state) => state.notice);
+  const notice = useNotice((state) => state.notice);
   const tone = notice?.kind === 'trouble' ? 'border-madder text-madder' : 'border-dove text-ink';
   return (
     <div role="status" aria-live="polite">

@@ -2,20 +2,11 @@ import {
   INSTRUMENTS,
   letterSteps,
   parsePitch,
+  type Clef,
   type InstrumentKind,
   type Pitch,
   type ResponseEvent,
-} from '../../core';
-
-export type Clef = 'treble' | 'alto' | 'tenor' | 'bass';
-
-/** The clefs an instrument reads, its home clef first. */
-const CLEFS: Readonly<Record<InstrumentKind, readonly Clef[]>> = {
-  violin: ['treble'],
-  viola: ['alto', 'treble'],
-  cello: ['bass', 'tenor', 'treble'],
-  bass: ['bass', 'tenor', 'treble'],
-};
+} from '../core';
 
 /** Middle line of each clef in letter steps above C0. */
 export const MIDDLE_LINES: Readonly<Record<Clef, number>> = { treble: 34, alto: 28, tenor: 26, bass: 22 };
@@ -31,9 +22,15 @@ export function written(name: string, instrument: InstrumentKind): Pitch {
   return { ...pitch, octave: pitch.octave + INSTRUMENTS[instrument].writtenOctavesUp };
 }
 
-/** The clef for each event: as few ledger lines as can be had with as few changes as are worth it. */
-export function clefsFor(events: readonly ResponseEvent[], instrument: InstrumentKind): Clef[] {
-  const choices = CLEFS[instrument];
+/**
+ * The clef for each event: as few ledger lines as can be had with as few changes as are worth it.
+ * @param choices the clefs that may be used, the home clef first
+ */
+export function clefsFor(
+  events: readonly ResponseEvent[],
+  instrument: InstrumentKind,
+  choices: readonly Clef[] = INSTRUMENTS[instrument].clefs,
+): Clef[] {
   let costs = choices.map((_, at) => (at === 0 ? 0 : CHANGE / 2));
   const cameFrom: number[][] = [];
   for (const event of events) {

@@ -5,11 +5,11 @@ import {
   type PlanRequest,
   type PositionNumber,
   type PositionRule,
-} from '../../core';
+} from '../core';
 import { tonicClass, withTonic } from './material';
 import { printed } from './words';
 
-export { INSTRUMENTS, type InstrumentKind, type PlanRequest, type Rules } from '../../core';
+export { INSTRUMENTS, type InstrumentKind, type PlanRequest, type Rules } from '../core';
 export * from './material';
 
 /** A value and the words the brief shows for it. */

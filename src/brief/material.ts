@@ -10,7 +10,7 @@ import {
   type MaterialSpec,
   type PlanRequest,
   type Pitch,
-} from '../../core';
+} from '../core';
 
 /** Material whose words the brief can change: all but a list of notes. */
 export type RunSpec = Exclude<MaterialSpec, { type: 'notes' }>;

@@ -7,7 +7,7 @@ import {
   type PlanRequest,
   type PositionNumber,
   type Setup,
-} from '../../core';
+} from '../core';
 
 /*
  * What a teacher demands at single notes: locks and things that must never be there, laid into the request.

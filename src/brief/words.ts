@@ -7,7 +7,7 @@ import {
   type PlanRequest,
   type Step,
   type TermName,
-} from '../../core';
+} from '../core';
 import { CHORDS, KIND_WORDS, kindOf, SCALES, sizeWords, tonicClass } from './material';
 
 /** What each term of a plan's cost is about, in a teacher's words. */
@@ -114,4 +114,13 @@ export function requestWords(request: PlanRequest): string {
   const what = KIND_WORDS.find(([name]) => name === kindOf(material))?.[1] ?? 'scale';
   const octaves = `${countWords(material.octaves)} ${material.octaves === 1 ? 'octave' : 'octaves'}`;
   return `${printed(tonicClass(material))} ${kind} ${what}, ${octaves}, ${size}${label}`;
+}
+
+/** A plan's title in a list: whose it is and what it is called. */
+export function planTitle(
+  plan: { readonly name: string; readonly request: PlanRequest },
+  student?: { readonly name: string },
+): string {
+  const words = plan.name || requestWords(plan.request);
+  return student ? `${student.name}: ${words}` : words;
 }

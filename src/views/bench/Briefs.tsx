@@ -1,0 +1,92 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { requestWords } from '../../brief/words';
+import type { PlanRequest } from '../../core';
+import { deleteBrief, listBriefs, saveBrief, storageTrouble } from '../../store/db';
+import type { BriefRecord } from '../../store/records';
+import { say } from '../../ui/notices';
+import { newPlan } from './opening';
+
+/** Briefs kept under a name; a new plan begins from one at a click. */
+export function Briefs({ request }: { readonly request: PlanRequest }) {
+  const briefs = useLiveQuery(() => listBriefs().catch(() => []), []) ?? [];
+  const [name, setName] = useState('');
+  return (
+    <section aria-labelledby="briefs">
+      <h2 id="briefs" className="font-serif text-lg font-semibold">
+        Kept briefs
+      </h2>
+      <ul className="mt-1 flex max-h-40 flex-col overflow-y-auto rounded-md border border-rule bg-sheet">
+        {briefs.map((brief) => (
+          <li key={brief.id} className="flex items-center border-b border-rule last:border-b-0">
+            <button
+              type="button"
+              onClick={() => void newPlan(brief.request)}
+              className="min-h-9 flex-1 cursor-pointer px-3 py-1 text-left text-[0.95rem] leading-tight hover:text-dove"
+            >
+              <span className="sr-only">New plan from the brief </span>
+              {brief.name}
+            </button>
+            <button
+              type="button"
+              aria-label={`Delete the brief ${brief.name}`}
+              onClick={() => void removeBrief(brief)}
+              className="cursor-pointer p-2 text-faded hover:text-madder"
+            >
+              <Trash2 size={17} aria-hidden />
+            </button>
+          </li>
+        ))}
+        {briefs.length === 0 && <li className="px-3 py-2 text-faded">No brief is kept yet.</li>}
+      </ul>
+      <form
+        className="mt-2 flex gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void keepBrief(name.trim() || requestWords(request), request);
+          setName('');
+        }}
+      >
+        <input
+          aria-label="Name for this brief"
+          className="min-w-0 flex-1 rounded-md border border-rule bg-sheet px-2"
+          value={name}
+          maxLength={120}
+          placeholder={requestWords(request)}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <button type="submit" className="button">
+          Keep this brief
+        </button>
+      </form>
+    </section>
+  );
+}
+
+/** A brief is the sentence; demands at single notes belong to the plan. */
+async function keepBrief(name: string, request: PlanRequest) {
+  const rules = request.rules && { ...request.rules, locks: undefined, never: undefined };
+  await orSay(
+    saveBrief({
+      id: crypto.randomUUID(),
+      name,
+      request: { ...request, rules },
+      createdAt: Date.now(),
+    }),
+  );
+}
+
+async function removeBrief(brief: BriefRecord) {
+  await orSay(deleteBrief(brief.id));
+  const act = () => void orSay(saveBrief(brief));
+  say({ kind: 'done', message: `The brief “${brief.name}” was deleted.`, offer: { words: 'Undo', act } });
+}
+
+async function orSay(work: Promise<void>) {
+  try {
+    await work;
+  } catch (error) {
+    say({ kind: 'trouble', message: storageTrouble(error) });
+  }
+}

@@ -1,0 +1,18 @@
+import { madeForNow } from '../../brief/student';
+import type { PlanRecord } from '../../store/records';
+import { setStudent } from './edits';
+import { useStudent } from './students';
+
+/** Said where the plan's instrument or hand is not what its student has now: after a new measuring, say. */
+export function StudentMatch({ record }: { readonly record: PlanRecord }) {
+  const student = useStudent(record.studentId);
+  if (!student || madeForNow(record, student)) return null;
+  return (
+    <p className="flex flex-wrap items-center gap-3 border-l-4 border-ochre px-3" data-testid="student-match">
+      This brief has another instrument or hand than {student.name} has now.
+      <button type="button" className="button" onClick={() => setStudent(student)}>
+        Take {student.name}’s
+      </button>
+    </p>
+  );
+}

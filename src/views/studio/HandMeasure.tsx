@@ -1,0 +1,160 @@
+import { HAND_WORDS } from '../../brief/brief';
+import {
+  reachShare,
+  reachVerdict,
+  resolveHand,
+  resolveSetup,
+  spreadMm,
+  type HandProfile,
+  type InstrumentKind,
+  type Verdict,
+} from '../../core';
+import type { Playing } from '../../store/records';
+import { NumberField, Pick } from './fields';
+import { HandPicture } from './HandPicture';
+
+interface Props {
+  readonly plays: Playing;
+  /** The instrument's name. */
+  readonly words: string;
+  readonly onPut: (hand: Playing['hand']) => void;
+}
+
+/** The hand: by a word or by measure, how to measure it, and what that means on this instrument. */
+export function HandMeasure({ plays, words, onPut }: Props) {
+  const hand = resolveHand(plays.instrument, plays.hand);
+  const measured = typeof plays.hand === 'object';
+  const put = (part: Partial<HandProfile>) => onPut({ ...hand, ...part });
+  return (
+    <section aria-labelledby="hand" className="flex flex-col gap-3 border-t border-rule pt-3">
+      <h3 id="hand" className="font-serif text-lg font-semibold">
+        Left hand
+      </h3>
+      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
+        <Pick
+          label="Known by"
+          value={measured ? 'measured' : ((plays.hand as string | undefined) ?? 'medium')}
+          choices={[...HAND_WORDS, ['measured', 'its measures']]}
+          onPick={(value) => onPut(value === 'measured' ? hand : (value as Playing['hand']))}
+        />
+        {measured && (
+          <>
+            <NumberField
+              label="Comfortable spread, 1 to 4"
+              unit="mm"
+              value={hand.relaxedMm}
+              least={20}
+              most={300}
+              trouble={(mm) => spreadTrouble(mm ?? 0, hand.fullMm)}
+              onPut={(relaxedMm) => put({ relaxedMm })}
+            />
+            <NumberField
+              label="Full spread, 1 to 4"
+              unit="mm"
+              value={hand.fullMm}
+              least={20}
+              most={300}
+              trouble={(mm) => spreadTrouble(hand.relaxedMm, mm ?? 0)}
+              onPut={(fullMm) => put({ fullMm })}
+            />
+            <NumberField
+              label="Width of a fingertip"
+              unit="mm"
+              value={hand.fingertipMm}
+              least={3}
+              most={40}
+              onPut={(fingertipMm) => put({ fingertipMm })}
+            />
+          </>
+        )}
+      </div>
+      <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
+        <figure className="flex flex-1 flex-wrap items-start gap-4">
+          <HandPicture hand={hand} />
+          <figcaption className="min-w-64 flex-1 text-[0.95rem]">
+            <p>
+              Lay the left hand flat on a ruler, first finger at 0, and let it open without effort: the middle
+              of the fourth fingertip shows the <strong>comfortable</strong> spread. Open it as far as it goes
+              <em> without pain or trembling</em>: that is the <strong>full</strong> one. Measure one
+              fingertip pressed flat, across.
+            </p>
+            <p className="mt-2 border-l-4 border-ochre pl-2">
+              Warm hands only, and never pull a finger aside. Children’s hands are smaller than their
+              instruments suggest, and grow: measure again each term. Pain, numbness or tingling: stop.
+              Lasting pain belongs with a doctor or physiotherapist.
+            </p>
+          </figcaption>
+        </figure>
+        <Meaning plays={plays} hand={hand} words={words} />
+      </div>
+    </section>
+  );
+}
+
+function spreadTrouble(relaxed: number, full: number): string | null {
+  return relaxed <= full
+    ? null
+    : `The comfortable spread (${relaxed} mm) cannot be wider than the full one (${full} mm); measure again.`;
+}
+
+/** Frames of first position that every player of the instrument meets: from finger 1 to 4, in semitones above the open string. */
+const FRAMES: Readonly<Record<InstrumentKind, readonly (readonly [string, number, number])[]>> = {
+  violin: [
+    ['whole tone up to a fourth', 2, 7],
+    ['the same, first finger low', 1, 7],
+    ['the same in fourth position', 7, 12],
+  ],
+  viola: [
+    ['whole tone up to a fourth', 2, 7],
+    ['the same, first finger low', 1, 7],
+    ['the same in fourth position', 7, 12],
+  ],
+  cello: [
+    ['closed hand', 2, 5],
+    ['extended hand', 2, 6],
+    ['closed hand in fourth position', 7, 10],
+  ],
+  bass: [
+    ['half position', 1, 3],
+    ['first position', 2, 4],
+    ['four fingers in first position', 2, 5],
+  ],
+};
+
+const TONES: Readonly<Record<Verdict, string>> = {
+  easy: 'text-sage',
+  stretch: 'text-ochre',
+  beyond: 'text-madder',
+};
+
+interface MeaningProps {
+  readonly plays: Playing;
+  readonly hand: HandProfile;
+  readonly words: string;
+}
+
+function Meaning({ plays, hand, words }: MeaningProps) {
+  const { lengthMm } = resolveSetup(plays);
+  return (
+    <table className="h-fit w-72 text-left text-[0.95rem]">
+      <caption className="pb-1 text-left font-semibold">
+        From 1 to 4 on this {words} ({Math.round(lengthMm)} mm)
+      </caption>
+      <tbody>
+        {FRAMES[plays.instrument].map(([name, low, high]) => {
+          const mm = spreadMm(lengthMm, low, high);
+          const verdict = reachVerdict(hand, reachShare(hand, 1, 4, mm));
+          return (
+            <tr key={name} className="border-t border-rule">
+              <th scope="row" className="py-1 pr-2 font-normal">
+                {name}
+              </th>
+              <td className="py-1 pr-2 text-right whitespace-nowrap">{Math.round(mm)} mm</td>
+              <td className={`py-1 font-semibold ${TONES[verdict]}`}>{verdict}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}

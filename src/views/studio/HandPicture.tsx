@@ -1,0 +1,98 @@
+import type { HandProfile } from '../../core';
+
+const WIDTH = 215;
+const HEIGHT = 190;
+const RULER_Y = 58;
+/** px for each mm on the ruler: the fullest hand fits. */
+const scaleFor = (fullMm: number) => Math.min(1.9, (WIDTH - 50) / fullMm);
+
+/** A hand laid on a ruler: the two spreads to scale, and a fingertip's width. */
+export function HandPicture({ hand }: { readonly hand: HandProfile }) {
+  const { relaxedMm, fullMm, fingertipMm } = hand;
+  const scale = scaleFor(fullMm);
+  const left = 25;
+  const x = (mm: number) => left + mm * scale;
+  const tips = [0, 0.36, 0.68, 1].map((share) => x(share * relaxedMm));
+  const palm = (tips[0] + tips[3]) / 2;
+  const thick = Math.max(12, fingertipMm * scale);
+  return (
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      width={WIDTH}
+      height={HEIGHT}
+      role="img"
+      aria-label={`A hand on a ruler: comfortable ${relaxedMm} mm, full ${fullMm} mm from first to fourth finger, fingertip ${fingertipMm} mm`}
+    >
+      <g stroke="var(--color-rule)" strokeWidth={thick} strokeLinecap="round">
+        {tips.map((tip, at) => (
+          <line
+            key={tip}
+            x1={tip}
+            y1={RULER_Y + 24 + [4, 0, 2, 12][at]}
+            x2={palm + (tip - palm) * 0.55}
+            y2={146}
+          />
+        ))}
+        <line x1={palm - 30} y1={164} x2={palm - 62} y2={128} />
+        <line x1={palm - 34} y1={158} x2={palm + 30} y2={158} strokeWidth={thick * 2.6} />
+      </g>
+      {tips.map((tip, at) => (
+        <text
+          key={tip}
+          x={tip}
+          y={RULER_Y + 30 + [4, 0, 2, 12][at]}
+          fontSize={15}
+          fontWeight={700}
+          textAnchor="middle"
+          fill="var(--color-ink)"
+        >
+          {at + 1}
+        </text>
+      ))}
+      <line
+        x1={x(0)}
+        x2={x(fullMm) + 12}
+        y1={RULER_Y}
+        y2={RULER_Y}
+        stroke="var(--color-ink)"
+        strokeWidth={2}
+      />
+      {Array.from({ length: Math.floor(fullMm / 10) + 1 }, (_, at) => (
+        <line
+          key={at}
+          x1={x(at * 10)}
+          x2={x(at * 10)}
+          y1={RULER_Y}
+          y2={RULER_Y - (at % 5 === 0 ? 9 : 5)}
+          stroke="var(--color-ink)"
+        />
+      ))}
+      <Span from={x(0)} to={x(relaxedMm)} y={40} tone="var(--color-sage)" words={`${relaxedMm} mm`} />
+      <Span from={x(0)} to={x(fullMm)} y={17} tone="var(--color-ochre)" words={`${fullMm} mm full`} />
+    </svg>
+  );
+}
+
+interface SpanProps {
+  readonly from: number;
+  readonly to: number;
+  readonly y: number;
+  readonly tone: string;
+  readonly words: string;
+}
+
+function Span({ from, to, y, tone, words }: SpanProps) {
+  return (
+    <g>
+      <path
+        d={`M${from} ${y - 4}V${y + 4}M${from} ${y}H${to}M${to} ${y - 4}V${y + 4}`}
+        stroke={tone}
+        strokeWidth={2.5}
+        fill="none"
+      />
+      <text x={(from + to) / 2} y={y - 4} fontSize={13} fontWeight={700} textAnchor="middle" fill={tone}>
+        {words}
+      </text>
+    </g>
+  );
+}

@@ -1,0 +1,108 @@
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { planTitle } from '../../brief/words';
+import type { PlanRecord, StudentRecord } from '../../store/records';
+import { tagsOf } from './search';
+import { givePlan, planFor, removePlan } from './store';
+
+interface Props {
+  readonly heading: string;
+  readonly plans: readonly PlanRecord[];
+  readonly students: readonly StudentRecord[];
+  /** Whose plans these are, where they are one student's. */
+  readonly student: StudentRecord | undefined;
+}
+
+/** Plans, to be opened on the Bench, given to another student or deleted; narrowed to a tag at a click. */
+export function PlanList({ heading, plans, students, student }: Props) {
+  const [tag, setTag] = useState<string | null>(null);
+  const tags = tagsOf(plans);
+  const kept = tag && tags.includes(tag) ? plans.filter((plan) => plan.tags.includes(tag)) : plans;
+  return (
+    <section aria-labelledby="plans">
+      <div className="flex flex-wrap items-center gap-3">
+        <h2 id="plans" className="font-serif text-xl font-semibold">
+          {heading}
+        </h2>
+        {student && (
+          <button type="button" className="button" onClick={() => void planFor(student)}>
+            New plan for {student.name || 'this student'}
+          </button>
+        )}
+        {tags.length > 0 && (
+          <span role="group" aria-label="Only plans with this tag" className="flex flex-wrap gap-2">
+            {tags.map((name) => (
+              <button
+                key={name}
+                type="button"
+                aria-pressed={name === tag}
+                onClick={() => setTag(name === tag ? null : name)}
+                className={`min-h-8 cursor-pointer rounded-full border px-3 text-sm ${
+                  name === tag ? 'border-dove bg-dove text-sheet' : 'border-rule bg-sheet hover:border-dove'
+                }`}
+              >
+                {name}
+              </button>
+            ))}
+          </span>
+        )}
+      </div>
+      <ul className="mt-2 grid gap-2 xl:grid-cols-2">
+        {kept.map((plan) => (
+          <PlanRow key={plan.id} plan={plan} students={students} named={!student} />
+        ))}
+      </ul>
+      {kept.length === 0 && <p className="mt-1 text-faded">No plan here yet.</p>}
+    </section>
+  );
+}
+
+interface RowProps {
+  readonly plan: PlanRecord;
+  readonly students: readonly StudentRecord[];
+  /** True where the student's name is said too. */
+  readonly named: boolean;
+}
+
+function PlanRow({ plan, students, named }: RowProps) {
+  const owner = students.find(({ id }) => id === plan.studentId);
+  const words = planTitle(plan, named ? owner : undefined);
+  const others = students.filter(({ id }) => id !== plan.studentId);
+  return (
+    <li className="flex items-center gap-2 rounded-md border border-rule bg-sheet pl-3">
+      <a
+        href={`/?plan=${plan.id}`}
+        className="flex min-h-11 flex-1 flex-col justify-center leading-tight hover:text-dove"
+      >
+        {words}
+        {plan.tags.length > 0 && <span className="text-sm text-faded">{plan.tags.join(', ')}</span>}
+      </a>
+      {others.length > 0 && (
+        <select
+          aria-label={`Give ${words} to`}
+          className="min-h-9 w-24 cursor-pointer rounded-md border border-rule bg-sheet px-1 text-sm text-dove"
+          value=""
+          onChange={(event) => {
+            const student = others.find(({ id }) => id === event.target.value);
+            if (student) void givePlan(plan, student);
+          }}
+        >
+          <option value="">Give to …</option>
+          {others.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name || 'no name yet'}
+            </option>
+          ))}
+        </select>
+      )}
+      <button
+        type="button"
+        aria-label={`Delete ${words}`}
+        onClick={() => void removePlan(plan, words)}
+        className="min-h-11 cursor-pointer p-2 text-faded hover:text-madder"
+      >
+        <Trash2 size={18} aria-hidden />
+      </button>
+    </li>
+  );
+}

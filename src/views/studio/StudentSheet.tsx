@@ -1,0 +1,186 @@
+import { Redo2, Trash2, Undo2 } from 'lucide-react';
+import { POSITION_WORDS, positionWords, SCHOOL_WORDS, type Choice } from '../../brief/brief';
+import { sizeChoices } from '../../brief/material';
+import { playingIssues } from '../../brief/student';
+import { INSTRUMENTS, type InstrumentKind, type NoteNames } from '../../core';
+import { LEVELS, type Level, type Playing, type StudentRecord } from '../../store/records';
+import { NumberField, Pick, TextField } from './fields';
+import { HandMeasure } from './HandMeasure';
+import { changeStudent, redo, removeStudent, undo, useStudio } from './store';
+
+const LEVEL_WORDS: Readonly<Record<Level, string>> = {
+  'first-year': 'first year',
+  early: 'early',
+  middle: 'middle',
+  advanced: 'advanced',
+};
+
+const NAME_WORDS: readonly (readonly [NoteNames, string])[] = [
+  ['letters', 'letters (E♭, B♭, B)'],
+  ['fixed-do', 'fixed do (mi♭, si♭, si)'],
+  ['german', 'German (Es, B, H)'],
+];
+
+/** Everything known of one student; each change is kept at once. */
+export function StudentSheet({ student }: { readonly student: StudentRecord }) {
+  const { past, future } = useStudio(({ history }) => history);
+  const { id, plays } = student;
+  const { instrument } = plays;
+  const { label, defaultSize, tuning } = INSTRUMENTS[instrument];
+  const put = (part: Partial<StudentRecord>, run: string | null = null) => void changeStudent(id, part, run);
+  const play = (part: Partial<Playing>) => put({ plays: { ...plays, ...part } });
+  return (
+    <section
+      aria-labelledby="sheet"
+      className="flex flex-col gap-3 rounded-lg border border-rule bg-sheet px-4 py-3"
+    >
+      <div className="flex items-center gap-3">
+        <h2 id="sheet" className="flex-1 font-serif text-xl font-semibold">
+          {student.name || 'A new student'}
+        </h2>
+        <button
+          type="button"
+          className="button"
+          aria-label="Undo edit"
+          disabled={past.length === 0}
+          onClick={() => void undo()}
+        >
+          <Undo2 size={18} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className="button"
+          aria-label="Redo edit"
+          disabled={future.length === 0}
+          onClick={() => void redo()}
+        >
+          <Redo2 size={18} aria-hidden />
+        </button>
+        <button
+          type="button"
+          className="button flex items-center gap-1"
+          onClick={() => void removeStudent(student)}
+        >
+          <Trash2 size={17} aria-hidden /> Delete
+        </button>
+      </div>
+      <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
+        <TextField label="Name" value={student.name} onPut={(name) => put({ name }, 'name')} />
+        <Pick
+          label="Level"
+          value={student.level}
+          choices={LEVELS.map((level) => [level, LEVEL_WORDS[level]] as const)}
+          onPick={(level) => put({ level: level as Level })}
+        />
+        <Pick
+          label="Positions they know"
+          value={JSON.stringify(student.positions ?? null)}
+          choices={POSITION_WORDS}
+          other={positionWords(student.positions)}
+          onPick={(rule) => put({ positions: JSON.parse(rule) ?? undefined })}
+        />
+        <Pick
+          label="Calls the notes"
+          value={student.noteNames}
+          choices={NAME_WORDS}
+          onPick={(noteNames) => put({ noteNames: noteNames as NoteNames })}
+        />
+        <Pick
+          label="Instrument"
+          value={instrument}
+          choices={Object.entries(INSTRUMENTS).map(([kind, data]) => [kind, data.label] as const)}
+          onPick={(kind) => put(onInstrument(kind as InstrumentKind, plays))}
+        />
+        <Pick
+          label="Size"
+          value={plays.size ?? defaultSize}
+          choices={sizeChoices(instrument)}
+          onPick={(size) => play({ size, stringLengthMm: undefined })}
+        />
+        <NumberField
+          label="String length, nut to bridge"
+          unit="mm"
+          value={plays.stringLengthMm}
+          usual={INSTRUMENTS[instrument].sizes[plays.size ?? defaultSize]}
+          least={150}
+          most={1300}
+          onPut={(stringLengthMm) => play({ stringLengthMm })}
+        />
+        <TextField
+          label="Tuning, low to high"
+          value={(plays.tuning ?? tuning).join(' ')}
+          trouble={(words) => tuningTrouble(words, plays)}
+          onPut={(words) => play({ tuning: tuningOf(words, tuning) })}
+        />
+        {instrument === 'bass' && (
+          <Pick
+            label="School"
+            value={plays.school ?? 'one-two-four'}
+            choices={SCHOOL_WORDS}
+            onPick={(school) => play({ school: school as Playing['school'] })}
+          />
+        )}
+        <Clefs student={student} onPut={(clefs) => put({ clefs })} />
+      </div>
+      <TextField label="To remember" value={student.remark} onPut={(remark) => put({ remark }, 'remark')} />
+      <HandMeasure plays={plays} words={label} onPut={(hand) => play({ hand })} />
+    </section>
+  );
+}
+
+/** Another instrument has other sizes, strings, clefs and spreads; only a hand by name stays. */
+function onInstrument(instrument: InstrumentKind, { hand }: Playing): Partial<StudentRecord> {
+  const plays = { instrument, hand: typeof hand === 'string' ? hand : undefined };
+  return { plays, clefs: INSTRUMENTS[instrument].clefs };
+}
+
+function tuningOf(words: string, usual: readonly string[]): readonly string[] | undefined {
+  const names = words.trim().split(/[\s,]+/);
+  return names.join(' ') === usual.join(' ') || words.trim() === '' ? undefined : names;
+}
+
+function tuningTrouble(words: string, plays: Playing): string | null {
+  const tuning = tuningOf(words, INSTRUMENTS[plays.instrument].tuning);
+  if (tuning && (tuning.length < 3 || tuning.length > 6))
+    return 'Three to six strings, low to high, such as “G3 D4 A4 E5”.';
+  const [issue] = playingIssues({ ...plays, tuning });
+  return issue?.message ?? null;
+}
+
+const CLEF_WORDS = { treble: 'treble', alto: 'alto', tenor: 'tenor', bass: 'bass' } as const;
+
+interface ClefsProps {
+  readonly student: StudentRecord;
+  readonly onPut: (clefs: StudentRecord['clefs']) => void;
+}
+
+function Clefs({ student, onPut }: ClefsProps) {
+  const [home, ...others] = INSTRUMENTS[student.plays.instrument].clefs;
+  if (others.length === 0) return null;
+  const choices: readonly Choice[] = [home, ...others].map((clef) => [clef, CLEF_WORDS[clef]] as const);
+  return (
+    <fieldset>
+      <legend className="text-sm text-faded">Clefs they read</legend>
+      <div className="flex flex-wrap gap-x-4">
+        {choices.map(([clef, words]) => (
+          <label key={clef} className="flex min-h-9 items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={student.clefs.some((one) => one === clef)}
+              disabled={clef === home}
+              onChange={(event) =>
+                onPut(
+                  [home, ...others].filter((one) =>
+                    one === clef ? event.target.checked : student.clefs.includes(one),
+                  ),
+                )
+              }
+            />
+            {words}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

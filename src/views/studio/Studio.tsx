@@ -1,0 +1,156 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { Plus, Search } from 'lucide-react';
+import { useEffect } from 'react';
+import { INSTRUMENTS } from '../../core';
+import { listKept } from '../../store/db';
+import type { StudentRecord } from '../../store/records';
+import { BackupButtons } from '../../ui/BackupButtons';
+import { Head } from '../../ui/Head';
+import { NoticeBar } from '../../ui/NoticeBar';
+import { PlanList } from './PlanList';
+import { found } from './search';
+import { addStudent, emptyStudio, lookFor, open, redo, showStudent, undo, useStudio } from './store';
+import { StudentSheet } from './StudentSheet';
+
+const EMPTY = { students: [], plans: [], briefs: [] };
+
+/** The Studio: the students, what they play on, their hands and their plans. */
+export default function Studio() {
+  const kept = useLiveQuery(() => listKept().catch(() => EMPTY), []);
+  const { studentId, search } = useStudio();
+  useEffect(() => {
+    void open(new URLSearchParams(location.search));
+    const keys = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      if (typing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      event.preventDefault();
+      void (event.shiftKey ? redo() : undo());
+    };
+    addEventListener('keydown', keys);
+    return () => removeEventListener('keydown', keys);
+  }, []);
+  const { students, plans } = kept ?? EMPTY;
+  const hits = found(search, students, plans);
+  const student = students.find(({ id }) => id === studentId);
+  const shown = search ? hits.plans : student ? plans.filter((plan) => plan.studentId === student.id) : plans;
+  return (
+    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-4">
+      <Head here="/studio" />
+      <NoticeBar />
+      <main
+        className="grid flex-1 items-start gap-x-6 gap-y-4 md:grid-cols-[17rem_minmax(0,1fr)]"
+        data-ready={kept !== undefined}
+      >
+        <h1 className="sr-only">Studio</h1>
+        <aside className="flex flex-col gap-3">
+          <label className="flex items-center gap-2 rounded-md border border-rule bg-sheet px-2">
+            <Search size={18} aria-hidden className="text-faded" />
+            <input
+              type="search"
+              aria-label="Search students and plans"
+              placeholder="Name, key, tag …"
+              className="min-h-10 w-full bg-transparent"
+              value={search}
+              onChange={(event) => lookFor(event.target.value)}
+            />
+          </label>
+          <Students students={search ? hits.students : students} open={student?.id ?? null} plans={plans} />
+          <BackupButtons />
+          {students.length + plans.length > 0 && (
+            <button
+              type="button"
+              className="cursor-pointer self-start text-sm text-madder underline"
+              onClick={() => void emptyStudio()}
+            >
+              Empty the studio
+            </button>
+          )}
+        </aside>
+        <div className="flex min-w-0 flex-col gap-4">
+          {student && !search && <StudentSheet key={student.id} student={student} />}
+          <PlanList
+            heading={
+              search
+                ? `Found for “${search}”`
+                : student
+                  ? `Plans for ${student.name || 'this student'}`
+                  : 'All plans'
+            }
+            plans={shown}
+            students={students}
+            student={search ? undefined : student}
+          />
+        </div>
+      </main>
+    </div>
+  );
+}
+
+interface StudentsProps {
+  readonly students: readonly StudentRecord[];
+  readonly open: string | null;
+  readonly plans: readonly { readonly studentId: string | null }[];
+}
+
+function Students({ students, open, plans }: StudentsProps) {
+  return (
+    <section aria-labelledby="students">
+      <div className="flex items-center justify-between">
+        <h2 id="students" className="font-serif text-lg font-semibold">
+          Students
+        </h2>
+        <button type="button" className="button flex items-center gap-1" onClick={() => void addStudent()}>
+          <Plus size={17} aria-hidden /> New student
+        </button>
+      </div>
+      <ul className="mt-1 rounded-md border border-rule bg-sheet">
+        <Row
+          words="Everyone"
+          note={`${plans.length} plans`}
+          open={open === null}
+          onOpen={() => showStudent(null)}
+        />
+        {students.map(({ id, name, plays }) => {
+          const count = plans.filter((plan) => plan.studentId === id).length;
+          return (
+            <Row
+              key={id}
+              words={name || 'no name yet'}
+              note={`${INSTRUMENTS[plays.instrument].label}, ${count} ${count === 1 ? 'plan' : 'plans'}`}
+              open={id === open}
+              onOpen={() => showStudent(id)}
+            />
+          );
+        })}
+        {students.length === 0 && (
+          <li className="px-3 py-2 text-faded">
+            Nobody here yet. A new student begins with a name and a hand.
+          </li>
+        )}
+      </ul>
+    </section>
+  );
+}
+
+interface RowProps {
+  readonly words: string;
+  readonly note: string;
+  readonly open: boolean;
+  readonly onOpen: () => void;
+}
+
+function Row({ words, note, open, onOpen }: RowProps) {
+  return (
+    <li className={`border-b border-rule last:border-b-0 ${open ? 'bg-haze' : ''}`}>
+      <button
+        type="button"
+        aria-current={open ? 'true' : undefined}
+        onClick={onOpen}
+        className="flex min-h-11 w-full cursor-pointer items-baseline justify-between gap-2 px-3 py-2 text-left hover:text-dove"
+      >
+        <span className="font-semibold">{words}</span>
+        <span className="text-sm text-faded">{note}</span>
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,133 @@
+import { useId, useState } from 'react';
+
+/*
+ * The boxes of a student's sheet. Each keeps what is typed; what cannot be used is said below the box and kept in it.
+ */
+
+const BOX = 'min-h-10 w-full rounded-md border border-rule bg-paper px-2';
+
+interface TextProps {
+  readonly label: string;
+  readonly value: string;
+  /** Says what is wrong with what was typed; null where nothing is. */
+  readonly trouble?: (text: string) => string | null;
+  readonly onPut: (text: string) => void;
+}
+
+export function TextField({ label, value, trouble = () => null, onPut }: TextProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const id = useId();
+  const wrong = typed === null ? null : trouble(typed);
+  return (
+    <label className="flex flex-col text-sm text-faded">
+      {label}
+      <input
+        className={`${BOX} text-base text-ink`}
+        value={typed ?? value}
+        maxLength={400}
+        aria-invalid={wrong !== null}
+        aria-describedby={wrong ? id : undefined}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          if (trouble(event.target.value) === null) onPut(event.target.value);
+        }}
+        onBlur={() => !wrong && setTyped(null)}
+      />
+      {wrong && <Wrong id={id} words={wrong} />}
+    </label>
+  );
+}
+
+interface NumberProps {
+  readonly label: string;
+  readonly unit: string;
+  readonly value: number | undefined;
+  /** What is taken where nothing is typed; without it something must be. */
+  readonly usual?: number;
+  readonly least: number;
+  readonly most: number;
+  readonly trouble?: (value: number | undefined) => string | null;
+  readonly onPut: (value: number | undefined) => void;
+}
+
+export function NumberField({
+  label,
+  unit,
+  value,
+  usual,
+  least,
+  most,
+  trouble = () => null,
+  onPut,
+}: NumberProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const id = useId();
+  const read = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
+  const wrongIn = (text: string) => {
+    const number = read(text);
+    if (number === undefined) return usual === undefined ? `Give a number of ${unit}.` : trouble(number);
+    if (!(number >= least && number <= most)) return `Between ${least} and ${most} ${unit}.`;
+    return trouble(number);
+  };
+  const wrong = typed === null ? null : wrongIn(typed);
+  return (
+    <label className="flex flex-col text-sm text-faded">
+      {label}
+      <span className="flex items-center gap-2">
+        <input
+          className={`${BOX} max-w-32 text-base text-ink`}
+          inputMode="decimal"
+          value={typed ?? value ?? ''}
+          placeholder={usual === undefined ? undefined : String(usual)}
+          aria-invalid={wrong !== null}
+          aria-describedby={wrong ? id : undefined}
+          onChange={(event) => {
+            setTyped(event.target.value);
+            if (wrongIn(event.target.value) === null) onPut(read(event.target.value));
+          }}
+          onBlur={() => !wrong && setTyped(null)}
+        />
+        <span className="text-base">{unit}</span>
+      </span>
+      {wrong && <Wrong id={id} words={wrong} />}
+    </label>
+  );
+}
+
+function Wrong({ id, words }: { readonly id: string; readonly words: string }) {
+  return (
+    <span id={id} role="alert" className="text-madder">
+      {words} Not taken until it is put right.
+    </span>
+  );
+}
+
+interface PickProps {
+  readonly label: string;
+  readonly value: string;
+  readonly choices: readonly (readonly [string, string])[];
+  /** Words for a value that is none of the choices. */
+  readonly other?: string;
+  readonly onPick: (value: string) => void;
+}
+
+export function Pick({ label, value, choices, other, onPick }: PickProps) {
+  const known = choices.some(([name]) => name === value);
+  return (
+    <label className="flex flex-col text-sm text-faded">
+      {label}
+      <select
+        className={`${BOX} cursor-pointer text-base text-ink`}
+        value={value}
+        onChange={(event) => onPick(event.target.value)}
+      >
+        {!known && <option value={value}>{other ?? value}</option>}
+        {choices.map(([name, words]) => (
+          <option key={name} value={name}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
