@@ -80,6 +80,22 @@ export const STYLE_WORDS: readonly Choice[] = [
   ['early', 'early-lessons'],
 ];
 
+export const TEMPO_WORDS: readonly Choice[] = [
+  ['', 'any tempo'],
+  ['40', '40 beats a minute'],
+  ['60', '60 beats a minute'],
+  ['90', '90 beats a minute'],
+  ['120', '120 beats a minute'],
+  ['180', '180 beats a minute'],
+  ['240', '240 beats a minute'],
+  ['360', '360 beats a minute'],
+];
+
+/** Beats a minute as the brief counts them; "" where none are named. */
+export function tempoOf({ tempo }: PlanRequest): string {
+  return tempo ? String(Math.round(tempo.bpm / (tempo.beatsPerNote ?? 1))) : '';
+}
+
 export const HAND_WORDS: readonly Choice[] = [
   ['small', 'a small hand'],
   ['medium', 'a medium hand'],

@@ -1,3 +1,4 @@
+import type AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
 /** Opens the Bench and waits until it stands. */
@@ -22,4 +23,18 @@ export async function saved(page: Page) {
 /** The fingers written on the staff, in reading order. */
 export function staffFingers(page: Page): Promise<string[]> {
   return page.getByTestId('staff').locator('svg > text[font-weight="700"]').allTextContents();
+}
+
+/** Opens the Studio and waits until it stands. */
+export async function openStudio(page: Page, address = '/studio') {
+  await page.goto(address);
+  await expect(page.locator('main[data-ready="true"]')).toBeVisible();
+}
+
+/** What axe finds that is serious or worse. */
+export async function serious(axe: AxeBuilder): Promise<string[]> {
+  const { violations } = await axe.analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`);
 }

@@ -29,8 +29,8 @@ function traitsOf(plan: Plan, events: readonly ResponseEvent[]): string[] {
   const list: (string | false)[] = [
     strings.size === 1 && `all on the ${[...strings][0]} string`,
     positions.size === 1 && `stays ${inPosition([...positions][0])}`,
-    plan.shifts.length === 1 && onSemitone(only, events) && 'one shift, on the semitone',
-    plan.shifts.length === 1 && `one shift, to ${goalsOf(plan)[0]}`,
+    plan.shifts.length === 1 &&
+      `one shift${onSemitone(only, events) ? ' on the semitone' : ''}, to ${goalsOf(plan)[0]}`,
     plan.shifts.length > 1 &&
       plan.shifts.every((shift) => onSemitone(shift, events)) &&
       'every shift on a semitone',

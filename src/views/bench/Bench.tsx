@@ -1,11 +1,12 @@
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { requestWords } from '../../brief/words';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
+import { UndoButtons } from '../../ui/UndoButtons';
 import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
 import { Briefs } from './Briefs';
-import { rename, setTags } from './edits';
+import { redo, rename, setTags, undo } from './edits';
 import { GiveTo, GivenDifferences } from './Given';
 import { openAddress, start } from './opening';
 import { PlanShelf } from './PlanShelf';
@@ -16,19 +17,23 @@ import { StudentMatch } from './StudentMatch';
 import { useBench } from './state';
 import { onPageKey } from './keys';
 
+const Palette = lazy(() => import('./Palette'));
+
 /** The Bench: the brief, the picture of the plan and the plans to choose from. */
 export default function Bench() {
-  const { record, response, issues, save, ready } = useBench();
+  const { record, response, issues, save, ready, history } = useBench();
+  const [palette, setPalette] = useState(false);
   useEffect(() => {
     void start();
+    const keys = (event: KeyboardEvent) => onPageKey(event, () => setPalette(true));
     const leave = () => void saveNow();
     const linked = () => void openAddress(location.hash);
     addEventListener('pagehide', leave);
-    addEventListener('keydown', onPageKey);
+    addEventListener('keydown', keys);
     addEventListener('hashchange', linked);
     return () => {
       removeEventListener('pagehide', leave);
-      removeEventListener('keydown', onPageKey);
+      removeEventListener('keydown', keys);
       removeEventListener('hashchange', linked);
     };
   }, []);
@@ -47,7 +52,11 @@ export default function Bench() {
           />
         </label>
         <Tags key={record.id} tags={record.tags} />
+        <UndoButtons history={history} onUndo={undo} onRedo={redo} />
         <GiveTo studentId={record.studentId} />
+        <button type="button" className="button" onClick={() => setPalette(true)}>
+          Do …
+        </button>
         <p className="text-sm text-faded" data-testid="save-state" data-state={save}>
           {{ saved: 'Kept in this browser', saving: 'Keeping …', failed: 'Not kept' }[save]}
         </p>
@@ -68,6 +77,11 @@ export default function Bench() {
           <Briefs request={record.request} />
         </aside>
       </main>
+      {palette && (
+        <Suspense>
+          <Palette onClose={() => setPalette(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }

@@ -24,6 +24,8 @@ import {
   playableTonics,
   sizeChoices,
   stringChoices,
+  TEMPO_WORDS,
+  tempoOf,
   tonicClass,
   tuningChoices,
   tuningOf,
@@ -130,7 +132,15 @@ export function BriefSentence({ request, studentId }: BriefProps) {
           choices={STYLE_WORDS}
           onChange={(value) => setRequest({ ...request, style: value as PlanRequest['style'] })}
         />{' '}
-        style.
+        style, at{' '}
+        <Word
+          label="Tempo"
+          value={tempoOf(request)}
+          choices={TEMPO_WORDS}
+          other={`${tempoOf(request)} beats a minute`}
+          onChange={(bpm) => setRequest({ ...request, tempo: bpm ? { bpm: Number(bpm) } : undefined })}
+          then="."
+        />
       </p>
       {material.type === 'notes' && <TypedNotes material={material} />}
     </section>

@@ -1,4 +1,4 @@
-import { Lock, LockOpen, Redo2, Undo2 } from 'lucide-react';
+import { Lock, LockOpen } from 'lucide-react';
 import {
   comparePlans,
   resolveSetup,
@@ -20,7 +20,7 @@ import {
   withNever,
   withoutDemands,
 } from '../../brief/demands';
-import { redo, setRequest, undo } from './edits';
+import { setRequest } from './edits';
 import { useBench } from './state';
 import { stringWords } from '../../brief/words';
 
@@ -40,7 +40,6 @@ interface Props {
 /** The note at the cursor, to be played as the teacher says: a finger, string or position put here stays, the rest replans round it. */
 export function NoteEditor({ response, plan, request }: Props) {
   const cursor = useBench((state) => state.cursor);
-  const { past, future } = useBench((state) => state.history);
   const event = response.events[cursor];
   const step = plan.steps.find((candidate) => candidate.at === cursor);
   return (
@@ -50,26 +49,6 @@ export function NoteEditor({ response, plan, request }: Props) {
       ) : (
         <p className="text-faded">A rest: nothing to hold here.</p>
       )}
-      <span className="ml-auto flex gap-2">
-        <button
-          type="button"
-          className="button"
-          disabled={past.length === 0}
-          onClick={undo}
-          aria-label="Undo edit"
-        >
-          <Undo2 size={18} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className="button"
-          disabled={future.length === 0}
-          onClick={redo}
-          aria-label="Redo edit"
-        >
-          <Redo2 size={18} aria-hidden />
-        </button>
-      </span>
     </section>
   );
 }

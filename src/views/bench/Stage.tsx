@@ -5,6 +5,7 @@ import {
   COLUMN,
   columnX,
   GUTTER,
+  NAME_ROW_HEIGHT,
   STAFF_HEIGHT,
   STRING_ROW_HEIGHT,
   TRAIL_HEIGHT,
@@ -12,11 +13,16 @@ import {
 } from './columns';
 import { BESIDE_HEIGHT, BesideRow, ComparisonPanel } from './Beside';
 import { HandTrail, TrailAxis } from './HandTrail';
+import { namesToWrite, useLook } from './look';
+import { NameRow } from './NameRow';
 import { Neck } from './Neck';
+import { listen } from './listening';
 import { Staff, StaffHead } from './Staff';
 import { StringRow } from './StringRow';
 import { demandedAt } from '../../brief/demands';
 import { editByKey } from './keys';
+import { StageTools } from './StageTools';
+import { useStudent } from './students';
 import { EditOutcome, NoteEditor } from './NoteEditor';
 import { moveCursor } from './edits';
 import { useBench } from './state';
@@ -44,9 +50,22 @@ export function Stage({ response, plan, request }: Props) {
   const [view, setView] = useState({ left: 0, width: 1200 });
   const { events } = response;
   const setup = useMemo(() => resolveSetup(request), [request]);
-  const clefs = useMemo(() => clefsFor(events, request.instrument), [events, request.instrument]);
+  const student = useStudent(useBench((state) => state.record.studentId));
+  const clefs = useMemo(
+    () =>
+      clefsFor(
+        events,
+        request.instrument,
+        student?.plays.instrument === request.instrument ? student.clefs : undefined,
+      ),
+    [events, request.instrument, student],
+  );
+  const { zoom, names: shownNames } = useLook();
+  const names = namesToWrite(shownNames, student?.noteNames);
+  const selection = useBench((state) => state.selection);
+  const marking = useBench((state) => state.marking);
   const demanded = useMemo(() => demandedAt(request), [request]);
-  const headAt = Math.round(view.left / COLUMN);
+  const headAt = Math.round(view.left / COLUMN / zoom);
 
   useEffect(() => {
     const box = scroller.current;
@@ -65,11 +84,12 @@ export function Stage({ response, plan, request }: Props) {
   useEffect(() => {
     const box = scroller.current;
     if (!box) return;
-    const x = columnX(cursor);
-    const room = box.clientWidth - GUTTER;
-    if (x - COLUMN < box.scrollLeft) box.scrollLeft = x - COLUMN;
-    else if (x + COLUMN > box.scrollLeft + room) box.scrollLeft = x + COLUMN - room;
-  }, [cursor]);
+    const x = columnX(cursor) * zoom;
+    const room = box.clientWidth - GUTTER * zoom;
+    const column = COLUMN * zoom;
+    if (x - column < box.scrollLeft) box.scrollLeft = x - column;
+    else if (x + column > box.scrollLeft + room) box.scrollLeft = x + column - room;
+  }, [cursor, zoom]);
 
   const onKeyDown = (event: KeyboardEvent) => {
     if (editByKey(event, request, response, plan, cursor)) {
@@ -77,13 +97,14 @@ export function Stage({ response, plan, request }: Props) {
       return;
     }
     const move = KEY_MOVES[event.key];
-    if (!move) return;
+    if (!move && event.key !== ' ') return;
     event.preventDefault();
-    moveCursor(move(cursor, events.length - 1));
+    if (move) moveCursor(move(cursor, events.length - 1), event.shiftKey || marking);
+    else listen();
   };
   const onPointerDown = (event: PointerEvent<HTMLDivElement>) => {
     const x = event.clientX - event.currentTarget.getBoundingClientRect().left;
-    moveCursor(Math.floor(x / COLUMN));
+    moveCursor(Math.floor(x / COLUMN / zoom), event.shiftKey || marking);
   };
 
   const step = plan.steps.find((candidate) => candidate.at === cursor);
@@ -93,12 +114,19 @@ export function Stage({ response, plan, request }: Props) {
       ? stepWords(step, event.pitches, cursor, events.length)
       : `Note ${cursor + 1} of ${events.length}: rest`;
   const shift = plan.shifts.find((candidate) => candidate.to === cursor);
-  const visible = visibleEvents(view.left, view.width, events.length);
+  const visible = visibleEvents(view.left / zoom, view.width / zoom, events.length);
   const width = events.length * COLUMN;
   const rows = { events, plan, setup, visible, width };
+  const height =
+    STAFF_HEIGHT +
+    STRING_ROW_HEIGHT +
+    TRAIL_HEIGHT +
+    (other ? BESIDE_HEIGHT : 0) +
+    (names ? NAME_ROW_HEIGHT : 0);
 
   return (
     <section aria-label="The plan" className="flex flex-col gap-1">
+      <StageTools response={response} setup={setup} />
       <div
         ref={scroller}
         tabIndex={0}
@@ -107,9 +135,14 @@ export function Stage({ response, plan, request }: Props) {
         onKeyDown={onKeyDown}
         className="overflow-x-auto rounded-lg border border-rule bg-sheet"
       >
-        <div className="flex" style={{ width: width + GUTTER }}>
+        <div className="flex" style={{ width: width + GUTTER, zoom }}>
           <div className="sticky left-0 z-10 border-r border-rule bg-sheet" style={{ width: GUTTER }}>
             <StaffHead response={response} clef={clefs[Math.min(headAt, events.length - 1)]} />
+            {names && (
+              <p className="flex items-center px-3 text-sm text-faded" style={{ height: NAME_ROW_HEIGHT }}>
+                name
+              </p>
+            )}
             <p className="flex items-center px-3 text-sm text-faded" style={{ height: STRING_ROW_HEIGHT }}>
               string
             </p>
@@ -124,13 +157,21 @@ export function Stage({ response, plan, request }: Props) {
             <div
               data-testid="cursor"
               className="pointer-events-none absolute top-0 bg-haze"
-              style={{
-                left: cursor * COLUMN,
-                width: COLUMN,
-                height: STAFF_HEIGHT + STRING_ROW_HEIGHT + TRAIL_HEIGHT + (other ? BESIDE_HEIGHT : 0),
-              }}
+              style={{ left: cursor * COLUMN, width: COLUMN, height }}
             />
+            {selection && (
+              <div
+                data-testid="marking"
+                className="pointer-events-none absolute top-0 border-x-3 border-dove bg-dove/10"
+                style={{
+                  left: selection.from * COLUMN,
+                  width: (selection.to - selection.from + 1) * COLUMN,
+                  height,
+                }}
+              />
+            )}
             <Staff {...rows} response={response} instrument={request.instrument} clefs={clefs} />
+            {names && <NameRow {...rows} names={names} />}
             <StringRow {...rows} />
             {other && <BesideRow {...rows} other={other} />}
             <HandTrail {...rows} demanded={demanded} />

@@ -4,6 +4,7 @@ export const GUTTER = 150;
 export const STAFF_HEIGHT = 200;
 export const STRING_ROW_HEIGHT = 34;
 export const TRAIL_HEIGHT = 225;
+export const NAME_ROW_HEIGHT = 26;
 
 /** Middle of an event's column. */
 export function columnX(at: number): number {

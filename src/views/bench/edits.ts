@@ -1,6 +1,8 @@
 import { INSTRUMENTS, readNoteText, type PlanRequest } from '../../core';
+import { carryOn } from '../../brief/pattern';
 import { forStudent } from '../../brief/student';
 import type { PlanRecord, StudentRecord } from '../../store/records';
+import { say } from '../../ui/notices';
 import { afterEdit, redone, undone, type History, type Step } from '../../ui/history';
 import { replan } from './planning';
 import { saveSoon } from './saving';
@@ -114,11 +116,11 @@ export function setTags(words: string) {
   change({ tags: [...new Set(tags)].filter((tag) => tag !== '') });
 }
 
-/** @param marking true to mark the notes from where the cursor was */
-export function moveCursor(to: number, marking = false) {
+/** @param mark true to mark the notes from where the cursor was */
+export function moveCursor(to: number, mark = false) {
   const { response, cursor: from, selection } = get();
   const cursor = Math.max(0, Math.min((response?.events.length ?? 0) - 1, to));
-  if (!marking) {
+  if (!mark) {
     set({ cursor });
     return;
   }
@@ -126,6 +128,31 @@ export function moveCursor(to: number, marking = false) {
   set({ cursor, selection: { from: Math.min(anchor, cursor), to: Math.max(anchor, cursor) } });
 }
 
+/** From now on moving the cursor marks notes, beginning with the one it is on; or no longer. */
+export function toggleMarking() {
+  const { marking, cursor, selection } = get();
+  set({ marking: !marking, selection: marking ? selection : { from: cursor, to: cursor } });
+}
+
 export function unmark() {
-  set({ selection: null });
+  set({ selection: null, marking: false });
+}
+
+/** Carries the marked notes' fingers on to the sequence after them. */
+export function carryMarked() {
+  const { record, response, selection } = get();
+  const plan = response?.plans[record.chosen];
+  if (!response || !plan || !selection) return;
+  const carried = carryOn(record.request, plan, response.events, selection.from, selection.to);
+  if (carried.kind === 'trouble') {
+    say(carried);
+    return;
+  }
+  setRequest(carried.request);
+  const { groups } = carried;
+  say({
+    kind: 'done',
+    message: `The fingers were carried on to ${groups} ${groups === 1 ? 'group' : 'groups'} of notes.`,
+    offer: { words: 'Undo', act: undo },
+  });
 }

@@ -17,6 +17,7 @@ import {
   type PlanResponse,
 } from '../../core';
 import { MIDDLE_LINES, written } from '../../brief/clefs';
+import { extensionMarks, restezMarks, type Stay } from './marks';
 import { COLUMN, columnX, GUTTER, STAFF_HEIGHT } from './columns';
 
 /*
@@ -103,6 +104,7 @@ export function drawNotes(box: HTMLDivElement, line: Line) {
   const signs = signsToShow(response, instrument);
   const steps = new Map(plan.steps.map((step) => [step.at, step]));
   const numerals = stringChanges(plan, line.strings);
+  const extensions = extensionMarks(plan);
   for (const event of response.events.slice(first, last)) {
     const clef = clefs[event.at];
     if (event.at > 0 && clef !== clefs[event.at - 1]) placeClef(clef, stave, context, event.at);
@@ -119,7 +121,24 @@ export function drawNotes(box: HTMLDivElement, line: Line) {
     fingers.forEach((finger, at) => write(box, finger, event.at, top - at * LINE, 15, 700));
     const numeral = numerals.get(event.at);
     if (numeral) write(box, numeral, event.at, top - fingers.length * LINE - 2, 11, 400);
+    if (extensions.has(event.at))
+      write(box, 'ext.', event.at, top - fingers.length * LINE - (numeral ? 13 : 2), 10, 400);
   }
+  for (const stay of restezMarks(plan).filter(({ from, to }) => to >= first && from < last))
+    drawStay(box, stay, stave.getYForLine(4) + 44);
+}
+
+/** "restez" and a broken line as long as the hand stays up. */
+function drawStay(box: HTMLDivElement, { from, to }: Stay, y: number) {
+  write(box, 'restez', from, y, 10.5, 400);
+  const line = document.createElementNS(SVG, 'path');
+  const [start, end] = [columnX(from) / SCALE + 20, ((to + 1) * COLUMN) / SCALE - 6];
+  if (end <= start) return;
+  line.setAttribute('d', `M${start} ${y - 3}H${end}V${y - 8}`);
+  line.setAttribute('fill', 'none');
+  line.setAttribute('stroke', INK);
+  line.setAttribute('stroke-dasharray', '4 3');
+  box.querySelector('svg')?.append(line);
 }
 
 /** A bar line between two columns. */

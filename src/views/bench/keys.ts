@@ -48,11 +48,20 @@ export function editByKey(
   }
 }
 
-/** Keys that work anywhere on the page but where something is typed: undo and redo. */
-export function onPageKey(event: globalThis.KeyboardEvent) {
-  const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-  if (typing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-  event.preventDefault();
-  if (event.shiftKey) redo();
-  else undo();
+/** Keys that work anywhere on the page but where something is typed: undo, redo, and doing anything by its name. */
+export function onPageKey(event: globalThis.KeyboardEvent, openPalette: () => void) {
+  const typing =
+    event.target instanceof HTMLInputElement ||
+    event.target instanceof HTMLTextAreaElement ||
+    event.target instanceof HTMLSelectElement;
+  if (typing) return;
+  const held = event.ctrlKey || event.metaKey;
+  if (held && event.key.toLowerCase() === 'z') {
+    event.preventDefault();
+    if (event.shiftKey) redo();
+    else undo();
+  } else if (!held && !event.altKey && event.key === '.') {
+    event.preventDefault();
+    openPalette();
+  }
 }

@@ -25,6 +25,8 @@ interface BenchState {
   readonly cursor: number;
   /** Notes marked for listening or as a pattern; null where none are. */
   readonly selection: Selection | null;
+  /** True while moving the cursor marks notes. */
+  readonly marking: boolean;
   readonly save: SaveState;
   readonly ready: boolean;
   readonly history: History<Edited>;
@@ -47,6 +49,7 @@ export const useBench = create<BenchState>(() => ({
   issues: [],
   cursor: 0,
   selection: null,
+  marking: false,
   save: 'saved',
   ready: false,
   history: NO_HISTORY,

@@ -73,10 +73,10 @@ export function HandMeasure({ plays, words, onPut }: Props) {
           <HandPicture hand={hand} />
           <figcaption className="min-w-64 flex-1 text-[0.95rem]">
             <p>
-              Lay the left hand flat on a ruler, first finger at 0, and let it open without effort: the middle
-              of the fourth fingertip shows the <strong>comfortable</strong> spread. Open it as far as it goes
-              <em> without pain or trembling</em>: that is the <strong>full</strong> one. Measure one
-              fingertip pressed flat, across.
+              Lay the left hand flat, palm down, along a ruler and let it open without effort: from the middle
+              of the first fingertip to the middle of the fourth is the <strong>comfortable</strong> spread.
+              Open it as far as it goes <em>without pain or trembling</em>: that is the <strong>full</strong>{' '}
+              one. Measure one fingertip pressed flat, across.
             </p>
             <p className="mt-2 border-l-4 border-ochre pl-2">
               Warm hands only, and never pull a finger aside. Children’s hands are smaller than their
@@ -97,27 +97,27 @@ function spreadTrouble(relaxed: number, full: number): string | null {
     : `The comfortable spread (${relaxed} mm) cannot be wider than the full one (${full} mm); measure again.`;
 }
 
-/** Frames of first position that every player of the instrument meets: from finger 1 to 4, in semitones above the open string. */
+/** Frames that every player of the instrument meets: from finger 1 to finger 4, in semitones above the open string. */
 const FRAMES: Readonly<Record<InstrumentKind, readonly (readonly [string, number, number])[]>> = {
   violin: [
-    ['whole tone up to a fourth', 2, 7],
-    ['the same, first finger low', 1, 7],
-    ['the same in fourth position', 7, 12],
+    ['perfect fourth, 1st position', 2, 7],
+    ['augmented fourth, 1st position', 1, 7],
+    ['perfect fourth, 4th position', 7, 12],
   ],
   viola: [
-    ['whole tone up to a fourth', 2, 7],
-    ['the same, first finger low', 1, 7],
-    ['the same in fourth position', 7, 12],
+    ['perfect fourth, 1st position', 2, 7],
+    ['augmented fourth, 1st position', 1, 7],
+    ['perfect fourth, 4th position', 7, 12],
   ],
   cello: [
-    ['closed hand', 2, 5],
-    ['extended hand', 2, 6],
-    ['closed hand in fourth position', 7, 10],
+    ['minor third, closed hand', 2, 5],
+    ['major third, extended', 2, 6],
+    ['minor third, 4th position', 7, 10],
   ],
   bass: [
-    ['half position', 1, 3],
-    ['first position', 2, 4],
-    ['four fingers in first position', 2, 5],
+    ['whole tone, half position', 1, 3],
+    ['whole tone, 1st position', 2, 4],
+    ['minor third, four fingers', 2, 5],
   ],
 };
 

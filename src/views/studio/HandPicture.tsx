@@ -10,8 +10,8 @@ const scaleFor = (fullMm: number) => Math.min(1.9, (WIDTH - 50) / fullMm);
 export function HandPicture({ hand }: { readonly hand: HandProfile }) {
   const { relaxedMm, fullMm, fingertipMm } = hand;
   const scale = scaleFor(fullMm);
-  const left = 25;
-  const x = (mm: number) => left + mm * scale;
+  // The left hand lies palm down, so the first finger is on the right.
+  const x = (mm: number) => WIDTH - 32 - mm * scale;
   const tips = [0, 0.36, 0.68, 1].map((share) => x(share * relaxedMm));
   const palm = (tips[0] + tips[3]) / 2;
   const thick = Math.max(12, fingertipMm * scale);
@@ -33,7 +33,7 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
             y2={146}
           />
         ))}
-        <line x1={palm - 30} y1={164} x2={palm - 62} y2={128} />
+        <line x1={palm + 30} y1={164} x2={palm + 66} y2={128} />
         <line x1={palm - 34} y1={158} x2={palm + 30} y2={158} strokeWidth={thick * 2.6} />
       </g>
       {tips.map((tip, at) => (
@@ -51,7 +51,7 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
       ))}
       <line
         x1={x(0)}
-        x2={x(fullMm) + 12}
+        x2={x(fullMm) - 12}
         y1={RULER_Y}
         y2={RULER_Y}
         stroke="var(--color-ink)"
@@ -67,8 +67,8 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
           stroke="var(--color-ink)"
         />
       ))}
-      <Span from={x(0)} to={x(relaxedMm)} y={40} tone="var(--color-sage)" words={`${relaxedMm} mm`} />
-      <Span from={x(0)} to={x(fullMm)} y={17} tone="var(--color-ochre)" words={`${fullMm} mm full`} />
+      <Span from={x(relaxedMm)} to={x(0)} y={40} tone="var(--color-sage)" words={`${relaxedMm} mm`} />
+      <Span from={x(fullMm)} to={x(0)} y={17} tone="var(--color-ochre)" words={`${fullMm} mm full`} />
     </svg>
   );
 }

@@ -1,9 +1,10 @@
-import { Redo2, Trash2, Undo2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { POSITION_WORDS, positionWords, SCHOOL_WORDS, type Choice } from '../../brief/brief';
 import { sizeChoices } from '../../brief/material';
 import { playingIssues } from '../../brief/student';
 import { INSTRUMENTS, type InstrumentKind, type NoteNames } from '../../core';
 import { LEVELS, type Level, type Playing, type StudentRecord } from '../../store/records';
+import { UndoButtons } from '../../ui/UndoButtons';
 import { NumberField, Pick, TextField } from './fields';
 import { HandMeasure } from './HandMeasure';
 import { changeStudent, redo, removeStudent, undo, useStudio } from './store';
@@ -23,7 +24,7 @@ const NAME_WORDS: readonly (readonly [NoteNames, string])[] = [
 
 /** Everything known of one student; each change is kept at once. */
 export function StudentSheet({ student }: { readonly student: StudentRecord }) {
-  const { past, future } = useStudio(({ history }) => history);
+  const history = useStudio((state) => state.history);
   const { id, plays } = student;
   const { instrument } = plays;
   const { label, defaultSize, tuning } = INSTRUMENTS[instrument];
@@ -38,24 +39,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         <h2 id="sheet" className="flex-1 font-serif text-xl font-semibold">
           {student.name || 'A new student'}
         </h2>
-        <button
-          type="button"
-          className="button"
-          aria-label="Undo edit"
-          disabled={past.length === 0}
-          onClick={() => void undo()}
-        >
-          <Undo2 size={18} aria-hidden />
-        </button>
-        <button
-          type="button"
-          className="button"
-          aria-label="Redo edit"
-          disabled={future.length === 0}
-          onClick={() => void redo()}
-        >
-          <Redo2 size={18} aria-hidden />
-        </button>
+        <UndoButtons history={history} onUndo={() => void undo()} onRedo={() => void redo()} />
         <button
           type="button"
           className="button flex items-center gap-1"

@@ -113,10 +113,12 @@ interface PickProps {
 
 export function Pick({ label, value, choices, other, onPick }: PickProps) {
   const known = choices.some(([name]) => name === value);
+  const id = useId();
   return (
-    <label className="flex flex-col text-sm text-faded">
-      {label}
+    <div className="flex flex-col text-sm text-faded">
+      <label htmlFor={id}>{label}</label>
       <select
+        id={id}
         className={`${BOX} cursor-pointer text-base text-ink`}
         value={value}
         onChange={(event) => onPick(event.target.value)}
@@ -128,6 +130,6 @@ export function Pick({ label, value, choices, other, onPick }: PickProps) {
           </option>
         ))}
       </select>
-    </label>
+    </div>
   );
 }

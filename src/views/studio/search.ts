@@ -8,8 +8,8 @@ export function found(
   students: readonly StudentRecord[],
   plans: readonly PlanRecord[],
 ): { readonly students: StudentRecord[]; readonly plans: PlanRecord[] } {
-  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
-  const has = (text: string) => words.every((word) => plain(text).includes(plain(word)));
+  const words = plain(search).split(/\s+/).filter(Boolean);
+  const has = (text: string) => words.every((word) => plain(text).includes(word));
   const owner = (plan: PlanRecord) => students.find(({ id }) => id === plan.studentId);
   return {
     students: students.filter(({ name, plays, remark }) =>

@@ -1,0 +1,34 @@
+import { Redo2, Undo2 } from 'lucide-react';
+import type { History } from './history';
+
+interface Props<T> {
+  readonly history: History<T>;
+  readonly onUndo: () => void;
+  readonly onRedo: () => void;
+}
+
+/** One step back, one step forward again. */
+export function UndoButtons<T>({ history, onUndo, onRedo }: Props<T>) {
+  return (
+    <span className="flex gap-2">
+      <button
+        type="button"
+        className="button"
+        disabled={history.past.length === 0}
+        onClick={onUndo}
+        aria-label="Undo edit"
+      >
+        <Undo2 size={18} aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="button"
+        disabled={history.future.length === 0}
+        onClick={onRedo}
+        aria-label="Redo edit"
+      >
+        <Redo2 size={18} aria-hidden />
+      </button>
+    </span>
+  );
+}

@@ -1,0 +1,81 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import {
+  Autocomplete,
+  Dialog,
+  Input,
+  Menu,
+  MenuItem,
+  Modal,
+  ModalOverlay,
+  SearchField,
+  useFilter,
+} from 'react-aria-components';
+import { listPlans } from '../../store/db';
+import { commandsFor } from './commands';
+import { useBench } from './state';
+import { useStudents } from './students';
+
+interface Props {
+  readonly onClose: () => void;
+}
+
+/** Everything that can be done, found by typing some of its words. */
+export default function Palette({ onClose }: Props) {
+  const students = useStudents();
+  const plans = useLiveQuery(() => listPlans().catch(() => []), []) ?? [];
+  const response = useBench((state) => state.response);
+  const { contains } = useFilter({ sensitivity: 'base' });
+  const commands = commandsFor(students, plans, response);
+  const allWords = (text: string, typed: string) =>
+    typed
+      .trim()
+      .split(/\s+/)
+      .every((word) => contains(text, word));
+  return (
+    <ModalOverlay
+      isOpen
+      isDismissable
+      onOpenChange={(open) => !open && onClose()}
+      className="fixed inset-0 z-50 flex items-start justify-center bg-ink/30 pt-[12vh]"
+    >
+      <Modal className="w-[min(40rem,92vw)]">
+        <Dialog
+          aria-label="Do something"
+          className="overflow-hidden rounded-lg border-2 border-dove bg-sheet shadow-lg outline-none"
+        >
+          <Autocomplete filter={allWords}>
+            <SearchField aria-label="What to do" autoFocus>
+              <Input
+                placeholder="What would you like to do?"
+                className="w-full border-b border-rule bg-transparent px-4 py-3 font-serif text-lg outline-none"
+              />
+            </SearchField>
+            <div role="group" aria-label="Things to do" tabIndex={0} className="max-h-[50vh] overflow-y-auto">
+              <Menu
+                aria-label="Things to do"
+                items={commands.map((command) => ({ ...command, id: command.words }))}
+                className="py-1"
+                renderEmptyState={() => <p className="px-4 py-2 text-faded">Nothing goes by these words.</p>}
+                onAction={(id) => {
+                  onClose();
+                  commands.find(({ words }) => words === id)?.act();
+                }}
+              >
+                {({ id, words, keys }) => (
+                  <MenuItem
+                    id={id}
+                    textValue={words}
+                    className="flex min-h-10 cursor-pointer items-center justify-between px-4 outline-none data-[focused]:bg-haze"
+                  >
+                    <span>{words}</span>
+                    {keys && <kbd className="text-sm text-faded">{keys}</kbd>}
+                  </MenuItem>
+                )}
+              </Menu>
+            </div>
+          </Autocomplete>
+        </Dialog>
+      </Modal>
+    </ModalOverlay>
+  );
+}

@@ -1,0 +1,153 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+import { BROWSER } from '../../scripts/server.mjs';
+import { openBench, saved, setWord } from './bench';
+
+/*
+ * Nothing that was shown as kept is lost: two pages, no room, a page that dies.
+ */
+
+test('two pages with the same plan follow each other, and undo brings back what stood here', async ({
+  context,
+}) => {
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  await openBench(one, '/?demo');
+  await openBench(two, '/');
+  await setWord(one, 'Key', 'G');
+  await saved(one);
+  await expect(two.getByLabel('Key', { exact: true })).toHaveValue('G');
+  await expect(two.getByText('changed on another page and now stands here')).toBeVisible();
+  await two.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(two.getByLabel('Key', { exact: true })).toHaveValue('Eb');
+  await saved(two);
+  await expect(one.getByLabel('Key', { exact: true })).toHaveValue('Eb');
+});
+
+test('two pages that change the same plan at once both keep theirs', async ({ context }) => {
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  await openBench(one, '/?demo');
+  await openBench(two, '/');
+  // Both words are changed before either page has had time to keep its own.
+  await Promise.all([setWord(one, 'Key', 'G'), setWord(two, 'Key', 'F')]);
+  await saved(one);
+  await saved(two);
+  const told = () => Promise.all([one, two].map((page) => page.getByText(/Both are kept/).count()));
+  await expect.poll(async () => (await told()).reduce((sum, count) => sum + count)).toBe(1);
+  const third = await context.newPage();
+  await openBench(third, '/');
+  const keys = new Set<string>();
+  for (const name of [
+    'Wren: E flat major, two octaves',
+    'Wren: E flat major, two octaves (second version)',
+  ]) {
+    await third.getByRole('button', { name, exact: true }).click();
+    await expect(third.getByLabel('Name of this plan')).toHaveValue(name.replace('Wren: ', ''));
+    keys.add(await third.getByLabel('Key', { exact: true }).inputValue());
+  }
+  expect([...keys].sort()).toEqual(['F', 'G']);
+});
+
+test('a plan deleted on another page can be kept', async ({ context }) => {
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  await openBench(one, '/?demo');
+  await openBench(two, '/');
+  const name = 'Wren: E flat major, two octaves';
+  await one.getByRole('button', { name: `Delete ${name}`, exact: true }).click();
+  await expect(two.getByText('This plan was deleted on another page')).toBeVisible();
+  await two.getByRole('button', { name: 'Keep it' }).click();
+  await expect(one.getByRole('button', { name, exact: true })).toBeVisible();
+});
+
+test('where there is no room it is said, the backup has everything, and room again is used', async ({
+  page,
+}) => {
+  await openBench(page, '/?demo');
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    const full = Object.assign(window, { full: true });
+    IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
+      if (full.full) throw new DOMException('no room', 'QuotaExceededError');
+      return put.apply(this, args);
+    };
+  });
+  await setWord(page, 'Key', 'G');
+  await expect(page.getByTestId('save-state')).toHaveText('Not kept');
+  await expect(page.getByText('the browser has no room left')).toBeVisible();
+  await page.getByRole('button', { name: 'Otis: F major, two octaves', exact: true }).click();
+  await expect(page.getByLabel('Key', { exact: true })).toHaveValue('G');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save a backup' }).click();
+  const stream = await (await download).createReadStream();
+  let text = '';
+  for await (const part of stream) text += String(part);
+  const { plans } = JSON.parse(text) as {
+    plans: { name: string; request: { material: { tonic: string } } }[];
+  };
+  expect(plans.find(({ name }) => name.startsWith('E flat'))?.request.material.tonic).toMatch(/^G/);
+  await page.evaluate(() => Object.assign(window, { full: false }));
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Key', { exact: true })).toHaveValue('G');
+});
+
+test('a browser that is killed has kept what it showed as kept', async ({ playwright, baseURL }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'dove-path-profile-'));
+  const open = () => playwright.chromium.launchPersistentContext(folder, BROWSER);
+  const context = await open();
+  const page = await context.newPage();
+  await openBench(page, `${baseURL}/?demo`);
+  await setWord(page, 'Key', 'B-flat');
+  await saved(page);
+  execFileSync('pkill', ['-9', '-f', folder]);
+  await context.close().catch(() => undefined);
+  const again = await open();
+  const next = await again.newPage();
+  await openBench(next, `${baseURL}/`);
+  await expect(next.getByLabel('Name of this plan')).toHaveValue('E flat major, two octaves');
+  await expect(next.getByLabel('Key', { exact: true })).toHaveValue('Bb');
+  await again.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+test('a link brings its brief: to the plan that has it, or as a new one; a cut link is refused', async ({
+  page,
+  browser,
+}) => {
+  await openBench(page, '/?demo');
+  await setWord(page, 'Key', 'B-flat');
+  await saved(page);
+  const address = new URL(page.url());
+  expect(address.hash).toMatch(/^#brief=/);
+  const elsewhere = await (await browser.newContext()).newPage();
+  await openBench(elsewhere, `${address.origin}/${address.hash}`);
+  await expect(elsewhere.getByLabel('Key', { exact: true })).toHaveValue('Bb');
+  await expect(elsewhere.getByLabel('Positions', { exact: true }).locator('option:checked')).toHaveText(
+    'first to third position',
+  );
+  await saved(elsewhere);
+  await elsewhere.reload();
+  await expect(elsewhere.locator('#shelf').locator('xpath=../..').getByRole('listitem')).toHaveCount(1);
+  await elsewhere.goto('about:blank');
+  await openBench(elsewhere, `${address.origin}/${address.hash.slice(0, 60)}`);
+  await expect(elsewhere.getByText('The brief in this address cannot be read')).toBeVisible();
+  await elsewhere.close();
+});
+
+test('a brief is kept under a name, begins another plan, is deleted and comes back', async ({ page }) => {
+  await openBench(page, '/?demo');
+  await page.getByLabel('Name for this brief').fill('Friday group');
+  await page.getByRole('button', { name: 'Keep this brief' }).click();
+  const brief = page.getByRole('button', { name: 'New plan from the brief Friday group' });
+  await setWord(page, 'Key', 'C');
+  await brief.click();
+  await expect(page.getByLabel('Key', { exact: true })).toHaveValue('Eb');
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('');
+  await page.getByRole('button', { name: 'Delete the brief Friday group' }).click();
+  await expect(brief).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(brief).toBeVisible();
+});

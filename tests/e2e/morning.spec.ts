@@ -1,0 +1,93 @@
+import { expect, test } from '@playwright/test';
+import { chosenWay, cursorWords, openStudio, picture, saved, setWord, staffFingers } from './bench';
+
+test('a teacher’s morning', async ({ page }) => {
+  // A student with a small hand.
+  await openStudio(page, '/studio?demo');
+  await page.getByRole('button', { name: 'New student' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Linnet');
+  await page.getByLabel('Size', { exact: true }).selectOption('3/4');
+  await page.getByLabel('Known by').selectOption('small');
+  await page.getByRole('button', { name: 'New plan for Linnet' }).click();
+
+  // E flat major in two octaves.
+  await expect(page.locator('main[data-ready="true"]')).toBeVisible();
+  await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('Linnet');
+  await expect(page.getByLabel('Hand', { exact: true })).toHaveValue('small');
+  await setWord(page, 'Key', 'E-flat');
+  await setWord(page, 'Octaves', 'two-octave');
+  await setWord(page, 'Start', 'E♭4');
+  await expect(cursorWords(page)).toContainText('of 29: E flat 4');
+
+  // One finger locked.
+  await picture(page).focus();
+  for (let at = 0; at < 3; at++) await page.keyboard.press('ArrowRight');
+  const locked = (await staffFingers(page))[3] === '3' ? '4' : '3';
+  await page.keyboard.press(locked);
+  await expect(cursorWords(page)).toContainText(`finger ${locked} on`);
+  await expect(page.getByTestId('kept')).toHaveCount(1);
+
+  // One shift forbidden.
+  const shift = page.getByTestId('why');
+  for (let at = 0; at < 25 && (await shift.count()) === 0; at++) await page.keyboard.press('ArrowRight');
+  await expect(shift).toBeVisible();
+  await page.keyboard.press('x');
+  await expect(shift).toHaveCount(0);
+  await expect(page.getByTestId('never')).toHaveCount(1);
+
+  // Two plans compared.
+  await page.getByRole('button', { name: 'Compare way 2 with the one on the stand' }).click();
+  await expect(page.getByRole('heading', { name: 'Two ways side by side' })).toBeVisible();
+  await chosenWay(page).first().waitFor();
+
+  // Five steps undone, and redone.
+  const before = await staffFingers(page);
+  const undo = page.getByRole('button', { name: 'Undo edit' });
+  const redo = page.getByRole('button', { name: 'Redo edit' });
+  for (let step = 0; step < 5; step++) await undo.click();
+  await expect(page.getByLabel('Key', { exact: true })).toHaveValue('A');
+  await expect(page.getByTestId('kept')).toHaveCount(0);
+  for (let step = 0; step < 5; step++) await redo.click();
+  await expect(page.getByLabel('Key', { exact: true })).toHaveValue('Eb');
+  await expect(page.getByTestId('never')).toHaveCount(1);
+  await expect.poll(() => staffFingers(page)).toEqual(before);
+
+  // Two bars heard: eight notes, the cursor following.
+  await picture(page).focus();
+  await page.keyboard.press('Home');
+  for (let at = 0; at < 7; at++) await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.getByTestId('marked')).toHaveText('1–8');
+  await page.getByLabel('Beats a minute').fill('240');
+  await page.getByLabel('count in').uncheck();
+  await page.getByRole('button', { name: 'Listen' }).click();
+  await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
+  await expect(cursorWords(page)).toContainText('Note 3 of 29');
+  await expect(page.getByRole('button', { name: 'Listen' })).toBeVisible();
+  await expect(cursorWords(page)).toContainText('Note 8 of 29');
+
+  // Saved, and given to a violist.
+  await page.getByLabel('Name of this plan').fill('Linnet’s first E flat');
+  await saved(page);
+  await page.getByLabel('Give this plan to').selectOption({ label: 'Marlow' });
+  await expect(page.getByTestId('given')).toContainText('Given from Linnet’s plan');
+  await expect(page.getByTestId('given')).toContainText('viola');
+  await expect(page.getByTestId('given')).toContainText('2 demands at single notes were left behind');
+  await expect(page.getByLabel('Instrument', { exact: true })).toHaveValue('viola');
+  await saved(page);
+
+  // Backed up, wiped, restored.
+  await openStudio(page);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save a backup' }).click();
+  const file = await (await download).path();
+  await page.getByRole('button', { name: 'Empty the studio' }).click();
+  await expect(page.getByText('Nobody here yet')).toBeVisible();
+  await openStudio(page);
+  await expect(page.getByText('Nobody here yet')).toBeVisible();
+  await page.getByLabel('Backup file to restore').setInputFiles(file);
+  await expect(page.getByText('9 plans, 6 students, 1 brief restored.')).toBeVisible();
+  await page.getByRole('button', { name: /^Linnet/ }).click();
+  await page.getByRole('link', { name: 'Linnet’s first E flat' }).click();
+  await expect(page.getByTestId('never')).toHaveCount(1);
+  await expect.poll(() => staffFingers(page)).toEqual(before);
+});

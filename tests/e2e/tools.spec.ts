@@ -1,0 +1,109 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { cursorWords, openBench, picture, saved, serious, setWord, staffFingers } from './bench';
+
+test('anything is done by its name: found by words, chosen by keys', async ({ page }) => {
+  await openBench(page, '/?demo');
+  await picture(page).focus();
+  await page.keyboard.press('.');
+  const dialog = page.getByRole('dialog', { name: 'Do something' });
+  await expect(dialog).toBeVisible();
+  expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+  await page.keyboard.type('shift 1');
+  await page.keyboard.press('Enter');
+  await expect(dialog).toHaveCount(0);
+  await expect(page.getByTestId('why')).toBeVisible();
+  await page.getByRole('button', { name: 'Do …' }).click();
+  await page.keyboard.type('open otis');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('F major, two octaves');
+  await page.getByRole('button', { name: 'Do …' }).click();
+  await page.keyboard.type('xyzzy');
+  await expect(page.getByText('Nothing goes by these words.')).toBeVisible();
+  await page.keyboard.press('Escape');
+});
+
+test('the page of keys tells every key and is accessible', async ({ page }) => {
+  await page.goto('/keys');
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('row')).toHaveCount(11);
+  expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+});
+
+test('notes have the student’s names, or others, and the picture grows with its columns in line', async ({
+  page,
+}) => {
+  await openBench(page, '/?demo');
+  await page.getByRole('button', { name: 'Marlow: A flat major without open strings', exact: true }).click();
+  await page.getByLabel('Note names').selectOption('theirs');
+  await expect(page.getByTestId('names')).toContainText('la♭');
+  await page.getByLabel('Note names').selectOption('german');
+  await expect(page.getByTestId('names')).toContainText('AsBCDes');
+  const width = async () => (await page.getByTestId('cursor').boundingBox())?.width ?? 0;
+  const before = await width();
+  await page.getByRole('button', { name: 'Larger picture' }).click();
+  await expect(page.getByTestId('zoom')).toHaveText('125 %');
+  expect((await width()) / before).toBeCloseTo(1.25, 1);
+  const box = await page.getByTestId('staff').boundingBox();
+  await page.mouse.click((box?.x ?? 0) + 4.5 * 58 * 1.25, (box?.y ?? 0) + 60);
+  await expect(cursorWords(page)).toContainText('Note 5 of');
+  await page.reload();
+  await expect(page.getByTestId('zoom')).toHaveText('125 %');
+});
+
+test('a pattern is carried on to its sequence; where none follows it is said', async ({ page }) => {
+  await openBench(page, '/?demo');
+  await setWord(page, 'Key', 'D');
+  await setWord(page, 'Kind', 'scale in broken thirds');
+  await setWord(page, 'Octaves', 'one-octave');
+  await saved(page);
+  await picture(page).focus();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.getByRole('button', { name: 'Carry the fingers on' }).click();
+  await expect(page.getByText(/The fingers were carried on to \d+ groups/)).toBeVisible();
+  await expect(async () => {
+    const fingers = await staffFingers(page);
+    expect(fingers.slice(2, 4)).toEqual(fingers.slice(0, 2));
+  }).toPass();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByTestId('kept')).toHaveCount(0);
+  await page.keyboard.press('End');
+  await page.getByRole('button', { name: 'Unmark' }).click();
+  await picture(page).focus();
+  await page.keyboard.press('End');
+  await page.keyboard.press('Shift+ArrowLeft');
+  await page.getByRole('button', { name: 'Carry the fingers on' }).click();
+  await expect(page.getByText(/do not go the same way/)).toBeVisible();
+});
+
+test('listening loops over what is marked with a count-in, changes tempo, and a drone sounds until silenced', async ({
+  page,
+}) => {
+  await openBench(page, '/?demo');
+  await page.getByRole('button', { name: 'Mark notes' }).click();
+  await picture(page).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('marked')).toHaveText('1–2');
+  await page.getByLabel('loop').check();
+  await page.getByLabel('Beats a minute').fill('200');
+  await page.getByLabel('Drone').selectOption({ label: 'drone on E flat, the tonic' });
+  await page.getByRole('button', { name: 'Listen' }).click();
+  await expect(page.getByRole('region', { name: 'Listen' }).getByRole('status')).toHaveText(/[1-4]/);
+  for (const note of [1, 2, 1, 2]) await expect(cursorWords(page)).toContainText(`Note ${note} of`);
+  await page.getByLabel('Beats a minute').fill('100');
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('button', { name: 'Listen' })).toBeVisible();
+  await page.getByLabel('Drone').selectOption('');
+});
+
+test('no sound is made, and none is fetched, until it is asked for', async ({ page }) => {
+  const fetched: string[] = [];
+  page.on('request', (request) => fetched.push(request.url()));
+  await openBench(page, '/?demo');
+  await setWord(page, 'Key', 'D');
+  await page.waitForLoadState('networkidle');
+  expect(fetched.filter((url) => url.includes('player'))).toEqual([]);
+  await page.getByRole('button', { name: 'Listen' }).click();
+  await expect.poll(() => fetched.some((url) => url.includes('player'))).toBe(true);
+});
