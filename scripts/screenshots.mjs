@@ -54,6 +54,31 @@ const SHOTS = {
     await moveRight(page, 19);
     await page.getByRole('heading', { name: 'Two ways side by side' }).scrollIntoViewIfNeeded();
   },
+  'bench-neck': async (page) => {
+    await openPlan(page, 'Pip: A major in first position');
+    await moveRight(page, 2);
+    await page.getByTestId('neck').scrollIntoViewIfNeeded();
+  },
+  'bench-listen': async (page) => {
+    await openPlan(page, 'Marlow: A flat major without open strings');
+    await page.getByLabel('Note names').selectOption('theirs');
+    await moveRight(page, 4);
+    for (let at = 0; at < 7; at++) await page.keyboard.press('Shift+ArrowRight');
+    await page.getByLabel('loop').check();
+  },
+  'bench-given': async (page) => {
+    await page.getByLabel('Give this plan to').selectOption({ label: 'Marlow' });
+    await page.getByTestId('given').waitFor();
+  },
+  'bench-tablet': (page) => moveRight(page, 6),
+  studio: async (page, address) => {
+    await page.goto(`${address}/studio`);
+    await page.getByRole('button', { name: /^Pip/ }).click();
+  },
+  'studio-tablet': async (page, address) => {
+    await page.goto(`${address}/studio`);
+    await page.getByText('Everyone').waitFor();
+  },
   'bench-dark': (page) => moveRight(page, 10),
   'bench-problem': async (page) => {
     await word(page, 'Octaves', '3');
@@ -62,7 +87,7 @@ const SHOTS = {
 };
 
 /** Pictures of what stands further down the page. */
-const LOWER = new Set(['bench-edit', 'bench-compare']);
+const LOWER = new Set(['bench-edit', 'bench-compare', 'bench-neck']);
 
 ensurePackages();
 ensureChromium();
@@ -73,11 +98,12 @@ const browser = await chromium.launch(BROWSER);
 try {
   for (const [name, arrange] of Object.entries(SHOTS)) {
     const colorScheme = name.endsWith('-dark') ? 'dark' : 'light';
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme });
+    const viewport = name.endsWith('-tablet') ? { width: 820, height: 1180 } : { width: 1280, height: 800 };
+    const context = await browser.newContext({ viewport, colorScheme });
     const page = await context.newPage();
     await page.goto(`${address}/?demo`);
     await page.locator('main[data-ready="true"]').waitFor();
-    await arrange(page);
+    await arrange(page, address);
     await page.waitForTimeout(600);
     if (!LOWER.has(name)) await page.evaluate('scrollTo(0, 0)');
     await page.screenshot({ path: `${FOLDER}/${name}.png` });

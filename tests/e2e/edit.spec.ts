@@ -140,3 +140,34 @@ test('the neck shows the hand to scale with its spread', async ({ page }) => {
     /Neck to scale, .* semitones/,
   );
 });
+
+test.describe('more by touch alone', () => {
+  test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+
+  test('notes are marked and their fingers carried on, a finger is forbidden, two ways compared, all undone', async ({
+    page,
+  }) => {
+    await openScale(page);
+    const first = await staffFingers(page);
+    const staff = await page.getByTestId('staff').boundingBox();
+    const column = await page.getByTestId('cursor').boundingBox();
+    if (!staff || !column) throw new Error('nothing is drawn');
+    const tap = (note: number) => page.touchscreen.tap(staff.x + (note - 0.5) * column.width, staff.y + 60);
+    await page.getByRole('button', { name: 'Mark notes' }).tap();
+    await tap(4);
+    await expect(page.getByTestId('marked')).toHaveText('1–4');
+    await page.getByRole('button', { name: 'Carry the fingers on' }).tap();
+    await expect(page.getByText(/carried on to 2 groups/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo edit' }).tap();
+    await expect.poll(() => staffFingers(page)).toEqual(first);
+    await page.getByRole('button', { name: 'Unmark' }).tap();
+    await tap(6);
+    await expect(cursorWords(page)).toContainText('Note 6 of 15');
+    await page.getByLabel('Never here').selectOption('finger');
+    await expect.poll(async () => (await staffFingers(page))[5]).not.toBe(first[5]);
+    await page.getByRole('button', { name: 'Compare way 2 with the one on the stand' }).tap();
+    await expect(page.getByRole('heading', { name: 'Two ways side by side' })).toBeVisible();
+    await page.getByRole('button', { name: 'Undo edit' }).tap();
+    await expect.poll(() => staffFingers(page)).toEqual(first);
+  });
+});

@@ -1,10 +1,11 @@
+import { memo } from 'react';
 import type { Plan } from '../../core';
 import { choosePlan, layBeside } from './edits';
 import { useBench } from './state';
 import { dearestTerms, planWords } from '../../brief/words';
 
 /** The different plans found, cheapest first, each with what makes its cost. */
-export function Alternatives({
+export const Alternatives = memo(function Alternatives({
   plans,
   chosen,
 }: {
@@ -56,4 +57,4 @@ export function Alternatives({
       </ol>
     </section>
   );
-}
+});

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import { requestWords } from '../../brief/words';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
@@ -21,7 +22,16 @@ const Palette = lazy(() => import('./Palette'));
 
 /** The Bench: the brief, the picture of the plan and the plans to choose from. */
 export default function Bench() {
-  const { record, response, issues, save, ready, history } = useBench();
+  const { record, response, issues, save, ready, history } = useBench(
+    useShallow(({ record, response, issues, save, ready, history }) => ({
+      record,
+      response,
+      issues,
+      save,
+      ready,
+      history,
+    })),
+  );
   const [palette, setPalette] = useState(false);
   useEffect(() => {
     void start();
@@ -41,7 +51,7 @@ export default function Bench() {
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-4">
       <Head here="/">
-        <label className="flex min-w-52 flex-1 items-center gap-2">
+        <label className="flex min-w-84 flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>
           <input
             className="w-full rounded border border-transparent bg-transparent px-2 py-1 font-serif text-lg hover:border-rule focus:bg-sheet"
@@ -94,7 +104,7 @@ function Tags({ tags }: { readonly tags: readonly string[] }) {
       Tags
       <input
         key={shown}
-        className="w-32 rounded border border-transparent bg-transparent px-1 py-1 text-ink hover:border-rule focus:bg-sheet"
+        className="w-28 rounded border border-transparent bg-transparent px-1 py-1 text-ink hover:border-rule focus:bg-sheet"
         defaultValue={shown}
         placeholder="parted by commas"
         onBlur={(event) => event.target.value !== shown && setTags(event.target.value)}

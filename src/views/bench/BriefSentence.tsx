@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import {
   INSTRUMENTS,
   type InstrumentKind,
@@ -82,7 +83,7 @@ interface BriefProps {
 }
 
 /** The brief: one sentence, every underlined word a control. */
-export function BriefSentence({ request, studentId }: BriefProps) {
+export const BriefSentence = memo(function BriefSentence({ request, studentId }: BriefProps) {
   const { material, rules = {} } = request;
   const setRules = (part: Rules) => setRequest({ ...request, rules: { ...rules, ...part } });
   return (
@@ -145,7 +146,7 @@ export function BriefSentence({ request, studentId }: BriefProps) {
       {material.type === 'notes' && <TypedNotes material={material} />}
     </section>
   );
-}
+});
 
 function StudentWord({ studentId }: { readonly studentId: string | null }) {
   const students = useStudents();

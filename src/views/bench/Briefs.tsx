@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Trash2 } from 'lucide-react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { requestWords } from '../../brief/words';
 import type { PlanRequest } from '../../core';
 import { deleteBrief, listBriefs, saveBrief, storageTrouble } from '../../store/db';
@@ -9,7 +9,7 @@ import { say } from '../../ui/notices';
 import { newPlan } from './opening';
 
 /** Briefs kept under a name; a new plan begins from one at a click. */
-export function Briefs({ request }: { readonly request: PlanRequest }) {
+export const Briefs = memo(function Briefs({ request }: { readonly request: PlanRequest }) {
   const briefs = useLiveQuery(() => listBriefs().catch(() => []), []) ?? [];
   const [name, setName] = useState('');
   return (
@@ -62,7 +62,7 @@ export function Briefs({ request }: { readonly request: PlanRequest }) {
       </form>
     </section>
   );
-}
+});
 
 /** A brief is the sentence; demands at single notes belong to the plan. */
 async function keepBrief(name: string, request: PlanRequest) {

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Plus, Trash2 } from 'lucide-react';
 import { listPlans } from '../../store/db';
@@ -9,7 +10,7 @@ import { useStudents } from './students';
 import { planTitle } from '../../brief/words';
 
 /** All plans kept in this browser. */
-export function PlanShelf({ openId }: { readonly openId: string }) {
+export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: string }) {
   const plans = useLiveQuery(() => listPlans().catch(() => []), []) ?? [];
   const students = useStudents();
   return (
@@ -55,7 +56,7 @@ export function PlanShelf({ openId }: { readonly openId: string }) {
       </div>
     </section>
   );
-}
+});
 
 /** Keeps what is on the stand; a backup has it even where the browser could not. */
 async function standing() {

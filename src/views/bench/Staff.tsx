@@ -64,8 +64,13 @@ export function Staff(props: StaffProps) {
   const { first, last } = visible;
   useEffect(() => {
     if (!engraver || !box.current) return;
+    const { current } = box;
     const strings = setup.strings.map(({ name }) => name);
-    engraver.drawNotes(box.current, { response, plan, strings, first, last, instrument, clefs });
+    // In a task of its own, so that the page answers between laying itself out and engraving.
+    const drawing = setTimeout(() =>
+      engraver.drawNotes(current, { response, plan, strings, first, last, instrument, clefs }),
+    );
+    return () => clearTimeout(drawing);
   }, [engraver, response, plan, setup, first, last, instrument, clefs]);
   return (
     <div

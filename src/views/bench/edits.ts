@@ -64,7 +64,7 @@ export function setStudent(student: StudentRecord | null) {
 }
 
 function changeRequest(request: PlanRequest, part: Partial<PlanRecord>) {
-  const { record } = get();
+  const { record, response } = get();
   const old = record.request;
   const sameNotes = request.instrument === old.instrument && notesOf(request) === notesOf(old);
   const moved = request.material !== old.material || request.instrument !== old.instrument;
@@ -74,7 +74,9 @@ function changeRequest(request: PlanRequest, part: Partial<PlanRecord>) {
     chosen: 0,
     typed: sameNotes ? record.typed : undefined,
   });
-  void replan();
+  // A demand at one note of a plan that was chosen is one on that plan: what comes stays near it.
+  const follow = !moved && record.chosen > 0 ? (response?.plans[record.chosen] ?? null) : null;
+  void replan(follow).then((followed) => followed && saveSoon());
 }
 
 /** Demands at single notes belong to the notes they were made for; undo brings them back with those. */

@@ -1,3 +1,4 @@
+import { heldAlike, type Plan } from '../../core';
 import { planInWorker } from '../../work/planner';
 import { useBench } from './state';
 
@@ -6,18 +7,23 @@ export const ALTERNATIVES = 5;
 
 let asked = 0;
 
-/** Plans the request on the stand; an answer that comes after a newer question is dropped. */
-export async function replan() {
+/**
+ * Plans the request on the stand; an answer that comes after a newer question is dropped.
+ * @param follow a plan of the same notes: the most like it is put on the stand, not the cheapest
+ * @returns whether another than the cheapest was put there so
+ */
+export async function replan(follow: Plan | null = null): Promise<boolean> {
   const ask = ++asked;
   const { getState: get, setState: set } = useBench;
   const answer = await planInWorker({ ...get().record.request, alternatives: ALTERNATIVES });
-  if (ask !== asked) return;
+  if (ask !== asked) return false;
   if ('error' in answer) {
     set({ issues: answer.error.issues });
-    return;
+    return false;
   }
   const { record, cursor, selection } = get();
-  const chosen = Math.max(0, Math.min(record.chosen, answer.plans.length - 1));
+  const wanted = follow ? mostLike(answer.plans, follow) : record.chosen;
+  const chosen = Math.max(0, Math.min(wanted, answer.plans.length - 1));
   const last = answer.events.length - 1;
   set({
     response: answer,
@@ -26,4 +32,13 @@ export async function replan() {
     selection: selection && selection.to <= last ? selection : null,
     record: answer.plans.length > 0 ? { ...record, chosen } : record,
   });
+  return follow !== null && chosen > 0;
+}
+
+/** Which of some plans holds the most notes as another does; the cheapest of equals. */
+function mostLike(plans: readonly Plan[], other: Plan): number {
+  const alike = plans.map(
+    ({ steps }) => steps.filter((step, at) => other.steps[at] && heldAlike(step, other.steps[at])).length,
+  );
+  return alike.indexOf(Math.max(...alike));
 }
