@@ -7,6 +7,26 @@ export { centsPerMm, stopMm, stopMmForRatio } from './instrument/geometry';
 export { INSTRUMENTS, type Clef, type InstrumentData, type InstrumentKind } from './instrument/instruments';
 export { resolveSetup, type ChoiceIssue, type OpenString, type Setup } from './instrument/setup';
 export { readNoteText, writeNoteText, type NoteText, type TextIssue } from './formats/notetext';
+export * from './findings/checks';
+export type { Crowd } from './findings/crowding';
+export type { Cue, CueAt } from './findings/economy';
+export { findingsOf, type Finding, type Findings, type Heard } from './findings/findings';
+export type { Played } from './findings/played';
+export type { HandCue, HearFirst, ShiftDetail } from './findings/shifts';
+export type { Trap } from './findings/traps';
+export * from './practice/drills';
+export { rehearse, TURNS, type Rehearsal, type RehearsalStep } from './practice/rehearsal';
+export {
+  centsOf,
+  COMMA,
+  justCents,
+  pythagoreanCents,
+  SYSTEMS,
+  tableIssues,
+  type OwnTable,
+  type StringTuning,
+  type System,
+} from './pitch/intonation';
 export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
 export type * from './material/spec';

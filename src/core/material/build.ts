@@ -1,4 +1,4 @@
-import { keyOf, type Key } from '../pitch/key';
+import { keyOf, signatureName, type Key } from '../pitch/key';
 import { midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from '../pitch/pitch';
 import {
   chordPattern,
@@ -75,9 +75,6 @@ export function buildMusic(spec: MaterialSpec): Music {
   }
 }
 
-/** Keys by their signature, most flats first. */
-const MAJOR_KEYS = 'Cb Gb Db Ab Eb Bb F C G D A E B F# C#'.split(' ');
-
 /** Material as a list of notes in the key of its signature, to be changed by hand. The spec must have passed materialIssues. */
 export function writtenOut(spec: MaterialSpec): NotesSpec {
   const { key, events } = buildMusic(spec);
@@ -87,7 +84,7 @@ export function writtenOut(spec: MaterialSpec): NotesSpec {
       ? { rest: true, ...line }
       : { pitches: event.pitches.map(pitchName), ...line };
   });
-  return { type: 'notes', key: `${MAJOR_KEYS[Math.max(-7, Math.min(7, key.fifths)) + 7]} major`, notes };
+  return { type: 'notes', key: signatureName(key.fifths), notes };
 }
 
 type Going = 'up' | 'down';

@@ -48,3 +48,11 @@ export function keyAlteration(key: Key, letter: number): number {
     ? Math.floor((key.fifths - place + 6) / 7)
     : 0 - Math.floor((-key.fifths - (6 - place) + 6) / 7);
 }
+
+/** Keys by their signature, most flats first. */
+const MAJOR_KEYS = 'Cb Gb Db Ab Eb Bb F C G D A E B F# C#'.split(' ');
+
+/** The major key of a signature, as notes are given their key: -3 is "Eb major"; beyond seven signs the last one. */
+export function signatureName(fifths: number): string {
+  return `${MAJOR_KEYS[Math.max(-7, Math.min(7, fifths)) + 7]} major`;
+}

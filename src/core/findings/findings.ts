@@ -1,0 +1,135 @@
+import { resolveHand } from '../hand/profile';
+import { resolveSetup, type Setup } from '../instrument/setup';
+import type { PlanRequest } from '../planner/request';
+import type { Plan, PlanResponse, ReachAnswer } from '../planner/response';
+import { secondsPerBeat } from '../planner/weights';
+import {
+  checkpointsFor,
+  commaConflict,
+  ringing,
+  targetOf,
+  type Aim,
+  type Checkpoint,
+  type CommaConflict,
+  type Ringing,
+  type Target,
+} from './checks';
+import { crowdsIn, type Crowd } from './crowding';
+import { cuesFor, type CueAt } from './economy';
+import { playedNotes, type Played } from './played';
+import { shiftDetails, type ShiftDetail } from './shifts';
+import { trapsIn, type Trap } from './traps';
+
+/** A note as the ear meets it: its target and what it can be checked against. */
+export interface Heard {
+  readonly note: Played;
+  readonly target: Target;
+  readonly checks: readonly Checkpoint[];
+  readonly comma: CommaConflict | null;
+  readonly ringing: readonly Ringing[];
+}
+
+/** One thing worth a teacher's attention, with the notes it is about. */
+export type Finding = { readonly events: readonly number[]; readonly weight: number } & (
+  | { readonly kind: 'shift'; readonly detail: ShiftDetail }
+  | { readonly kind: 'stretch'; readonly reach: ReachAnswer; readonly limitMm: number }
+  | { readonly kind: 'crowding'; readonly crowd: Crowd }
+  | { readonly kind: 'trap'; readonly trap: Trap }
+  | { readonly kind: 'comma'; readonly conflict: CommaConflict; readonly note: Played }
+  | { readonly kind: 'no-check'; readonly note: Played }
+);
+
+export interface Findings {
+  readonly setup: Setup;
+  readonly shifts: readonly ShiftDetail[];
+  readonly traps: readonly Trap[];
+  readonly crowds: readonly Crowd[];
+  readonly cues: readonly CueAt[];
+  readonly heard: readonly Heard[];
+  /** Everything, the weightiest first. */
+  readonly ranked: readonly Finding[];
+}
+
+/**
+ * What a plan means for its student, worked out from the plan alone.
+ * @param plan one of the response's
+ */
+export function findingsOf(request: PlanRequest, response: PlanResponse, plan: Plan, aim: Aim): Findings {
+  const setup = resolveSetup(request);
+  const hand = resolveHand(request.instrument, request.hand);
+  const beat = secondsPerBeat(request.tempo);
+  const notes = playedNotes(response.events, plan, setup);
+  const shifts = shiftDetails(response.events, plan, setup, beat);
+  const traps = trapsIn(notes, plan);
+  const crowds = crowdsIn(plan, setup, hand);
+  const heard = heardNotes(notes, setup, aim);
+  const findings: Finding[] = [
+    ...shifts.map((detail): Finding => ({
+      ...{ kind: 'shift', detail, weight: shiftWeight(detail) },
+      events: [detail.shift.from, detail.shift.to],
+    })),
+    ...plan.reach
+      .filter(({ verdict }) => verdict !== 'easy')
+      .map((reach): Finding => ({
+        ...{ kind: 'stretch', reach, limitMm: reach.spreadMm / reach.share },
+        events: [reach.at],
+        weight: reach.verdict === 'beyond' ? 10 : 2 + 3 * reach.share,
+      })),
+    ...crowds.map((crowd): Finding => ({
+      ...{ kind: 'crowding', crowd, events: [crowd.at] },
+      weight: 1 + 2 * (1 - crowd.roomMm / crowd.tipMm),
+    })),
+    ...traps.map((trap): Finding => ({
+      ...{ kind: 'trap', trap, events: [trap.from.at, trap.to.at] },
+      // Straight after it is a trap; some notes later the hand has had time.
+      weight: Math.abs(trap.move) * (trap.to.at - trap.from.at === 1 ? 3 : 1.2),
+    })),
+    ...onceEach(heard.filter(({ comma }) => comma !== null)).map(({ note, comma }): Finding => ({
+      ...{ kind: 'comma', note, conflict: comma as CommaConflict, events: [note.at] },
+      weight: 1.5,
+    })),
+    ...onceEach(heard.filter(({ note, checks }) => note.finger !== 0 && checks.length === 0)).map(
+      ({ note }): Finding => ({ kind: 'no-check', note, events: [note.at], weight: 0.5 }),
+    ),
+  ];
+  return {
+    ...{ setup, shifts, traps, crowds, heard },
+    cues: cuesFor(notes, plan, aim.level, beat),
+    ranked: findings.sort((a, b) => b.weight - a.weight || a.events[0] - b.events[0]),
+  };
+}
+
+/** Long, quick and little-finger shifts weigh most. */
+function shiftWeight({ shift, seconds }: ShiftDetail): number {
+  const little = shift.fromFinger === 4 || shift.toFinger === 4 ? 1 : 0;
+  return 2 + shift.semitones / 4 + little + Math.min(2, 0.5 / Math.max(0.1, seconds));
+}
+
+/** The first of each kind of note: the same finger at the same place says the same again. */
+function onceEach(heard: readonly Heard[]): Heard[] {
+  const seen = new Set<string>();
+  return heard.filter(({ note }) => {
+    const tag = `${note.string}.${note.semitones}.${note.finger}.${note.pitch.letter}`;
+    return !seen.has(tag) && seen.add(tag);
+  });
+}
+
+/** Notes of the same place and spelling share what they are checked against. */
+function heardNotes(notes: readonly Played[], setup: Setup, aim: Aim): Heard[] {
+  const known = new Map<string, Omit<Heard, 'note'>>();
+  return notes.map((note) => {
+    const tag = `${note.string}.${note.semitones}.${note.finger === 0}.${note.pitch.letter}`;
+    let heard = known.get(tag);
+    if (!heard) {
+      const checks = checkpointsFor(note, setup, aim.tuning);
+      heard = {
+        target: targetOf(note, setup, aim),
+        checks,
+        comma: aim.tuning === 'pure' ? commaConflict(checks) : null,
+        ringing: ringing(note, setup),
+      };
+      known.set(tag, heard);
+    }
+    return { note, ...heard };
+  });
+}

@@ -1,0 +1,101 @@
+import type { InstrumentKind } from '../instrument/instruments';
+import type { Setup } from '../instrument/setup';
+import type { FingerName, Plan, ResponseEvent, Shift } from '../planner/response';
+import { playedNotes, type Played } from './played';
+
+/** A shift taken apart: what happens, how long there is, what to hear first and what the hand does. */
+export interface ShiftDetail {
+  readonly shift: Shift;
+  readonly from: Played;
+  readonly to: Played;
+  readonly up: boolean;
+  /** Seconds from the one note to the other at the plan's tempo. */
+  readonly seconds: number;
+  readonly hear: HearFirst;
+  readonly cues: readonly HandCue[];
+}
+
+/** Where the target can be heard before the shift is made. */
+export type HearFirst =
+  | { readonly kind: 'open'; readonly string: number; readonly octaves: number }
+  | { readonly kind: 'stopped'; readonly string: number; readonly semitones: number };
+
+export type HandCue =
+  | 'lighten'
+  | 'thumb-with-hand'
+  | 'thumb-under'
+  | 'thumb-leads'
+  | 'elbow-in'
+  | 'elbow-out'
+  | 'whole-arm'
+  | 'thumb-up';
+
+/** Every shift of a plan, taken apart. */
+export function shiftDetails(
+  events: readonly ResponseEvent[],
+  plan: Plan,
+  setup: Setup,
+  secondsPerBeat: number,
+): ShiftDetail[] {
+  const notes = playedNotes(events, plan, setup);
+  const byAt = new Map<number, Played[]>();
+  for (const note of notes) byAt.set(note.at, [...(byAt.get(note.at) ?? []), note]);
+  // Of a double stop the finger that makes the shift.
+  const leading = (at: number, finger: FingerName) =>
+    byAt.get(at)?.find((note) => note.finger === finger) ?? byAt.get(at)?.[0];
+  return plan.shifts.flatMap((shift) => {
+    const from = leading(shift.from, shift.fromFinger);
+    const to = leading(shift.to, shift.toFinger);
+    if (!from || !to) return [];
+    const up = middle(to) > middle(from);
+    const beats = events.slice(shift.from, shift.to).reduce((sum, event) => sum + event.beats, 0);
+    return [
+      {
+        shift,
+        from,
+        to,
+        up,
+        seconds: beats * secondsPerBeat,
+        hear: hearFirst(to, setup),
+        cues: handCues(setup.kind, from, to, up),
+      },
+    ];
+  });
+}
+
+const middle = ({ step }: Played) => (step.handMm[0] + step.handMm[1]) / 2;
+
+/** The easy way to hear a pitch: as an open string, lower on another string, or an open string octaves away; else lower on its own. */
+export function hearFirst(to: Played, setup: Setup): HearFirst {
+  const same = setup.strings.findIndex(({ midi }) => midi === to.midi);
+  if (same >= 0) return { kind: 'open', string: same, octaves: 0 };
+  // The string on which it lies lowest is the easiest: nearest to home.
+  const higher = setup.strings
+    .map(({ midi }, string) => ({ string, semitones: to.midi - midi }))
+    .filter(({ string, semitones }) => string !== to.string && semitones > 0 && semitones < to.semitones);
+  const [lowest] = higher.sort((a, b) => a.semitones - b.semitones);
+  if (lowest) return { kind: 'stopped', ...lowest };
+  const octave = setup.strings.findIndex(({ midi }) => midi !== to.midi && (to.midi - midi) % 12 === 0);
+  if (octave >= 0)
+    return { kind: 'open', string: octave, octaves: (to.midi - setup.strings[octave].midi) / 12 };
+  return { kind: 'stopped', string: to.string, semitones: Math.max(1, to.semitones - 12) };
+}
+
+/** Where the hand meets the body of violin and viola: beyond it the thumb comes round. */
+const THUMB_ROUND = 5;
+
+const high = ({ step }: Played) => step.position === 'thumb' || step.position >= THUMB_ROUND;
+
+function handCues(kind: InstrumentKind, from: Played, to: Played, up: boolean): HandCue[] {
+  const cues: HandCue[] = ['lighten'];
+  if (kind === 'cello' || kind === 'bass') {
+    cues.push('whole-arm');
+    if (to.step.position === 'thumb' && from.step.position !== 'thumb') cues.push('thumb-up');
+    return cues;
+  }
+  if (up && high(to)) cues.push('thumb-under');
+  else if (!up && high(from)) cues.push('thumb-leads');
+  else cues.push('thumb-with-hand');
+  cues.push(up ? 'elbow-in' : 'elbow-out');
+  return cues;
+}

@@ -1,0 +1,179 @@
+import type { ShiftDetail } from '../findings/shifts';
+import type { Setup } from '../instrument/setup';
+import { keyAlteration, signatureName, type Key } from '../pitch/key';
+import { parseKey } from '../material/build';
+import { letterSteps, midiOf, pitchName, type Pitch } from '../pitch/pitch';
+import type { PlanRequest } from '../planner/request';
+import type { FingerName, Plan, PlanResponse } from '../planner/response';
+import { drillRequest, type DrillNote } from './notes';
+
+/*
+ * Drills are made, not looked up. Each is an ordinary request with its fingers and strings locked, so that it opens, plays and prints like any plan.
+ */
+
+export interface ShiftDrill {
+  /** Key of the scale it climbs, such as "D major". */
+  readonly key: string;
+  /** Open pitch of the string, such as "A4". */
+  readonly string: string;
+  readonly fromFinger: FingerName;
+  readonly toFinger: FingerName;
+  /** Letter steps from the one note to the other; negative for a shift down. */
+  readonly distance: number;
+  /** The first note of the first pair, in letter steps above the open string. */
+  readonly start: number;
+  /** How many pairs. */
+  readonly span: number;
+}
+
+function readKey(name: string): Key {
+  const key = parseKey(name);
+  if (!key) throw new RangeError(`no key: ${name}`);
+  return key;
+}
+
+/** The scale's note some letter steps above C0. */
+function noteOf(key: Key, steps: number): Pitch {
+  const octave = Math.floor(steps / 7);
+  const letter = steps - 7 * octave;
+  return { letter, octave, alteration: keyAlteration(key, letter) };
+}
+
+/**
+ * A shift climbing the scale in sequence on one string: pair after pair, each a step higher, with a rest to set the hand back.
+ * Pairs that leave the fingerboard or would put a finger below its place are left out.
+ */
+export function shiftDrill(request: PlanRequest, setup: Setup, drill: ShiftDrill): PlanRequest {
+  const key = readKey(drill.key);
+  const open = setup.strings.find(({ name }) => name === drill.string) ?? setup.strings[0];
+  const pairs = Array.from({ length: drill.span }, (_, at) => drill.start + at).flatMap((start) => {
+    const pair = [start, start + drill.distance].map((steps) => noteOf(key, open.steps + steps));
+    const [from, to] = pair.map((pitch) => midiOf(pitch) - open.midi);
+    return fits(from, drill.fromFinger, setup) && fits(to, drill.toFinger, setup) ? [pair] : [];
+  });
+  const notes = pairs.flatMap(([from, to], at): DrillNote[] => [
+    { pitches: [pitchName(from)], finger: drill.fromFinger, string: open.name, bar: at > 0 },
+    { pitches: [pitchName(to)], finger: drill.toFinger, string: open.name, beats: 2 },
+    { pitches: [] },
+  ]);
+  return drillRequest(request, drill.key, notes);
+}
+
+function fits(semitones: number, finger: FingerName, setup: Setup): boolean {
+  if (finger === 0) return semitones === 0;
+  const least = finger === 'T' ? 1 : finger;
+  return semitones >= least && semitones <= setup.reachSemitones;
+}
+
+/** How many steps the drill "most like it" goes below the shift itself, and how many pairs it has. */
+const BELOW = 2;
+const SPAN = 6;
+
+/**
+ * The drill most like one shift of a plan: the same distance, fingers, string and direction in the same key; first the shift itself, then through the scale, at last
+ * with the notes before and after it in the plan.
+ */
+export function drillLike(
+  request: PlanRequest,
+  response: PlanResponse,
+  plan: Plan,
+  setup: Setup,
+  { shift, from, to }: ShiftDetail,
+): PlanRequest {
+  const fromOpen = setup.strings[from.string];
+  const toOpen = setup.strings[to.string];
+  const name = signatureName(response.key.fifths);
+  const key = readKey(name);
+  const sequence = Array.from({ length: SPAN }, (_, at) => at - BELOW).filter((move) => move !== 0);
+  const pair = (move: number): DrillNote[] => {
+    const [a, b] =
+      move === 0 ? [from.pitch, to.pitch] : [moved(key, from.pitch, move), moved(key, to.pitch, move)];
+    const inReach =
+      (move === 0 || fits(midiOf(a) - fromOpen.midi, shift.fromFinger, setup)) &&
+      (move === 0 || fits(midiOf(b) - toOpen.midi, shift.toFinger, setup));
+    if (!inReach) return [];
+    return [
+      { pitches: [pitchName(a)], finger: shift.fromFinger, string: fromOpen.name, bar: true },
+      { pitches: [pitchName(b)], finger: shift.toFinger, string: toOpen.name, beats: 2 },
+      { pitches: [] },
+    ];
+  };
+  const around = [shift.from - 1, shift.from, shift.to, shift.to + 1].flatMap((at): DrillNote[] => {
+    const step = plan.steps.find((one) => one.at === at);
+    const event = response.events[at];
+    if (!step || !event || !('pitches' in event) || event.pitches.length > 1) return [];
+    const { finger, string } = step.stops[0];
+    return [{ pitches: event.pitches, finger, string }];
+  });
+  const [first, ...rest] = [...pair(0), ...sequence.flatMap(pair)];
+  const joined = around.map((note, at) => ({ ...note, bar: at === 0 }));
+  return drillRequest(request, name, [{ ...first, bar: false }, ...rest, ...joined]);
+}
+
+/** A pitch some letter steps higher in the key. */
+function moved(key: Key, pitch: Pitch, steps: number): Pitch {
+  return noteOf(key, letterSteps(pitch) + steps);
+}
+
+/** Octaves built as players build them, step by step up the scale: the lower note alone, the upper alone, then both. */
+export function octaveBuilding(
+  request: PlanRequest,
+  setup: Setup,
+  keyName: string,
+  span: number,
+): PlanRequest {
+  const key = readKey(keyName);
+  const [low] = setup.strings;
+  const notes = Array.from({ length: span }, (_, at) => noteOf(key, low.steps + 1 + at)).flatMap(
+    (pitch, at): DrillNote[] => {
+      const pair = [pitchName(pitch), pitchName({ ...pitch, octave: pitch.octave + 1 })];
+      return [{ pitches: [pair[0]], bar: at > 0 }, { pitches: [pair[1]] }, { pitches: pair, beats: 2 }];
+    },
+  );
+  return drillRequest(request, keyName, notes);
+}
+
+/** One finger shifting up the scale on one string, a step at a time: the first series everybody learns. */
+export function sameFingerSeries(
+  request: PlanRequest,
+  setup: Setup,
+  series: {
+    readonly key: string;
+    readonly string: string;
+    readonly finger: FingerName;
+    readonly span: number;
+  },
+): PlanRequest {
+  const { key, string, finger, span } = series;
+  const start = finger === 'T' ? 7 : Number(finger);
+  return shiftDrill(request, setup, {
+    ...{ key, string, span, start },
+    fromFinger: finger,
+    toFinger: finger,
+    distance: 1,
+  });
+}
+
+/** A note under a higher finger matched by the first finger after a shift: the same pitch, heard twice. */
+export function matchingDrill(
+  request: PlanRequest,
+  setup: Setup,
+  series: {
+    readonly key: string;
+    readonly string: string;
+    readonly finger: FingerName;
+    readonly span: number;
+  },
+): PlanRequest {
+  const { key, string, finger, span } = series;
+  const start = finger === 'T' ? 7 : Number(finger);
+  return shiftDrill(request, setup, {
+    key,
+    string,
+    span,
+    start,
+    fromFinger: finger,
+    toFinger: 1,
+    distance: 0,
+  });
+}

@@ -1,0 +1,33 @@
+import type { NoteSpec } from '../material/spec';
+import type { Lock, PlanRequest } from '../planner/request';
+
+/** A note to be practised with what is demanded of it, or a rest. */
+export interface DrillNote {
+  /** One pitch or several at once, low to high; none is a rest. */
+  readonly pitches: readonly string[];
+  readonly beats?: number;
+  readonly bar?: boolean;
+  readonly finger?: Lock['finger'];
+  readonly string?: string;
+  readonly position?: Lock['position'];
+}
+
+/** Drill notes as an ordinary request: typed notes with their fingers, strings and positions locked. */
+export function drillRequest(request: PlanRequest, key: string, notes: readonly DrillNote[]): PlanRequest {
+  const written = notes.map(({ pitches, beats = 1, bar }): NoteSpec => ({
+    ...(pitches.length === 0 ? { rest: true as const } : { pitches }),
+    beats,
+    ...(bar ? { bar: true as const } : {}),
+  }));
+  const locks = notes.flatMap(({ pitches, finger, string, position }, at): Lock[] =>
+    pitches.length === 0 || (finger === undefined && string === undefined && position === undefined)
+      ? []
+      : [{ at, finger, string, position }],
+  );
+  const { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, style, tempo } = request;
+  return {
+    ...{ instrument, size, tuning, extensionTo, stringLengthMm, hand, school, style, tempo },
+    material: { type: 'notes', key, notes: written },
+    rules: { locks },
+  };
+}

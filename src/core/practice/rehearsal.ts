@@ -1,0 +1,98 @@
+import type { ShiftDetail } from '../findings/shifts';
+import type { Setup } from '../instrument/setup';
+import { signatureName } from '../pitch/key';
+import { pitchName } from '../pitch/pitch';
+import type { PlanRequest } from '../planner/request';
+import type { FingerName, Plan, PlanResponse } from '../planner/response';
+import { drillRequest, type DrillNote } from './notes';
+
+export type RehearsalStep = 'hear' | 'guide' | 'light' | 'rhythm' | 'turned' | 'joined';
+
+export interface Rehearsal {
+  /** Ready to be planned, played and printed; every note locked as it lies in the plan. */
+  readonly request: PlanRequest;
+  /** Where each step begins and how many events it has. */
+  readonly steps: readonly { readonly step: RehearsalStep; readonly at: number; readonly length: number }[];
+}
+
+/** How often the shift is made in rhythm. */
+export const TURNS = 4;
+
+/**
+ * One shift rehearsed in its steps: heard the easy way, slid audibly on the guide, the same feather-light, in rhythm, turned round, and joined to its neighbours.
+ * It begins and ends on the shift's own notes.
+ */
+export function rehearse(
+  request: PlanRequest,
+  response: PlanResponse,
+  plan: Plan,
+  setup: Setup,
+  detail: ShiftDetail,
+): Rehearsal {
+  const { shift } = detail;
+  const own = (at: number, beats = 1): DrillNote => lockedNote(response, plan, at, beats);
+  const [from, to] = [own(shift.from), own(shift.to)];
+  const target = pitchName(detail.to.pitch);
+  const easy: DrillNote = { pitches: [target], beats: 2, ...easyPlace(detail, setup) };
+  const guide: DrillNote = {
+    pitches: [shift.guide.pitch],
+    beats: 2,
+    finger: shift.guide.finger,
+    string: shift.guide.string,
+  };
+  const slide = (beats: number): DrillNote[] => {
+    const [start, end] = [
+      { ...from, beats },
+      { ...to, beats },
+    ];
+    if (sameNote(guide, from) || sameNote(guide, to)) return [start, end];
+    return shift.kind === 'new-finger' || shift.kind === 'open-string'
+      ? [start, { ...guide, beats: beats / 2 }, end]
+      : [start, { ...guide, beats }, end];
+  };
+  const around = [shift.from - 1, shift.from, shift.to, shift.to + 1].filter((at) => playable(response, at));
+  const parts: readonly (readonly [RehearsalStep, readonly DrillNote[]])[] = [
+    ['hear', [{ ...to, beats: 2 }, easy]],
+    ['guide', slide(2)],
+    ['light', slide(1)],
+    ['rhythm', Array.from({ length: TURNS }, () => [from, to, { pitches: [], beats: 2 }]).flat()],
+    ['turned', [to, from, to, { ...from, beats: 2 }]],
+    ['joined', [...around.map((at) => own(at)), from, { ...to, beats: 4 }]],
+  ];
+  const notes: DrillNote[] = [];
+  const steps = parts.map(([step, part]) => {
+    const at = notes.length;
+    notes.push({ ...part[0], bar: at > 0 }, ...part.slice(1));
+    return { step, at, length: part.length };
+  });
+  return { request: drillRequest(request, signatureName(response.key.fifths), notes), steps };
+}
+
+function playable({ events }: PlanResponse, at: number): boolean {
+  const event = events[at];
+  return event !== undefined && 'pitches' in event && event.pitches.length === 1;
+}
+
+function lockedNote({ events }: PlanResponse, plan: Plan, at: number, beats: number): DrillNote {
+  const event = events[at];
+  const step = plan.steps.find((one) => one.at === at);
+  if (!step || !event || !('pitches' in event)) return { pitches: [], beats };
+  const { finger, string } = step.stops[0];
+  return {
+    pitches: event.pitches,
+    beats,
+    finger,
+    string,
+    position: finger === 0 ? undefined : step.position,
+  };
+}
+
+const sameNote = (a: DrillNote, b: DrillNote) => a.pitches[0] === b.pitches[0] && a.string === b.string;
+
+function easyPlace({ hear, to }: ShiftDetail, setup: Setup): { finger?: FingerName; string?: string } {
+  if (hear.kind === 'open' && hear.octaves === 0)
+    return { finger: 0, string: setup.strings[hear.string].name };
+  if (hear.kind === 'stopped' && hear.string !== to.string)
+    return { string: setup.strings[hear.string].name };
+  return {};
+}

@@ -1,0 +1,228 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import {
+  beatsPerSecond,
+  COMMA,
+  findingsOf,
+  hertzOf,
+  midiOf,
+  parsePitch,
+  plan,
+  resolveHand,
+  resolveSetup,
+  spreadMm,
+  stopMm,
+  type Aim,
+  type PlanRequest,
+} from '../../../src/core';
+import { playedNotes } from '../../../src/core/findings/played';
+import { someRequest } from '../requests';
+
+const A = parsePitch('A4') ?? assert.fail();
+const AIM: Aim = { system: 'pythagorean', tuning: 'pure', tonic: A, level: 'middle' };
+
+function found(request: PlanRequest, aim = AIM) {
+  const response = plan(request);
+  const [first] = response.plans;
+  return { request, response, first, findings: findingsOf(request, response, first, aim) };
+}
+
+const notes = (words: string, extra: Partial<PlanRequest> = {}): PlanRequest => ({
+  instrument: 'violin',
+  material: { type: 'notes', key: 'C major', notes: words.split(' ').map((name) => ({ pitches: [name] })) },
+  ...extra,
+});
+
+const one = (name: string, string: string, finger: number, extra: Partial<PlanRequest> = {}) =>
+  found(notes(name, { rules: { locks: [{ at: 0, string, finger }] }, ...extra })).findings.heard[0];
+
+test('third finger G on the D string: an octave with open G, a fourth above open D left out on its own string', () => {
+  const { checks } = one('G4', 'D4', 3);
+  assert.deepEqual(
+    checks.map(({ interval, string, together }) => [interval, string, together]),
+    [
+      ['octave', 0, true],
+      ['fourth', 1, false],
+    ],
+  );
+  assert.ok(Math.abs(checks[0].cents + 3.91) < 0.01);
+});
+
+test('first-finger E on D: a fourth under open A and a sixth over open G, a comma apart', () => {
+  const { checks, comma } = one('E4', 'D4', 1);
+  assert.deepEqual(
+    checks.map(({ interval, string }) => [interval, string]),
+    [
+      ['octave', 3],
+      ['fourth', 2],
+      ['major sixth', 0],
+    ],
+  );
+  assert.ok(comma);
+  assert.ok(Math.abs(comma.apart - 21.506) < 0.01);
+  // By hand: the fourth under A puts E 1.955 cents over equal; the sixth 5:3 over G (3.91 low) at 884.359 - 900 - 3.91.
+  assert.ok(Math.abs(checks[1].cents - 1.955) < 0.01);
+  assert.ok(Math.abs(checks[2].cents + 19.551) < 0.01);
+});
+
+test('a fourth finger is in unison with the next open string', () => {
+  const [first] = one('A4', 'D4', 4).checks;
+  assert.deepEqual([first.interval, first.string, first.together], ['unison', 2, true]);
+});
+
+test('beats by hand: a unison at 440 Hz ten cents off beats 2.55 times a second, its octave check the same', () => {
+  assert.ok(Math.abs(beatsPerSecond([1, 1], 440, 10) - 2.549) < 0.01);
+  assert.ok(Math.abs(beatsPerSecond([2, 1], 440, 10) - 2.549) < 0.01);
+  // A fifth 3:2 below 660 Hz: the common partial is 1320 Hz; 1320 × (2^(5/1200) - 1) = 3.82.
+  assert.ok(Math.abs(beatsPerSecond([3, 2], 660, 5) - 3.818) < 0.01);
+  assert.ok(Math.abs(hertzOf(60) - 261.626) < 0.01);
+});
+
+test('targets in mm by hand: B on the A string of 328 mm, equal and Pythagorean', () => {
+  const equal = found(notes('B4', { rules: { locks: [{ at: 0, string: 'A4', finger: 1 }] } }), {
+    ...AIM,
+    system: 'equal',
+    tuning: 'equal',
+  }).findings.heard[0].target;
+  // 328 × (1 - 2^(-2/12)) = 35.78 mm
+  assert.ok(Math.abs(equal.mm - 35.78) < 0.01);
+  const pure = one('B4', 'A4', 1).target;
+  // 9:8 above A: 328 × (1 - 8/9) = 36.44 mm
+  assert.ok(Math.abs(pure.mm - 36.444) < 0.01);
+  assert.ok(Math.abs(pure.awayMm - 0.66) < 0.01);
+  // A cent is (328 - 36.44) × ln 2 / 1200 = 0.1684 mm there; twelve of them are 2.02 mm.
+  assert.ok(Math.abs(pure.toleranceMm - 2.021) < 0.01);
+});
+
+test('ringing notes: those of an open string and the fifth above one', () => {
+  const ring = (name: string, string: string, finger: number) =>
+    one(name, string, finger).ringing.map(({ string: open, why }) => [open, why]);
+  assert.deepEqual(ring('G4', 'D4', 3), [[0, 'same']]);
+  assert.deepEqual(ring('B4', 'A4', 1), [[3, 'fifth']]);
+  assert.deepEqual(ring('F4', 'D4', 2), []);
+});
+
+test('with tempered open strings no comma is found, and on a wild tuning no check is claimed', () => {
+  const { findings } = found(notes('E4 A4 E4'), { ...AIM, tuning: 'equal' });
+  assert.ok(findings.heard.every(({ comma }) => comma === null));
+  const wild = found({
+    ...notes('D4 E4 F4'),
+    tuning: ['G#3', 'C#4', 'A#4', 'D#5'],
+    rules: { openStrings: 'never' },
+  }).findings;
+  const silent = wild.heard.filter(({ checks }) => checks.length === 0);
+  assert.ok(silent.length > 0);
+  assert.ok(wild.ranked.some(({ kind }) => kind === 'no-check'));
+});
+
+test('cues: hold going up, block coming down to a full hand, slide by a semitone, bar over a fifth, hop back', () => {
+  const cues = (words: string, fingers: string, strings: string, extra: Partial<PlanRequest> = {}) => {
+    const names = strings.split(' ');
+    const locks = fingers.split(' ').map((finger, at) => ({ at, finger: Number(finger), string: names[at] }));
+    const { findings } = found(notes(words, { rules: { locks }, ...extra }), { ...AIM, level: 'advanced' });
+    return findings.cues.map(({ at, cue }) => `${at} ${cue}`);
+  };
+  assert.deepEqual(cues('E4 F#4 G4', '1 2 3', 'D4 D4 D4'), ['1 hold', '2 hold']);
+  assert.deepEqual(cues('B4 G4 F#4', '1 3 2', 'A4 D4 D4'), ['1 block']);
+  assert.deepEqual(cues('F4 F#4', '2 2', 'D4 D4'), ['1 slide']);
+  assert.deepEqual(cues('E4 B4', '1 1', 'D4 A4'), ['1 bar']);
+  assert.deepEqual(cues('F#4 E4 F4', '2 1 2', 'D4 D4 D4'), ['2 hop-back']);
+  assert.deepEqual(cues('E4 C#5', '1 2', 'D4 A4', { tempo: { bpm: 300 } }), ['1 float']);
+});
+
+test('the first year is spared the finer cues', () => {
+  const request = notes('F4 F#4', {
+    rules: { locks: [0, 1].map((at) => ({ at, finger: 2, string: 'D4' })) },
+  });
+  assert.deepEqual(found(request, { ...AIM, level: 'first-year' }).findings.cues, []);
+});
+
+test('traps, crowding and commas agree with looking at every pair of notes', () => {
+  fc.assert(
+    fc.property(someRequest, (request) => {
+      const response = plan(request);
+      const [first] = response.plans;
+      if (!first) return;
+      const setup = resolveSetup(request);
+      const hand = resolveHand(request.instrument, request.hand);
+      const findings = findingsOf(request, response, first, AIM);
+      const played = playedNotes(response.events, first, setup);
+      const shiftAt = new Set(first.shifts.map(({ to }) => to));
+      const brute: string[] = [];
+      for (const a of played)
+        for (const b of played) {
+          if (b.at <= a.at || a.finger === 0 || a.finger !== b.finger) continue;
+          const moved = [...shiftAt].some((at) => at > a.at && at <= b.at);
+          const between = played.some(
+            (c) =>
+              c.finger === a.finger && c.at > a.at && (c.at < b.at || (c.at === b.at && c.voice < b.voice)),
+          );
+          const later = played.some((c) => c.finger === a.finger && c.at === a.at && c.voice > a.voice);
+          if (!moved && !between && !later && a.string !== b.string && a.semitones !== b.semitones)
+            brute.push(`${a.at}.${b.at}.${a.finger}`);
+        }
+      assert.deepEqual(
+        findings.traps.map(({ from, to, finger }) => `${from.at}.${to.at}.${finger}`).sort(),
+        brute.sort(),
+      );
+
+      for (const frame of first.frames) {
+        const places = Object.entries(frame.fingers);
+        const tight = places.filter(([finger, n]) =>
+          places.some(
+            ([other, m]) =>
+              other !== finger &&
+              m < n &&
+              !places.some(([, between]) => between > m && between < n) &&
+              spreadMm(setup.lengthMm, m, n) < hand.fingertipMm,
+          ),
+        );
+        const crowds = findings.crowds.filter(
+          ({ at, string }) => at === frame.from && string === frame.string,
+        );
+        assert.equal(crowds.length, tight.length);
+      }
+
+      for (const { note, checks, comma } of findings.heard) {
+        const pairs = checks.flatMap((a) => checks.map((b) => Math.abs(a.cents - b.cents)));
+        assert.equal(
+          comma !== null,
+          pairs.some((apart) => Math.abs(apart - COMMA) < COMMA / 2),
+          `note ${note.at}`,
+        );
+      }
+    }),
+    { numRuns: 150, seed: 4 },
+  );
+});
+
+test('every stretch names its limit, and findings come the weightiest first', () => {
+  const { findings } = found({
+    instrument: 'violin',
+    hand: { relaxedMm: 60, fullMm: 82, fingertipMm: 10 },
+    material: { type: 'scale', tonic: 'Eb4', scale: 'major', octaves: 2, direction: 'updown' },
+  });
+  const weights = findings.ranked.map(({ weight }) => weight);
+  assert.deepEqual(
+    weights,
+    [...weights].sort((a, b) => b - a),
+  );
+  const stretches = findings.ranked.filter((one) => one.kind === 'stretch');
+  assert.ok(stretches.length > 0);
+  for (const { reach, limitMm } of stretches) {
+    const share = { '1,2': 0.55, '2,3': 0.42, '3,4': 0.44, '1,3': 0.84, '2,4': 0.8, '1,4': 1 }[
+      reach.fingers.join()
+    ];
+    assert.ok(share !== undefined && Math.abs(limitMm - 82 * share) < 0.2, reach.fingers.join());
+  }
+});
+
+test('an open string is no finding, and its target is its own tuning', () => {
+  const [heard] = found(notes('D4')).findings.heard;
+  assert.equal(heard.note.finger, 0);
+  assert.equal(heard.target.mm, 0);
+  assert.ok(Math.abs(heard.target.cents + 1.955) < 0.01);
+  assert.equal(midiOf(heard.note.pitch), 62);
+  assert.ok(stopMm(328, 0) === 0);
+});
