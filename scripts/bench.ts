@@ -3,7 +3,7 @@
  */
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
-import { plan, type PlanRequest } from '../src/core';
+import { findingsOf, plan, type PlanRequest } from '../src/core';
 import { benchBook } from './bench-book';
 import { benchPage } from './bench-page';
 
@@ -86,6 +86,21 @@ for (const [instrument, tonic] of [
     what: `${instrument}, thirds, two octaves up and down, 3 plans`,
     'median ms': medianMs(() => plan(thirds), 60, 60),
     'limit ms': 10,
+  });
+}
+
+for (const [length, limit] of [
+  [60, 20],
+  [2000, 500],
+] as const) {
+  const request = wandering(length);
+  const response = plan(request);
+  const tonic = { letter: 1, alteration: 0 };
+  const aim = { system: 'just', tuning: 'pure', tonic, level: 'middle' } as const;
+  rows.push({
+    what: `all findings of a plan of ${length} notes`,
+    'median ms': medianMs(() => findingsOf(request, response, response.plans[0], aim), 20, 40),
+    'limit ms': limit,
   });
 }
 

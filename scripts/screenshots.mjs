@@ -11,6 +11,13 @@ const word = (page, label, value) => page.getByLabel(label, { exact: true }).sel
 
 const openPlan = (page, name) => page.getByRole('button', { name, exact: true }).click();
 
+async function openView(page, view, plan) {
+  await openPlan(page, plan);
+  await page.waitForTimeout(400);
+  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view }).click();
+  await page.locator('main[data-ready="true"]').waitFor();
+}
+
 async function moveRight(page, times) {
   await page.waitForTimeout(300);
   await page.getByRole('application').focus({ preventScroll: true });
@@ -79,6 +86,9 @@ const SHOTS = {
     await page.goto(`${address}/studio`);
     await page.getByText('Everyone').waitFor();
   },
+  hand: (page) => openView(page, 'Hand', 'Wren: E flat major, two octaves'),
+  shifts: (page) => openView(page, 'Shifts', 'Juno: D major into thumb position'),
+  ear: (page) => openView(page, 'Ear', 'Otis: F major, two octaves'),
   'bench-dark': (page) => moveRight(page, 10),
   'bench-problem': async (page) => {
     await word(page, 'Octaves', '3');

@@ -128,3 +128,18 @@ export async function setDrone(midi: number | null): Promise<void> {
   }).toDestination();
   drone.triggerAttack(hertz(midi));
 }
+
+let pair: readonly Synth[] | undefined;
+
+/** Sounds two notes at once for some seconds: a note against an open string, pure or mistuned. */
+export async function soundPair(hertzs: readonly [number, number], seconds: number): Promise<void> {
+  await wake();
+  pair ??= [0, 1].map(() =>
+    new Synth({
+      oscillator: { type: 'custom', partials: [1, 0.6, 0.45, 0.3, 0.22, 0.15, 0.1] },
+      envelope: { attack: 0.08, decay: 0, sustain: 1, release: 0.3 },
+      volume: -14,
+    }).toDestination(),
+  );
+  pair.forEach((voice, at) => voice.triggerAttackRelease(hertzs[at], seconds));
+}

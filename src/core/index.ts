@@ -31,7 +31,7 @@ export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
 export type * from './material/spec';
 export { NOTE_NAMES, noteName, type NoteNames } from './pitch/naming';
-export { keyAlteration, type Key } from './pitch/key';
+export { keyAlteration, signatureName, type Key } from './pitch/key';
 export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from './pitch/pitch';
 export {
   comparePlans,

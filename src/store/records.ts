@@ -1,4 +1,4 @@
-import type { Clef, NoteNames, PlanRequest, PositionRule } from '../core';
+import type { Clef, Level, NoteNames, PlanRequest, PositionRule } from '../core';
 
 /** A plan as it is kept: what was asked and which answer was chosen. The answer itself is worked out anew. */
 export interface PlanRecord {
@@ -26,8 +26,7 @@ export type Playing = Pick<
   'instrument' | 'size' | 'tuning' | 'extensionTo' | 'stringLengthMm' | 'hand' | 'school'
 >;
 
-export const LEVELS = ['first-year', 'early', 'middle', 'advanced'] as const;
-export type Level = (typeof LEVELS)[number];
+export const LEVELS: readonly Level[] = ['first-year', 'early', 'middle', 'advanced'];
 
 export interface StudentRecord {
   readonly id: string;

@@ -177,3 +177,26 @@ export function targetOf(note: Played, setup: Setup, aim: Aim): Target {
     toleranceMm: toleranceCents / centsPerMm(setup.lengthMm, mm),
   };
 }
+
+/** A double stop's own pure interval: how far the upper note lies from the equal interval above the lower one; null where none is pure. */
+export function pureBetween(
+  low: Played,
+  high: Played,
+): { readonly interval: string; readonly ratio: readonly [number, number]; readonly cents: number } | null {
+  const pure = PURE.find(
+    (one) =>
+      one.steps === letterSteps(high.pitch) - letterSteps(low.pitch) &&
+      one.semitones === high.midi - low.midi,
+  );
+  if (!pure) return null;
+  const [p, q] = pure.ratio;
+  return { interval: pure.name, ratio: pure.ratio, cents: centsOf(p / q) - 100 * pure.semitones };
+}
+
+/** Share of the sounding length, from the bridge, at which a full middling tone is drawn: about a tenth. Players differ; softer is further out. */
+const CONTACT_SHARE = 0.1;
+
+/** Where the bow meets the string for a stop, in mm from the bridge: a constant share of what sounds. */
+export function contactMm(lengthMm: number, stop: number): number {
+  return CONTACT_SHARE * (lengthMm - stop);
+}

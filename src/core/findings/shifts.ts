@@ -15,10 +15,15 @@ export interface ShiftDetail {
   readonly cues: readonly HandCue[];
 }
 
-/** Where the target can be heard before the shift is made. */
+/** Where the target can be heard before the shift is made, so many octaves lower than it sounds. */
 export type HearFirst =
   | { readonly kind: 'open'; readonly string: number; readonly octaves: number }
-  | { readonly kind: 'stopped'; readonly string: number; readonly semitones: number };
+  | {
+      readonly kind: 'stopped';
+      readonly string: number;
+      readonly semitones: number;
+      readonly octaves: number;
+    };
 
 export type HandCue =
   | 'lighten'
@@ -65,20 +70,35 @@ export function shiftDetails(
 
 const middle = ({ step }: Played) => (step.handMm[0] + step.handMm[1]) / 2;
 
-/** The easy way to hear a pitch: as an open string, lower on another string, or an open string octaves away; else lower on its own. */
+/** As far as the hand reaches up a string in first position: a fifth. */
+const FIRST_POSITION = 7;
+
+/**
+ * The easy way to hear a pitch: as an open string, low on another string, in first position on its own, from an open string octaves away, or an octave
+ * lower in first position.
+ */
 export function hearFirst(to: Played, setup: Setup): HearFirst {
   const same = setup.strings.findIndex(({ midi }) => midi === to.midi);
   if (same >= 0) return { kind: 'open', string: same, octaves: 0 };
-  // The string on which it lies lowest is the easiest: nearest to home.
-  const higher = setup.strings
-    .map(({ midi }, string) => ({ string, semitones: to.midi - midi }))
-    .filter(({ string, semitones }) => string !== to.string && semitones > 0 && semitones < to.semitones);
-  const [lowest] = higher.sort((a, b) => a.semitones - b.semitones);
-  if (lowest) return { kind: 'stopped', ...lowest };
-  const octave = setup.strings.findIndex(({ midi }) => midi !== to.midi && (to.midi - midi) % 12 === 0);
+  const home = to.step.position !== 'thumb' && to.step.position <= 1;
+  const lowest = lowestPlace(to.midi, setup, (string) => string !== to.string || !home);
+  if (lowest) return { kind: 'stopped', ...lowest, octaves: 0 };
+  const octave = setup.strings.findIndex(({ midi }) => (to.midi - midi) % 12 === 0);
   if (octave >= 0)
     return { kind: 'open', string: octave, octaves: (to.midi - setup.strings[octave].midi) / 12 };
-  return { kind: 'stopped', string: to.string, semitones: Math.max(1, to.semitones - 12) };
+  for (let octaves = 1; octaves <= 3; octaves++) {
+    const lower = lowestPlace(to.midi - 12 * octaves, setup, () => true);
+    if (lower) return { kind: 'stopped', ...lower, octaves };
+  }
+  return { kind: 'stopped', string: to.string, semitones: to.semitones, octaves: 0 };
+}
+
+/** Where a pitch lies lowest within first position on the strings that may be used. */
+function lowestPlace(midi: number, setup: Setup, may: (string: number) => boolean) {
+  const places = setup.strings
+    .map((open, string) => ({ string, semitones: midi - open.midi }))
+    .filter(({ string, semitones }) => semitones > 0 && semitones <= FIRST_POSITION && may(string));
+  return places.sort((a, b) => a.semitones - b.semitones)[0];
 }
 
 /** Where the hand meets the body of violin and viola: beyond it the thumb comes round. */

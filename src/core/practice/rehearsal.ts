@@ -3,7 +3,7 @@ import type { Setup } from '../instrument/setup';
 import { signatureName } from '../pitch/key';
 import { pitchName } from '../pitch/pitch';
 import type { PlanRequest } from '../planner/request';
-import type { FingerName, Plan, PlanResponse } from '../planner/response';
+import type { Plan, PlanResponse } from '../planner/response';
 import { drillRequest, type DrillNote } from './notes';
 
 export type RehearsalStep = 'hear' | 'guide' | 'light' | 'rhythm' | 'turned' | 'joined';
@@ -32,8 +32,7 @@ export function rehearse(
   const { shift } = detail;
   const own = (at: number, beats = 1): DrillNote => lockedNote(response, plan, at, beats);
   const [from, to] = [own(shift.from), own(shift.to)];
-  const target = pitchName(detail.to.pitch);
-  const easy: DrillNote = { pitches: [target], beats: 2, ...easyPlace(detail, setup) };
+  const easy: DrillNote = { beats: 2, ...easyPlace(detail, setup) };
   const guide: DrillNote = {
     pitches: [shift.guide.pitch],
     beats: 2,
@@ -89,10 +88,16 @@ function lockedNote({ events }: PlanResponse, plan: Plan, at: number, beats: num
 
 const sameNote = (a: DrillNote, b: DrillNote) => a.pitches[0] === b.pitches[0] && a.string === b.string;
 
-function easyPlace({ hear, to }: ShiftDetail, setup: Setup): { finger?: FingerName; string?: string } {
-  if (hear.kind === 'open' && hear.octaves === 0)
-    return { finger: 0, string: setup.strings[hear.string].name };
-  if (hear.kind === 'stopped' && hear.string !== to.string)
-    return { string: setup.strings[hear.string].name };
-  return {};
+/** The target where it is easily heard. */
+function easyPlace({ hear, to }: ShiftDetail, setup: Setup): Omit<DrillNote, 'beats'> {
+  const pitches = [pitchName({ ...to.pitch, octave: to.pitch.octave - hear.octaves })];
+  const string = setup.strings[hear.string].name;
+  return hear.kind === 'open'
+    ? { pitches, finger: 0, string }
+    : { pitches, string, position: lowPosition(hear) };
+}
+
+/** In first position where the place asks for no higher one; half position is the plan's own choice. */
+function lowPosition({ semitones }: Extract<ShiftDetail['hear'], { kind: 'stopped' }>) {
+  return semitones > 2 && semitones <= 5 ? 1 : undefined;
 }

@@ -8,6 +8,7 @@ import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
 import { Briefs } from './Briefs';
 import { redo, rename, setTags, undo } from './edits';
+import { FindingsList } from './FindingsList';
 import { GiveTo, GivenDifferences } from './Given';
 import { openAddress, start } from './opening';
 import { PlanShelf } from './PlanShelf';
@@ -22,10 +23,11 @@ const Palette = lazy(() => import('./Palette'));
 
 /** The Bench: the brief, the picture of the plan and the plans to choose from. */
 export default function Bench() {
-  const { record, response, issues, save, ready, history } = useBench(
-    useShallow(({ record, response, issues, save, ready, history }) => ({
+  const { record, response, planned, issues, save, ready, history } = useBench(
+    useShallow(({ record, response, planned, issues, save, ready, history }) => ({
       record,
       response,
+      planned,
       issues,
       save,
       ready,
@@ -50,7 +52,7 @@ export default function Bench() {
   const plan = response?.plans[record.chosen];
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-4">
-      <Head here="/">
+      <Head here="/" plan={record.id}>
         <label className="flex min-w-84 flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>
           <input
@@ -83,6 +85,15 @@ export default function Bench() {
         </div>
         <aside className="flex flex-col gap-4">
           {response && <Alternatives plans={response.plans} chosen={record.chosen} />}
+          {response && plan && planned && (
+            <FindingsList
+              planId={record.id}
+              studentId={record.studentId}
+              request={planned}
+              response={response}
+              chosen={record.chosen}
+            />
+          )}
           <PlanShelf openId={record.id} />
           <Briefs request={record.request} />
         </aside>

@@ -136,6 +136,11 @@ export function toggleMarking() {
   set({ marking: !marking, selection: marking ? selection : { from: cursor, to: cursor } });
 }
 
+/** Puts the cursor on the last of some notes and marks them all. */
+export function select(from: number, to: number) {
+  set({ cursor: to, selection: { from, to }, marking: false });
+}
+
 export function unmark() {
   set({ selection: null, marking: false });
 }

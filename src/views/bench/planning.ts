@@ -15,7 +15,8 @@ let asked = 0;
 export async function replan(follow: Plan | null = null): Promise<boolean> {
   const ask = ++asked;
   const { getState: get, setState: set } = useBench;
-  const answer = await planInWorker({ ...get().record.request, alternatives: ALTERNATIVES });
+  const { request } = get().record;
+  const answer = await planInWorker({ ...request, alternatives: ALTERNATIVES });
   if (ask !== asked) return false;
   if ('error' in answer) {
     set({ issues: answer.error.issues });
@@ -27,6 +28,7 @@ export async function replan(follow: Plan | null = null): Promise<boolean> {
   const last = answer.events.length - 1;
   set({
     response: answer,
+    planned: request,
     issues: [],
     cursor: Math.min(cursor, last),
     selection: selection && selection.to <= last ? selection : null,

@@ -21,6 +21,8 @@ export function editedOf({ name, request, typed, chosen, studentId, tags }: Plan
 interface BenchState {
   readonly record: PlanRecord;
   readonly response: PlanResponse | null;
+  /** The request that the response answers; a newer one may be on its way. */
+  readonly planned: PlanRequest | null;
   readonly issues: readonly ChoiceIssue[];
   readonly cursor: number;
   /** Notes marked for listening or as a pattern; null where none are. */
@@ -46,6 +48,7 @@ export const FIRST_REQUEST: PlanRequest = {
 export const useBench = create<BenchState>(() => ({
   record: newRecord(FIRST_REQUEST, 0),
   response: null,
+  planned: null,
   issues: [],
   cursor: 0,
   selection: null,

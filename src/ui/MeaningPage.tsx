@@ -1,0 +1,45 @@
+import type { ReactNode } from 'react';
+import { planTitle } from '../brief/words';
+import { Head, type ViewAddress } from './Head';
+import type { Meaning, MeaningState } from './meaning';
+import { NoticeBar } from './NoticeBar';
+
+interface Props {
+  readonly here: ViewAddress;
+  readonly heading: string;
+  readonly state: MeaningState;
+  readonly children: (meaning: Meaning) => ReactNode;
+}
+
+/** The frame of Hand, Shifts and Ear: whose plan it is, or why there is none. */
+export function MeaningPage({ here, heading, state, children }: Props) {
+  const meaning = state.kind === 'there' ? state.meaning : null;
+  return (
+    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-6">
+      <Head here={here} plan={meaning?.record.id}>
+        {meaning && <p className="font-serif text-lg">{planTitle(meaning.record, meaning.student)}</p>}
+      </Head>
+      <NoticeBar />
+      <main data-ready={state.kind !== 'loading'} className="flex flex-col gap-4">
+        <h1 className="font-serif text-2xl font-bold">{heading}</h1>
+        {state.kind === 'loading' && <p className="text-faded">The plan is being worked out …</p>}
+        {state.kind === 'nothing' && (
+          <p className="border-l-4 border-madder bg-sheet px-3 py-2" role="alert">
+            {state.message} <a href="/">To the Bench</a>
+          </p>
+        )}
+        {meaning && children(meaning)}
+      </main>
+    </div>
+  );
+}
+
+/** The usual caution, where stretches and repetition are set. */
+export function Caution() {
+  return (
+    <p className="border-l-4 border-ochre px-3 text-[0.95rem]">
+      Warm up, keep the thumb soft, stop at pain, numbness or tingling, and rest. The teacher in the room
+      decides; lasting pain belongs with a doctor or physiotherapist.
+    </p>
+  );
+}

@@ -1,0 +1,97 @@
+import { memo, useEffect, useState } from 'react';
+import { aimFor, findingWords, KIND_NAMES } from '../../brief/findings';
+import { resolveSetup, type Finding, type PlanRequest, type PlanResponse } from '../../core';
+import { findingsInWorker } from '../../work/planner';
+import { select } from './edits';
+import { useStudent } from './students';
+
+interface Props {
+  readonly planId: string;
+  readonly studentId: string | null;
+  readonly request: PlanRequest;
+  readonly response: PlanResponse;
+  readonly chosen: number;
+}
+
+/** Shown before "all" is asked for. */
+const FIRST = 5;
+
+/** Where each kind of finding is looked at closely. */
+const VIEWS: Readonly<Record<Finding['kind'], readonly [string, string]>> = {
+  shift: ['/shifts', 'take it apart'],
+  stretch: ['/hand', 'see the hand'],
+  crowding: ['/hand', 'see the hand'],
+  trap: ['/hand', 'see the hand'],
+  comma: ['/ear', 'hear it'],
+  'no-check': ['/ear', 'hear it'],
+};
+
+/** What is worth attention in this plan for this student, the weightiest first; each selects its notes and leads to its close-up. */
+export const FindingsList = memo(function FindingsList({
+  planId,
+  studentId,
+  request,
+  response,
+  chosen,
+}: Props) {
+  const level = useStudent(studentId)?.level ?? 'middle';
+  const [found, setFound] = useState<readonly Finding[]>([]);
+  const [all, setAll] = useState(false);
+  useEffect(() => {
+    let here = true;
+    if (!response.plans[chosen]) return;
+    void findingsInWorker(request, response, chosen, aimFor(response, level)).then(({ ranked }) => {
+      if (here) setFound(ranked);
+    });
+    return () => {
+      here = false;
+    };
+  }, [request, response, chosen, level]);
+  const shown = (all ? found : found.slice(0, FIRST)).filter(({ events }) =>
+    events.every((at) => response.events[at]),
+  );
+  const setup = resolveSetup(request);
+  return (
+    <section aria-labelledby="findings" data-testid="findings">
+      <h2 id="findings" className="font-serif text-lg font-semibold">
+        Findings
+      </h2>
+      {found.length === 0 && <p className="text-faded">Nothing here wants special attention.</p>}
+      <ol className="flex flex-col gap-1">
+        {shown.map((finding, at) => {
+          const [view, words] = VIEWS[finding.kind];
+          const last = finding.events[finding.events.length - 1];
+          return (
+            <li
+              key={at}
+              className="rounded-md border border-rule bg-sheet px-3 py-1 text-[0.95rem] leading-snug"
+            >
+              <button
+                type="button"
+                className="cursor-pointer text-left hover:text-dove"
+                onClick={() => select(finding.events[0], last)}
+              >
+                <span className={`font-semibold ${finding.kind === 'shift' ? 'text-copper' : ''}`}>
+                  {KIND_NAMES[finding.kind]}
+                </span>{' '}
+                {findingWords(finding, setup)}
+              </button>{' '}
+              <a className="whitespace-nowrap text-dove underline" href={`${view}?plan=${planId}&at=${last}`}>
+                {words}
+              </a>
+            </li>
+          );
+        })}
+      </ol>
+      {found.length > FIRST && (
+        <button
+          type="button"
+          className="mt-1 cursor-pointer text-dove underline"
+          onClick={() => setAll(!all)}
+        >
+          {all ? 'only the weightiest' : `all ${found.length}`}
+        </button>
+      )}
+    </section>
+  );
+});

@@ -1,0 +1,228 @@
+import { useMemo, useState } from 'react';
+import { checkWords, noteWords } from '../../brief/findings';
+import { printed } from '../../brief/words';
+import { pitchName, SYSTEMS, tableIssues, type Aim, type Heard, type Level, type OwnTable } from '../../core';
+import { LEVELS } from '../../store/records';
+import { Choose } from '../../ui/Choose';
+import { MeaningPage } from '../../ui/MeaningPage';
+import { useMeaning, type Meaning } from '../../ui/meaning';
+import { NoteCloseUp } from './NoteCloseUp';
+import { Together } from './Together';
+
+const SYSTEM_WORDS = {
+  equal: 'equal temperament',
+  pythagorean: 'pure fifths (melody)',
+  just: 'just, against the tonic',
+  own: 'a table of your own',
+} as const;
+const TUNING_WORDS = [
+  ['pure', 'open strings in pure fifths'],
+  ['equal', 'open strings as a tuner has them'],
+] as const;
+
+/** Ear: where each note goes, how exactly, and what to check it against. */
+export default function Ear() {
+  const [part, setPart] = useState<Partial<Aim>>({});
+  const [typed, setTyped] = useState('0 0 0 0 0 0 0 0 0 0 0 0');
+  const table = useMemo(() => readTable(typed), [typed]);
+  const set = (more: Partial<Aim>) => setPart({ ...part, ...more });
+  const state = useMeaning(part);
+  return (
+    <MeaningPage here="/ear" heading="Ear" state={state}>
+      {(meaning) => (
+        <>
+          <div className="flex flex-wrap items-center gap-2">
+            <Choose
+              label="Intonation"
+              value={meaning.aim.system}
+              choices={SYSTEMS.map((system) => [system, SYSTEM_WORDS[system]] as const)}
+              onChoose={(system) => set({ system: system as Aim['system'], table })}
+            />
+            <Choose
+              label="Open strings"
+              value={meaning.aim.tuning}
+              choices={TUNING_WORDS}
+              onChoose={(tuning) => set({ tuning: tuning as Aim['tuning'] })}
+            />
+            <Choose
+              label="Level"
+              value={meaning.aim.level}
+              choices={LEVELS.map(
+                (level) =>
+                  [
+                    level,
+                    `${level.replace('-', ' ')}: within ${meaning.aim.level === level ? meaning.findings.heard[0]?.target.toleranceCents : '…'} cents`,
+                  ] as const,
+              )}
+              onChoose={(level) => set({ level: level as Level })}
+            />
+            {meaning.aim.system === 'own' && (
+              <label className="flex items-center gap-2 text-sm text-faded">
+                Cents on each semitone from the tonic up
+                <input
+                  className="min-h-10 w-80 rounded-md border border-rule bg-sheet px-2 text-ink"
+                  value={typed}
+                  onChange={(event) => setTyped(event.target.value)}
+                  onBlur={() => set({ table })}
+                />
+              </label>
+            )}
+          </div>
+          {meaning.aim.system === 'own' && tableIssues(table).length > 0 && (
+            <ul role="alert" className="border-l-4 border-ochre bg-sheet px-3 py-1">
+              {tableIssues(table).map((issue) => (
+                <li key={issue}>{issue}</li>
+              ))}
+            </ul>
+          )}
+          <EarOf meaning={meaning} />
+        </>
+      )}
+    </MeaningPage>
+  );
+}
+
+/** Twelve numbers parted by blanks; a dash or a word is a hole. */
+function readTable(typed: string): OwnTable {
+  return typed
+    .trim()
+    .split(/[\s,;]+/)
+    .map((word) => (/^[-−+]?\d+(\.\d+)?$/.test(word) ? Number(word.replace('−', '-')) : null));
+}
+
+function EarOf({ meaning }: { readonly meaning: Meaning }) {
+  const { heard } = meaning.findings;
+  const notes = useMemo(() => onceEach(heard), [heard]);
+  const asked = Number(new URLSearchParams(location.search).get('at') ?? -1);
+  const [open, setOpen] = useState<number | null>(null);
+  const at =
+    open ??
+    Math.max(
+      0,
+      notes.findIndex(({ note }) => note.at === asked),
+    );
+  const closeUp = notes[at];
+  return (
+    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <Targets meaning={meaning} notes={notes} open={at} onOpen={setOpen} />
+      <div className="flex flex-col gap-4">
+        {closeUp && <NoteCloseUp meaning={meaning} heard={closeUp} />}
+        <Together meaning={meaning} />
+        <Landmarks meaning={meaning} />
+      </div>
+    </div>
+  );
+}
+
+/** Each place on the fingerboard once. */
+function onceEach(heard: readonly Heard[]): Heard[] {
+  const seen = new Set<string>();
+  return heard.filter(({ note }) => {
+    const tag = `${note.string}.${note.semitones}.${note.finger}`;
+    return !seen.has(tag) && seen.add(tag);
+  });
+}
+
+interface TargetsProps {
+  readonly meaning: Meaning;
+  readonly notes: readonly Heard[];
+  readonly open: number;
+  readonly onOpen: (at: number) => void;
+}
+
+const signed = (n: number, digits: number) => `${n < 0 ? '−' : '+'}${Math.abs(n).toFixed(digits)}`;
+
+function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
+  const { setup } = meaning.findings;
+  return (
+    <div
+      className="max-h-[72vh] overflow-auto rounded-lg border border-rule bg-sheet"
+      tabIndex={0}
+      role="region"
+      aria-label="Targets"
+    >
+      <table className="w-full border-collapse text-left text-[0.95rem]">
+        <thead className="sticky top-0 bg-sheet">
+          <tr className="border-b-2 border-rule">
+            <th className="px-3 py-2">Note</th>
+            <th className="px-3 py-2">String, finger</th>
+            <th className="px-3 py-2 text-right">Target</th>
+            <th className="px-3 py-2 text-right">From the nut</th>
+            <th className="px-3 py-2 text-right">Within</th>
+            <th className="px-3 py-2">Best check</th>
+          </tr>
+        </thead>
+        <tbody>
+          {notes.map(({ note, target, checks, comma, ringing }, at) => (
+            <tr
+              key={`${note.at}.${note.voice}`}
+              className={`border-b border-rule ${at === open ? 'bg-haze' : ''}`}
+            >
+              <th scope="row" className="px-1">
+                <button
+                  type="button"
+                  aria-pressed={at === open}
+                  onClick={() => onOpen(at)}
+                  className="min-h-9 cursor-pointer px-2 text-dove underline"
+                >
+                  {noteWords(pitchName(note.pitch))}
+                </button>
+              </th>
+              <td className="px-3 whitespace-nowrap">
+                {printed(setup.strings[note.string].name)}, {note.finger === 0 ? 'open' : note.finger}
+              </td>
+              <td className="px-3 text-right whitespace-nowrap">{signed(target.cents, 1)} cents</td>
+              <td className="px-3 text-right whitespace-nowrap">
+                {note.finger === 0 ? '–' : `${target.mm.toFixed(1)} mm (${signed(target.awayMm, 1)})`}
+              </td>
+              <td className="px-3 text-right whitespace-nowrap">
+                {note.finger === 0 ? '–' : `±${target.toleranceMm.toFixed(1)} mm`}
+              </td>
+              <td className="px-3">
+                {checks[0]
+                  ? `open ${printed(setup.strings[checks[0].string].name)}, ${checks[0].interval}`
+                  : note.finger === 0
+                    ? 'its own tuning'
+                    : 'none'}
+                {comma && <span className="text-madder"> · comma</span>}
+                {ringing.length > 0 && <span className="text-sage"> · rings</span>}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="px-3 py-1 text-sm text-faded">
+        Target: cents against equal temperament with A at 440 Hz. In brackets: how far from the equal place.
+      </p>
+    </div>
+  );
+}
+
+/** The tonic in each octave, to be learned by heart. */
+function Landmarks({ meaning }: { readonly meaning: Meaning }) {
+  const { aim, findings } = meaning;
+  const tonics = new Map<number, Heard>();
+  for (const one of findings.heard) {
+    const { letter, alteration } = one.note.pitch;
+    if (letter === aim.tonic.letter && alteration === aim.tonic.alteration && !tonics.has(one.note.midi))
+      tonics.set(one.note.midi, one);
+  }
+  return (
+    <section aria-labelledby="landmarks">
+      <h2 id="landmarks" className="font-serif text-xl font-semibold">
+        Landmarks
+      </h2>
+      <ul className="list-disc pl-5">
+        {[...tonics.values()].map((one) => (
+          <li key={one.note.midi}>
+            {noteWords(pitchName(one.note.pitch))}:{' '}
+            {one.note.finger === 0 ? 'open' : `finger ${one.note.finger}`} on the{' '}
+            {printed(findings.setup.strings[one.note.string].name)} string, {one.note.step.positionName}{' '}
+            position
+            {one.checks[0] ? `; ${checkWords(one.checks[0], one.note, findings.setup, 10)}` : ''}.
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

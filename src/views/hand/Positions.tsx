@@ -1,0 +1,67 @@
+import { printed } from '../../brief/words';
+import { reachShare, reachVerdict, resolveHand, spreadMm, stopMm, type Plan, type Verdict } from '../../core';
+import type { Meaning } from '../../ui/meaning';
+
+const TONES: Readonly<Record<Verdict, string>> = {
+  easy: 'text-sage',
+  stretch: 'text-ochre',
+  beyond: 'text-madder',
+};
+
+interface Props {
+  readonly meaning: Meaning;
+  readonly frame: Plan['frames'][number] | undefined;
+}
+
+const MOVES = [0, 2, 4, 5, 7, 9, 12];
+
+/** The same frame further up the string: the same steps, ever fewer millimetres. */
+export function Positions({ meaning, frame }: Props) {
+  const { request, findings } = meaning;
+  const laid = frame ? Object.entries(frame.fingers).sort((a, b) => a[1] - b[1]) : [];
+  if (!frame || laid.length < 2)
+    return (
+      <p className="text-faded">Choose a frame with two fingers or more to see it in other positions.</p>
+    );
+  const hand = resolveHand(request.instrument, request.hand);
+  const [low, high] = [laid[0], laid[laid.length - 1]];
+  const number = (finger: string) => (finger === 'T' ? 0 : Number(finger));
+  const { lengthMm, reachSemitones } = findings.setup;
+  const rows = MOVES.filter((move) => high[1] + move <= reachSemitones).map((move) => {
+    const mm = spreadMm(lengthMm, low[1] + move, high[1] + move);
+    const share = reachShare(hand, number(low[0]), number(high[0]), mm);
+    return { move, mm, verdict: reachVerdict(hand, share), at: stopMm(lengthMm, low[1] + move) };
+  });
+  return (
+    <section aria-labelledby="positions">
+      <h2 id="positions" className="font-serif text-xl font-semibold">
+        The same frame in other places
+      </h2>
+      <table className="mt-1 w-full border-collapse rounded-lg bg-sheet text-left text-[0.95rem]">
+        <caption className="pb-1 text-left text-sm text-faded">
+          {printed(frame.string)} string, from {low[0]} to {high[0]}
+        </caption>
+        <thead>
+          <tr className="border-b-2 border-rule">
+            <th className="px-2 py-1">Higher by</th>
+            <th className="px-2 py-1 text-right">Finger {low[0]} at</th>
+            <th className="px-2 py-1 text-right">Spread</th>
+            <th className="px-2 py-1">For this hand</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ move, mm, verdict, at }) => (
+            <tr key={move} className="border-b border-rule">
+              <th scope="row" className="px-2 py-1 font-normal">
+                {move === 0 ? 'as it is' : `${move} semitones`}
+              </th>
+              <td className="px-2 py-1 text-right">{at.toFixed(1)} mm</td>
+              <td className="px-2 py-1 text-right">{mm.toFixed(1)} mm</td>
+              <td className={`px-2 py-1 font-semibold ${TONES[verdict]}`}>{verdict}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,113 @@
+import { useState } from 'react';
+import { KIND_SHORT, noteWords } from '../../brief/findings';
+import { printed } from '../../brief/words';
+import { pitchName, type ShiftDetail } from '../../core';
+import { Caution, MeaningPage } from '../../ui/MeaningPage';
+import { useMeaning, type Meaning } from '../../ui/meaning';
+import { CloseUp } from './CloseUp';
+import { Series } from './Series';
+
+/** Shifts: each one taken apart, rehearsed, and drilled. */
+export default function Shifts() {
+  return (
+    <MeaningPage here="/shifts" heading="Shifts" state={useMeaning()}>
+      {(meaning) => <ShiftsOf meaning={meaning} />}
+    </MeaningPage>
+  );
+}
+
+function ShiftsOf({ meaning }: { readonly meaning: Meaning }) {
+  const { shifts } = meaning.findings;
+  const asked = Number(new URLSearchParams(location.search).get('at'));
+  const [open, setOpen] = useState(() =>
+    Math.max(
+      0,
+      shifts.findIndex(({ shift }) => shift.to === asked),
+    ),
+  );
+  const detail = shifts[open];
+  return (
+    <>
+      {shifts.length === 0 ? (
+        <p>This plan has no shift: the hand stays where it is. Series for shifts to come are below.</p>
+      ) : (
+        <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,11fr)_minmax(0,9fr)]">
+          <ShiftTable meaning={meaning} open={open} onOpen={setOpen} />
+          {detail && <CloseUp key={detail.shift.to} meaning={meaning} detail={detail} />}
+        </div>
+      )}
+      <Series meaning={meaning} />
+      <Caution />
+    </>
+  );
+}
+
+interface TableProps {
+  readonly meaning: Meaning;
+  readonly open: number;
+  readonly onOpen: (at: number) => void;
+}
+
+function ShiftTable({ meaning, open, onOpen }: TableProps) {
+  const { shifts } = meaning.findings;
+  return (
+    <div
+      className="overflow-x-auto rounded-lg border border-rule bg-sheet"
+      tabIndex={0}
+      role="region"
+      aria-label="All shifts"
+    >
+      <table className="w-full border-collapse text-left text-[0.95rem]">
+        <thead>
+          <tr className="border-b-2 border-rule">
+            {['Notes', 'Fingers', 'Positions', 'String', 'Way', 'Time', 'Kind'].map((words) => (
+              <th key={words} className="px-2 py-2">
+                {words}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {shifts.map((detail, at) => (
+            <tr key={detail.shift.to} className={`border-b border-rule ${at === open ? 'bg-haze' : ''}`}>
+              <th scope="row" className="px-1 py-0.5 font-semibold whitespace-nowrap">
+                <button
+                  type="button"
+                  aria-pressed={at === open}
+                  onClick={() => onOpen(at)}
+                  className="min-h-10 cursor-pointer px-2 text-left text-dove underline"
+                >
+                  {pair(detail)} ({detail.shift.to + 1})
+                </button>
+              </th>
+              <td className="px-2">
+                {detail.shift.fromFinger} → {detail.shift.toFinger}
+              </td>
+              <td className="px-2 whitespace-nowrap">
+                {detail.from.step.positionName} → {detail.to.step.positionName}
+              </td>
+              <td className="px-2">{strings(detail, meaning)}</td>
+              <td className="px-2 whitespace-nowrap text-copper">
+                {detail.up ? '↑' : '↓'} {detail.shift.semitones} st, {detail.shift.travelMm} mm
+              </td>
+              <td className="px-2 whitespace-nowrap">{detail.seconds.toFixed(2)} s</td>
+              <td className="px-2">{KIND_SHORT[detail.shift.kind]}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="px-2 py-1 text-sm text-faded">
+        st: semitones along the string; the number in brackets is the note arrived at.
+      </p>
+    </div>
+  );
+}
+
+function pair({ from, to }: ShiftDetail): string {
+  return `${noteWords(pitchName(from.pitch))} – ${noteWords(pitchName(to.pitch))}`;
+}
+
+function strings({ from, to }: ShiftDetail, { findings: { setup } }: Meaning): string {
+  const names = [from, to].map(({ string }) => printed(setup.strings[string].name));
+  return names[0] === names[1] ? names[0] : names.join(' → ');
+}

@@ -1,0 +1,80 @@
+import {
+  Accidental,
+  Annotation,
+  Formatter,
+  Renderer,
+  Stave,
+  StaveNote,
+  Stem,
+  VexFlow,
+  Voice,
+} from 'vexflow/core';
+import { clefsFor, written } from '../../brief/clefs';
+import {
+  keyAlteration,
+  parsePitch,
+  pitchName,
+  type Clef,
+  type InstrumentKind,
+  type ShiftDetail,
+} from '../../core';
+
+const WIDTH = 380;
+const HEIGHT = 190;
+const SCALE = 1.25;
+const SIGNS: Readonly<Record<number, string>> = { '-2': 'bb', '-1': 'b', '0': 'n', '1': '#', '2': '##' };
+const FLATS = ['C', 'F', 'Bb', 'Eb', 'Ab', 'Db', 'Gb', 'Cb'];
+const SHARPS = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#'];
+
+/** Draws a shift: its notes with their fingers, and between them the guide as a cross, for it is not heard. */
+export function drawShift(
+  box: HTMLDivElement,
+  instrument: InstrumentKind,
+  fifths: number,
+  { from, to, shift }: ShiftDetail,
+) {
+  VexFlow.setFonts('Bravura');
+  box.replaceChildren();
+  const renderer = new Renderer(box, Renderer.Backends.SVG);
+  renderer.resize(WIDTH, HEIGHT);
+  const context = renderer.getContext();
+  context.scale(SCALE, SCALE);
+  context.setFillStyle('currentColor');
+  context.setStrokeStyle('currentColor');
+  const [clef] = clefsFor([{ at: 0, pitches: [pitchName(to.pitch)], midi: [to.midi], beats: 1 }], instrument);
+  const stave = new Stave(0, 46, WIDTH / SCALE - 4);
+  const signature = Math.abs(fifths) > 7 ? 0 : fifths;
+  stave.addClef(clef).addKeySignature((signature < 0 ? FLATS[-signature] : SHARPS[signature]) ?? 'C');
+  stave.setContext(context).draw();
+  const leads = shift.guide.pitch === pitchName(to.pitch) || shift.guide.pitch === pitchName(from.pitch);
+  const heard = [
+    { name: pitchName(from.pitch), finger: shift.fromFinger, guide: false },
+    ...(leads ? [] : [{ name: shift.guide.pitch, finger: shift.guide.finger, guide: true }]),
+    { name: pitchName(to.pitch), finger: shift.toFinger, guide: false },
+  ];
+  const notes = heard.map(({ name, finger, guide }) =>
+    staveNote(name, String(finger), guide, clef, instrument, signature),
+  );
+  const voice = new Voice({ numBeats: notes.length, beatValue: 4 }).addTickables(notes);
+  new Formatter().joinVoices([voice]).format([voice], 170);
+  voice.draw(context, stave);
+}
+
+function staveNote(
+  name: string,
+  finger: string,
+  guide: boolean,
+  clef: Clef,
+  instrument: InstrumentKind,
+  fifths: number,
+): StaveNote {
+  const pitch = written(name, instrument);
+  const key = `${'cdefgab'[pitch.letter]}/${pitch.octave}${guide ? '/x2' : ''}`;
+  const note = new StaveNote({ keys: [key], duration: 'q', clef, stemDirection: Stem.UP });
+  const expected = keyAlteration({ fifths, name: '' }, parsePitch(name)?.letter ?? 0);
+  if (pitch.alteration !== expected) note.addModifier(new Accidental(SIGNS[pitch.alteration]));
+  note.addModifier(
+    new Annotation(guide ? `(${finger})` : finger).setVerticalJustification(Annotation.VerticalJustify.TOP),
+  );
+  return note;
+}

@@ -1,0 +1,177 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { briefAddress } from '../../src/brief/address';
+import { cursorWords, openBench, serious } from './bench';
+
+const findings = (page: Page) => page.getByTestId('findings');
+const ways = (page: Page) => page.getByRole('heading', { name: /^\d ways$|^The one way$/ });
+const view = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name }).click();
+const standing = (page: Page) => expect(page.locator('main[data-ready="true"]')).toBeVisible();
+
+async function openPlan(page: Page, name: string) {
+  await openBench(page, '/?demo');
+  await page.getByRole('button', { name, exact: true }).click();
+  await expect(findings(page).getByRole('listitem').first()).toBeVisible();
+}
+
+test('a finding selects its notes, says its sentence, and leads to its shift, the rehearsal and the drill, which plays', async ({
+  page,
+}) => {
+  await openPlan(page, 'Juno: D major into thumb position');
+  await expect(findings(page)).toContainText('Notes 15 and 16');
+  const shift = findings(page).getByRole('listitem').filter({ hasText: 'shift' }).first();
+  await expect(shift).toContainText(/Notes \d+ and \d+: a shift from .* to .*, .*, [\d.]+ mm in [\d.]+ s\./);
+  await shift.getByRole('button').click();
+  const arrived = /Note (\d+) of/.exec((await cursorWords(page).textContent()) ?? '')?.[1];
+  await shift.getByRole('link', { name: 'take it apart' }).click();
+  await standing(page);
+  const closeUp = page.getByTestId('closeup');
+  await expect(page.getByRole('button', { pressed: true })).toContainText(`(${arrived})`);
+  await expect(closeUp).toContainText(/Guide: finger .* unheard\. It goes .*, [\d.]+ mm towards the/);
+  await expect(closeUp).toContainText('Why here:');
+  await expect(page.getByTestId('elsewhere')).toContainText(/costs|Nowhere else/);
+  await expect(closeUp.locator('svg')).toBeVisible();
+  await page.getByRole('button', { name: 'Open the drill most like it' }).click();
+  await standing(page);
+  await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Drill: /);
+  await expect(ways(page)).toBeVisible();
+  await page.getByLabel('Beats a minute').fill('240');
+  await page.getByLabel('count in').uncheck();
+  await page.getByRole('button', { name: 'Listen' }).click();
+  await expect(cursorWords(page)).toContainText(/Note [3-9] of/);
+  await page.getByRole('button', { name: 'Stop' }).click();
+});
+
+test('the rehearsal opens as a plan of its own, and a series is made to order', async ({ page }) => {
+  await openPlan(page, 'Wren: E flat major, two octaves');
+  await view(page, 'Shifts');
+  await page.getByRole('button', { name: 'Open the rehearsal on the Bench' }).click();
+  await standing(page);
+  await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);
+  await expect(page.getByTestId('staff')).toBeVisible();
+  await view(page, 'Shifts');
+  await page.getByLabel('Kind of drill').selectOption('same');
+  await page.getByLabel('From finger').selectOption('2');
+  await page.getByRole('button', { name: 'Open it on the Bench' }).click();
+  await expect(page.getByLabel('Name of this plan')).toHaveValue(
+    'Finger 2 all the way, A string, E flat major',
+  );
+  await expect(ways(page)).toBeVisible();
+});
+
+test('each kind of finding is opened from the Bench: its notes are marked and its close-up tells of it', async ({
+  page,
+}) => {
+  // F low and C sharp high with one finger, E between G and A, a fingertip wider than a semitone, a stretch, a shift, a note nothing checks.
+  const names = ['F4', 'C#5', 'E4', 'F4', 'G#3', 'C4', 'A5', 'Ab6'];
+  const locks = [
+    { at: 0, finger: 2 as const, string: 'D4' },
+    { at: 1, finger: 2 as const, string: 'A4' },
+    { at: 2, finger: 1 as const, string: 'D4' },
+    { at: 3, finger: 2 as const, string: 'D4' },
+  ];
+  const address = briefAddress({
+    instrument: 'violin',
+    hand: { relaxedMm: 62, fullMm: 80, fingertipMm: 19 },
+    material: { type: 'notes', key: 'C major', notes: names.map((name) => ({ pitches: [name] })) },
+    rules: { locks },
+  });
+  await openBench(page, `/${address}`);
+  const all = findings(page).getByRole('button', { name: /^all \d+$/ });
+  await all.click();
+  const kinds = ['shift', 'trap', 'crowding', 'comma', 'no check'] as const;
+  const VIEWS = { shift: 'Shifts', trap: 'Hand', crowding: 'Hand', comma: 'Ear', 'no check': 'Ear' };
+  for (const kind of kinds) {
+    const item = findings(page)
+      .getByRole('listitem')
+      .filter({ hasText: new RegExp(`^${kind} `) })
+      .first();
+    await item.getByRole('button').click();
+    const sentence = (await item.textContent()) ?? '';
+    const last = /Notes? (?:\d+ and )?(\d+)/.exec(sentence)?.[1];
+    await expect(cursorWords(page)).toContainText(`Note ${last} of 8`);
+    await expect(page.getByTestId('marked')).toContainText(String(last));
+    await item.getByRole('link').click();
+    await standing(page);
+    await expect(page.getByRole('heading', { name: VIEWS[kind], level: 1 })).toBeVisible();
+    if (VIEWS[kind] === 'Ear')
+      await expect(page.getByTestId('note')).toContainText(
+        kind === 'comma' ? '21.5 cents' : 'No open string checks',
+      );
+    await page.goBack();
+    await standing(page);
+    await all.click();
+  }
+});
+
+test('Hand shows frames, the same frame elsewhere in mm, the stretch with its limit and a way round', async ({
+  page,
+}) => {
+  await openPlan(page, 'Wren: E flat major, two octaves');
+  const stretch = findings(page).getByRole('listitem').filter({ hasText: 'stretch' });
+  await expect(stretch).toContainText(/[\d.]+ mm from 1 to 4, a stretch \(full spread [\d.]+ mm\)/);
+  await stretch.getByRole('link', { name: 'see the hand' }).click();
+  await standing(page);
+  await expect(page.getByRole('row', { name: /as it is/ })).toContainText('mm');
+  const spreads = await page.getByRole('row').locator('td:nth-child(3)').allTextContents();
+  const mm = spreads.map((words) => Number.parseFloat(words));
+  expect(mm.length).toBeGreaterThan(3);
+  expect(mm).toEqual([...mm].sort((a, b) => b - a));
+  await page.getByRole('button', { name: 'find a way round' }).click();
+  await expect(
+    page.getByText(/Another way changes note .* and costs [\d.]+ more|no other way/),
+  ).toBeVisible();
+});
+
+test('Ear gives targets in cents and mm, hears checks, explains a comma, and says holes in a table', async ({
+  page,
+}) => {
+  await openPlan(page, 'Wren: F sharp minor arpeggio');
+  await openBench(page, '/');
+  await page.getByLabel('Kind', { exact: true }).selectOption('scale');
+  await page.getByLabel('Key', { exact: true }).selectOption('D');
+  await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved');
+  await view(page, 'Ear');
+  await standing(page);
+  const targets = page.getByRole('region', { name: 'Targets' });
+  await expect(targets).toContainText(/[+−][\d.]+ cents/);
+  await expect(targets).toContainText(/[\d.]+ mm \([+−][\d.]+\)/);
+  await targets.getByRole('row').filter({ hasText: 'comma' }).first().getByRole('button').click();
+  await expect(page.getByTestId('comma')).toContainText('21.5 cents apart');
+  await page.getByTestId('note').getByRole('button', { name: 'Hear it pure' }).first().click();
+  await page.getByTestId('note').getByRole('button', { name: '10 cents high' }).first().click();
+  await page.getByLabel('Intonation').selectOption('own');
+  const table = page.getByLabel('Cents on each semitone from the tonic up');
+  await table.fill('0 x 4 -16 -14 -2 -10 2 14 -16');
+  await table.blur();
+  await expect(page.getByRole('alert')).toContainText('twelve numbers');
+  await expect(page.getByRole('alert')).toContainText('Nothing is given for 1 semitones');
+  await page.getByLabel('Open strings').selectOption('equal');
+  await expect(targets.getByText('comma')).toHaveCount(0);
+});
+
+test('double stops have pure targets of their own', async ({ page }) => {
+  await openPlan(page, 'Wren: D major in thirds');
+  await view(page, 'Ear');
+  await expect(page.getByText(/D4 \+ F♯4: major third 5:4, 13.7 cents narrower/)).toBeVisible();
+});
+
+test('without a plan, or with one that cannot be played, the views say so and show the way', async ({
+  page,
+}) => {
+  for (const name of ['hand', 'shifts', 'ear']) {
+    await page.goto(`/${name}`);
+    await expect(page.getByRole('alert')).toContainText('No plan is kept here yet');
+    await expect(page.getByRole('link', { name: 'To the Bench' })).toBeVisible();
+  }
+});
+
+test('axe finds nothing serious on Hand, Shifts and Ear', async ({ page }) => {
+  await openPlan(page, 'Wren: E flat major, two octaves');
+  for (const name of ['Hand', 'Shifts', 'Ear']) {
+    await view(page, name);
+    await standing(page);
+    expect(await serious(new AxeBuilder({ page })), name).toEqual([]);
+  }
+});
