@@ -128,9 +128,9 @@ export const KIND_SENTENCES: Readonly<Record<ShiftDetail['shift']['kind'], strin
 /** The same for a table. */
 export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
   'same-finger': 'same finger',
-  'old-finger': 'old finger leads',
-  'new-finger': 'new finger leads',
-  'open-string': 'over an open string',
+  'old-finger': 'old finger',
+  'new-finger': 'new finger',
+  'open-string': 'open string',
   'across-strings': 'across strings',
 };
 

@@ -70,8 +70,8 @@ export function shiftDetails(
 
 const middle = ({ step }: Played) => (step.handMm[0] + step.handMm[1]) / 2;
 
-/** As far as the hand reaches up a string in first position: a fifth. */
-const FIRST_POSITION = 7;
+/** As far as the hand reaches up a string in first position, in semitones, without an extension. */
+const FIRST_POSITION: Readonly<Record<InstrumentKind, number>> = { violin: 7, viola: 7, cello: 5, bass: 4 };
 
 /**
  * The easy way to hear a pitch: as an open string, low on another string, in first position on its own, from an open string octaves away, or an octave
@@ -97,7 +97,9 @@ export function hearFirst(to: Played, setup: Setup): HearFirst {
 function lowestPlace(midi: number, setup: Setup, may: (string: number) => boolean) {
   const places = setup.strings
     .map((open, string) => ({ string, semitones: midi - open.midi }))
-    .filter(({ string, semitones }) => semitones > 0 && semitones <= FIRST_POSITION && may(string));
+    .filter(
+      ({ string, semitones }) => semitones > 0 && semitones <= FIRST_POSITION[setup.kind] && may(string),
+    );
   return places.sort((a, b) => a.semitones - b.semitones)[0];
 }
 

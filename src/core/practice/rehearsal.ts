@@ -88,16 +88,11 @@ function lockedNote({ events }: PlanResponse, plan: Plan, at: number, beats: num
 
 const sameNote = (a: DrillNote, b: DrillNote) => a.pitches[0] === b.pitches[0] && a.string === b.string;
 
-/** The target where it is easily heard. */
+/** The target where it is easily heard: half position is left to the plan for the lowest notes. */
 function easyPlace({ hear, to }: ShiftDetail, setup: Setup): Omit<DrillNote, 'beats'> {
   const pitches = [pitchName({ ...to.pitch, octave: to.pitch.octave - hear.octaves })];
   const string = setup.strings[hear.string].name;
   return hear.kind === 'open'
     ? { pitches, finger: 0, string }
-    : { pitches, string, position: lowPosition(hear) };
-}
-
-/** In first position where the place asks for no higher one; half position is the plan's own choice. */
-function lowPosition({ semitones }: Extract<ShiftDetail['hear'], { kind: 'stopped' }>) {
-  return semitones > 2 && semitones <= 5 ? 1 : undefined;
+    : { pitches, string, position: hear.semitones > 2 ? 1 : undefined };
 }

@@ -7,14 +7,15 @@ import { UndoButtons } from '../../ui/UndoButtons';
 import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
 import { Briefs } from './Briefs';
-import { redo, rename, setTags, undo } from './edits';
+import { redo, rename, undo } from './edits';
 import { FindingsList } from './FindingsList';
-import { GiveTo, GivenDifferences } from './Given';
+import { GivenDifferences } from './Given';
 import { openAddress, start } from './opening';
 import { PlanShelf } from './PlanShelf';
 import { Problems } from './Problems';
 import { saveNow } from './saving';
 import { Stage } from './Stage';
+import { ThisPlan } from './ThisPlan';
 import { StudentMatch } from './StudentMatch';
 import { useBench } from './state';
 import { onPageKey } from './keys';
@@ -63,9 +64,7 @@ export default function Bench() {
             onChange={(event) => rename(event.target.value)}
           />
         </label>
-        <Tags key={record.id} tags={record.tags} />
         <UndoButtons history={history} onUndo={undo} onRedo={redo} />
-        <GiveTo studentId={record.studentId} />
         <button type="button" className="button" onClick={() => setPalette(true)}>
           Do …
         </button>
@@ -94,6 +93,7 @@ export default function Bench() {
               chosen={record.chosen}
             />
           )}
+          <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />
           <PlanShelf openId={record.id} />
           <Briefs request={record.request} />
         </aside>
@@ -104,23 +104,5 @@ export default function Bench() {
         </Suspense>
       )}
     </div>
-  );
-}
-
-/** The plan's tags in one line, taken up when the box is left. */
-function Tags({ tags }: { readonly tags: readonly string[] }) {
-  const shown = tags.join(', ');
-  return (
-    <label className="flex items-center gap-1 text-sm text-faded">
-      Tags
-      <input
-        key={shown}
-        className="w-28 rounded border border-transparent bg-transparent px-1 py-1 text-ink hover:border-rule focus:bg-sheet"
-        defaultValue={shown}
-        placeholder="parted by commas"
-        onBlur={(event) => event.target.value !== shown && setTags(event.target.value)}
-        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-      />
-    </label>
   );
 }

@@ -14,11 +14,16 @@ import { editedOf, useBench, type Edited } from './state';
 
 const { getState: get, setState: set } = useBench;
 
+/** Now, but always after the change before, so that no two changes are taken for one. */
+function later({ changedAt }: PlanRecord): number {
+  return Math.max(Date.now(), changedAt + 1);
+}
+
 /** @param run names edits that follow each other and are undone as one */
 function change(part: Partial<PlanRecord>, run: string | null = null) {
   const { record, history, response } = get();
   set({
-    record: { ...record, ...part, changedAt: Date.now() },
+    record: { ...record, ...part, changedAt: later(record) },
     history: afterEdit(history, editedOf(record), run),
     before: part.request ? (response?.plans[record.chosen] ?? null) : null,
     beside: null,
@@ -39,7 +44,7 @@ function step(go: (history: History<Edited>, now: Edited) => Step<Edited> | null
   const found = go(history, editedOf(record));
   if (!found) return;
   set({
-    record: { ...record, ...found.state, changedAt: Date.now() },
+    record: { ...record, ...found.state, changedAt: later(record) },
     history: found.history,
     before: null,
     beside: null,

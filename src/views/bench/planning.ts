@@ -32,7 +32,7 @@ export async function replan(follow: Plan | null = null): Promise<boolean> {
     issues: [],
     cursor: Math.min(cursor, last),
     selection: selection && selection.to <= last ? selection : null,
-    record: answer.plans.length > 0 ? { ...record, chosen } : record,
+    record: answer.plans.length > 0 && chosen !== record.chosen ? { ...record, chosen } : record,
   });
   return follow !== null && chosen > 0;
 }

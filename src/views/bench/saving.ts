@@ -56,7 +56,7 @@ async function write() {
       return;
     }
     seen = record.changedAt;
-    if (get().record === record) set({ save: 'saved' });
+    if (get().record.changedAt === record.changedAt) set({ save: 'saved' });
   } catch (error) {
     set({ save: 'failed' });
     say({
@@ -73,7 +73,7 @@ async function keepBoth(record: PlanRecord) {
   const copy = { ...record, id: crypto.randomUUID(), name };
   await savePlan(copy);
   const now = get().record;
-  const unchanged = now === record;
+  const unchanged = now.changedAt === record.changedAt;
   settle({ ...now, id: copy.id, name: now.name === record.name ? name : now.name }, copy.changedAt);
   if (unchanged) set({ save: 'saved' });
   else saveSoon();

@@ -16,7 +16,7 @@ const SYSTEM_WORDS = {
   own: 'a table of your own',
 } as const;
 const TUNING_WORDS = [
-  ['pure', 'open strings in pure fifths'],
+  ['pure', 'open strings tuned pure'],
   ['equal', 'open strings as a tuner has them'],
 ] as const;
 

@@ -114,12 +114,19 @@ function Elsewhere({ meaning, detail }: Props) {
 function elsewhereWords(other: Meaning['plan'] | undefined, plan: Meaning['plan']): string {
   if (!other) return 'Nowhere else: without a shift to this note no fingering is left.';
   const known = new Set(plan.shifts.map(({ to }) => to));
-  const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => `note ${to + 1}`);
+  const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => String(to + 1));
   const more = other.cost - plan.cost;
   const price = `${Math.abs(more).toFixed(1)} ${more < 0 ? 'less' : 'more'}`;
   return places.length === 0
     ? `Without this shift the hand makes no other: that costs ${price}.`
-    : `Elsewhere the same job is done by shifting to ${places.join(' and ')}: that costs ${price}.`;
+    : `Elsewhere the same job is done by shifting to note ${listed(places)}: that costs ${price}.`;
+}
+
+/** "15, 17 and 42" */
+function listed(places: readonly string[]): string {
+  return places.length < 2
+    ? places.join()
+    : `${places.slice(0, -1).join(', ')} and ${places[places.length - 1]}`;
 }
 
 /** The two notes and the guide between them, on the staff. */

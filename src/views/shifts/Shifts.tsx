@@ -70,7 +70,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
         <tbody>
           {shifts.map((detail, at) => (
             <tr key={detail.shift.to} className={`border-b border-rule ${at === open ? 'bg-haze' : ''}`}>
-              <th scope="row" className="px-1 py-0.5 font-semibold whitespace-nowrap">
+              <th scope="row" className="px-1 font-semibold whitespace-nowrap">
                 <button
                   type="button"
                   aria-pressed={at === open}
@@ -83,7 +83,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
               <td className="px-2">
                 {detail.shift.fromFinger} → {detail.shift.toFinger}
               </td>
-              <td className="px-2 whitespace-nowrap">
+              <td className="px-2">
                 {detail.from.step.positionName} → {detail.to.step.positionName}
               </td>
               <td className="px-2">{strings(detail, meaning)}</td>

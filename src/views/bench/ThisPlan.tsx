@@ -1,0 +1,37 @@
+import { memo } from 'react';
+import { setTags } from './edits';
+import { GiveTo } from './Given';
+
+interface Props {
+  readonly id: string;
+  readonly tags: readonly string[];
+  readonly studentId: string | null;
+}
+
+/** What is kept with the plan on the stand, and who else may have it. */
+export const ThisPlan = memo(function ThisPlan({ id, tags, studentId }: Props) {
+  return (
+    <section aria-label="This plan" className="flex items-center gap-3">
+      <Tags key={id} tags={tags} />
+      <GiveTo studentId={studentId} />
+    </section>
+  );
+});
+
+/** The plan's tags in one line, taken up when the box is left. */
+function Tags({ tags }: { readonly tags: readonly string[] }) {
+  const shown = tags.join(', ');
+  return (
+    <label className="flex flex-1 items-center gap-1 text-sm text-faded">
+      Tags
+      <input
+        key={shown}
+        className="min-h-9 w-full rounded-md border border-rule bg-sheet px-2 text-ink"
+        defaultValue={shown}
+        placeholder="parted by commas"
+        onBlur={(event) => event.target.value !== shown && setTags(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+    </label>
+  );
+}
