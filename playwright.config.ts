@@ -9,6 +9,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   forbidOnly: true,
+  // A stalled machine gets a second try; the run then names the test as flaky, so that it is not lost from sight.
+  retries: 1,
   timeout: 60_000,
   // A slow machine with two browsers at once takes its time; nothing is asserted about speed here.
   expect: { timeout: 12_000 },
