@@ -133,47 +133,33 @@ export function octaveBuilding(
   return drillRequest(request, keyName, notes);
 }
 
+/** A series that begins low on one string and climbs the scale. */
+export interface Series {
+  readonly key: string;
+  readonly string: string;
+  readonly finger: FingerName;
+  readonly span: number;
+}
+
+/** Where a finger's series begins, in letter steps: in first position; the thumb at the octave. */
+const startOf = (finger: FingerName) => (finger === 'T' ? 7 : Number(finger));
+
 /** One finger shifting up the scale on one string, a step at a time: the first series everybody learns. */
 export function sameFingerSeries(
   request: PlanRequest,
   setup: Setup,
-  series: {
-    readonly key: string;
-    readonly string: string;
-    readonly finger: FingerName;
-    readonly span: number;
-  },
+  { finger, ...series }: Series,
 ): PlanRequest {
-  const { key, string, finger, span } = series;
-  const start = finger === 'T' ? 7 : Number(finger);
-  return shiftDrill(request, setup, {
-    ...{ key, string, span, start },
-    fromFinger: finger,
-    toFinger: finger,
-    distance: 1,
-  });
+  const pair = { fromFinger: finger, toFinger: finger, distance: 1 };
+  return shiftDrill(request, setup, { ...series, ...pair, start: startOf(finger) });
 }
 
 /** A note under a higher finger matched by the first finger after a shift: the same pitch, heard twice. */
 export function matchingDrill(
   request: PlanRequest,
   setup: Setup,
-  series: {
-    readonly key: string;
-    readonly string: string;
-    readonly finger: FingerName;
-    readonly span: number;
-  },
+  { finger, ...series }: Series,
 ): PlanRequest {
-  const { key, string, finger, span } = series;
-  const start = finger === 'T' ? 7 : Number(finger);
-  return shiftDrill(request, setup, {
-    key,
-    string,
-    span,
-    start,
-    fromFinger: finger,
-    toFinger: 1,
-    distance: 0,
-  });
+  const pair = { fromFinger: finger, toFinger: 1 as const, distance: 0 };
+  return shiftDrill(request, setup, { ...series, ...pair, start: startOf(finger) });
 }
