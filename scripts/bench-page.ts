@@ -112,6 +112,9 @@ export async function benchPage() {
   }
 }
 
+/** The engraver and the notation package that only it asks for. */
+const isNotation = (url: string) => /\/(engrave|vexflow-core)\./.test(url);
+
 /** A first visit with nothing cached or kept: when the plan stands and can be worked at, and what script that took. */
 async function coldLoad(browser: Browser, address: string) {
   const visits: { readyMs: number; scriptKb: number; notationKb: number }[] = [];
@@ -126,7 +129,7 @@ async function coldLoad(browser: Browser, address: string) {
         (body) => gzipSync(body).length,
         () => 0,
       );
-      (response.url().includes('/engrave.') ? notation : scripts).push(size);
+      (isNotation(response.url()) ? notation : scripts).push(size);
     });
     await page.goto(address, { waitUntil: 'commit' });
     await page.locator('main[data-ready="true"]').waitFor();

@@ -49,7 +49,8 @@ async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
     return { kind: 'nothing', message: 'No plan is kept here yet. Make one on the Bench, then come back.' };
   const student = (await listStudents()).find(({ id }) => id === record.studentId);
   const { request } = record;
-  const response = await planInWorker({ ...request, alternatives: ALTERNATIVES });
+  const asking = { ...request, alternatives: ALTERNATIVES };
+  const response = await planInWorker(asking);
   if ('error' in response || response.plans.length === 0)
     return {
       kind: 'nothing',
@@ -58,7 +59,9 @@ async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
     };
   const chosen = Math.min(record.chosen, response.plans.length - 1);
   const aim = aimFor(response, student?.level ?? 'middle', part);
-  const findings = await findingsInWorker(request, response, chosen, aim);
+  const findings = await findingsInWorker(asking, chosen, aim);
+  if (!findings)
+    return { kind: 'nothing', message: 'This plan has no way chosen. Open it on the Bench and choose one.' };
   return {
     kind: 'there',
     meaning: { record, student, request, response, plan: response.plans[chosen], aim, findings },

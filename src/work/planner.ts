@@ -1,7 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import type { ErrorAnswer } from '../contract/read';
 import type { Aim, Findings, PlanRequest, PlanResponse } from '../core';
-import type { Planner } from './plan.worker';
+import type { Planner, Weightiest } from './plan.worker';
 
 let planner: Remote<Planner> | undefined;
 
@@ -16,12 +16,17 @@ export function planInWorker(request: PlanRequest): Promise<PlanResponse | Error
   return inWorker().plan(request);
 }
 
-/** Works out in the background what one plan of an answer means. @param chosen a plan that is there */
-export function findingsInWorker(
+/** Works out in the background what one plan of the answer to a request means; null where it has no such plan. */
+export function findingsInWorker(request: PlanRequest, chosen: number, aim: Aim): Promise<Findings | null> {
+  return inWorker().findings(request, chosen, aim);
+}
+
+/** The same, the weightiest findings alone: a long plan has thousands of notes to tell of. */
+export function weightiestInWorker(
   request: PlanRequest,
-  response: PlanResponse,
   chosen: number,
   aim: Aim,
-): Promise<Findings> {
-  return inWorker().findings(request, response, chosen, aim);
+  most: number,
+): Promise<Weightiest> {
+  return inWorker().weightiest(request, chosen, aim, most);
 }

@@ -1,13 +1,15 @@
 import { memo, useEffect, useState } from 'react';
 import { aimFor, findingWords, KIND_NAMES } from '../../brief/findings';
 import { resolveSetup, type Finding, type PlanRequest, type PlanResponse } from '../../core';
-import { findingsInWorker } from '../../work/planner';
+import { weightiestInWorker } from '../../work/planner';
+import type { Weightiest } from '../../work/plan.worker';
 import { select } from './edits';
 import { useStudent } from './students';
 
 interface Props {
   readonly planId: string;
   readonly studentId: string | null;
+  /** As it was asked, with its number of alternatives. */
   readonly request: PlanRequest;
   readonly response: PlanResponse;
   readonly chosen: number;
@@ -15,6 +17,8 @@ interface Props {
 
 /** Shown before "all" is asked for. */
 const FIRST = 5;
+/** Shown at most: nobody works through more in one lesson. */
+const MOST = 60;
 
 /** Where each kind of finding is looked at closely. */
 const VIEWS: Readonly<Record<Finding['kind'], readonly [string, string]>> = {
@@ -35,13 +39,13 @@ export const FindingsList = memo(function FindingsList({
   chosen,
 }: Props) {
   const level = useStudent(studentId)?.level ?? 'middle';
-  const [found, setFound] = useState<readonly Finding[]>([]);
+  const [{ first: found, count }, setFound] = useState<Weightiest>({ first: [], count: 0 });
   const [all, setAll] = useState(false);
   useEffect(() => {
     let here = true;
     if (!response.plans[chosen]) return;
-    void findingsInWorker(request, response, chosen, aimFor(response, level)).then(({ ranked }) => {
-      if (here) setFound(ranked);
+    void weightiestInWorker(request, chosen, aimFor(response, level), MOST).then((weightiest) => {
+      if (here) setFound(weightiest);
     });
     return () => {
       here = false;
@@ -89,7 +93,7 @@ export const FindingsList = memo(function FindingsList({
           className="mt-1 cursor-pointer text-dove underline"
           onClick={() => setAll(!all)}
         >
-          {all ? 'only the weightiest' : `all ${found.length}`}
+          {all ? 'only the weightiest' : count > MOST ? `the first ${MOST} of ${count}` : `all ${count}`}
         </button>
       )}
     </section>

@@ -16,7 +16,8 @@ export async function replan(follow: Plan | null = null): Promise<boolean> {
   const ask = ++asked;
   const { getState: get, setState: set } = useBench;
   const { request } = get().record;
-  const answer = await planInWorker({ ...request, alternatives: ALTERNATIVES });
+  const asking = { ...request, alternatives: ALTERNATIVES };
+  const answer = await planInWorker(asking);
   if (ask !== asked) return false;
   if ('error' in answer) {
     set({ issues: answer.error.issues });
@@ -28,7 +29,7 @@ export async function replan(follow: Plan | null = null): Promise<boolean> {
   const last = answer.events.length - 1;
   set({
     response: answer,
-    planned: request,
+    planned: asking,
     issues: [],
     cursor: Math.min(cursor, last),
     selection: selection && selection.to <= last ? selection : null,
