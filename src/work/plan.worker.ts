@@ -36,8 +36,11 @@ export interface Weightiest {
   readonly count: number;
 }
 
+/** As JSON text: for a thousand notes the page reads that much sooner than a copied object. */
+const planText = (request: PlanRequest) => JSON.stringify(plan(request));
+
 /** What the worker offers to the page. */
-const planner = { plan, findings, weightiest };
+const planner = { planText, findings, weightiest };
 export type Planner = typeof planner;
 
 expose(planner);

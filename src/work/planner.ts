@@ -12,8 +12,8 @@ function inWorker(): Remote<Planner> {
 }
 
 /** Plans in the background. */
-export function planInWorker(request: PlanRequest): Promise<PlanResponse | ErrorAnswer> {
-  return inWorker().plan(request);
+export async function planInWorker(request: PlanRequest): Promise<PlanResponse | ErrorAnswer> {
+  return JSON.parse(await inWorker().planText(request)) as PlanResponse | ErrorAnswer;
 }
 
 /** Works out in the background what one plan of the answer to a request means; null where it has no such plan. */
