@@ -1,5 +1,5 @@
 import { midiOf, parsePitch, requestIssues, resolveSetup, type ChoiceIssue, type PlanRequest } from '../core';
-import type { PlanRecord, Playing, StudentRecord } from '../store/records';
+import { newRecord, type PlanRecord, type Playing, type StudentRecord } from '../store/records';
 import { playableTonics, tonicClass, withInstrument } from './material';
 
 /*
@@ -41,6 +41,15 @@ export function forStudent(request: PlanRequest, { plays, positions }: StudentRe
     (a, b) => away(a) - away(b),
   );
   return tonic ? { ...turned, material: { ...material, tonic } } : { ...turned, material };
+}
+
+/** A plan given to another student: a copy on their instrument, for their hand, that knows where it came from. */
+export function givenTo(
+  { id, name, tags, request }: PlanRecord,
+  student: StudentRecord,
+  now: number,
+): PlanRecord {
+  return newRecord(forStudent(request, student), now, { name, tags, studentId: student.id, givenFrom: id });
 }
 
 /** Semitones above the lowest string. */

@@ -1,5 +1,5 @@
 import { readAddress } from '../../brief/address';
-import { forStudent } from '../../brief/student';
+import { givenTo } from '../../brief/student';
 import { deletePlan, getPlan, listPlans, savePlan, storageTrouble } from '../../store/db';
 import { fillWithDemo } from '../../store/demo';
 import { newRecord, type PlanRecord, type StudentRecord } from '../../store/records';
@@ -70,9 +70,7 @@ export async function newPlan(request: PlanRequest = get().record.request) {
 /** Gives the plan on the stand to another student: a copy on their instrument, for their hand. */
 export async function givePlan(student: StudentRecord) {
   await saveNow();
-  const { id, name, tags, request } = get().record;
-  const part = { name, tags, studentId: student.id, givenFrom: id };
-  await keepAndStand(newRecord(forStudent(request, student), Date.now(), part));
+  await keepAndStand(givenTo(get().record, student, Date.now()));
 }
 
 async function keepAndStand(record: PlanRecord) {

@@ -97,18 +97,16 @@ function spreadTrouble(relaxed: number, full: number): string | null {
     : `The comfortable spread (${relaxed} mm) cannot be wider than the full one (${full} mm); measure again.`;
 }
 
+const FOURTHS = [
+  ['perfect fourth, 1st position', 2, 7],
+  ['augmented fourth, 1st position', 1, 7],
+  ['perfect fourth, 4th position', 7, 12],
+] as const;
+
 /** Frames that every player of the instrument meets: from finger 1 to finger 4, in semitones above the open string. */
 const FRAMES: Readonly<Record<InstrumentKind, readonly (readonly [string, number, number])[]>> = {
-  violin: [
-    ['perfect fourth, 1st position', 2, 7],
-    ['augmented fourth, 1st position', 1, 7],
-    ['perfect fourth, 4th position', 7, 12],
-  ],
-  viola: [
-    ['perfect fourth, 1st position', 2, 7],
-    ['augmented fourth, 1st position', 1, 7],
-    ['perfect fourth, 4th position', 7, 12],
-  ],
+  violin: FOURTHS,
+  viola: FOURTHS,
   cello: [
     ['minor third, closed hand', 2, 5],
     ['major third, extended', 2, 6],

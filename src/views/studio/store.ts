@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { forStudent } from '../../brief/student';
+import { forStudent, givenTo } from '../../brief/student';
 import { INSTRUMENTS, type PlanRequest } from '../../core';
 import {
   addKept,
@@ -124,9 +124,8 @@ export async function planFor(student: StudentRecord) {
 }
 
 /** Gives a plan to another student: a copy on their instrument, for their hand, opened on the Bench. */
-export async function givePlan({ id, name, tags, request }: PlanRecord, student: StudentRecord) {
-  const part = { name, tags, studentId: student.id, givenFrom: id };
-  await openNew(newRecord(forStudent(request, student), Date.now(), part));
+export async function givePlan(plan: PlanRecord, student: StudentRecord) {
+  await openNew(givenTo(plan, student, Date.now()));
 }
 
 async function openNew(plan: PlanRecord) {
