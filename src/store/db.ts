@@ -77,11 +77,17 @@ export async function saveStudent(record: StudentRecord): Promise<void> {
   await db.students.put(record);
 }
 
-/** Changes some of what is known of a student, leaving the rest as another page may have it. @returns the record before */
-export function editStudent(id: string, part: Partial<StudentRecord>): Promise<StudentRecord | undefined> {
+/**
+ * Changes some of what is known of a student, from what is kept at that moment: quick changes and other pages lose nothing.
+ * @returns the record before
+ */
+export function editStudent(
+  id: string,
+  change: (student: StudentRecord) => Partial<StudentRecord>,
+): Promise<StudentRecord | undefined> {
   return db.transaction('rw', db.students, async () => {
     const before = await db.students.get(id);
-    if (before) await db.students.put({ ...before, ...part, id, changedAt: Date.now() });
+    if (before) await db.students.put({ ...before, ...change(before), id, changedAt: Date.now() });
     return before;
   });
 }

@@ -18,13 +18,14 @@ interface Props {
   /** The instrument's name. */
   readonly words: string;
   readonly onPut: (hand: Playing['hand']) => void;
+  /** Some of the measures. */
+  readonly onMeasure: (part: Partial<HandProfile>) => void;
 }
 
 /** The hand: by a word or by measure, how to measure it, and what that means on this instrument. */
-export function HandMeasure({ plays, words, onPut }: Props) {
+export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
   const hand = resolveHand(plays.instrument, plays.hand);
   const measured = typeof plays.hand === 'object';
-  const put = (part: Partial<HandProfile>) => onPut({ ...hand, ...part });
   return (
     <section aria-labelledby="hand" className="flex flex-col gap-3 border-t border-rule pt-3">
       <h3 id="hand" className="font-serif text-lg font-semibold">
@@ -35,7 +36,7 @@ export function HandMeasure({ plays, words, onPut }: Props) {
           label="Known by"
           value={measured ? 'measured' : ((plays.hand as string | undefined) ?? 'medium')}
           choices={[...HAND_WORDS, ['measured', 'its measures']]}
-          onPick={(value) => onPut(value === 'measured' ? hand : (value as Playing['hand']))}
+          onPick={(value) => (value === 'measured' ? onMeasure({}) : onPut(value as Playing['hand']))}
         />
         {measured && (
           <>
@@ -46,7 +47,7 @@ export function HandMeasure({ plays, words, onPut }: Props) {
               least={20}
               most={300}
               trouble={(mm) => spreadTrouble(mm ?? 0, hand.fullMm)}
-              onPut={(relaxedMm) => put({ relaxedMm })}
+              onPut={(relaxedMm) => onMeasure({ relaxedMm })}
             />
             <NumberField
               label="Full spread, 1 to 4"
@@ -55,7 +56,7 @@ export function HandMeasure({ plays, words, onPut }: Props) {
               least={20}
               most={300}
               trouble={(mm) => spreadTrouble(hand.relaxedMm, mm ?? 0)}
-              onPut={(fullMm) => put({ fullMm })}
+              onPut={(fullMm) => onMeasure({ fullMm })}
             />
             <NumberField
               label="Width of a fingertip"
@@ -63,7 +64,7 @@ export function HandMeasure({ plays, words, onPut }: Props) {
               value={hand.fingertipMm}
               least={3}
               most={40}
-              onPut={(fingertipMm) => put({ fingertipMm })}
+              onPut={(fingertipMm) => onMeasure({ fingertipMm })}
             />
           </>
         )}

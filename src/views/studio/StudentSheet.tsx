@@ -2,7 +2,14 @@ import { Trash2 } from 'lucide-react';
 import { POSITION_WORDS, positionWords, SCHOOL_WORDS, type Choice } from '../../brief/brief';
 import { sizeChoices } from '../../brief/material';
 import { playingIssues } from '../../brief/student';
-import { INSTRUMENTS, type InstrumentKind, type Level, type NoteNames } from '../../core';
+import {
+  INSTRUMENTS,
+  resolveHand,
+  type HandProfile,
+  type InstrumentKind,
+  type Level,
+  type NoteNames,
+} from '../../core';
 import { LEVELS, type Playing, type StudentRecord } from '../../store/records';
 import { UndoButtons } from '../../ui/UndoButtons';
 import { NumberField, Pick, TextField } from './fields';
@@ -28,8 +35,14 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
   const { id, plays } = student;
   const { instrument } = plays;
   const { label, defaultSize, tuning } = INSTRUMENTS[instrument];
-  const put = (part: Partial<StudentRecord>, run: string | null = null) => void changeStudent(id, part, run);
-  const play = (part: Partial<Playing>) => put({ plays: { ...plays, ...part } });
+  const put = (part: Partial<StudentRecord>, run: string | null = null) =>
+    void changeStudent(id, () => part, run);
+  const play = (part: Partial<Playing>) =>
+    void changeStudent(id, (kept) => ({ plays: { ...kept.plays, ...part } }));
+  const measure = (part: Partial<HandProfile>) =>
+    void changeStudent(id, (kept) => ({
+      plays: { ...kept.plays, hand: { ...resolveHand(kept.plays.instrument, kept.plays.hand), ...part } },
+    }));
   return (
     <section
       aria-labelledby="sheet"
@@ -73,7 +86,9 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
           label="Instrument"
           value={instrument}
           choices={Object.entries(INSTRUMENTS).map(([kind, data]) => [kind, data.label] as const)}
-          onPick={(kind) => put(onInstrument(kind as InstrumentKind, plays))}
+          onPick={(kind) =>
+            void changeStudent(id, (kept) => onInstrument(kind as InstrumentKind, kept.plays))
+          }
         />
         <Pick
           label="Size"
@@ -107,7 +122,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         <Clefs student={student} onPut={(clefs) => put({ clefs })} />
       </div>
       <TextField label="To remember" value={student.remark} onPut={(remark) => put({ remark }, 'remark')} />
-      <HandMeasure plays={plays} words={label} onPut={(hand) => play({ hand })} />
+      <HandMeasure plays={plays} words={label} onPut={(hand) => play({ hand })} onMeasure={measure} />
     </section>
   );
 }

@@ -75,8 +75,12 @@ export async function addStudent() {
 }
 
 /** @param run names edits that follow each other in one box and are undone as one */
-export async function changeStudent(id: string, part: Partial<StudentRecord>, run: string | null = null) {
-  const before = await kept(editStudent(id, part));
+export async function changeStudent(
+  id: string,
+  change: (student: StudentRecord) => Partial<StudentRecord>,
+  run: string | null = null,
+) {
+  const before = await kept(editStudent(id, change));
   if (before) set({ history: afterEdit(get().history, before, run && `${id}.${run}`) });
 }
 
@@ -87,7 +91,7 @@ async function step(go: (history: History<StudentRecord>, now: StudentRecord) =>
   const { history } = get();
   const found = (go === redone ? history.future : history.past).at(-1);
   if (!found) return;
-  const now = await kept(editStudent(found.id, found));
+  const now = await kept(editStudent(found.id, () => found));
   if (!now) return;
   const after = go(history, now);
   if (after) set({ history: after.history, studentId: found.id });
