@@ -7,10 +7,18 @@ import type { PlanResponse } from '../core';
 export const MOST_PAGES = 5000;
 const MOST_SECONDS = 120;
 
-type Answer = PlanResponse | ErrorAnswer;
-
 /** A request's answer with its place in the book. */
-export type Page = Answer & { readonly book: { readonly page: number; readonly of: number } };
+export type Page = (PlanResponse | ErrorAnswer) & {
+  readonly book: { readonly page: number; readonly of: number };
+};
+
+/** One page as a line of the answer. */
+export function pageLine(answer: PlanResponse | ErrorAnswer, page: number, of: number): string {
+  return JSON.stringify({ ...answer, book: { page, of } } satisfies Page);
+}
+
+/** Pages a thread has at hand, so that it need not wait for the next while one is passed on. */
+const AT_HAND = 2;
 
 /** Starts one worker thread; the caller says where the built worker lies. */
 export type StartWorker = () => Worker;
@@ -26,14 +34,14 @@ export function startFromSource(source: URL): Worker {
 /**
  * Works a book out in worker threads, each taking the next request as it is free.
  * @param texts one JSON request each
- * @returns the pages in order, as they become ready; stopping the iteration stops the threads
+ * @returns the pages as JSON texts, in order, as they become ready; stopping the iteration stops the threads
  */
-export async function* workBook(texts: readonly string[], start: StartWorker): AsyncGenerator<Page> {
+export async function* workBook(texts: readonly string[], start: StartWorker): AsyncGenerator<string> {
   const of = texts.length;
-  const ready = new Map<number, Answer>();
+  const ready = new Map<number, string>();
   const workers = Array.from({ length: Math.min(of, availableParallelism()) }, start);
   let next = 0;
-  let failed: unknown;
+  let failed: ErrorAnswer | undefined;
   let wake = () => {};
   const deadline = setTimeout(() => {
     failed = errorAnswer([
@@ -42,11 +50,11 @@ export async function* workBook(texts: readonly string[], start: StartWorker): A
     wake();
   }, MOST_SECONDS * 1000);
   const hand = (worker: Worker) => {
-    if (next < of) worker.postMessage({ index: next, text: texts[next++] });
+    if (next < of) worker.postMessage({ page: next, of, text: texts[next++] });
   };
   for (const worker of workers) {
-    worker.on('message', ({ index, answer }: { index: number; answer: Answer }) => {
-      ready.set(index, answer);
+    worker.on('message', ({ page, line }: { page: number; line: string }) => {
+      ready.set(page, line);
       hand(worker);
       wake();
     });
@@ -56,16 +64,16 @@ export async function* workBook(texts: readonly string[], start: StartWorker): A
       ]);
       wake();
     });
-    hand(worker);
+    for (let at = 0; at < AT_HAND; at++) hand(worker);
   }
   try {
     for (let page = 0; page < of; page++) {
       while (!ready.has(page) && !failed) await new Promise<void>((resolve) => (wake = resolve));
       if (failed) {
-        yield { ...(failed as ErrorAnswer), book: { page, of } };
+        yield pageLine(failed, page, of);
         return;
       }
-      yield { ...(ready.get(page) as Answer), book: { page, of } };
+      yield ready.get(page) as string;
       ready.delete(page);
     }
   } finally {

@@ -22,20 +22,16 @@ export function gripsFor(setup: Setup, model: HandModel, pitches: readonly Deman
 }
 
 /** Pressed holds of one pitch on one string, and the open string (or its extension) with the hand in any position. */
-function voiceHolds(setup: Setup, model: HandModel, string: number, pitch: DemandedPitch): Hold[] {
+function voiceHolds(setup: Setup, model: HandModel, string: number, pitch: DemandedPitch): readonly Hold[] {
   const pressed = model.holds(string, pitch);
   const semitones = pitch.midi - setup.strings[string].midi;
   if (semitones !== 0 && !(string === 0 && semitones < 0 && -semitones <= setup.extensionSemitones))
     return pressed;
-  const open = Array.from({ length: model.positionCount }, (_, position) => ({
-    position,
-    stops: [{ string, finger: 0, semitones }],
-    frame: NO_FRAME,
-    extended: 0,
-    reread: false,
-    unsteady: 0,
-  }));
-  return [...pressed, ...open];
+  const stops = [{ string, finger: 0, semitones, harmonic: false }];
+  const found = pressed.slice();
+  for (let position = 0; position < model.positionCount; position++)
+    found.push({ position, stops, frame: NO_FRAME, extended: 0, leaned: false, reread: false, unsteady: 0 });
+  return found;
 }
 
 /**

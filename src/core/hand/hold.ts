@@ -12,7 +12,7 @@ export interface Stop {
   /** Semitones above the open string. */
   readonly semitones: number;
   /** True where the finger only touches the string for a natural harmonic. */
-  readonly harmonic?: boolean;
+  readonly harmonic: boolean;
 }
 
 /**
@@ -27,7 +27,7 @@ export interface Hold {
   /** The finger that reaches outside the closed hand, or 0. */
   readonly extended: number;
   /** True where the hand leans a semitone out of its position on a fixed thumb (double bass). */
-  readonly leaned?: boolean;
+  readonly leaned: boolean;
   /** True where a written note is taken as its enharmonic neighbour. */
   readonly reread: boolean;
   /** How rare or unsteady the frame is, in the unit of the planner's weights; 0 for what is taught first. */
@@ -58,7 +58,7 @@ export interface HandModel {
   /** Where a finger falls when the hand merely rests in a position, in semitones; NaN where it has no place. */
   resting(position: number, string: number, finger: number): number;
   /** All holds of one written pitch on one string by a pressed finger; the open string is left to the caller. */
-  holds(string: number, pitch: DemandedPitch): Hold[];
+  holds(string: number, pitch: DemandedPitch): readonly Hold[];
 }
 
 /** A pitch of the material with the ways it may be read, the written one first; steps count letters above C0. */

@@ -2,7 +2,15 @@ import type { Setup } from '../instrument/setup';
 import { keyAlteration, type Key } from '../pitch/key';
 import { midiOf } from '../pitch/pitch';
 import { patternCost } from './patterns';
-import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold, type PositionLabel } from './hold';
+import {
+  NO_FRAME,
+  ordinal,
+  THUMB,
+  type DemandedPitch,
+  type HandModel,
+  type Hold,
+  type PositionLabel,
+} from './hold';
 
 /*
  * Violin and viola: a position is named by letters. Finger f on a note k letter steps above the open string lies in
@@ -96,9 +104,10 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
         for (const frame of framesFor(string, position, finger, semitones, extended)) {
           found.push({
             position,
-            stops: [{ string, finger, semitones }],
-            frame: [NaN, ...frame, NaN],
+            stops: [{ string, finger, semitones, harmonic: false }],
+            frame: frameOf(frame),
             extended: extended ? finger : 0,
+            leaned: false,
             reread,
             unsteady: patternCost(frame),
           });
@@ -120,6 +129,13 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
     resting,
     holds,
   };
+}
+
+/** The places of fingers 1 to 4 as a frame; a copy of NO_FRAME, so that all frames are stored alike and compare quickly. */
+function frameOf([first, second, third, fourth]: readonly number[]): readonly number[] {
+  const frame = NO_FRAME.slice();
+  [frame[1], frame[2], frame[3], frame[4]] = [first, second, third, fourth];
+  return frame;
 }
 
 /** Finger, letter steps it lies above the position's first, and whether that is outside its own place. */

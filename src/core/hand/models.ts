@@ -21,8 +21,8 @@ export function handModel(
   const models: Record<InstrumentKind, () => HandModel> = {
     violin: () => letterHand(setup, key, demanded),
     viola: () => letterHand(setup, key, demanded),
-    cello: () => shapeHand(setup, CELLO),
-    bass: () => shapeHand(setup, BASS_SCHOOLS[school]),
+    cello: () => shapeHand(setup, CELLO, demanded),
+    bass: () => shapeHand(setup, BASS_SCHOOLS[school], demanded),
   };
   return models[setup.kind]();
 }

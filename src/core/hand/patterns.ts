@@ -19,8 +19,12 @@ const PATTERN_COSTS: Readonly<Record<string, number>> = {
 };
 const ODD_PATTERN = 0.45;
 
-/** @param frame stops of the fingers 1 to 4 in semitones */
-export function patternCost(frame: readonly number[]): number {
-  const [first, second, third, fourth] = frame;
-  return PATTERN_COSTS[`${second - first}-${third - second}-${fourth - third}`] ?? ODD_PATTERN;
+/** The costs by their gaps as digits: read for every frame there is. */
+const BY_DIGITS = new Map(
+  Object.entries(PATTERN_COSTS).map(([gaps, cost]) => [Number(gaps.replaceAll('-', '')), cost]),
+);
+
+/** @param frame stops of the fingers 1 to 4 in semitones, rising by less than ten */
+export function patternCost([first, second, third, fourth]: readonly number[]): number {
+  return BY_DIGITS.get((second - first) * 100 + (third - second) * 10 + fourth - third) ?? ODD_PATTERN;
 }

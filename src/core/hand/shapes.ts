@@ -65,8 +65,8 @@ interface Layout {
   readonly places: readonly Place[];
   readonly labels: readonly PositionLabel[];
   readonly restFrames: readonly (readonly number[])[];
-  /** For each stop, which shapes put which finger there; on string 0. */
-  readonly byStop: readonly (readonly Hold[])[];
+  /** Which shapes put which finger at a stop of a string. Those of one position and finger stand side by side. */
+  readonly holdsAt: (string: number, semitones: number) => readonly Hold[];
 }
 
 /** Layouts follow from the schools' data alone, so each is worked out once. */
@@ -97,6 +97,8 @@ function layOut(school: School, reach: number): Layout {
       }
     });
   });
+  for (const holds of byStop)
+    holds.sort((a, b) => a.position - b.position || a.stops[0].finger - b.stops[0].finger);
   const [low, high] = school.octaveHarmonicFrom;
   places.forEach((place, position) => {
     if (!place.region.thumb && place.stop >= low && place.stop <= high)
@@ -107,13 +109,28 @@ function layOut(school: School, reach: number): Layout {
     places,
     labels,
     restFrames: places.map(({ region, stop }) => frameOf(region.resting, stop)),
-    byStop,
+    holdsAt: onStrings(byStop),
   };
 }
 
-/** The shape hand of a school on one instrument. */
-export function shapeHand(setup: Setup, school: School): HandModel {
-  const { places, labels, restFrames, byStop } = layoutOf(school, setup.reachSemitones);
+/** The holds of string 0 on every string, each made once. */
+function onStrings(byStop: readonly (readonly Hold[])[]): Layout['holdsAt'] {
+  const known: (readonly Hold[])[] = [];
+  return (string, semitones) =>
+    (known[string * byStop.length + semitones] ??= byStop[semitones].map((hold) => ({
+      ...hold,
+      stops: [{ ...hold.stops[0], string }],
+    })));
+}
+
+/**
+ * The shape hand of a school on one instrument.
+ * @param demanded every pitch of the material: fingers lie ready where the music will want them
+ */
+export function shapeHand(setup: Setup, school: School, demanded: readonly DemandedPitch[]): HandModel {
+  const { places, labels, restFrames, holdsAt } = layoutOf(school, setup.reachSemitones);
+  const useful = usefulFingers(setup, demanded);
+  const ready: number[][] = [];
   return {
     positionCount: places.length,
     home: places.findIndex(({ stop }) => school.names[stop]?.label === 1),
@@ -126,13 +143,69 @@ export function shapeHand(setup: Setup, school: School): HandModel {
     holds: (string: number, pitch: DemandedPitch) => {
       const semitones = pitch.midi - setup.strings[string].midi;
       if (semitones < 1 || semitones > setup.reachSemitones) return [];
-      return byStop[semitones].map((hold) => ({ ...hold, stops: [{ ...hold.stops[0], string }] }));
+      // The same on every string.
+      ready[semitones] ??= readiest(holdsAt(0, semitones), useful);
+      const holds = holdsAt(string, semitones);
+      return ready[semitones].map((at) => holds[at]);
     },
   };
 }
 
+type Useful = (frame: readonly number[], finger: number) => boolean;
+
+/** Says whether the music wants a finger of a frame where it lies, on any string. */
+function usefulFingers(setup: Setup, demanded: readonly DemandedPitch[]): Useful {
+  const wanted = new Set<number>();
+  for (const { midi } of demanded) for (const open of setup.strings) wanted.add(midi - open.midi);
+  return (frame, finger) => wanted.has(frame[finger]);
+}
+
+/**
+ * Which holds have their idle fingers readiest: of several shapes for the same finger in the same place, one is left out where another
+ * has every useful finger in the same place, opens the hand no wider and is as steady.
+ * @param holds those of one position and finger stand side by side
+ * @returns their numbers
+ */
+function readiest(holds: readonly Hold[], useful: Useful): number[] {
+  const kept: number[] = [];
+  for (let first = 0, end = 0; first < holds.length; first = end) {
+    while (end < holds.length && onePlace(holds[first], holds[end])) end++;
+    for (let at = first; at < end; at++) {
+      let outdone = false;
+      for (let other = first; other < end && !outdone; other++)
+        outdone = other !== at && outdoes(holds[other], holds[at], useful, other < at);
+      if (!outdone) kept.push(at);
+    }
+  }
+  return kept;
+}
+
+function onePlace(a: Hold, b: Hold): boolean {
+  return a.position === b.position && a.stops[0].finger === b.stops[0].finger;
+}
+
+/** @param first whether hold a wins where they are equal */
+function outdoes(a: Hold, b: Hold, useful: Useful, first: boolean): boolean {
+  if (a.extended !== b.extended || a.leaned !== b.leaned || a.unsteady > b.unsteady || !noWider(a, b))
+    return false;
+  return hasUseful(a, b, useful) && (first || a.unsteady < b.unsteady || !hasUseful(b, a, useful));
+}
+
+/** True where every useful finger of b lies in the same place in a. */
+function hasUseful({ frame: a }: Hold, { frame: b }: Hold, useful: Useful): boolean {
+  for (let finger = 1; finger <= THUMB; finger++)
+    if (a[finger] !== b[finger] && useful(b, finger)) return false;
+  return true;
+}
+
+/** True where the first finger and the one below lie no further from the playing one; the thumb lies where it does in both. */
+function noWider({ frame: a, stops: [{ finger }] }: Hold, { frame: b }: Hold): boolean {
+  if (!Number.isNaN(a[THUMB]) || finger === 1) return true;
+  return a[1] >= b[1] && !(a[finger - 1] < b[finger - 1]);
+}
+
 function holdAt(place: Place, position: number, at: number, finger: number, semitones: number): Hold {
-  const { extended, unsteady, leaned } = place.region.shapes[at];
+  const { extended, unsteady, leaned = false } = place.region.shapes[at];
   const low = place.region.thumb ? Math.max(0, HARMONIC_STOP - place.stop) * LOW_THUMB : 0;
   const stops = [{ string: 0, finger, semitones, harmonic: false }];
   return {
@@ -152,7 +225,15 @@ function harmonicAt(place: Place, position: number): Hold {
   frame[3] = HARMONIC_STOP;
   frame[4] = NaN;
   const stops = [{ string: 0, finger: 3, semitones: HARMONIC_STOP, harmonic: true }];
-  return { position, stops, frame, extended: 0, reread: false, unsteady: HARMONIC_UNSTEADY };
+  return {
+    position,
+    stops,
+    frame,
+    extended: 0,
+    leaned: false,
+    reread: false,
+    unsteady: HARMONIC_UNSTEADY,
+  };
 }
 
 function labelOf(school: School, { region, stop }: Place): PositionLabel {

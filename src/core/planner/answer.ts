@@ -42,7 +42,17 @@ export function responseEvent(event: MusicEvent): ResponseEvent {
   };
 }
 
-export function planOf(stage: Stage, web: Web, path: Path): Plan {
+export function plansOf(stage: Stage, web: Web, paths: readonly Path[]): Plan[] {
+  const known = new Map<Hold, HeldStep>();
+  const heldStep = (hold: Hold): HeldStep => {
+    const step = known.get(hold) ?? heldStepOf(stage, hold);
+    known.set(hold, step);
+    return step;
+  };
+  return paths.map((path) => planOf(stage, web, path, heldStep));
+}
+
+function planOf(stage: Stage, web: Web, path: Path, heldStep: (hold: Hold) => HeldStep): Plan {
   const grips = Array.from(path, (node, t) => web.layers[t].grips[node]);
   const touches = Array.from(path, (node, t) => web.layers[t].touchList[web.layers[t].touchOf[node]]);
   const tally = newTally();
@@ -52,28 +62,29 @@ export function planOf(stage: Stage, web: Web, path: Path): Plan {
   return {
     cost: Object.values(terms).reduce((sum, cost) => sum + cost, 0),
     terms,
-    steps: grips.map(({ hold }, t) => stepOf(stage, hold, stage.sounding[t].at, costs[t])),
+    steps: grips.map(({ hold }, t) => ({ at: stage.sounding[t].at, cost: costs[t], ...heldStep(hold) })),
     shifts: shiftsOf(stage, web, touches),
     reach: grips.flatMap((grip, t) => reachOf(stage, grip, stage.sounding[t].at)),
     frames: framesOf(stage, grips),
   };
 }
 
-function stepOf(stage: Stage, hold: Hold, at: number, cost: number): Step {
+/** What a step says of its hold; the same wherever it is taken. */
+type HeldStep = Omit<Step, 'at' | 'cost' | 'reasons'>;
+
+function heldStepOf(stage: Stage, hold: Hold): HeldStep {
   const { label, name } = stage.model.label(hold.position);
   const hand = handOf(stage, hold);
   return {
-    at,
     stops: hold.stops.map((stop) => ({
       string: stage.setup.strings[stop.string].name,
       finger: fingerName(stop.finger),
       semitones: stop.semitones,
       stopMm: rounded(stopMm(stage.setup.lengthMm, stop.semitones)),
-      harmonic: stop.harmonic === true,
+      harmonic: stop.harmonic,
     })),
     position: label,
     positionName: name,
-    cost,
     extended: hold.extended > 0,
     ...(hold.leaned ? { leaned: true as const } : {}),
     handMm: handMm(stage, hand),

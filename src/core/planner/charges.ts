@@ -129,12 +129,22 @@ export function chargeStay(stage: Stage, from: Touch, to: Touch, between: Betwee
   );
 }
 
-/** What taking another frame costs in a stay, its entry left out: fingers moved on the string, or another pattern on the next one. */
-export function chargeReframe(stage: Stage, a: Touch, from: Hold, b: Touch, to: Hold, tally?: Tally): number {
+/**
+ * What taking another frame costs in a stay, its entry left out: fingers moved on the string, or another pattern on the next one.
+ * @param playing the finger that plays next
+ */
+export function chargeReframe(
+  stage: Stage,
+  oneString: boolean,
+  { frame: from }: Hold,
+  { frame: to }: Hold,
+  playing: number,
+  tally?: Tally,
+): number {
   const { weights } = stage.scene;
-  return stringsApart(a, b) === 0
-    ? lay(tally, 'displace', displaceTerm(weights, from.frame, to.frame, b.finger))
-    : lay(tally, 'frame', reshapeTerm(weights, from.frame, to.frame));
+  return oneString
+    ? lay(tally, 'displace', displaceTerm(weights, from, to, playing))
+    : lay(tally, 'frame', reshapeTerm(weights, from, to));
 }
 
 /** What coming back another way than the line went is charged, once for the whole plan. */

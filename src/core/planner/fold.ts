@@ -124,9 +124,9 @@ function foldedLayer(
     touches: nodes,
     touchStart: counting(nodes + 1),
     touchOf: counting(nodes),
-    cost: cost ? Float64Array.from(cost) : new Float64Array(nodes),
-    entry: entry ? Float64Array.from(entry) : new Float64Array(nodes),
-    place: Int32Array.from(places),
+    cost: cost ? new Float64Array(cost) : new Float64Array(nodes),
+    entry: entry ? new Float64Array(entry) : new Float64Array(nodes),
+    place: new Int32Array(places),
   };
 }
 

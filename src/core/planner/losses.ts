@@ -1,10 +1,10 @@
 import type { HandProfile } from '../hand/profile';
 import { reachVerdict } from '../hand/reach';
-import { chargeReturn, namedTerms } from './charges';
+import { chargeReturn, type Tally } from './charges';
 import type { Reason } from './response';
 import type { Grip, Stage } from './scene';
-import { tallyOf, type Terms } from './tally';
-import type { Touch } from './terms';
+import { tallyOf } from './tally';
+import { TERM_NAMES, type TermName, type Touch } from './terms';
 import type { Path } from './trellis';
 import type { Web } from './weave';
 
@@ -15,7 +15,7 @@ import type { Web } from './weave';
 /** A stretch of a path as it is charged and counted. */
 export interface Account {
   readonly cost: number;
-  readonly terms: Terms;
+  readonly tally: Tally;
   /** In the order of COUNTS. */
   readonly counts: readonly number[];
 }
@@ -109,13 +109,15 @@ export function accountOf(
     hand: stage.scene.hand,
     otherWayBack: back > 0,
   };
-  const terms = namedTerms(tally);
-  const cost = Object.values(terms).reduce((sum, part) => sum + part, 0);
-  return { cost, terms, counts: COUNTS.map(({ of }) => of(stretch)) };
+  return {
+    cost: tally.reduce((sum, part) => sum + part, 0),
+    tally,
+    counts: COUNTS.map(({ of }) => of(stretch)),
+  };
 }
 
 /** Words for a term that grew while nothing countable did. */
-const TERM_REASONS: Readonly<Record<string, readonly [code: string, words: string]>> = {
+const TERM_REASONS: Readonly<Partial<Record<TermName, readonly [code: string, words: string]>>> = {
   shift: ['travel', 'a longer or worse placed shift'],
   landing: ['landing', 'weaker landings'],
   height: ['height', 'the hand further from home'],
@@ -140,13 +142,12 @@ export function lossOf(own: Account, other: Account, element: string): Reason[] 
 
 /** The term that grew most, where one did to speak of. */
 function grownTerm(own: Account, other: Account): { readonly code: string; readonly words: string }[] {
-  const [worst] = Object.entries(other.terms)
-    .map(([name, cost]) => ({ name, more: cost - (own.terms[name as keyof Terms] ?? 0) }))
-    .filter(({ name, more }) => more > 0.01 && TERM_REASONS[name])
-    .sort((a, b) => b.more - a.more);
-  if (!worst) return [];
-  const [code, words] = TERM_REASONS[worst.name];
-  return [{ code, words }];
+  const grown = TERM_NAMES.map((name, at) => ({
+    reason: TERM_REASONS[name],
+    more: other.tally[at] - own.tally[at],
+  }));
+  const [worst] = grown.filter(({ reason, more }) => reason && more > 0.01).sort((a, b) => b.more - a.more);
+  return worst?.reason ? [{ code: worst.reason[0], words: worst.reason[1] }] : [];
 }
 
 function signed(loss: number): string {

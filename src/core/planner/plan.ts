@@ -1,5 +1,5 @@
 import { buildMusic } from '../material/build';
-import { planOf, responseEvent } from './answer';
+import { plansOf, responseEvent } from './answer';
 import { comparePlans } from './compare';
 import { charactersOf } from './character';
 import { alikeIn } from './wayback';
@@ -65,7 +65,11 @@ function explained(
   events: readonly ResponseEvent[],
   paths: readonly Found[],
 ): Plan[] {
-  const plans = paths.map(({ path }) => planOf(stage, web, path));
+  const plans = plansOf(
+    stage,
+    web,
+    paths.map(({ path }) => path),
+  );
   const { explain = 'shifts' } = stage.request;
   if (explain === 'nothing' || plans.length === 0) return plans;
   const characters = charactersOf(plans, events);

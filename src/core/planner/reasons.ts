@@ -1,4 +1,5 @@
 import { inPosition } from '../hand/hold';
+import type { SoundingEvent } from '../material/events';
 import { pitchName } from '../pitch/pitch';
 import { allowedGrips, type Web } from './weave';
 import { accountOf, lossOf } from './losses';
@@ -136,7 +137,7 @@ export function shiftReasons(stage: Stage, web: Web, costs: Costs, path: Path, p
     const until = plan.shifts[n + 1]
       ? (indexOf.get(plan.shifts[n + 1].from) as number)
       : web.layers.length - 1;
-    const needed = outOfReach(stage, web, plan.steps[t], t + 1, until);
+    const needed = outOfReach(stage, web, web.layers[t].grips[path[t]], t + 1, until);
     const other = withoutShift(web, costs, path, t);
     const loss = other ? lossBy(stage, web, own, other, 'this shift') : [];
     return { ...shift, reasons: [...needed, ...loss] } satisfies Shift;
@@ -173,26 +174,33 @@ function elementOf(step: Step): Element | null {
   return plays(0) ? { words: 'this open string', is: holds(0) } : null;
 }
 
-/** The first note that would have no place were the hand to stay: by the instrument itself, or by what was demanded. */
-function outOfReach(stage: Stage, web: Web, from: Step, first: number, last: number): Reason[] {
+/** The first note that would have no place were the hand to stay: by the instrument and the hand, or by what was demanded. */
+function outOfReach(stage: Stage, web: Web, { hold: from }: Grip, first: number, last: number): Reason[] {
   for (let t = first; t <= last; t++) {
-    const here = (grip: Grip) => stage.model.label(grip.hold.position).name === from.positionName;
-    if (web.layers[t].grips.some(here)) continue;
-    const event = stage.sounding[t];
-    const note = `${event.pitches.map(pitchName).join(' and ')} (note ${event.at + 1})`;
-    const free = { ...stage, request: { ...stage.request, rules: {} } };
-    return allowedGrips(free, event, []).some(here)
-      ? [{ code: 'demand', message: `The rules leave ${note} no place ${inPosition(from.positionName)}.` }]
-      : [{ code: 'range', message: `There is no ${note} ${inPosition(from.positionName)}.` }];
+    if (web.layers[t].grips.some(({ hold }) => hold.position === from.position)) continue;
+    return [noPlace(stage, stage.sounding[t], from.position)];
   }
   return [];
+}
+
+function noPlace(stage: Stage, event: SoundingEvent, position: number): Reason {
+  const note = `${event.pitches.map(pitchName).join(' and ')} (note ${event.at + 1})`;
+  const where = inPosition(stage.model.label(position).name);
+  return withoutRules(stage, event).some(({ hold }) => hold.position === position)
+    ? { code: 'demand', message: `The rules leave ${note} no place ${where}.` }
+    : { code: 'range', message: `There is no ${note} ${where}.` };
+}
+
+/** The holds of an event that the rules take away, and those they leave. */
+function withoutRules(stage: Stage, event: SoundingEvent): Grip[] {
+  if (!stage.request.rules) return [];
+  return allowedGrips({ ...stage, request: { ...stage.request, rules: {} } }, event, []);
 }
 
 function onlyWay(stage: Stage, t: number, element: Element): Reason {
   const event = stage.sounding[t];
   const note = event.pitches.map(pitchName).join(' and ');
-  const free = { ...stage, request: { ...stage.request, rules: {} } };
-  const demanded = allowedGrips(free, event, []).some((grip) => !element.is(grip));
+  const demanded = withoutRules(stage, event).some((grip) => !element.is(grip));
   return demanded
     ? { code: 'demand', message: `The rules leave ${note} no other way than ${element.words}.` }
     : { code: 'range', message: `There is no other way to play ${note} than ${element.words}.` };

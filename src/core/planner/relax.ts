@@ -6,7 +6,7 @@ import type { PositionNumber, PositionRule, Rules } from './request';
 import type { Problem } from './response';
 import type { Stage } from './scene';
 import { costsOf, leastCost } from './togo';
-import { allowedGrips, weave, type Web } from './weave';
+import { allowedGrips, beyondHand, weave, type Web } from './weave';
 
 /*
  * When no plan is left: which note breaks the demands, and the smallest change that would help.
@@ -14,11 +14,11 @@ import { allowedGrips, weave, type Web } from './weave';
 
 /** @returns the problems of a stage whose web has no path; never empty. */
 export function problemsOf(stage: Stage, web: Web): Problem[] {
-  const unplayable = stage.sounding.filter((event) => stage.gripsOf(event).all.length === 0);
+  const unplayable = stage.sounding.filter((event) => stage.holdsOf(event).all.length === 0);
   if (unplayable.length > 0)
     return unplayable.slice(0, MOST_PROBLEMS).map((event) => outOfRange(stage, event));
   const beyond = stage.sounding.find((event) =>
-    stage.gripsOf(event).all.every((grip) => grip.widest !== null && grip.widest.share > 1 + 1e-9),
+    stage.holdsOf(event).all.every((hold) => beyondHand(stage, hold)),
   );
   const rules = stage.request.rules ?? {};
   if (beyond && !(rules.locks ?? []).some((lock) => lock.at === beyond.at)) return [beyondReach(beyond)];

@@ -1,4 +1,4 @@
-import { gripsFor, widestPair, type WidestPair } from '../hand/grips';
+import { gripsFor, type WidestPair } from '../hand/grips';
 import { FINGER_SLOTS, NO_FRAME, type DemandedPitch, type HandModel, type Hold } from '../hand/hold';
 import { handModel } from '../hand/models';
 import { resolveHand } from '../hand/profile';
@@ -20,16 +20,17 @@ export interface Stage {
   readonly sounding: readonly SoundingEvent[];
   readonly scene: Scene;
   readonly secondsPerBeat: number;
-  /** All holds of an event before any demand, each with the widest spread it asks. */
-  readonly gripsOf: (event: SoundingEvent) => Grips;
+  /** All holds of an event before any demand. */
+  readonly holdsOf: (event: SoundingEvent) => Holds;
 }
 
-export interface Grips {
-  readonly all: readonly Grip[];
+export interface Holds {
+  readonly all: readonly Hold[];
   /** Where the hand would lie were there no demands: first position, or the lowest above it that serves; semitones above the nut. */
   readonly lowest: number;
 }
 
+/** A hold with the widest spread it asks of the hand. */
 export interface Grip {
   readonly hold: Hold;
   readonly widest: WidestPair | null;
@@ -56,21 +57,20 @@ export function setStage(
   const scene: Scene = {
     weights,
     hand,
-    stops: Float64Array.from({ length: HIGHEST_STOP + 1 }, (_, n) => stopMm(setup.lengthMm, n)),
-    resting: restingTable(setup, model),
+    stops: new Float64Array(HIGHEST_STOP + 1).map((_, n) => stopMm(setup.lengthMm, n)),
+    ...restingPlaces(setup, model),
   };
-  const known = new Map<string, Grips>();
-  function gripsOf(event: SoundingEvent): Grips {
+  const known = new Map<string, Holds>();
+  function holdsOf(event: SoundingEvent): Holds {
     const tag = contentTag(event);
-    let grips = known.get(tag);
-    if (!grips) {
+    let holds = known.get(tag);
+    if (!holds) {
       const pitches = event.pitches.map((pitch) => demandedPitch(music.key, pitch));
-      const holds = gripsFor(setup, model, pitches);
-      const all = holds.map((hold) => ({ hold, widest: widestPair(hold, hand, scene.stops) }));
-      grips = { all, lowest: lowestAnchor(model, holds) };
-      known.set(tag, grips);
+      const all = gripsFor(setup, model, pitches);
+      holds = { all, lowest: lowestAnchor(model, all) };
+      known.set(tag, holds);
     }
-    return grips;
+    return holds;
   }
   return {
     request,
@@ -80,7 +80,7 @@ export function setStage(
     sounding,
     scene,
     secondsPerBeat: secondsPerBeat(request.tempo),
-    gripsOf,
+    holdsOf,
   };
 }
 
@@ -107,13 +107,24 @@ function distinctPitches(events: readonly SoundingEvent[]): Pitch[] {
 const HIGHEST_STOP = 60;
 
 /** The model's resting places worked out once: the search asks for them at every step. */
-function restingTable(setup: Setup, model: HandModel): HandModel['resting'] {
+function restingPlaces(setup: Setup, model: HandModel): Pick<Scene, 'resting' | 'settling'> {
   const strings = setup.strings.length;
-  const table = Array.from({ length: model.positionCount * strings * FINGER_SLOTS }, (_, at) => {
-    const finger = at % FINGER_SLOTS;
-    const string = Math.floor(at / FINGER_SLOTS) % strings;
-    const position = Math.floor(at / FINGER_SLOTS / strings);
-    return finger === 0 ? NaN : model.resting(position, string, finger);
-  });
-  return (position, string, finger) => table[(position * strings + string) * FINGER_SLOTS + finger];
+  const resting = new Float64Array(model.positionCount * strings * FINGER_SLOTS).fill(NaN);
+  const settling = resting.slice();
+  for (let position = 0, at = 0; position < model.positionCount; position++) {
+    for (let string = 0; string < strings; string++, at += FINGER_SLOTS) {
+      for (let finger = 1; finger < FINGER_SLOTS; finger++) {
+        const rest = model.resting(position, string, finger);
+        resting[at + finger] = rest;
+        // The thumb on the neck and the fourth finger in thumb position have no place of their own.
+        settling[at + finger] = Number.isNaN(rest) ? resting[at + 1] : rest;
+      }
+    }
+  }
+  const placeOf = (position: number, string: number, finger: number) =>
+    (position * strings + string) * FINGER_SLOTS + finger;
+  return {
+    resting: (position, string, finger) => resting[placeOf(position, string, finger)],
+    settling: (position, string, finger) => settling[placeOf(position, string, finger)],
+  };
 }

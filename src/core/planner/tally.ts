@@ -9,7 +9,7 @@ import {
   type Tally,
 } from './charges';
 import type { Stage } from './scene';
-import type { TermName } from './terms';
+import { stringsApart, type TermName } from './terms';
 import type { Path } from './trellis';
 import type { Web } from './weave';
 
@@ -52,5 +52,6 @@ function chargeStep(stage: Stage, web: Web, path: Path, t: number, tally: Tally)
     return chargeMove(stage, from, to, between, tally) + chargeEntry(stage, hold, tally);
   const stay = chargeStay(stage, from, to, between, tally);
   if (sameFrame(held, hold)) return stay;
-  return stay + chargeEntry(stage, hold, tally) + chargeReframe(stage, from, held, to, hold, tally);
+  const reframe = chargeReframe(stage, stringsApart(from, to) === 0, held, hold, to.finger, tally);
+  return stay + chargeEntry(stage, hold, tally) + reframe;
 }

@@ -31,6 +31,8 @@ export interface Scene {
   readonly stops: Float64Array;
   /** Where a finger falls when the hand rests in a position, in semitones; NaN where it has no place. */
   readonly resting: (position: number, string: number, finger: number) => number;
+  /** The same for a sliding finger: one that has no place there is taken with the first. */
+  readonly settling: (position: number, string: number, finger: number) => number;
 }
 
 /**
@@ -99,17 +101,11 @@ export function slideIn(scene: Scene, from: Touch, to: Touch): Slide {
 
 function oldFingerEnd(scene: Scene, from: Touch, to: Touch): number {
   if (from.finger === to.finger && from.leadString === to.leadString) return to.semitones;
-  return restOrFirst(scene, to.position, from.leadString, from.finger);
+  return scene.settling(to.position, from.leadString, from.finger);
 }
 
 function newFingerStart(scene: Scene, from: Touch, to: Touch): number {
-  return restOrFirst(scene, from.position, to.leadString, to.finger);
-}
-
-/** A finger that has no place in a position (the thumb on the neck, the fourth in thumb position) is taken with the first. */
-function restOrFirst(scene: Scene, position: number, string: number, finger: number): number {
-  const rest = scene.resting(position, string, finger);
-  return Number.isNaN(rest) ? scene.resting(position, string, 1) : rest;
+  return scene.settling(from.position, to.leadString, to.finger);
 }
 
 /** Moving the hand to another position: a fixed disturbance plus its travel, by the time and the moment. */

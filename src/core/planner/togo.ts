@@ -28,12 +28,13 @@ export function allLive(trellis: Trellis): Live {
 
 export function costsToGo(trellis: Trellis, live: Live, places: Int32Array | null, owed: number): ToGo {
   const { layers, blocks } = trellis;
+  const arrive = new Float64Array(layers.reduce((most, { touches }) => Math.max(most, touches), 0));
   const costs: Float64Array[] = new Array(layers.length);
   for (let t = layers.length - 1; t >= 0; t--) {
     const layer = layers[t];
     const here = new Float64Array((owed + 1) * layer.nodes).fill(Infinity);
     if (t + 1 === layers.length) endingCosts(layer, live[t], here);
-    else onwardCosts(blocks[t], layer, layers[t + 1], live[t], live[t + 1], costs[t + 1], owed, here);
+    else onwardCosts(blocks[t], layer, layers[t + 1], live[t], live[t + 1], costs[t + 1], owed, arrive, here);
     settleHere(layer, live[t], places === null ? null : places[t], owed, here);
     costs[t] = here;
   }
@@ -45,7 +46,10 @@ function endingCosts(layer: Layer, live: Int32Array, onward: Float64Array) {
   for (const touch of live) onward.fill(0, layer.touchStart[touch], layer.touchStart[touch + 1]);
 }
 
-/** Least cost from each node of a layer over one block and to the end, for every number of differences still owed. */
+/**
+ * Least cost from each node of a layer over one block and to the end, for every number of differences still owed.
+ * @param arrive room for a number a touch
+ */
 function onwardCosts(
   block: Block,
   layer: Layer,
@@ -54,10 +58,10 @@ function onwardCosts(
   nextLive: Int32Array,
   ahead: Float64Array,
   owed: number,
+  arrive: Float64Array,
   onward: Float64Array,
 ) {
   const { move, stayStart, stayTo, stayCost } = block;
-  const arrive = new Float64Array(next.touches);
   for (let still = 0; still <= owed; still++) {
     const here = still * layer.nodes;
     const there = still * next.nodes;
@@ -137,7 +141,7 @@ export function touchesWithin(trellis: Trellis, costs: Costs, most: number): Liv
         break;
       }
     }
-    return Int32Array.from(live);
+    return new Int32Array(live);
   });
 }
 

@@ -60,9 +60,12 @@ export function pathCost(trellis: Trellis, path: ArrayLike<number>): number {
   return cost;
 }
 
+/** The place of a node of layer t. */
+export function placeAt({ layers }: Trellis, t: number, node: number): number {
+  return layers[t].place[layers[t].touchOf[node]];
+}
+
 /** The places a path goes through. */
 export function placesOf(trellis: Trellis, path: ArrayLike<number>): Int32Array {
-  const places = new Int32Array(path.length);
-  trellis.layers.forEach((layer, t) => (places[t] = layer.place[layer.touchOf[path[t]]]));
-  return places;
+  return new Int32Array(path.length).map((_, t) => placeAt(trellis, t, path[t]));
 }

@@ -1,7 +1,7 @@
 import { sameFrame } from './charges';
 import type { Alike } from './fold';
 import type { Stage } from './scene';
-import { placesOf, type Path } from './trellis';
+import { placeAt, type Path } from './trellis';
 import { OPEN_PLACE, type Web } from './weave';
 
 /*
@@ -10,10 +10,11 @@ import { OPEN_PLACE, type Web } from './weave';
  * the little finger below it are the same.
  */
 
-export function alikeIn({ layers }: Web): Alike {
+export function alikeIn(web: Web): Alike {
+  const { layers } = web;
   return (t, node, late, back) => {
     const [out, home] = [layers[t].grips[node].hold, layers[late].grips[back].hold];
-    if (out === home || layers[t].place[layers[t].touchOf[node]] >= OPEN_PLACE) return true;
+    if (out === home || placeAt(web, t, node) >= OPEN_PLACE) return true;
     return out.stops.every((stop, at) => {
       const other = home.stops[at];
       return stop.semitones !== other.semitones || (stop.finger === other.finger && sameFrame(out, home));
@@ -24,10 +25,9 @@ export function alikeIn({ layers }: Web): Alike {
 /** True where a plan comes back the way it went, or has no way back. */
 export function comesBackAlike(stage: Stage, web: Web, path: Path): boolean {
   if (!stage.music.returns) return true;
-  const places = placesOf(web, path);
   const alike = alikeIn(web);
-  return places.every((place, t) => {
-    const late = path.length - 1 - t;
-    return late <= t || (place === places[late] && alike(t, path[t], late, path[late]));
-  });
+  for (let t = 0, late = path.length - 1; t < late; t++, late--)
+    if (placeAt(web, t, path[t]) !== placeAt(web, late, path[late]) || !alike(t, path[t], late, path[late]))
+      return false;
+  return true;
 }

@@ -1,11 +1,12 @@
 import { NO_FRAME, THUMB, type Hold, type Stop } from '../hand/hold';
+import { widestPair, type WidestPair } from '../hand/grips';
 import type { MusicEvent, SoundingEvent } from '../material/events';
 import { midiOf } from '../pitch/pitch';
 import { holdAllowed, lockHeld } from './limits';
 import type { Forbidding, Lock } from './request';
 import { contentTag, type Grip, type Stage } from './scene';
 import { chargeEntry, chargeMove, chargePlay, chargeReframe, chargeStay, sameFrame } from './charges';
-import type { Between, Touch } from './terms';
+import { stringsApart, type Between, type Touch } from './terms';
 import type { Block, Layer, Trellis } from './trellis';
 import { hasteFor } from './weights';
 
@@ -28,7 +29,7 @@ export interface Web extends Trellis {
   readonly between: readonly Between[];
 }
 
-/** Weaves the web for all events; an event that the demands leave without a hold gets an empty layer. */
+/** Weaves the web for all events; an event that the demands leave without a hold gets an empty layer, and nothing is joined then. */
 export function weave(stage: Stage): Web {
   const known = new Map<string, HoldLayer>();
   const numbers = new Map<HoldLayer, number>();
@@ -50,7 +51,8 @@ export function weave(stage: Stage): Web {
     layers.push(layer);
   }
   const between = betweenAll(stage);
-  return { layers, between, blocks: blocksFor(stage, layers, numbers, between) };
+  const whole = layers.every(({ nodes }) => nodes > 0);
+  return { layers, between, blocks: whole ? blocksFor(stage, layers, numbers, between) : [] };
 }
 
 function isOpen(stage: Stage, midi: number): boolean {
@@ -72,17 +74,31 @@ export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly
   const rules = stage.request.rules ?? {};
   const anyHeight = rules.strings !== undefined || rules.positions !== undefined || locks.length > 0;
   const never = forbidden(stage, event);
-  const { all, lowest } = stage.gripsOf(event);
+  const { setup, model, scene } = stage;
+  const { all, lowest } = stage.holdsOf(event);
   const highestFor = ({ position }: Hold) =>
-    anyHeight ? Infinity : lowest + (stage.model.thumbUp(position) ? THUMB_ABOVE : MOST_ABOVE);
-  return all.filter(({ hold, widest }) => {
-    if (widest && widest.share > 1 + 1e-9 && locks.length === 0) return false;
-    if (hold.frame !== NO_FRAME && stage.model.anchor(hold.position) > highestFor(hold)) return false;
-    if (event.fingeredOctave && !neighbouringFingers(hold)) return false;
-    if (!holdAllowed(stage.setup, stage.model, rules, hold)) return false;
-    if (never.some((one) => !('shift' in one) && lockHeld(stage.setup, stage.model, one, hold))) return false;
-    return locks.every((lock) => lockHeld(stage.setup, stage.model, lock, hold));
-  });
+    anyHeight ? Infinity : lowest + (model.thumbUp(position) ? THUMB_ABOVE : MOST_ABOVE);
+  const grips: Grip[] = [];
+  for (const hold of all) {
+    if (hold.frame !== NO_FRAME && model.anchor(hold.position) > highestFor(hold)) continue;
+    if (event.fingeredOctave && !neighbouringFingers(hold)) continue;
+    if (!holdAllowed(setup, model, rules, hold)) continue;
+    if (never.some((one) => !('shift' in one) && lockHeld(setup, model, one, hold))) continue;
+    if (!locks.every((lock) => lockHeld(setup, model, lock, hold))) continue;
+    const widest = widestPair(hold, scene.hand, scene.stops);
+    if (tooWide(widest) && locks.length === 0) continue;
+    grips.push({ hold, widest });
+  }
+  return grips;
+}
+
+/** True where a hold asks more than this hand's fullest spread. */
+export function beyondHand({ scene }: Stage, hold: Hold): boolean {
+  return tooWide(widestPair(hold, scene.hand, scene.stops));
+}
+
+function tooWide(widest: WidestPair | null): boolean {
+  return widest !== null && widest.share > 1 + 1e-9;
 }
 
 /** True where two notes are taken by 1 and 3 or by 2 and 4. */
@@ -121,37 +137,33 @@ function holdLayer(
   locks: readonly Lock[],
   positions: ReadonlySet<number>,
 ): HoldLayer {
-  const byTouch = new Map<number, Grip[]>();
-  for (const grip of allowedGrips(stage, event, locks)) {
-    if (grip.hold.frame === NO_FRAME && !positions.has(grip.hold.position)) continue;
-    const tag = touchTag(grip.hold);
-    const list = byTouch.get(tag);
-    if (list) list.push(grip);
-    else byTouch.set(tag, [grip]);
-  }
-  const groups = [...byTouch.values()];
-  const grips = groups.flat();
-  const touchStart = new Int32Array(groups.length + 1);
+  const grips = allowedGrips(stage, event, locks).filter(
+    ({ hold }) => hold.frame !== NO_FRAME || positions.has(hold.position),
+  );
   const touchOf = new Int32Array(grips.length);
-  groups.forEach((group, touch) => {
-    touchStart[touch + 1] = touchStart[touch] + group.length;
-    touchOf.fill(touch, touchStart[touch], touchStart[touch + 1]);
+  const starts: number[] = [];
+  let tag = -1;
+  grips.forEach(({ hold }, node) => {
+    const own = touchTag(hold);
+    if (own !== tag) starts.push(node);
+    tag = own;
+    touchOf[node] = starts.length - 1;
   });
-  const touchList = groups.map(([grip]) => touchOfHold(stage, grip.hold));
-  const { lowest } = stage.gripsOf(event);
+  const touchList = starts.map((node) => touchOfHold(stage, grips[node].hold));
+  const { lowest } = stage.holdsOf(event);
   const { beats } = event;
   return {
     nodes: grips.length,
-    touches: groups.length,
-    touchStart,
+    touches: starts.length,
+    touchStart: new Int32Array([...starts, grips.length]),
     touchOf,
     grips,
     touchList,
     lowest,
     beats,
-    place: Int32Array.from(touchList.map((touch) => touch.place)),
-    cost: Float64Array.from(grips.map((grip) => chargePlay(stage, grip, beats, lowest))),
-    entry: Float64Array.from(grips.map((grip) => chargeEntry(stage, grip.hold))),
+    place: new Int32Array(touchList.map((touch) => touch.place)),
+    cost: new Float64Array(grips.map((grip) => chargePlay(stage, grip, beats, lowest))),
+    entry: new Float64Array(grips.map(({ hold }) => chargeEntry(stage, hold))),
   };
 }
 
@@ -254,35 +266,59 @@ function blocksFor(
 
 function blockBetween(stage: Stage, from: HoldLayer, to: HoldLayer, between: Between): Block {
   const move = new Float64Array(from.touches * to.touches).fill(Infinity);
-  const stayStart = new Int32Array(from.nodes + 1);
-  const stayTo: number[] = [];
-  const stayCost: number[] = [];
-  for (let row = 0; row < from.touches; row++) {
+  for (let row = 0, at = 0; row < from.touches; row++) {
     const a = from.touchList[row];
-    const near: { readonly column: number; readonly shared: number }[] = [];
-    for (let column = 0; column < to.touches; column++) {
+    for (let column = 0; column < to.touches; column++, at++) {
       const b = to.touchList[column];
-      if (a.position === b.position) near.push({ column, shared: chargeStay(stage, a, b, between) });
-      else if (!between.noShift && mayMove(stage, a, b))
-        move[row * to.touches + column] = chargeMove(stage, a, b, between);
-    }
-    for (let u = from.touchStart[row]; u < from.touchStart[row + 1]; u++) {
-      const { hold } = from.grips[u];
-      for (const { column, shared } of near) {
-        for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
-          const next = to.grips[v].hold;
-          const reframed = sameFrame(hold, next)
-            ? 0
-            : to.entry[v] + chargeReframe(stage, a, hold, to.touchList[column], next);
-          stayTo.push(v);
-          stayCost.push(shared + reframed);
-        }
-      }
-      stayStart[u + 1] = stayTo.length;
+      if (!between.noShift && mayMove(stage, a, b)) move[at] = chargeMove(stage, a, b, between);
     }
   }
-  return { move, stayStart, stayTo: Int32Array.from(stayTo), stayCost: Float64Array.from(stayCost) };
+  return { move, ...staysBetween(stage, from, to, between) };
 }
+
+/** What goes on in one position: every hold of a touch joined to every hold of each touch there. */
+function staysBetween(
+  stage: Stage,
+  from: HoldLayer,
+  to: HoldLayer,
+  between: Between,
+): Pick<Block, 'stayStart' | 'stayTo' | 'stayCost'> {
+  const stayStart = new Int32Array(from.nodes + 1);
+  const room = countStays(from, to);
+  const stayTo = new Int32Array(room);
+  const stayCost = new Float64Array(room);
+  let at = 0;
+  for (let u = 0; u < from.nodes; u++) {
+    const a = from.touchList[from.touchOf[u]];
+    const { hold } = from.grips[u];
+    for (let column = 0; column < to.touches; column++) {
+      const b = to.touchList[column];
+      if (a.position !== b.position) continue;
+      const shared = chargeStay(stage, a, b, between);
+      const oneString = stringsApart(a, b) === 0;
+      for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
+        const next = to.grips[v].hold;
+        stayTo[at] = v;
+        stayCost[at++] = sameFrame(hold, next)
+          ? shared
+          : shared + to.entry[v] + chargeReframe(stage, oneString, hold, next, b.finger);
+      }
+    }
+    stayStart[u + 1] = at;
+  }
+  return { stayStart, stayTo, stayCost };
+}
+
+function countStays(from: HoldLayer, to: HoldLayer): number {
+  let count = 0;
+  for (let row = 0; row < from.touches; row++)
+    for (let column = 0; column < to.touches; column++)
+      if (from.touchList[row].position === to.touchList[column].position)
+        count += sizeOf(from, row) * sizeOf(to, column);
+  return count;
+}
+
+const sizeOf = ({ touchStart }: HoldLayer, touch: number) => touchStart[touch + 1] - touchStart[touch];
 
 /** The hand travels to press a note, not to let an open string ring; a weak little finger may be kept out of it. */
 export function mayMove(stage: Stage, from: Touch, to: Touch): boolean {

@@ -8,10 +8,13 @@ export const prerender = false;
 
 const MOST_BYTES = 16_000_000;
 
+/** Room for what a page leaves behind, so that it is cleared away seldom. */
+const THREAD = { resourceLimits: { maxYoungGenerationSizeMb: 64 } };
+
 /** The worker is built into its own file beside the server; in development it is the source, run through tsx. */
 function startWorker(): Worker {
   const built = new URL('book.worker.mjs', `file://${process.cwd()}/dist/server/`);
-  if (!import.meta.env.DEV && existsSync(built)) return new Worker(built);
+  if (!import.meta.env.DEV && existsSync(built)) return new Worker(built, THREAD);
   return startFromSource(new URL('../../work/book.worker.ts', import.meta.url));
 }
 
@@ -33,7 +36,7 @@ export const POST: APIRoute = async ({ request }) => {
     async pull(controller) {
       const { value, done } = await pages.next();
       if (done) controller.close();
-      else controller.enqueue(encoder.encode(JSON.stringify(value) + '\n'));
+      else controller.enqueue(encoder.encode(value + '\n'));
     },
     // The reader has gone: the threads are stopped.
     cancel: () => void pages.return(undefined),

@@ -7,12 +7,14 @@ import { hasteFor, secondsPerBeat, STYLE_WEIGHTS, weightsFor } from '../../../sr
 
 const weights = STYLE_WEIGHTS.secure;
 const hand = { relaxedMm: 80, fullMm: 95, fingertipMm: 12 };
+/** A made-up hand whose finger f rests at 2 × (position + f - 1). */
+const resting = (position: number, _string: number, finger: number) => 2 * (position + finger - 1);
 const scene: terms.Scene = {
   weights,
   hand,
   stops: Float64Array.from({ length: 40 }, (_, n) => stopMm(328, n)),
-  // A made-up hand whose finger f rests at 2 × (position + f - 1).
-  resting: (position, _string, finger) => 2 * (position + finger - 1),
+  resting,
+  settling: resting,
 };
 const touch = (position: number, string: number, finger: number, semitones: number): terms.Touch => ({
   position,

@@ -20,8 +20,8 @@ test('a body is an array of requests or one a line', () => {
 
 test('pages come in order whichever thread is first, bad ones in their place', async () => {
   const pages: Page[] = [];
-  for await (const page of workBook([scale('A3'), 'nonsense', scale('D4'), scale('G3')], start))
-    pages.push(page);
+  for await (const line of workBook([scale('A3'), 'nonsense', scale('D4'), scale('G3')], start))
+    pages.push(JSON.parse(line) as Page);
   assert.deepEqual(
     pages.map(({ book }) => book.page),
     [0, 1, 2, 3],
@@ -39,8 +39,8 @@ test('a book put away early stops its threads', async () => {
     threads.push(worker);
     return worker;
   };
-  for await (const page of workBook(Array(50).fill(scale('A3')), watched)) {
-    assert.equal(page.book.of, 50);
+  for await (const line of workBook(Array(50).fill(scale('A3')), watched)) {
+    assert.equal((JSON.parse(line) as Page).book.of, 50);
     break;
   }
   assert.ok(threads.length > 0 && threads.every((worker) => worker.threadId === -1));
