@@ -33,14 +33,16 @@ export async function benchBook() {
   try {
     const start = performance.now();
     const response = await fetch(`${address}/api/book`, { method: 'POST', body: JSON.stringify(pages) });
-    const answers = (await response.text())
+    const text = await response.text();
+    const seconds = (performance.now() - start) / 1000;
+    const answers = text
       .trimEnd()
       .split('\n')
       .map((line) => JSON.parse(line));
-    const seconds = (performance.now() - start) / 1000;
     const planned = answers.filter((answer) => answer.plans?.length > 0).length;
+    const megabytes = (text.length / 1e6).toFixed(0);
     console.log(
-      `A full violin book of ${pages.length} pages (${planned} with a plan, the others off the fingerboard): ${seconds.toFixed(1)} s (limit 4)`,
+      `A full violin book of ${pages.length} pages (${planned} with a plan, the others off the fingerboard): ${seconds.toFixed(1)} s (limit 4), ${megabytes} MB`,
     );
   } finally {
     stop();

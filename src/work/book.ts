@@ -3,9 +3,19 @@ import { Worker } from 'node:worker_threads';
 import { errorAnswer, type ErrorAnswer } from '../contract/read';
 import type { PlanResponse } from '../core';
 
-/** Most requests in one book, and the longest it may take. */
+/** Most requests in one book. */
 export const MOST_PAGES = 5000;
-const MOST_SECONDS = 120;
+
+/** How long threads may work, and what to say where that is not enough. */
+export interface Clock {
+  readonly seconds: number;
+  readonly message: string;
+}
+const BOOK_CLOCK = { seconds: 120, message: 'The book took longer than 120 s; send it in parts.' };
+const PLAN_CLOCK = {
+  seconds: 30,
+  message: 'The plan took longer than 30 s; send the music in parts, or ask for fewer alternatives.',
+};
 
 /** A request's answer with its place in the book. */
 export type Page = (PlanResponse | ErrorAnswer) & {
@@ -34,9 +44,14 @@ export function startFromSource(source: URL): Worker {
 /**
  * Works a book out in worker threads, each taking the next request as it is free.
  * @param texts one JSON request each
+ * @param clock when to give up
  * @returns the pages as JSON texts, in order, as they become ready; stopping the iteration stops the threads
  */
-export async function* workBook(texts: readonly string[], start: StartWorker): AsyncGenerator<string> {
+export async function* workBook(
+  texts: readonly string[],
+  start: StartWorker,
+  clock: Clock = BOOK_CLOCK,
+): AsyncGenerator<string> {
   const of = texts.length;
   const ready = new Map<number, string>();
   const workers = Array.from({ length: Math.min(of, availableParallelism()) }, start);
@@ -44,11 +59,9 @@ export async function* workBook(texts: readonly string[], start: StartWorker): A
   let failed: ErrorAnswer | undefined;
   let wake = () => {};
   const deadline = setTimeout(() => {
-    failed = errorAnswer([
-      { path: '', message: `The book took longer than ${MOST_SECONDS} s; send it in parts.` },
-    ]);
+    failed = errorAnswer([{ path: '', message: clock.message }]);
     wake();
-  }, MOST_SECONDS * 1000);
+  }, clock.seconds * 1000);
   const hand = (worker: Worker) => {
     if (next < of) worker.postMessage({ page: next, of, text: texts[next++] });
   };
@@ -80,6 +93,20 @@ export async function* workBook(texts: readonly string[], start: StartWorker): A
     clearTimeout(deadline);
     await Promise.all(workers.map((worker) => worker.terminate()));
   }
+}
+
+/** Works out one request in a thread of its own: the server stays free for others, and a clock bounds it. */
+export async function workPlan(
+  text: string,
+  start: StartWorker,
+  clock: Clock = PLAN_CLOCK,
+): Promise<PlanResponse | ErrorAnswer> {
+  for await (const line of workBook([text], start, clock)) {
+    const answer = JSON.parse(line) as (PlanResponse | ErrorAnswer) & { book?: Page['book'] };
+    delete answer.book;
+    return answer;
+  }
+  throw new Error('a book of one page has a page');
 }
 
 /** Splits a body into requests: a JSON array of them, or one a line. Null where it is neither. */

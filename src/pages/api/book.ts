@@ -1,22 +1,11 @@
-import { existsSync } from 'node:fs';
-import { Worker } from 'node:worker_threads';
 import type { APIRoute } from 'astro';
-import { bookTexts, MOST_PAGES, startFromSource, workBook } from '../../work/book';
+import { bookTexts, MOST_PAGES, workBook } from '../../work/book';
 import { bodyText, refusal } from './_body';
+import { startWorker } from './_thread';
 
 export const prerender = false;
 
 const MOST_BYTES = 16_000_000;
-
-/** Room for what a page leaves behind, so that it is cleared away seldom. */
-const THREAD = { resourceLimits: { maxYoungGenerationSizeMb: 64 } };
-
-/** The worker is built into its own file beside the server; in development it is the source, run through tsx. */
-function startWorker(): Worker {
-  const built = new URL('book.worker.mjs', `file://${process.cwd()}/dist/server/`);
-  if (!import.meta.env.DEV && existsSync(built)) return new Worker(built, THREAD);
-  return startFromSource(new URL('../../work/book.worker.ts', import.meta.url));
-}
 
 export const POST: APIRoute = async ({ request }) => {
   const body = await bodyText(request, MOST_BYTES);

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import type { Worker } from 'node:worker_threads';
 import { test } from 'node:test';
-import { bookTexts, startFromSource, workBook, type Page } from '../../../src/work/book';
+import { bookTexts, startFromSource, workBook, workPlan, type Page } from '../../../src/work/book';
 
 const scale = (tonic: string) =>
   JSON.stringify({
@@ -44,4 +44,13 @@ test('a book put away early stops its threads', async () => {
     break;
   }
   assert.ok(threads.length > 0 && threads.every((worker) => worker.threadId === -1));
+});
+
+test('a single plan in a thread is the same answer, and a clock ends what takes too long', async () => {
+  const answer = await workPlan(scale('A3'), start);
+  assert.ok('plans' in answer && answer.plans.length > 0);
+  assert.ok(!('book' in answer), 'it is no page of a book');
+  const clock = { seconds: 0.001, message: 'too long' };
+  const late = await workPlan(scale('A3'), start, clock);
+  assert.deepEqual(late, { error: { code: 'bad-request', issues: [{ path: '', message: 'too long' }] } });
 });

@@ -1,0 +1,2 @@
+import { benchBook } from './scripts/bench-book';
+await benchBook(); await benchBook(); await benchBook();
