@@ -1,6 +1,7 @@
 import { INSTRUMENTS } from '../instrument/instruments';
 import type { SoundingEvent } from '../material/events';
 import { midiOf, pitchName } from '../pitch/pitch';
+import { fightingEvents } from './fight';
 import { positionAllowed, positionOrder } from './limits';
 import type { PositionNumber, PositionRule, Rules } from './request';
 import type { Problem } from './response';
@@ -23,8 +24,13 @@ export function problemsOf(stage: Stage, web: Web): Problem[] {
   const rules = stage.request.rules ?? {};
   if (beyond && !(rules.locks ?? []).some((lock) => lock.at === beyond.at)) return [beyondReach(beyond)];
   const empty = web.layers.findIndex((layer) => layer.nodes === 0);
-  const at = empty >= 0 ? stage.sounding[empty].at : undefined;
-  return [outOfRules(stage, at)];
+  if (empty >= 0) return [outOfRules(stage, [stage.sounding[empty]])];
+  return [
+    outOfRules(
+      stage,
+      (fightingEvents(web) ?? []).map((t) => stage.sounding[t]),
+    ),
+  ];
 }
 
 /** More problems of one kind than this tell the reader nothing new. */
@@ -58,20 +64,23 @@ function beyondReach(event: SoundingEvent): Problem {
   };
 }
 
-function outOfRules(stage: Stage, at: number | undefined): Problem {
-  const event = stage.sounding.find((candidate) => candidate.at === at);
-  const note = event ? event.pitches.map(pitchName).join(' and ') : 'This line';
-  const ways = waysOut(stage);
+/** @param events the one that has no place, or the two that no way joins */
+function outOfRules(stage: Stage, events: readonly SoundingEvent[]): Problem {
+  const [first, second] = events.map(
+    (event) => `${event.pitches.map(pitchName).join(' and ')} (note ${event.at + 1})`,
+  );
+  const ways = waysOut(stage, events);
   const found = ways.at(0) ?? pairThatHelps(stage);
-  const broken = event
-    ? `${note} (note ${event.at + 1}) has no place within the rules.`
-    : 'The rules leave every note a place, but no way from one to the next.';
+  const broken = second
+    ? `${first} and ${second} fight: as they are demanded, no way leads from the one to the other.`
+    : `${first} has no place within the rules.`;
   const help = found
     ? `What would help: ${found.words}.`
     : 'Taking off one or two of the rules does not help; take them off and add them back one by one.';
   return {
     code: 'out-of-rules',
-    at,
+    at: events[events.length - 1].at,
+    ...(second ? { fight: [events[0].at, events[1].at] as const } : {}),
     message: `${broken} ${help}`,
     relax: found?.change,
     ways: ways.map(({ words, change }) => ({ words, relax: change })),
@@ -81,16 +90,21 @@ function outOfRules(stage: Stage, at: number | undefined): Problem {
 interface Relaxation {
   readonly change: Rules;
   readonly words: string;
+  /** The event whose lock it takes off. */
+  readonly at?: number;
 }
 
 /** Ways out offered at once. */
 const MOST_WAYS = 3;
 
-/** Single changes that leave a plan, the smallest of each kind. */
-function waysOut(stage: Stage): Relaxation[] {
+/** Single changes that leave a plan, the smallest of each kind; to unlock one fighting note or the other are two kinds. */
+function waysOut(stage: Stage, events: readonly SoundingEvent[]): Relaxation[] {
   const ways = new Map<string, Relaxation>();
-  for (const one of relaxations(stage)) {
-    const [kind] = Object.keys(one.change);
+  const fights = (at: number | undefined) => events.some((event) => event.at === at);
+  const all = relaxations(stage);
+  for (const one of [...all.filter(({ at }) => fights(at)), ...all.filter(({ at }) => !fights(at))]) {
+    const [rule] = Object.keys(one.change);
+    const kind = fights(one.at) ? `${rule} ${one.at}` : rule;
     if (ways.size < MOST_WAYS && !ways.has(kind) && leavesPlan(stage, one.change)) ways.set(kind, one);
   }
   return [...ways.values()];
@@ -138,6 +152,7 @@ function relaxations(stage: Stage): Relaxation[] {
     list.push({
       change: { locks: (rules.locks ?? []).filter((other) => other !== lock) },
       words: `unlock note ${lock.at + 1}`,
+      at: lock.at,
     });
   for (const one of rules.never ?? [])
     list.push({

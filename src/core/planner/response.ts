@@ -102,6 +102,8 @@ export interface Plan {
 export interface Problem {
   readonly code: string;
   readonly at?: number;
+  /** The two events that no way joins, where each alone has its place. */
+  readonly fight?: readonly [number, number];
   readonly message: string;
   readonly relax?: Rules;
   /** Single changes that would each help, one of a kind, the smallest first. */

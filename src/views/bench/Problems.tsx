@@ -1,5 +1,5 @@
 import type { ChoiceIssue, PlanRequest, Problem } from '../../core';
-import { setRequest, undo } from './edits';
+import { moveCursor, setRequest, undo } from './edits';
 import { useBench } from './state';
 
 interface Props {
@@ -39,6 +39,11 @@ export function Problems({ problems, issues, request }: Props) {
         {problems.map((problem) => (
           <li key={`${problem.code}${problem.at}`} className="flex flex-wrap items-center gap-3">
             <span>{problem.message}</span>
+            {problem.fight?.map((at) => (
+              <button key={at} type="button" className="link" onClick={() => moveCursor(at)}>
+                go to note {at + 1}
+              </button>
+            ))}
             {waysOf(problem).map(({ words, relax }) => (
               <button
                 key={words}

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { plan, requestIssues, type PlanRequest, type Rules } from '../../../src/core';
+import { fightingEvents } from '../../../src/core/planner/fight';
 import { someRequest } from '../requests';
 
 const threeOctaves: PlanRequest = {
@@ -39,6 +40,65 @@ test('an impossible lock is offered to be taken off', () => {
     }),
   );
   assert.deepEqual(problems[0].relax, { locks: [{ at: 1, finger: 2 }] });
+});
+
+test('two locks that no way joins are named as the notes that fight, and either can be let go', () => {
+  const shut = [4, 5, 6, 7, 8].map((at) => ({ at, shift: true as const }));
+  const locks = [
+    { at: 1, finger: 2 as const },
+    { at: 3, position: 1 },
+    { at: 8, position: 3 },
+  ];
+  const [problem] = plan(withRules({ locks, never: shut })).problems;
+  assert.deepEqual([problem.at, problem.fight], [8, [3, 8]]);
+  assert.match(problem.message, /D4 \(note 4\) and B4 \(note 9\) fight/);
+  assert.deepEqual(
+    problem.ways?.map(({ words }) => words),
+    ['unlock note 4', 'unlock note 9', 'allow again what was forbidden at note 5'],
+  );
+  for (const { relax } of problem.ways ?? [])
+    assert.ok(plan(withRules({ locks, never: shut, ...relax })).plans.length > 0);
+});
+
+test('the fighting events are the nearest two that no path joins, as trying every path finds', () => {
+  const gaps = fc.array(fc.uniqueArray(fc.integer({ min: 0, max: 8 }), { maxLength: 9 }), {
+    minLength: 1,
+    maxLength: 5,
+  });
+  fc.assert(
+    fc.property(gaps, (steps) => {
+      // Layers of three nodes; each number is a stay from one node to another.
+      const counting = (n: number) => new Int32Array(n).map((_, at) => at);
+      const layer = {
+        nodes: 3,
+        touches: 3,
+        touchStart: counting(4),
+        touchOf: counting(3),
+        cost: new Float64Array(3),
+        entry: new Float64Array(3),
+        place: counting(3),
+      };
+      const blocks = steps.map((list) => {
+        const sorted = [...list].sort((a, b) => a - b);
+        return {
+          move: new Float64Array(9).fill(Infinity),
+          stayStart: new Int32Array([0, 3, 6, 9].map((end) => sorted.filter((one) => one < end).length)),
+          stayTo: new Int32Array(sorted.map((one) => one % 3)),
+          stayCost: new Float64Array(sorted.length),
+        };
+      });
+      const joined = (from: number, to: number): boolean => {
+        const walk = (t: number, node: number): boolean =>
+          t === to || steps[t].some((one) => Math.floor(one / 3) === node && walk(t + 1, one % 3));
+        return [0, 1, 2].some((node) => walk(from, node));
+      };
+      const layers = [layer, ...steps.map(() => layer)];
+      const late = layers.findIndex((_, t) => t > 0 && !joined(0, t));
+      const early = late < 0 ? -1 : counting(late).findLastIndex((s) => !joined(s, late));
+      assert.deepEqual(fightingEvents({ layers, blocks }), late < 0 ? null : [early, late]);
+    }),
+    { numRuns: 300, seed: 11 },
+  );
 });
 
 test('every relaxation offered leaves a plan', () => {
