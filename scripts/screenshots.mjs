@@ -38,12 +38,12 @@ const SHOTS = {
     await moveRight(page, 22);
   },
   'bench-bass': async (page) => {
-    await openPlan(page, 'Otis: F major, two octaves');
+    await openPlan(page, 'Otis: F major scale, two octaves, ¾ double bass');
     await moveRight(page, 11);
   },
-  'bench-thirds': (page) => openPlan(page, 'Wren: D major in thirds'),
+  'bench-thirds': (page) => openPlan(page, 'Wren: D major scale in thirds, one octave, violin'),
   'bench-notes': async (page) => {
-    await openPlan(page, 'Wren: F sharp minor arpeggio');
+    await openPlan(page, 'Wren: F♯ minor arpeggio, two octaves, violin');
     await word(page, 'Kind', 'typed');
     await page
       .getByLabel('Notes', { exact: true })
@@ -86,9 +86,9 @@ const SHOTS = {
     await page.goto(`${address}/studio`);
     await page.getByText('Everyone').waitFor();
   },
-  hand: (page) => openView(page, 'Hand', 'Wren: E flat major, two octaves'),
+  hand: (page) => openView(page, 'Hand', 'Wren: E♭ major scale, two octaves, violin'),
   shifts: (page) => openView(page, 'Shifts', 'Juno: D major into thumb position'),
-  ear: (page) => openView(page, 'Ear', 'Otis: F major, two octaves'),
+  ear: (page) => openView(page, 'Ear', 'Otis: F major scale, two octaves, ¾ double bass'),
   'bench-dark': (page) => moveRight(page, 10),
   'bench-problem': async (page) => {
     await word(page, 'Octaves', '3');

@@ -6,7 +6,7 @@ import {
   type PositionNumber,
   type PositionRule,
 } from '../core';
-import { tonicClass, withTonic } from './material';
+import { hasRoom, tonicClass, withTonic, type RunSpec } from './material';
 import { printed } from './words';
 
 export { INSTRUMENTS, type InstrumentKind, type PlanRequest, type Rules } from '../core';
@@ -15,12 +15,14 @@ export * from './material';
 /** A value and the words the brief shows for it. */
 export type Choice = readonly [value: string, words: string];
 
-export const OCTAVE_WORDS: readonly Choice[] = [
-  ['1', 'one-octave'],
-  ['2', 'two-octave'],
-  ['3', 'three-octave'],
-  ['4', 'four-octave'],
-];
+const OCTAVE_WORDS = ['one-octave', 'two-octave', 'three-octave', 'four-octave'];
+
+/** The numbers of octaves that the instrument has in this key, and the one that is asked for. */
+export function octaveChoices(request: PlanRequest, material: RunSpec): Choice[] {
+  return OCTAVE_WORDS.map((words, at): Choice => [String(at + 1), words]).filter(
+    ([octaves]) => Number(octaves) === material.octaves || hasRoom(request, material, Number(octaves)),
+  );
+}
 
 export const DIRECTION_WORDS: readonly Choice[] = [
   ['up', 'going up'],
@@ -28,36 +30,51 @@ export const DIRECTION_WORDS: readonly Choice[] = [
   ['updown', 'up and down'],
 ];
 
-const positions = (rule: unknown, words: string): Choice => [JSON.stringify(rule), words];
+type Positions = readonly [rule: PositionRule | null, words: string];
 
-export const POSITION_WORDS: readonly Choice[] = [
-  positions(null, 'any position'),
-  positions({ from: 1, to: 1 }, 'first position only'),
-  positions({ from: 0.5, to: 1 }, 'half and first position'),
-  positions({ from: 1, to: 3 }, 'first to third position'),
-  positions({ only: [1, 3] }, 'first and third position'),
-  positions({ from: 1, to: 5 }, 'first to fifth position'),
-  positions({ only: [2] }, 'second position only'),
-  positions({ only: [3] }, 'third position only'),
-  positions({ only: [5] }, 'fifth position only'),
-  positions({ only: ['thumb'] }, 'thumb position only'),
+const POSITIONS: readonly Positions[] = [
+  [null, 'any position'],
+  [{ from: 1, to: 1 }, 'first position only'],
+  [{ from: 0.5, to: 1 }, 'half and first position'],
+  [{ from: 1, to: 3 }, 'first to third position'],
+  [{ only: [1, 3] }, 'first and third position'],
+  [{ from: 1, to: 5 }, 'first to fifth position'],
+  [{ only: [2] }, 'second position only'],
+  [{ only: [3] }, 'third position only'],
+  [{ only: [5] }, 'fifth position only'],
+];
+/** Where the thumb can come up. */
+const LOW_INSTRUMENTS: readonly Positions[] = [
+  [{ from: 0.5, to: 4 }, 'half to fourth position'],
+  [{ from: 0.5, to: 7 }, 'every position but the thumb’s'],
+  [{ only: ['thumb'] }, 'thumb position only'],
 ];
 
+const hasThumb = (instrument: InstrumentKind) => instrument === 'cello' || instrument === 'bass';
+
+/** Rules on positions that an instrument's teachers ask for. */
+export function positionChoices(instrument: InstrumentKind): Choice[] {
+  const list = hasThumb(instrument) ? [...POSITIONS, ...LOW_INSTRUMENTS] : POSITIONS;
+  return list.map(([rule, words]) => [JSON.stringify(rule), words]);
+}
+
 /** Words for any rule on positions: "1st to 6th position". */
-export function positionWords(rule: PositionRule | undefined): string {
+export function positionWords(rule: PositionRule | undefined, instrument: InstrumentKind): string {
   if (!rule) return 'any position';
-  const name = (position: PositionNumber) =>
-    typeof position === 'string'
-      ? position
-      : position === 0.5
-        ? 'half'
-        : Number.isInteger(position)
-          ? ordinal(position)
-          : String(position);
+  const name = (position: PositionNumber) => positionName(position, instrument);
   if ('only' in rule) return `${rule.only.map(name).join(' and ')} position`;
   return rule.from === rule.to
     ? `${name(rule.from)} position`
     : `${name(rule.from)} to ${name(rule.to)} position`;
+}
+
+/** A position's number as players say it: between two numbers, cellists raise the lower one and bassists count halves. */
+function positionName(position: PositionNumber, instrument: InstrumentKind): string {
+  if (position === 'thumb') return position;
+  if (position === 0.5) return 'half';
+  const whole = Math.floor(position);
+  if (whole === position) return ordinal(whole);
+  return instrument === 'cello' ? `raised ${ordinal(whole)}` : `${whole}½`;
 }
 
 export const OPEN_WORDS: readonly Choice[] = [
@@ -73,6 +90,23 @@ export const FOURTH_WORDS: readonly Choice[] = [
   ['avoid', 'little finger only at need'],
   ['never', 'no little finger'],
 ];
+
+export const EXTENSION_WORDS: readonly Choice[] = [
+  ['free', 'extensions welcome'],
+  ['avoid', 'extensions only at need'],
+  ['never', 'no extensions'],
+];
+
+export const CHROMATIC_WORDS: readonly Choice[] = [
+  ['slide', 'fingers sliding by semitones'],
+  ['finger-per-semitone', 'a finger to each semitone'],
+];
+
+/** True where it matters how semitones in a row are fingered. */
+export function asksChromatic({ material, rules }: PlanRequest): boolean {
+  const chromatic = material.type === 'notes' || ('scale' in material && material.scale === 'chromatic');
+  return chromatic || rules?.chromatic !== undefined;
+}
 
 export const STYLE_WORDS: readonly Choice[] = [
   ['secure', 'secure'],

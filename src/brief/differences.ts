@@ -50,7 +50,9 @@ function startDifference(source: PlanResponse, given: PlanResponse): string | nu
 }
 
 function positionDifference(source: PlanRequest, given: PlanRequest): string | null {
-  const [was, is] = [source, given].map(({ rules }) => positionWords(rules?.positions));
+  const [was, is] = [source, given].map(({ rules, instrument }) =>
+    positionWords(rules?.positions, instrument),
+  );
   return was === is ? null : `In ${is} rather than ${was}.`;
 }
 

@@ -9,6 +9,7 @@ import {
   type InstrumentKind,
   type MaterialSpec,
   type PlanRequest,
+  type Rules,
   type Pitch,
 } from '../core';
 
@@ -123,20 +124,39 @@ function named(tonicClass: string, octave: number): Pitch {
   return pitch;
 }
 
+/** Semitones by which the upper voice of double stops can lie above the lower one. */
+const UPPER_VOICE: Readonly<Record<DoubleStopInterval, number>> = {
+  third: 4,
+  sixth: 9,
+  octave: 12,
+  'fingered-octave': 12,
+  tenth: 16,
+};
+
+/** The tonics of one name from which the instrument has room for so many octaves, low to high. */
+function tonicsWithRoom(request: PlanRequest, tonicClass: string, octaves: number): string[] {
+  const { strings, reachSemitones, extensionSemitones } = resolveSetup(request);
+  const { material } = request;
+  const above = material.type === 'double-stops' ? UPPER_VOICE[material.interval] : 0;
+  const low = strings[0].midi - extensionSemitones;
+  const top = strings[strings.length - 1].midi + reachSemitones - 12 * octaves - above;
+  return Array.from({ length: 8 }, (_, octave) => named(tonicClass, octave))
+    .filter((pitch) => midiOf(pitch) >= low && midiOf(pitch) <= top)
+    .map(pitchName);
+}
+
+export function hasRoom(request: PlanRequest, material: RunSpec, octaves: number): boolean {
+  return tonicsWithRoom(request, tonicClass(material), octaves).length > 0;
+}
+
 /**
  * The tonics of one name that the instrument can start on, low to high: those with room for all the octaves, or where there are none,
  * for one.
  */
 export function playableTonics(request: PlanRequest, tonicClass: string): string[] {
-  const { strings, reachSemitones, extensionSemitones } = resolveSetup(request);
-  const low = strings[0].midi - extensionSemitones;
-  const top = strings[strings.length - 1].midi + reachSemitones;
   const octaves = request.material.type === 'notes' ? 1 : request.material.octaves;
-  const tonics = Array.from({ length: 8 }, (_, octave) => named(tonicClass, octave));
-  const roomFor = (wanted: number) =>
-    tonics.filter((pitch) => midiOf(pitch) >= low && midiOf(pitch) + 12 * wanted <= top).map(pitchName);
-  const whole = roomFor(octaves);
-  return whole.length > 0 ? whole : roomFor(1);
+  const whole = tonicsWithRoom(request, tonicClass, octaves);
+  return whole.length > 0 ? whole : tonicsWithRoom(request, tonicClass, 1);
 }
 
 export function tonicClass(material: RunSpec): string {
@@ -158,12 +178,19 @@ function midiOfName(name: string): number {
   return pitch ? midiOf(pitch) : 60;
 }
 
+function asksThumb(rules: Rules | undefined): boolean {
+  const { positions } = rules ?? {};
+  return positions !== undefined && JSON.stringify(positions).includes('thumb');
+}
+
 /** The request moved to another instrument at its usual size; what only the old one had is left behind. */
 export function withInstrument(request: PlanRequest, instrument: InstrumentKind): PlanRequest {
   const { hand, style, tempo, material, rules, alternatives } = request;
   const school = instrument === 'bass' ? request.school : undefined;
   const named = typeof hand === 'string' ? hand : undefined;
-  const onStrings = rules ? { ...rules, strings: undefined, locks: undefined, never: undefined } : undefined;
+  const hasThumb = instrument === 'cello' || instrument === 'bass';
+  const positions = !hasThumb && asksThumb(rules) ? undefined : rules?.positions;
+  const onStrings = rules && { ...rules, positions, strings: undefined, locks: undefined, never: undefined };
   const moved: PlanRequest = {
     instrument,
     hand: named,

@@ -1,6 +1,7 @@
 /** The public face of the core: everything above it imports from here only. */
 export type { PositionLabel } from './hand/hold';
 export { inPosition, ordinal } from './hand/hold';
+export { positionsOf } from './hand/models';
 export { HAND_DEFAULTS, resolveHand, type HandChoice, type HandProfile, type HandSize } from './hand/profile';
 export { reachShare, reachVerdict, spreadMm, type Verdict } from './hand/reach';
 export { centsPerMm, stopMm, stopMmForRatio } from './instrument/geometry';

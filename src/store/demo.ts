@@ -56,7 +56,8 @@ const STUDENTS: readonly DemoStudent[] = [
 
 interface DemoPlan {
   readonly student: string;
-  readonly name: string;
+  /** Left out where the brief says it all. */
+  readonly name?: string;
   readonly tags: readonly string[];
   readonly request: PlanRequest;
 }
@@ -65,7 +66,6 @@ interface DemoPlan {
 const PLANS: readonly DemoPlan[] = [
   {
     student: 'Wren',
-    name: 'E flat major, two octaves',
     tags: ['lesson'],
     request: {
       instrument: 'violin',
@@ -101,7 +101,6 @@ const PLANS: readonly DemoPlan[] = [
   },
   {
     student: 'Wren',
-    name: 'F sharp minor arpeggio',
     tags: ['lesson'],
     request: {
       instrument: 'violin',
@@ -121,7 +120,6 @@ const PLANS: readonly DemoPlan[] = [
   },
   {
     student: 'Otis',
-    name: 'F major, two octaves',
     tags: ['lesson'],
     request: {
       instrument: 'bass',
@@ -133,7 +131,6 @@ const PLANS: readonly DemoPlan[] = [
   },
   {
     student: 'Wren',
-    name: 'D major in thirds',
     tags: ['double stops'],
     request: {
       instrument: 'violin',
@@ -173,7 +170,7 @@ export function demoStudio(now: number): Kept {
   const idOf = (name: string) => students.find((student) => student.name === name)?.id ?? null;
   return {
     students,
-    plans: PLANS.map(({ student, name, tags, request }, at) =>
+    plans: PLANS.map(({ student, name = '', tags, request }, at) =>
       newRecord(request, now - at * 60_000, { name, tags, studentId: idOf(student) }),
     ),
     briefs: BRIEFS.map((brief) => ({ ...brief, id: crypto.randomUUID(), createdAt: now })),

@@ -97,12 +97,12 @@ test('a backup goes out and comes back after everything is wiped', async ({ page
   });
   await openBench(page, '/');
   await expect(
-    page.getByRole('button', { name: 'Wren: E flat major, two octaves', exact: true }),
+    page.getByRole('button', { name: 'Wren: E♭ major scale, two octaves, violin', exact: true }),
   ).toHaveCount(0);
   await page.getByLabel('Backup file to restore').setInputFiles(file);
   await expect(page.getByText('7 plans, 5 students, 1 brief restored.')).toBeVisible();
   await expect(
-    page.getByRole('button', { name: 'Wren: E flat major, two octaves', exact: true }),
+    page.getByRole('button', { name: 'Wren: E♭ major scale, two octaves, violin', exact: true }),
   ).toBeVisible();
 });
 
@@ -196,11 +196,11 @@ test('cello, bass and double stops are planned and drawn; a shift says why it is
   const why = page.getByTestId('why');
   for (let at = 0; at < 30 && (await why.count()) === 0; at++) await page.keyboard.press('ArrowRight');
   await expect(why).toContainText(/There is no .* in .* position|Without this shift/);
-  await open('Otis: F major, two octaves');
+  await open('Otis: F major scale, two octaves, ¾ double bass');
   await expect(cursorWords(page)).toContainText('F 1, finger 1 on the E string, half position');
   await setWord(page, 'School', 'four-finger fingering');
   await expect(chosenWay(page)).toBeVisible();
-  await open('Wren: D major in thirds');
+  await open('Wren: D major scale in thirds, one octave, violin');
   await expect(cursorWords(page)).toContainText(/D 4 and F sharp 4, finger \d on the . string and finger \d/);
   await setWord(page, 'Kind', 'scale in octaves');
   await expect(cursorWords(page)).toContainText('D 4 and D 5');

@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { chosenWay, cursorWords, openBench, picture, saved, setWord, staffFingers } from './bench';
+import { chosenWay, cursorWords, openBench, picture, saved, serious, setWord, staffFingers } from './bench';
 
 const outcome = (page: Page) => page.getByTestId('outcome');
 const finger = (page: Page, name: string) =>
@@ -95,6 +95,31 @@ test('demands that leave no plan are named, and the last one can be undone on th
   await expect(alert.getByRole('button', { name: 'unlock note 1' })).toBeVisible();
   await alert.getByRole('button', { name: 'Undo the last change' }).click();
   await expect.poll(() => staffFingers(page)).toEqual(fingers);
+});
+
+test('where two demands fight the music stays in sight, both notes are marked, and one is let go by keyboard', async ({
+  page,
+}) => {
+  await openScale(page);
+  await page.getByLabel('Position here').selectOption({ label: '1st position' });
+  await picture(page).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.getByLabel('Position here').selectOption({ label: '2nd position' });
+  await expect.poll(() => staffFingers(page)).toHaveLength(15);
+  await picture(page).focus();
+  await page.keyboard.press('x');
+  const alert = page.getByRole('alert');
+  await expect(alert).toContainText(/E♭?b?4 \(note 1\) and F4 \(note 2\) fight/);
+  await expect(page.getByTestId('trouble')).toHaveCount(2);
+  await expect(page.getByTestId('staff').locator('.vf-stavenote')).not.toHaveCount(0);
+  expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+  await alert.getByRole('button', { name: 'go to note 1' }).click();
+  await expect(cursorWords(page)).toContainText('Note 1 of 15: E flat 4, not planned');
+  await picture(page).focus();
+  await page.keyboard.press('Delete');
+  await expect(alert).toHaveCount(0);
+  await expect.poll(() => staffFingers(page)).toHaveLength(15);
+  await expect(page.getByTestId('trouble')).toHaveCount(0);
 });
 
 test('another material leaves the locks of the old one behind, and undo brings both back', async ({

@@ -44,7 +44,7 @@ test('a finding selects its notes, says its sentence, and leads to its shift, th
 });
 
 test('the rehearsal opens as a plan of its own, and a series is made to order', async ({ page }) => {
-  await openPlan(page, 'Wren: E flat major, two octaves');
+  await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
   await view(page, 'Shifts');
   await page.getByRole('button', { name: 'Open the rehearsal on the Bench' }).click();
   await standing(page);
@@ -108,7 +108,7 @@ test('each kind of finding is opened from the Bench: its notes are marked and it
 test('Hand shows frames, the same frame elsewhere in mm, the stretch with its limit and a way round', async ({
   page,
 }) => {
-  await openPlan(page, 'Wren: E flat major, two octaves');
+  await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
   const stretch = findings(page).getByRole('listitem').filter({ hasText: 'stretch' });
   await expect(stretch).toContainText(/[\d.]+ mm from 1 to 4, a stretch \(full spread [\d.]+ mm\)/);
   await stretch.getByRole('link', { name: 'see the hand' }).click();
@@ -127,7 +127,7 @@ test('Hand shows frames, the same frame elsewhere in mm, the stretch with its li
 test('Ear gives targets in cents and mm, hears checks, explains a comma, and says holes in a table', async ({
   page,
 }) => {
-  await openPlan(page, 'Wren: F sharp minor arpeggio');
+  await openPlan(page, 'Wren: F♯ minor arpeggio, two octaves, violin');
   await openBench(page, '/');
   await page.getByLabel('Kind', { exact: true }).selectOption('scale');
   await page.getByLabel('Key', { exact: true }).selectOption('D');
@@ -152,7 +152,7 @@ test('Ear gives targets in cents and mm, hears checks, explains a comma, and say
 });
 
 test('double stops have pure targets of their own', async ({ page }) => {
-  await openPlan(page, 'Wren: D major in thirds');
+  await openPlan(page, 'Wren: D major scale in thirds, one octave, violin');
   await view(page, 'Ear');
   await expect(page.getByText(/D4 \+ F♯4: major third 5:4, 13.7 cents narrower/)).toBeVisible();
 });
@@ -168,7 +168,7 @@ test('without a plan, or with one that cannot be played, the views say so and sh
 });
 
 test('axe finds nothing serious on Hand, Shifts and Ear', async ({ page }) => {
-  await openPlan(page, 'Wren: E flat major, two octaves');
+  await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
   for (const name of ['Hand', 'Shifts', 'Ear']) {
     await view(page, name);
     await standing(page);

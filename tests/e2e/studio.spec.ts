@@ -56,7 +56,7 @@ test('search finds students and plans by name, key and tag; tags narrow the list
   await search.fill('e flat wren');
   await expect(plans(page)).toHaveCount(1);
   await search.fill('double stops');
-  await expect(plans(page)).toContainText('D major in thirds');
+  await expect(plans(page)).toContainText('D major scale in thirds');
   await search.fill('no such thing');
   await expect(page.getByText('No plan here yet.')).toBeVisible();
   await search.fill('');
@@ -66,7 +66,7 @@ test('search finds students and plans by name, key and tag; tags narrow the list
 
 test('a plan is given to another student from the list, and says what is otherwise', async ({ page }) => {
   await openStudio(page, '/studio?demo');
-  await page.getByLabel('Give Wren: E flat major, two octaves to').selectOption({ label: 'Juno' });
+  await page.getByLabel('Give Wren: E♭ major scale, two octaves, violin to').selectOption({ label: 'Juno' });
   await expect(page.getByTestId('given')).toContainText('Given from Wren’s plan');
   await expect(page.getByTestId('given')).toContainText('On a full-size cello');
   await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('Juno');

@@ -21,7 +21,7 @@ export const Alternatives = memo(function Alternatives({
       </h2>
       <ol className="mt-1 flex flex-col gap-2">
         {plans.map((plan, at) => (
-          <li key={at}>
+          <li key={at} className="relative">
             <button
               type="button"
               aria-pressed={at === chosen}
@@ -35,7 +35,7 @@ export const Alternatives = memo(function Alternatives({
                 <span className="whitespace-nowrap text-sm">cost {plan.cost.toFixed(1)}</span>
               </span>
               <span className="block truncate text-sm">{planWords(plan)}</span>
-              <span className="block text-sm text-faded">
+              <span className={`block text-sm text-faded ${at === chosen ? '' : 'pr-20'}`}>
                 {dearestTerms(plan, 2)
                   .map(({ words, cost }) => `${words} ${cost.toFixed(1)}`)
                   .join(' · ') || 'nothing to pay for'}
@@ -47,7 +47,7 @@ export const Alternatives = memo(function Alternatives({
                 aria-pressed={at === beside}
                 aria-label={`Compare way ${at + 1} with the one on the stand`}
                 onClick={() => layBeside(at === beside ? null : at)}
-                className="cursor-pointer px-3 text-sm text-dove underline"
+                className="absolute right-0 bottom-0 min-h-8 cursor-pointer px-3 text-sm text-dove underline"
               >
                 {at === beside ? 'put away' : 'compare'}
               </button>

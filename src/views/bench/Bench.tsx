@@ -80,7 +80,7 @@ export default function Bench() {
           <StudentMatch record={record} />
           <GivenDifferences record={record} response={response} />
           <Problems problems={response?.problems ?? []} issues={issues} request={record.request} />
-          {response && plan && <Stage response={response} plan={plan} request={record.request} />}
+          {response && <Stage response={response} plan={plan ?? null} request={record.request} />}
         </div>
         <aside className="flex flex-col gap-4">
           {response && <Alternatives plans={response.plans} chosen={record.chosen} />}

@@ -9,19 +9,22 @@ import {
 import {
   CHORDS,
   FOURTH_WORDS,
+  EXTENSION_WORDS,
+  CHROMATIC_WORDS,
+  asksChromatic,
   KIND_WORDS,
   SCHOOL_WORDS,
   kindOf,
   withKind,
   HAND_WORDS,
   OPEN_WORDS,
-  POSITION_WORDS,
+  positionChoices,
   positionWords,
   SCALES,
   STYLE_WORDS,
   TONICS,
   DIRECTION_WORDS,
-  OCTAVE_WORDS,
+  octaveChoices,
   playableTonics,
   sizeChoices,
   stringChoices,
@@ -99,8 +102,8 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
         <Word
           label="Positions"
           value={JSON.stringify(rules.positions ?? null)}
-          choices={POSITION_WORDS}
-          other={positionWords(rules.positions)}
+          choices={positionChoices(request.instrument)}
+          other={positionWords(rules.positions, request.instrument)}
           onChange={(value) => setRules({ positions: JSON.parse(value) ?? undefined })}
         />{' '}
         on{' '}
@@ -126,6 +129,24 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
           onChange={(value) => setRules({ fourthFinger: value as Rules['fourthFinger'] })}
           then=","
         />{' '}
+        <Word
+          label="Extensions"
+          value={rules.extensions ?? 'free'}
+          choices={EXTENSION_WORDS}
+          onChange={(value) => setRules({ extensions: value as Rules['extensions'] })}
+          then=","
+        />{' '}
+        {asksChromatic(request) && (
+          <>
+            <Word
+              label="Chromatic lines"
+              value={rules.chromatic ?? 'slide'}
+              choices={CHROMATIC_WORDS}
+              onChange={(value) => setRules({ chromatic: value as Rules['chromatic'] })}
+              then=","
+            />{' '}
+          </>
+        )}
         in{' '}
         <Word
           label="Style"
@@ -176,7 +197,7 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
       <Word
         label="Octaves"
         value={String(material.octaves)}
-        choices={OCTAVE_WORDS}
+        choices={octaveChoices(request, material)}
         onChange={(value) => setMaterial({ octaves: Number(value) })}
       />{' '}
       <Word

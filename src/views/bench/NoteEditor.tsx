@@ -1,6 +1,7 @@
 import { Lock, LockOpen } from 'lucide-react';
 import {
   comparePlans,
+  positionsOf,
   resolveSetup,
   type FingerName,
   type Forbidding,
@@ -24,12 +25,10 @@ import { setRequest } from './edits';
 import { useBench } from './state';
 import { stringWords } from '../../brief/words';
 
-const WORDS = {
+const wordsFor = ({ instrument }: PlanRequest) => ({
   string: stringWords,
-  position: (position: PositionNumber) => positionWords({ only: [position] }),
-};
-
-const POSITIONS: readonly PositionNumber[] = [0.5, 1, 2, 3, 4, 5, 6, 7];
+  position: (position: PositionNumber) => positionWords({ only: [position] }, instrument),
+});
 
 interface Props {
   readonly response: PlanResponse;
@@ -41,10 +40,9 @@ interface Props {
 export function NoteEditor({ response, plan, request }: Props) {
   const cursor = useBench((state) => state.cursor);
   const event = response.events[cursor];
-  const step = plan.steps.find((candidate) => candidate.at === cursor);
   return (
     <section aria-label="Change this note" className="flex flex-wrap items-center gap-x-4 gap-y-2">
-      {step && event && 'pitches' in event ? (
+      {event && 'pitches' in event ? (
         <Controls request={request} plan={plan} at={cursor} pitch={event.pitches[0]} />
       ) : (
         <p className="text-faded">A rest: nothing to hold here.</p>
@@ -62,6 +60,7 @@ interface ControlsProps {
 
 function Controls({ request, plan, at, pitch }: ControlsProps) {
   const setup = resolveSetup(request);
+  const words = wordsFor(request);
   const lock = lockAt(request, at);
   const never = neverAt(request, at);
   const step = plan.steps.find((candidate) => candidate.at === at);
@@ -96,8 +95,8 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
         value={lock?.position === undefined ? '' : String(lock.position)}
         choices={[
           ['', 'any position'],
-          ...positionsOf(request, lock?.position).map(
-            (position) => [String(position), positionWords({ only: [position] })] as const,
+          ...positionsOf(setup, request.school).map(
+            ({ label, name }) => [String(label), `${name} position`] as const,
           ),
         ]}
         onPick={(value) =>
@@ -112,8 +111,8 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
           ...(shift ? [['shift', 'never shift to this note'] as const] : []),
           ...(stop
             ? [
-                ['finger', `never ${demandWords({ finger: stop.finger }, WORDS)} here`] as const,
-                ['string', `never ${demandWords({ string: stop.string }, WORDS)} here`] as const,
+                ['finger', `never ${demandWords({ finger: stop.finger }, words)} here`] as const,
+                ['string', `never ${demandWords({ string: stop.string }, words)} here`] as const,
               ]
             : []),
         ]}
@@ -127,8 +126,8 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
         <span className="flex items-center gap-2" data-testid="demands">
           <Lock size={16} aria-hidden />
           {[
-            ...(lock ? [`kept here: ${demandWords(lock, WORDS)}`] : []),
-            ...never.map((one) => ('shift' in one ? 'no shift to here' : `never ${demandWords(one, WORDS)}`)),
+            ...(lock ? [`kept here: ${demandWords(lock, words)}`] : []),
+            ...never.map((one) => ('shift' in one ? 'no shift to here' : `never ${demandWords(one, words)}`)),
           ].join('; ')}
           <button
             type="button"
@@ -141,12 +140,6 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
       )}
     </>
   );
-}
-
-function positionsOf({ instrument }: PlanRequest, locked: PositionNumber | undefined): PositionNumber[] {
-  const list =
-    instrument === 'cello' || instrument === 'bass' ? [...POSITIONS, 'thumb' as const] : [...POSITIONS];
-  return locked === undefined || list.includes(locked) ? list : [...list, locked];
 }
 
 interface FingerButtonProps {

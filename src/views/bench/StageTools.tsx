@@ -15,7 +15,7 @@ import {
   SLOWEST,
   useListening,
 } from './listening';
-import { NAMES_WORDS, setNames, useLook, ZOOMS, zoomBy } from './look';
+import { NAMES_WORDS, setLines, setNames, useLook, ZOOMS, zoomBy } from './look';
 import { useBench } from './state';
 
 interface Props {
@@ -149,9 +149,10 @@ function Marked() {
 }
 
 function Look() {
-  const { zoom, names } = useLook();
+  const { zoom, lines, names } = useLook();
   return (
     <section aria-label="How it is shown" className="ml-auto flex items-center gap-2">
+      <Tick words="in lines" on={lines} onTick={setLines} />
       <select
         aria-label="Note names"
         value={names}
@@ -173,7 +174,7 @@ function Look() {
       >
         <Minus size={16} aria-hidden />
       </button>
-      <span className="w-11 text-center text-sm" data-testid="zoom">
+      <span className="sr-only" role="status" data-testid="zoom">
         {Math.round(zoom * 100)} %
       </span>
       <button

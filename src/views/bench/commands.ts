@@ -11,7 +11,7 @@ import {
   unmark,
 } from './edits';
 import { listen, setCountIn, setDrone, setLoop, useListening } from './listening';
-import { NAMES_WORDS, setNames, zoomBy } from './look';
+import { NAMES_WORDS, setLines, setNames, useLook, zoomBy } from './look';
 import { givePlan, newPlan, openPlan } from './opening';
 import { useBench } from './state';
 import { planTitle, planWords } from '../../brief/words';
@@ -33,6 +33,7 @@ export function commandsFor(
 ): Command[] {
   const { record, selection } = useBench.getState();
   const { playing, loop, countIn, drone } = useListening.getState();
+  const { lines } = useLook.getState();
   const owner = (plan: PlanRecord) => students.find(({ id }) => id === plan.studentId);
   const shifts = response?.plans[record.chosen]?.shifts ?? [];
   return [
@@ -50,6 +51,7 @@ export function commandsFor(
         ]
       : []),
     { words: 'New plan', act: () => void newPlan() },
+    { words: lines ? 'Show in one line' : 'Break into lines', act: () => setLines(!lines) },
     { words: 'Larger picture', act: () => zoomBy(1) },
     { words: 'Smaller picture', act: () => zoomBy(-1) },
     ...NAMES_WORDS.map(([names, words]) => ({ words: `Note names: ${words}`, act: () => setNames(names) })),

@@ -1,6 +1,7 @@
 import {
   Accidental,
   ClefNote,
+  Dot,
   Renderer,
   Stave,
   StaveNote,
@@ -18,6 +19,7 @@ import {
 } from '../../core';
 import { MIDDLE_LINES, written } from '../../brief/clefs';
 import { extensionMarks, restezMarks, type Stay } from './marks';
+import { noteValue } from './noteValue';
 import { COLUMN, columnX, GUTTER, STAFF_HEIGHT } from './columns';
 
 /*
@@ -74,19 +76,6 @@ export interface Line {
   readonly instrument: InstrumentKind;
   /** The clef of each event. */
   readonly clefs: readonly Clef[];
-}
-
-const DURATIONS: readonly (readonly [number, string])[] = [
-  [4, 'w'],
-  [2, 'h'],
-  [1, 'q'],
-  [0.5, '8'],
-  [0.25, '16'],
-  [0, '32'],
-];
-
-function duration(beats: number): string {
-  return (DURATIONS.find(([least]) => beats >= least) ?? DURATIONS[2])[1];
 }
 
 const SIGNS: Readonly<Record<number, string>> = { '-2': 'bb', '-1': 'b', '0': 'n', '1': '#', '2': '##' };
@@ -158,13 +147,21 @@ function soundingNote(event: Sounding, clef: Clef, instrument: InstrumentKind): 
     const pitch = written(name, instrument);
     return `${'cdefgab'[pitch.letter]}/${pitch.octave}`;
   });
-  return new StaveNote({ keys, duration: duration(event.beats), clef, autoStem: true });
+  return dotted(event.beats, (duration) => new StaveNote({ keys, duration, clef, autoStem: true }));
 }
 
 function restNote(beats: number, clef: Clef): StaveNote {
   const middle = MIDDLE_LINES[clef];
   const key = `${'cdefgab'[middle % 7]}/${Math.floor(middle / 7)}`;
-  return new StaveNote({ keys: [key], duration: `${duration(beats)}r`, clef });
+  return dotted(beats, (duration) => new StaveNote({ keys: [key], duration: `${duration}r`, clef }));
+}
+
+/** A note of so many beats with its dots. */
+function dotted(beats: number, make: (duration: string) => StaveNote): StaveNote {
+  const { duration, dots } = noteValue(beats);
+  const note = make(duration);
+  for (let dot = 0; dot < dots; dot++) Dot.buildAndAttach([note], { all: true });
+  return note;
 }
 
 /** From the place a note is set at to the middle of its head, in the notation package's units. */

@@ -1,6 +1,14 @@
 import type { KeyboardEvent } from 'react';
 import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
-import { fingersFor, neverAt, nextString, withLock, withNever, withoutDemands } from '../../brief/demands';
+import {
+  fingersFor,
+  lockAt,
+  neverAt,
+  nextString,
+  withLock,
+  withNever,
+  withoutDemands,
+} from '../../brief/demands';
 import { redo, setRequest, undo } from './edits';
 
 /**
@@ -18,7 +26,7 @@ export function editByKey(
   if (event.ctrlKey || event.metaKey || event.altKey) return false;
   const note = response.events[at];
   const step = plan.steps.find((candidate) => candidate.at === at);
-  if (!step || !note || !('pitches' in note)) return false;
+  if (!note || !('pitches' in note)) return false;
   const setup = resolveSetup(request);
   const finger = fingersFor(setup, note.pitches[0]).find((name) => String(name) === event.key.toUpperCase());
   if (finger !== undefined) {
@@ -28,7 +36,8 @@ export function editByKey(
   switch (event.key) {
     case 'ArrowUp':
     case 'ArrowDown': {
-      const string = nextString(setup, note.pitches[0], step.stops[0].string, event.key === 'ArrowUp');
+      const from = step?.stops[0].string ?? lockAt(request, at)?.string;
+      const string = from && nextString(setup, note.pitches[0], from, event.key === 'ArrowUp');
       if (string) setRequest(withLock(request, at, { string, finger: undefined }));
       return true;
     }

@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { NOTE_NAMES, type NoteNames } from '../../core';
 
 /*
- * How the picture is shown: its size and the names of the notes. Belongs to this browser, not to the plan.
+ * How the picture is shown: its size, in one line or many, and the names of the notes. Belongs to this browser, not to the plan.
  */
 
 export const ZOOMS = [0.5, 0.67, 0.8, 1, 1.25, 1.5, 2] as const;
@@ -20,11 +20,13 @@ export const NAMES_WORDS: readonly (readonly [Names, string])[] = [
 
 interface Look {
   readonly zoom: number;
+  /** True where the music is broken into lines instead of scrolling sideways. */
+  readonly lines: boolean;
   readonly names: Names;
 }
 
 const PLACE = 'dove-path-look';
-const USUAL: Look = { zoom: 1, names: 'none' };
+const USUAL: Look = { zoom: 1, lines: false, names: 'none' };
 
 export const useLook = create<Look>(() => keptLook());
 
@@ -33,6 +35,7 @@ function keptLook(): Look {
     const kept = JSON.parse(localStorage.getItem(PLACE) ?? '{}') as Partial<Look>;
     return {
       zoom: ZOOMS.find((zoom) => zoom === kept.zoom) ?? USUAL.zoom,
+      lines: kept.lines === true,
       names: NAMES_WORDS.find(([names]) => names === kept.names)?.[0] ?? USUAL.names,
     };
   } catch {
@@ -52,6 +55,10 @@ function keep(part: Partial<Look>) {
 export function zoomBy(steps: number) {
   const at = ZOOMS.findIndex((zoom) => zoom === useLook.getState().zoom) + steps;
   keep({ zoom: ZOOMS[Math.max(0, Math.min(ZOOMS.length - 1, at))] });
+}
+
+export function setLines(lines: boolean) {
+  keep({ lines });
 }
 
 export function setNames(names: string) {

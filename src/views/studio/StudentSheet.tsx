@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { POSITION_WORDS, positionWords, SCHOOL_WORDS, type Choice } from '../../brief/brief';
+import { positionChoices, positionWords, SCHOOL_WORDS, type Choice } from '../../brief/brief';
 import { sizeChoices } from '../../brief/material';
 import { playingIssues } from '../../brief/student';
 import {
@@ -72,8 +72,8 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         <Pick
           label="Positions they know"
           value={JSON.stringify(student.positions ?? null)}
-          choices={POSITION_WORDS}
-          other={positionWords(student.positions)}
+          choices={positionChoices(student.plays.instrument)}
+          other={positionWords(student.positions, student.plays.instrument)}
           onPick={(rule) => put({ positions: JSON.parse(rule) ?? undefined })}
         />
         <Pick

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { plan, TERM_NAMES, type PlanRequest } from '../../../src/core';
-import { positionWords, stringChoices } from '../../../src/brief/brief';
+import { plan, positionsOf, resolveSetup, TERM_NAMES, type PlanRequest } from '../../../src/core';
+import { octaveChoices, positionChoices, positionWords, stringChoices } from '../../../src/brief/brief';
 import { columnX, visibleEvents } from '../../../src/views/bench/columns';
 import {
   playableTonics,
@@ -70,10 +70,32 @@ test('another instrument keeps the key and leaves what only the old one had', ()
 });
 
 test('rules are worded, known to the brief or not', () => {
-  assert.equal(positionWords(undefined), 'any position');
-  assert.equal(positionWords({ from: 0.5, to: 6 }), 'half to 6th position');
-  assert.equal(positionWords({ only: [1, 3] }), '1st and 3rd position');
+  assert.equal(positionWords(undefined, 'violin'), 'any position');
+  assert.equal(positionWords({ from: 0.5, to: 6 }, 'violin'), 'half to 6th position');
+  assert.equal(positionWords({ only: [1, 3] }, 'viola'), '1st and 3rd position');
+  assert.equal(positionWords({ only: [2.5] }, 'cello'), 'raised 2nd position');
+  assert.equal(positionWords({ from: 2.5, to: 'thumb' }, 'bass'), '2½ to thumb position');
   assert.equal(stringChoices(request).length, 5);
+});
+
+test('the brief offers what the instrument has', () => {
+  const octaves = (one: PlanRequest) => octaveChoices(one, one.material as RunSpec).map(([value]) => value);
+  assert.deepEqual(octaves(request), ['1', '2', '3'], 'no fourth octave above A on a violin');
+  const tenths: RunSpec = { ...material, type: 'double-stops', interval: 'tenth', scale: 'major' };
+  assert.deepEqual(octaves({ ...request, material: tenths }), ['1', '2']);
+  const four = { ...material, octaves: 4 };
+  assert.deepEqual(octaves({ ...request, material: four }), ['1', '2', '3', '4'], 'what is asked for stays');
+  const thumbs = (instrument: 'violin' | 'cello') =>
+    positionChoices(instrument).filter(([rule]) => rule.includes('thumb')).length;
+  assert.deepEqual([thumbs('violin'), thumbs('cello')], [0, 1]);
+  const thumb: PlanRequest = { instrument: 'cello', material, rules: { positions: { only: ['thumb'] } } };
+  assert.equal(withInstrument(thumb, 'violin').rules?.positions, undefined);
+  assert.deepEqual(withInstrument(thumb, 'bass').rules?.positions, { only: ['thumb'] });
+  const names = (instrument: 'viola' | 'cello' | 'bass') =>
+    positionsOf(resolveSetup({ instrument })).map(({ name }) => name);
+  assert.deepEqual(names('cello').slice(0, 5), ['half', '1st', '2nd', 'raised 2nd', '3rd']);
+  assert.equal(names('bass').at(-1), 'thumb');
+  assert.equal(names('viola').at(-1), '14th');
 });
 
 test('only the columns in view are drawn', () => {

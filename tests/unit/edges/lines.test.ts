@@ -1,0 +1,60 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import type { ResponseEvent } from '../../../src/core';
+import { lineBreaks, lineOf } from '../../../src/views/bench/lines';
+import { noteValue } from '../../../src/views/bench/noteValue';
+
+const music = (bars: readonly boolean[]): ResponseEvent[] =>
+  bars.map((bar, at) => ({
+    at,
+    pitches: ['A4'],
+    midi: [69],
+    beats: 1,
+    ...(bar ? { bar: true as const } : {}),
+  }));
+
+test('lines break at the last bar line that fits, else where the room ends', () => {
+  const bars = music([false, false, false, true, false, false, true, false, false, false, false, false]);
+  assert.deepEqual(lineBreaks(bars, 5), [
+    { first: 0, last: 3 },
+    { first: 3, last: 6 },
+    { first: 6, last: 11 },
+    { first: 11, last: 12 },
+  ]);
+  assert.deepEqual(lineBreaks([], 5), []);
+});
+
+test('every event is on one line and no line is too long', () => {
+  fc.assert(
+    fc.property(fc.array(fc.boolean(), { maxLength: 80 }), fc.integer({ min: 1, max: 20 }), (bars, most) => {
+      const lines = lineBreaks(music(bars), most);
+      assert.deepEqual(
+        lines.flatMap(({ first, last }) => Array.from({ length: last - first }, (_, at) => first + at)),
+        bars.map((_, at) => at),
+      );
+      for (const { first, last } of lines) assert.ok(last - first >= 1 && last - first <= most);
+      bars.forEach((_, at) => assert.ok(lines[lineOf(lines, at)].first <= at));
+    }),
+  );
+});
+
+test('note values carry their dots', () => {
+  const written = (beats: number) => {
+    const { duration, dots } = noteValue(beats);
+    return duration + '.'.repeat(dots);
+  };
+  assert.deepEqual([4, 3, 2, 1.5, 1, 0.75, 0.5, 0.375].map(written), [
+    'w',
+    'h.',
+    'h',
+    'q.',
+    'q',
+    '8.',
+    '8',
+    '16.',
+  ]);
+  assert.equal(written(3.5), 'h..');
+  assert.equal(written(0.01), '32');
+  assert.equal(written(6), 'w.');
+});
