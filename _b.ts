@@ -1,2 +1,0 @@
-import { benchBook } from './scripts/bench-book';
-await benchBook(); await benchBook(); await benchBook();
