@@ -15,7 +15,17 @@ export { findingsOf, type Finding, type Findings, type Heard } from './findings/
 export type { Played } from './findings/played';
 export type { HandCue, HearFirst, ShiftDetail } from './findings/shifts';
 export type { Trap } from './findings/traps';
-export * from './practice/drills';
+export {
+  drillLike,
+  matchingDrill,
+  octaveBuilding,
+  sameFingerSeries,
+  shiftDrill,
+  type Series,
+  type ShiftDrill,
+} from './practice/drills';
+export { drillForFinding, passageDrill, stretchDrill } from './practice/passage';
+export { onePositionDrill, sameFingerOnAll, type PositionFigure } from './practice/series';
 export { rehearse, TURNS, type Rehearsal, type RehearsalStep } from './practice/rehearsal';
 export {
   centsOf,

@@ -2,10 +2,11 @@ import type { ShiftDetail } from '../findings/shifts';
 import type { Setup } from '../instrument/setup';
 import { keyAlteration, signatureName, type Key } from '../pitch/key';
 import { parseKey } from '../material/build';
-import { letterSteps, midiOf, pitchName, type Pitch } from '../pitch/pitch';
+import { letterSteps, pitchName, type Pitch } from '../pitch/pitch';
 import type { PlanRequest } from '../planner/request';
 import type { FingerName, Plan, PlanResponse } from '../planner/response';
 import { drillRequest, type DrillNote } from './notes';
+import { withinHand } from './within';
 
 /*
  * Drills are made, not looked up. Each is an ordinary request with its fingers and strings locked, so that it opens, plays and prints like any plan.
@@ -26,14 +27,14 @@ export interface ShiftDrill {
   readonly span: number;
 }
 
-function readKey(name: string): Key {
+export function readKey(name: string): Key {
   const key = parseKey(name);
   if (!key) throw new RangeError(`no key: ${name}`);
   return key;
 }
 
 /** The scale's note some letter steps above C0. */
-function noteOf(key: Key, steps: number): Pitch {
+export function noteOf(key: Key, steps: number): Pitch {
   const octave = Math.floor(steps / 7);
   const letter = steps - 7 * octave;
   return { letter, octave, alteration: keyAlteration(key, letter) };
@@ -41,15 +42,19 @@ function noteOf(key: Key, steps: number): Pitch {
 
 /**
  * A shift climbing the scale in sequence on one string: pair after pair, each a step higher, with a rest to set the hand back.
- * Pairs that leave the fingerboard or would put a finger below its place are left out.
+ * Pairs that a finger does not reach or is not used for there are left out.
  */
 export function shiftDrill(request: PlanRequest, setup: Setup, drill: ShiftDrill): PlanRequest {
   const key = readKey(drill.key);
-  const open = setup.strings.find(({ name }) => name === drill.string) ?? setup.strings[0];
+  const string = Math.max(
+    0,
+    setup.strings.findIndex(({ name }) => name === drill.string),
+  );
+  const open = setup.strings[string];
+  const within = withinHand(request, setup, key);
   const pairs = Array.from({ length: drill.span }, (_, at) => drill.start + at).flatMap((start) => {
-    const pair = [start, start + drill.distance].map((steps) => noteOf(key, open.steps + steps));
-    const [from, to] = pair.map((pitch) => midiOf(pitch) - open.midi);
-    return fits(from, drill.fromFinger, setup) && fits(to, drill.toFinger, setup) ? [pair] : [];
+    const [from, to] = [start, start + drill.distance].map((steps) => noteOf(key, open.steps + steps));
+    return within(from, drill.fromFinger, string) && within(to, drill.toFinger, string) ? [[from, to]] : [];
   });
   const notes = pairs.flatMap(([from, to], at): DrillNote[] => [
     { pitches: [pitchName(from)], finger: drill.fromFinger, string: open.name, bar: at > 0 },
@@ -57,12 +62,6 @@ export function shiftDrill(request: PlanRequest, setup: Setup, drill: ShiftDrill
     { pitches: [] },
   ]);
   return drillRequest(request, drill.key, notes);
-}
-
-function fits(semitones: number, finger: FingerName, setup: Setup): boolean {
-  if (finger === 0) return semitones === 0;
-  const least = finger === 'T' ? 1 : finger;
-  return semitones >= least && semitones <= setup.reachSemitones;
 }
 
 /** How many steps the drill "most like it" goes below the shift itself, and how many pairs it has. */
@@ -84,14 +83,13 @@ export function drillLike(
   const toOpen = setup.strings[to.string];
   const name = signatureName(response.key.fifths);
   const key = readKey(name);
+  const within = withinHand(request, setup, key);
   const sequence = Array.from({ length: SPAN }, (_, at) => at - BELOW).filter((move) => move !== 0);
   const pair = (move: number): DrillNote[] => {
     const [a, b] =
       move === 0 ? [from.pitch, to.pitch] : [moved(key, from.pitch, move), moved(key, to.pitch, move)];
-    const inReach =
-      (move === 0 || fits(midiOf(a) - fromOpen.midi, shift.fromFinger, setup)) &&
-      (move === 0 || fits(midiOf(b) - toOpen.midi, shift.toFinger, setup));
-    if (!inReach) return [];
+    const inReach = within(a, shift.fromFinger, from.string) && within(b, shift.toFinger, to.string);
+    if (move !== 0 && !inReach) return [];
     return [
       { pitches: [pitchName(a)], finger: shift.fromFinger, string: fromOpen.name, bar: true },
       { pitches: [pitchName(b)], finger: shift.toFinger, string: toOpen.name, beats: 2 },

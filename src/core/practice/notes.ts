@@ -1,5 +1,6 @@
 import type { NoteSpec } from '../material/spec';
 import type { Lock, PlanRequest } from '../planner/request';
+import type { Plan, PlanResponse } from '../planner/response';
 
 /** A note to be practised with what is demanded of it, or a rest. */
 export interface DrillNote {
@@ -24,10 +25,20 @@ export function drillRequest(request: PlanRequest, key: string, notes: readonly 
       ? []
       : [{ at, finger, string, position }],
   );
+  return { ...bareRequest(request), material: { type: 'notes', key, notes: written }, rules: { locks } };
+}
+
+/** The instrument, the hand and the manner of a request, without what is played and the rules for it. */
+export function bareRequest(request: PlanRequest): Omit<PlanRequest, 'material' | 'rules'> {
   const { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, style, tempo } = request;
-  return {
-    ...{ instrument, size, tuning, extensionTo, stringLengthMm, hand, school, style, tempo },
-    material: { type: 'notes', key, notes: written },
-    rules: { locks },
-  };
+  return { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, style, tempo };
+}
+
+/** A note of a plan with the finger, string and position it has there; null where there is none. */
+export function plannedNote({ events }: PlanResponse, plan: Plan, at: number): DrillNote | null {
+  const event = events[at];
+  const step = plan.steps.find((one) => one.at === at);
+  if (!step || !event || !('pitches' in event)) return null;
+  const { finger, string } = step.stops[0];
+  return { pitches: event.pitches, finger, string, position: finger === 0 ? undefined : step.position };
 }

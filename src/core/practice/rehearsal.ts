@@ -4,7 +4,7 @@ import { signatureName } from '../pitch/key';
 import { pitchName } from '../pitch/pitch';
 import type { PlanRequest } from '../planner/request';
 import type { Plan, PlanResponse } from '../planner/response';
-import { drillRequest, type DrillNote } from './notes';
+import { drillRequest, plannedNote, type DrillNote } from './notes';
 
 export type RehearsalStep = 'hear' | 'guide' | 'light' | 'rhythm' | 'turned' | 'joined';
 
@@ -72,18 +72,8 @@ function playable({ events }: PlanResponse, at: number): boolean {
   return event !== undefined && 'pitches' in event && event.pitches.length === 1;
 }
 
-function lockedNote({ events }: PlanResponse, plan: Plan, at: number, beats: number): DrillNote {
-  const event = events[at];
-  const step = plan.steps.find((one) => one.at === at);
-  if (!step || !event || !('pitches' in event)) return { pitches: [], beats };
-  const { finger, string } = step.stops[0];
-  return {
-    pitches: event.pitches,
-    beats,
-    finger,
-    string,
-    position: finger === 0 ? undefined : step.position,
-  };
+function lockedNote(response: PlanResponse, plan: Plan, at: number, beats: number): DrillNote {
+  return { ...(plannedNote(response, plan, at) ?? { pitches: [] }), beats };
 }
 
 const sameNote = (a: DrillNote, b: DrillNote) => a.pitches[0] === b.pitches[0] && a.string === b.string;

@@ -1,0 +1,145 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import {
+  drillForFinding,
+  findingsOf,
+  letterSteps,
+  onePositionDrill,
+  parsePitch,
+  passageDrill,
+  plan,
+  requestIssues,
+  resolveSetup,
+  sameFingerOnAll,
+  stretchDrill,
+  type Aim,
+  type PlanRequest,
+} from '../../../src/core';
+import { someRequest } from '../requests';
+
+const AIM: Aim = { system: 'equal', tuning: 'pure', tonic: { letter: 5, alteration: 0 }, level: 'middle' };
+
+const lettersOf = (name: string) => letterSteps(parsePitch(name) ?? assert.fail(name));
+const linesOf = ({ material }: PlanRequest) =>
+  material.type === 'notes' ? material.notes.map((note) => ('pitches' in note ? note.pitches : [])) : [];
+const fingersOf = ({ rules }: PlanRequest) => new Map(rules?.locks?.map((lock) => [lock.at, lock.finger]));
+
+test('every finding of 150 plans for a small hand has a drill that can be read and played, and holds its notes', () => {
+  const seen = new Map<string, number>();
+  fc.assert(
+    fc.property(someRequest, (made) => {
+      const request: PlanRequest = { ...made, hand: 'small' };
+      const response = plan(request);
+      const [first] = response.plans;
+      if (!first) return;
+      const setup = resolveSetup(request);
+      const { ranked } = findingsOf(request, response, first, AIM);
+      for (const finding of ranked.slice(0, 12)) {
+        seen.set(finding.kind, (seen.get(finding.kind) ?? 0) + 1);
+        const drill = drillForFinding(request, response, first, setup, finding);
+        assert.deepEqual(requestIssues(drill), [], finding.kind);
+        const answer = plan(drill);
+        assert.ok(answer.plans.length > 0, `${finding.kind}: ${answer.problems[0]?.message}`);
+        const lines = linesOf(drill).map((pitches) => pitches.join());
+        for (const at of finding.events) {
+          const event = response.events[at];
+          const whole = 'pitches' in event ? event.pitches : [];
+          assert.ok(
+            lines.includes(whole.join()) || whole.some((name) => lines.includes(name)),
+            `${finding.kind} at ${at}`,
+          );
+        }
+      }
+    }),
+    { numRuns: 150, seed: 21 },
+  );
+  for (const kind of ['shift', 'stretch', 'trap', 'no-check'])
+    assert.ok((seen.get(kind) ?? 0) > 5, `${kind} seen ${seen.get(kind)} times`);
+});
+
+test('the drill of a stretch keeps its fingers, string and letters, and comes down to it from where it is easier', () => {
+  const request: PlanRequest = {
+    instrument: 'cello',
+    hand: 'small',
+    material: { type: 'scale', tonic: 'D2', scale: 'major', octaves: 1, direction: 'up' },
+  };
+  const response = plan(request);
+  const [first] = response.plans;
+  const setup = resolveSetup(request);
+  const reach = first.reach.find(({ verdict }) => verdict === 'stretch') ?? assert.fail('no stretch');
+  const step = first.steps.find(({ at }) => at === reach.at) ?? assert.fail();
+  const drill = stretchDrill(request, response, first, setup, reach);
+  const lines = linesOf(drill);
+  const fingers = fingersOf(drill);
+  const pairs: number[][] = [];
+  for (let at = 0; lines[at + 2]?.length === 0; at += 3) {
+    assert.deepEqual([fingers.get(at), fingers.get(at + 1)], reach.fingers);
+    pairs.push([lines[at][0], lines[at + 1][0]].map(lettersOf));
+  }
+  assert.equal(pairs.length, 6);
+  const apart = pairs.map(([low, high]) => high - low);
+  assert.deepEqual(new Set(apart).size, 1, 'as many letters apart each time');
+  assert.deepEqual(
+    pairs.map(([low]) => low - pairs[5][0]),
+    [5, 4, 3, 2, 1, 0],
+  );
+  assert.ok(drill.rules?.locks?.every(({ string }, at) => at > 11 || string === step.stops[0].string));
+  const played = response.events[reach.at];
+  assert.deepEqual(lines[lines.length - 2], 'pitches' in played ? played.pitches : []);
+});
+
+test('a single note is drilled with the note before it, or the one after where it is the first', () => {
+  const request: PlanRequest = {
+    instrument: 'violin',
+    material: { type: 'scale', tonic: 'G3', scale: 'major', octaves: 1, direction: 'up' },
+  };
+  const response = plan(request);
+  const of = (at: number) =>
+    linesOf(passageDrill(request, response, response.plans[0], [at]))
+      .slice(0, 2)
+      .map(([name]) => name);
+  assert.deepEqual(of(3), ['B3', 'C4']);
+  assert.deepEqual(of(0), ['A3', 'G3']);
+});
+
+test('one finger goes over every string; a scale and its thirds stay in one position, or it is said that they cannot', () => {
+  for (const instrument of ['violin', 'viola', 'cello', 'bass'] as const) {
+    const bare: PlanRequest = {
+      instrument,
+      material: { type: 'notes', notes: [{ pitches: ['A3'] }] },
+    };
+    const setup = resolveSetup(bare);
+    const series = sameFingerOnAll(bare, setup, { key: 'D major', finger: 1, span: 3 });
+    const [answer] = plan(series).plans;
+    assert.ok(answer, instrument);
+    assert.deepEqual(
+      [...new Set(answer.steps.map(({ stops }) => stops[0].string))],
+      setup.strings.map(({ name }) => name),
+    );
+    for (const figure of ['scale', 'broken-thirds'] as const) {
+      const drill = onePositionDrill(bare, setup, { key: 'G major', position: 1, figure });
+      assert.ok(drill, `${instrument} ${figure}`);
+      const [stays] = plan(drill).plans;
+      assert.ok(stays.steps.every(({ position }) => position === 1));
+      assert.equal(stays.shifts.length, 0);
+    }
+  }
+  const violin: PlanRequest = {
+    instrument: 'violin',
+    material: { type: 'notes', notes: [{ pitches: ['A4'] }] },
+  };
+  const third = onePositionDrill(violin, resolveSetup(violin), {
+    key: 'D major',
+    position: 3,
+    figure: 'scale',
+  });
+  assert.equal(third?.material.type === 'scale' && third.material.octaves, 2);
+  assert.equal(third?.rules?.openStrings, 'never');
+  const bass: PlanRequest = { ...violin, instrument: 'bass' };
+  assert.equal(
+    onePositionDrill(bass, resolveSetup(bass), { key: 'C# major', position: 5, figure: 'scale' }),
+    null,
+    'a closed hand over strings in fourths leaves gaps',
+  );
+});
