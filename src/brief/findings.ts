@@ -68,6 +68,11 @@ export function findingWords(finding: Finding, setup: Setup): string {
   }
 }
 
+/** What a drill for a finding is called. */
+export function drillTitle({ kind, events }: Finding): string {
+  return `Drill: ${KIND_NAMES[kind]}, ${events.length > 1 ? 'notes' : 'note'} ${numbers(events)}`;
+}
+
 export function semitoneWords(n: number): string {
   return n === 1 ? 'a semitone' : n === 2 ? 'a tone' : `${n} semitones`;
 }
@@ -96,7 +101,12 @@ export function checkWords(check: Checkpoint, note: Played, setup: Setup, offCen
   const heard = check.together
     ? `no beats; ${offCents} cents off, ${beats.toFixed(1)} a second`
     : 'the same colour';
-  return `open ${stringOf(setup, check.string)}, ${article(check.interval)}, ${how}: ${heard}`;
+  return `${shortCheck(check, setup)}, ${how}: ${heard}`;
+}
+
+/** The same in a few words: "open G, an octave". */
+export function shortCheck(check: Checkpoint, setup: Setup): string {
+  return `open ${stringOf(setup, check.string)}, ${article(check.interval)}`;
 }
 
 function article(words: string): string {

@@ -53,6 +53,14 @@ export function printed(name: string): string {
   return pitchClassName(pitch).replaceAll('b', '♭').replaceAll('#', '♯');
 }
 
+/** A sentence with its pitches in print: "C#6 (note 17)" as "C♯6 (note 17)". */
+export function printedPitches(sentence: string): string {
+  return sentence.replace(
+    /\b([A-G])(##?|bb?)(?=-?\d)/g,
+    (_, letter: string, signs: string) => letter + signs.replaceAll('#', '♯').replaceAll('b', '♭'),
+  );
+}
+
 export function stringWords(open: string): string {
   return `${printed(open)} string`;
 }

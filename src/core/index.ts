@@ -12,7 +12,7 @@ export * from './findings/checks';
 export type { Crowd } from './findings/crowding';
 export type { Cue, CueAt } from './findings/economy';
 export { findingsOf, type Finding, type Findings, type Heard } from './findings/findings';
-export type { Played } from './findings/played';
+export { playedNotes, type Played } from './findings/played';
 export type { HandCue, HearFirst, ShiftDetail } from './findings/shifts';
 export type { Trap } from './findings/traps';
 export {
@@ -25,7 +25,7 @@ export {
   type ShiftDrill,
 } from './practice/drills';
 export { drillForFinding, passageDrill, stretchDrill } from './practice/passage';
-export { onePositionDrill, sameFingerOnAll, type PositionFigure } from './practice/series';
+export { onePositionDrill, sameFingerOnAll, type PositionDrill } from './practice/series';
 export { rehearse, TURNS, type Rehearsal, type RehearsalStep } from './practice/rehearsal';
 export {
   centsOf,

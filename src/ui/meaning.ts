@@ -68,9 +68,14 @@ async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
   };
 }
 
-/** Keeps a drill or a rehearsal as a plan of its own and opens it on the Bench. */
-export async function openAsPlan(request: PlanRequest, name: string, from: PlanRecord) {
-  const plan = newRecord(request, Date.now(), { name, studentId: from.studentId, tags: ['drill'] });
+/** Keeps a drill, a rehearsal or another way as a plan of its own and opens it on the Bench. */
+export async function openAsPlan(
+  request: PlanRequest,
+  name: string,
+  from: PlanRecord,
+  tags: readonly string[] = ['drill'],
+) {
+  const plan = newRecord(request, Date.now(), { name, studentId: from.studentId, tags });
   try {
     await savePlan(plan);
     location.assign(`/?plan=${plan.id}`);

@@ -1,11 +1,15 @@
 import { expose } from 'comlink';
 import {
+  drillForFinding,
   findingsOf,
+  onePositionDrill,
+  resolveSetup,
   type Aim,
   type Finding,
   type Findings,
   type PlanRequest,
   type PlanResponse,
+  type PositionDrill,
 } from '../core';
 import { answerValue, isError } from './answer';
 
@@ -18,11 +22,27 @@ function plan(request: PlanRequest) {
   return answer;
 }
 
-/** What one plan of the answer to a request means for its student; null where it has no such plan. */
+/** One plan of the answer to a request; null where it has no such plan. */
+function chosenOf(request: PlanRequest, chosen: number) {
+  const response = last?.text === JSON.stringify(request) ? last.response : plan(request);
+  return isError(response) || !response.plans[chosen] ? null : { response, plan: response.plans[chosen] };
+}
+
+/** What one plan of the answer to a request means for its student. */
 function findings(request: PlanRequest, chosen: number, aim: Aim): Findings | null {
-  const known = last?.text === JSON.stringify(request) ? last.response : plan(request);
-  const found = isError(known) ? undefined : known.plans[chosen];
-  return isError(known) || !found ? null : findingsOf(request, known, found, aim);
+  const one = chosenOf(request, chosen);
+  return one && findingsOf(request, one.response, one.plan, aim);
+}
+
+/** The drill for something found in a plan. */
+function findingDrill(request: PlanRequest, chosen: number, finding: Finding): PlanRequest | null {
+  const one = chosenOf(request, chosen);
+  return one && drillForFinding(request, one.response, one.plan, resolveSetup(request), finding);
+}
+
+/** A drill in one position; null where the position has no octave of the key. */
+function positionDrill(request: PlanRequest, asked: PositionDrill): PlanRequest | null {
+  return onePositionDrill(request, resolveSetup(request), asked);
 }
 
 /** The weightiest findings alone, and how many there are. */
@@ -40,7 +60,7 @@ export interface Weightiest {
 const planText = (request: PlanRequest) => JSON.stringify(plan(request));
 
 /** What the worker offers to the page. */
-const planner = { planText, findings, weightiest };
+const planner = { planText, findings, weightiest, findingDrill, positionDrill };
 export type Planner = typeof planner;
 
 expose(planner);

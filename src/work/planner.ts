@@ -1,6 +1,6 @@
 import { wrap, type Remote } from 'comlink';
 import type { ErrorAnswer } from '../contract/read';
-import type { Aim, Findings, PlanRequest, PlanResponse } from '../core';
+import type { Aim, Finding, Findings, PlanRequest, PlanResponse, PositionDrill } from '../core';
 import type { Planner, Weightiest } from './plan.worker';
 
 let planner: Remote<Planner> | undefined;
@@ -29,4 +29,21 @@ export function weightiestInWorker(
   most: number,
 ): Promise<Weightiest> {
   return inWorker().weightiest(request, chosen, aim, most);
+}
+
+/** The drill for something found in one plan of the answer to a request; null where it has no such plan. */
+export function findingDrillInWorker(
+  request: PlanRequest,
+  chosen: number,
+  finding: Finding,
+): Promise<PlanRequest | null> {
+  return inWorker().findingDrill(request, chosen, finding);
+}
+
+/** A drill that stays in one position; null where that has no octave of the key. */
+export function positionDrillInWorker(
+  request: PlanRequest,
+  asked: PositionDrill,
+): Promise<PlanRequest | null> {
+  return inWorker().positionDrill(request, asked);
 }

@@ -22,7 +22,7 @@ test('a finding selects its notes, says its sentence, and leads to its shift, th
   await expect(findings(page)).toContainText('Notes 15 and 16');
   const shift = findings(page).getByRole('listitem').filter({ hasText: 'shift' }).first();
   await expect(shift).toContainText(/Notes \d+ and \d+: a shift from .* to .*, .*, [\d.]+ mm in [\d.]+ s\./);
-  await shift.getByRole('button').click();
+  await shift.getByRole('button').first().click();
   const arrived = /Note (\d+) of/.exec((await cursorWords(page).textContent()) ?? '')?.[1];
   await shift.getByRole('link', { name: 'take it apart' }).click();
   await standing(page);
@@ -87,7 +87,7 @@ test('each kind of finding is opened from the Bench: its notes are marked and it
       .getByRole('listitem')
       .filter({ hasText: new RegExp(`^${kind} `) })
       .first();
-    await item.getByRole('button').click();
+    await item.getByRole('button').first().click();
     const sentence = (await item.textContent()) ?? '';
     const last = /Notes? (?:\d+ and )?(\d+)/.exec(sentence)?.[1];
     await expect(cursorWords(page)).toContainText(`Note ${last} of 8`);
@@ -103,6 +103,72 @@ test('each kind of finding is opened from the Bench: its notes are marked and it
     await standing(page);
     await all.click();
   }
+});
+
+test('every finding is followed to its drill on the Bench, which plays', async ({ page }) => {
+  const names = ['F4', 'C#5', 'E4', 'F4', 'G#3', 'C4', 'A5', 'Ab6'];
+  const address = briefAddress({
+    instrument: 'violin',
+    hand: { relaxedMm: 62, fullMm: 80, fingertipMm: 19 },
+    material: { type: 'notes', key: 'C major', notes: names.map((name) => ({ pitches: [name] })) },
+    rules: {
+      locks: [
+        { at: 0, finger: 2, string: 'D4' },
+        { at: 1, finger: 2, string: 'A4' },
+        { at: 2, finger: 1, string: 'D4' },
+        { at: 3, finger: 2, string: 'D4' },
+      ],
+    },
+  });
+  await openBench(page, `/${address}`);
+  await page.getByLabel('Beats a minute').fill('240');
+  await page.getByLabel('count in').uncheck();
+  await findings(page)
+    .getByRole('button', { name: /^all \d+$/ })
+    .click();
+  for (const kind of ['shift', 'trap', 'crowding', 'comma', 'no check']) {
+    const item = findings(page)
+      .getByRole('listitem')
+      .filter({ hasText: new RegExp(`^${kind} `) })
+      .first();
+    await item.getByRole('button', { name: 'drill it' }).click();
+    await expect(page.getByLabel('Name of this plan')).toHaveValue(new RegExp(`^Drill: ${kind}, notes? \\d`));
+    await expect(ways(page)).toBeVisible();
+    await page.getByRole('button', { name: 'Listen' }).click();
+    await expect(cursorWords(page)).toContainText(/Note [2-9] of/);
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await page.getByRole('button', { name: '8 notes in C major, violin', exact: true }).click();
+    await expect(cursorWords(page)).toContainText('of 8');
+  }
+});
+
+test('a stretch has its drill, and a scale is kept in one position or it is said that it cannot be', async ({
+  page,
+}) => {
+  await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
+  await view(page, 'Hand');
+  await expect(page.getByRole('listitem').filter({ hasText: '3 and 4 touch' }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'open its drill' }).first().click();
+  await standing(page);
+  await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Drill: stretch, note 15/);
+  await expect(ways(page)).toBeVisible();
+  await view(page, 'Shifts');
+  await page.getByLabel('Kind of drill').selectOption('broken-thirds');
+  await page.getByLabel('Position').selectOption({ label: '3rd position' });
+  await page.getByLabel('Key').selectOption('D');
+  await page.getByRole('button', { name: 'Open it on the Bench' }).click();
+  await standing(page);
+  await expect(page.getByLabel('Name of this plan')).toHaveValue(
+    'broken thirds in one position: 3rd position, D major',
+  );
+  await expect(page.getByRole('button', { pressed: true })).toContainText('3rd position throughout');
+  await openPlan(page, 'Otis: F major scale, two octaves, ¾ double bass');
+  await view(page, 'Shifts');
+  await page.getByLabel('Kind of drill').selectOption('scale');
+  await page.getByLabel('Position').selectOption({ label: '5th position' });
+  await page.getByLabel('Key').selectOption('C#');
+  await page.getByRole('button', { name: 'Open it on the Bench' }).click();
+  await expect(page.getByText('This position has not a whole octave of this key.')).toBeVisible();
 });
 
 test('Hand shows frames, the same frame elsewhere in mm, the stretch with its limit and a way round', async ({
@@ -146,7 +212,7 @@ test('Ear gives targets in cents and mm, hears checks, explains a comma, and say
   await table.fill('0 x 4 -16 -14 -2 -10 2 14 -16');
   await table.blur();
   await expect(page.getByRole('alert')).toContainText('twelve numbers');
-  await expect(page.getByRole('alert')).toContainText('Nothing is given for 1 semitones');
+  await expect(page.getByRole('alert')).toContainText('Nothing is given for 1 semitone above');
   await page.getByLabel('Open strings').selectOption('equal');
   await expect(targets.getByText('comma')).toHaveCount(0);
 });

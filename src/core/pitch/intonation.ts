@@ -61,7 +61,9 @@ export function tableIssues(table: OwnTable): string[] {
     );
   table.slice(0, 12).forEach((cents, at) => {
     if (cents === null || Number.isNaN(cents))
-      issues.push(`Nothing is given for ${at} semitones above the tonic; equal temperament is taken there.`);
+      issues.push(
+        `Nothing is given for ${at} ${at === 1 ? 'semitone' : 'semitones'} above the tonic; equal temperament is taken there.`,
+      );
     else if (Math.abs(cents) > 100)
       issues.push(
         `${cents} cents at ${at} semitones is more than a semitone away; equal temperament is taken there.`,

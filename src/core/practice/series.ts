@@ -40,23 +40,23 @@ export function sameFingerOnAll(
 
 const OPEN_STRINGS = ['never', 'free'] as const;
 
-/** What is played in one position: the scale, or its broken thirds. */
-export type PositionFigure = 'scale' | 'broken-thirds';
+/** A scale, or its broken thirds, in one position. */
+export interface PositionDrill {
+  /** Such as "D major". */
+  readonly key: string;
+  readonly position: PositionNumber;
+  readonly figure: 'scale' | 'broken-thirds';
+}
 
 /**
  * A scale up and down in one position: as many octaves as the position has, from its lowest tonic; with open strings only where it has fewer
  * without.
- * @param key such as "D major"
  * @returns null where the position has not one octave of it
  */
 export function onePositionDrill(
   request: PlanRequest,
   setup: Setup,
-  {
-    key,
-    position,
-    figure,
-  }: { readonly key: string; readonly position: PositionNumber; readonly figure: PositionFigure },
+  { key, position, figure }: PositionDrill,
 ): PlanRequest | null {
   const [tonic, mode] = key.split(' ');
   const low = setup.strings[0].midi;

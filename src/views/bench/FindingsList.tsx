@@ -1,9 +1,10 @@
 import { memo, useEffect, useState } from 'react';
-import { aimFor, findingWords, KIND_NAMES } from '../../brief/findings';
+import { aimFor, drillTitle, findingWords, KIND_NAMES } from '../../brief/findings';
 import { resolveSetup, type Finding, type PlanRequest, type PlanResponse } from '../../core';
-import { weightiestInWorker } from '../../work/planner';
+import { findingDrillInWorker, weightiestInWorker } from '../../work/planner';
 import type { Weightiest } from '../../work/plan.worker';
 import { select } from './edits';
+import { openDrill } from './opening';
 import { useStudent } from './students';
 
 interface Props {
@@ -55,6 +56,10 @@ export const FindingsList = memo(function FindingsList({
     events.every((at) => response.events[at]),
   );
   const setup = resolveSetup(request);
+  const drill = async (finding: Finding) => {
+    const made = await findingDrillInWorker(request, chosen, finding);
+    if (made) await openDrill(made, drillTitle(finding));
+  };
   return (
     <section aria-labelledby="findings" data-testid="findings">
       <h2 id="findings" className="font-serif text-lg font-semibold">
@@ -80,9 +85,21 @@ export const FindingsList = memo(function FindingsList({
                 </span>{' '}
                 {findingWords(finding, setup)}
               </button>{' '}
-              <a className="whitespace-nowrap text-dove underline" href={`${view}?plan=${planId}&at=${last}`}>
-                {words}
-              </a>
+              <span className="flex gap-4">
+                <a
+                  className="whitespace-nowrap text-dove underline"
+                  href={`${view}?plan=${planId}&at=${last}`}
+                >
+                  {words}
+                </a>
+                <button
+                  type="button"
+                  className="cursor-pointer whitespace-nowrap text-dove underline"
+                  onClick={() => void drill(finding)}
+                >
+                  drill it
+                </button>
+              </span>
             </li>
           );
         })}

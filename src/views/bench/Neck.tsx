@@ -1,12 +1,20 @@
 import {
+  checkpointsFor,
+  midiOf,
+  parsePitch,
+  pitchName,
+  playedNotes,
   reachVerdict,
   resolveHand,
+  ringing,
   stopMm,
   type Plan,
   type PlanRequest,
+  type ResponseEvent,
   type Setup,
   type Step,
 } from '../../core';
+import { noteWords, shortCheck } from '../../brief/findings';
 import { printed } from '../../brief/words';
 
 /** Fingertips are drawn at most so big, in px; a long piece of neck is drawn smaller. */
@@ -23,6 +31,7 @@ const TONES = {
 } as const;
 
 interface Props {
+  readonly events: readonly ResponseEvent[];
   readonly plan: Plan;
   readonly request: PlanRequest;
   readonly setup: Setup;
@@ -42,7 +51,7 @@ function windowFor(step: Step, setup: Setup, fullMm: number): readonly [number, 
 }
 
 /** The fingerboard to scale at the note under the cursor: fingertips as discs of the student's own width. */
-export function Neck({ plan, request, setup, cursor }: Props) {
+export function Neck({ events, plan, request, setup, cursor }: Props) {
   const step = plan.steps.find((candidate) => candidate.at === cursor);
   if (!step) return null;
   const hand = resolveHand(request.instrument, request.hand);
@@ -63,6 +72,9 @@ export function Neck({ plan, request, setup, cursor }: Props) {
   );
   const spread = plan.reach.find((reach) => reach.at === step.at);
   const crowded = crowdedPairs(step, mm, hand.fingertipMm);
+  const notes = playedNotes(events, { ...plan, steps: [step] }, setup);
+  const rings = new Set(notes.flatMap((note) => ringing(note, setup).map(({ string }) => string)));
+  const guide = guideOf(plan, step, setup);
   return (
     <figure
       aria-label="The neck at this note"
@@ -89,6 +101,11 @@ export function Neck({ plan, request, setup, cursor }: Props) {
             <text x={14} y={y(name) + 6} fontSize={17} fontWeight={700} fill="var(--color-ink)">
               {printed(name)}
             </text>
+            {rings.has(at) && (
+              <text x={WIDTH - 4} y={y(name) - 5} fontSize={14} textAnchor="end" fill="var(--color-sage)">
+                rings
+              </text>
+            )}
           </g>
         ))}
         {from < 0 && (
@@ -112,6 +129,18 @@ export function Neck({ plan, request, setup, cursor }: Props) {
         {idle.map(([finger, semitones]) => (
           <Tip key={finger} x={x(mm(semitones))} y={y(on)} radius={radius} finger={finger} />
         ))}
+        {guide && guide.mm > from && guide.mm < to && (
+          <circle
+            cx={x(guide.mm)}
+            cy={y(guide.string)}
+            r={radius + 4}
+            fill="none"
+            stroke="var(--color-copper)"
+            strokeWidth={3}
+            strokeDasharray="3 4"
+            data-testid="guide"
+          />
+        )}
         {step.stops.map((stop) => (
           <Tip
             key={stop.string}
@@ -137,6 +166,17 @@ export function Neck({ plan, request, setup, cursor }: Props) {
         <span>
           To scale; fingertips {hand.fingertipMm} mm wide, string {Math.round(setup.lengthMm)} mm.
         </span>
+        {guide && <span className="text-copper">{guide.words}</span>}
+        {notes.map((note) => {
+          const [check] = checkpointsFor(note, setup, 'pure');
+          return (
+            check && (
+              <span key={note.voice}>
+                Check {noteWords(pitchName(note.pitch))}: {shortCheck(check, setup)}.
+              </span>
+            )
+          );
+        })}
         {spread && reachVerdict(hand, spread.share) !== 'easy' && (
           <span className="text-ochre">
             A stretch: warm up, keep the thumb soft, stop at any pain or tingling.
@@ -150,6 +190,19 @@ export function Neck({ plan, request, setup, cursor }: Props) {
       </figcaption>
     </figure>
   );
+}
+
+/** Where the finger that makes the shift to this note touches the string unheard; null where no shift arrives here. */
+function guideOf({ shifts }: Plan, { at }: Step, setup: Setup) {
+  const guide = shifts.find(({ to }) => to === at)?.guide;
+  const open = setup.strings.find(({ name }) => name === guide?.string);
+  const pitch = guide && parsePitch(guide.pitch);
+  if (!guide || !open || !pitch) return null;
+  return {
+    string: guide.string,
+    mm: stopMm(setup.lengthMm, midiOf(pitch) - open.midi),
+    words: `Guide note: finger ${guide.finger} on ${noteWords(guide.pitch)}, unheard (dotted).`,
+  };
 }
 
 /** Neighbouring fingers that have less room than their tips are wide. */

@@ -1,6 +1,7 @@
 import type { ChoiceIssue, PlanRequest, Problem } from '../../core';
 import { moveCursor, setRequest, undo } from './edits';
 import { useBench } from './state';
+import { printedPitches } from '../../brief/words';
 
 interface Props {
   readonly problems: readonly Problem[];
@@ -38,7 +39,7 @@ export function Problems({ problems, issues, request }: Props) {
         ))}
         {problems.map((problem) => (
           <li key={`${problem.code}${problem.at}`} className="flex flex-wrap items-center gap-3">
-            <span>{problem.message}</span>
+            <span>{printedPitches(problem.message)}</span>
             {problem.fight?.map((at) => (
               <button key={at} type="button" className="link" onClick={() => moveCursor(at)}>
                 go to note {at + 1}

@@ -2,7 +2,7 @@ import { useMemo, type KeyboardEvent } from 'react';
 import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
 import { clefsFor } from '../../brief/clefs';
 import { demandedAt } from '../../brief/demands';
-import { spoken, stepWords } from '../../brief/words';
+import { printedPitches, spoken, stepWords } from '../../brief/words';
 import { ComparisonPanel } from './Beside';
 import { COLUMN } from './columns';
 import { moveCursor } from './edits';
@@ -17,6 +17,7 @@ import { StageTools } from './StageTools';
 import { useBench } from './state';
 import type { Picture } from './Strip';
 import { useStudent } from './students';
+import { Caution } from '../../ui/Caution';
 
 interface Props {
   readonly response: PlanResponse;
@@ -114,14 +115,22 @@ export function Stage({ response, plan: planned, request }: Props) {
       <NoteEditor response={response} plan={plan} request={request} />
       {planned && <EditOutcome plan={plan} />}
       {planned && other && <ComparisonPanel plan={plan} other={other} />}
-      {planned && <Neck plan={plan} request={request} setup={setup} cursor={cursor} />}
+      {planned && <Neck events={events} plan={plan} request={request} setup={setup} cursor={cursor} />}
+      {planned && asksWideHand(request) && <Caution />}
       {shift && (
         <p className="border-l-4 border-copper px-3 text-[1.02rem]" data-testid="why">
           <strong className="text-copper">Why the shift: </strong>
-          {shift.reasons.map((reason) => reason.message).join(' ')}
+          {printedPitches(shift.reasons.map((reason) => reason.message).join(' '))}
         </p>
       )}
     </section>
+  );
+}
+
+/** True where the whole passage keeps the hand wide open. */
+function asksWideHand({ material }: PlanRequest): boolean {
+  return (
+    material.type === 'double-stops' && ['octave', 'fingered-octave', 'tenth'].includes(material.interval)
   );
 }
 

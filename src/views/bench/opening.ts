@@ -1,5 +1,6 @@
 import { readAddress } from '../../brief/address';
 import { givenTo } from '../../brief/student';
+import { requestWords } from '../../brief/words';
 import { deletePlan, getPlan, listPlans, savePlan, storageTrouble } from '../../store/db';
 import { fillWithDemo } from '../../store/demo';
 import { newRecord, type PlanRecord, type StudentRecord } from '../../store/records';
@@ -71,6 +72,14 @@ export async function newPlan(request: PlanRequest = get().record.request) {
 export async function givePlan(student: StudentRecord) {
   await saveNow();
   await keepAndStand(givenTo(get().record, student, Date.now()));
+}
+
+/** Puts a drill for the plan on the stand beside the others, for the same student. */
+export async function openDrill(request: PlanRequest, what: string) {
+  await saveNow();
+  const { record } = get();
+  const name = `${what} (${record.name || requestWords(record.request)})`.slice(0, 120);
+  await keepAndStand(newRecord(request, Date.now(), { name, studentId: record.studentId, tags: ['drill'] }));
 }
 
 async function keepAndStand(record: PlanRecord) {

@@ -18,6 +18,9 @@ export function Frames({ meaning, open, onOpen }: Props) {
       <h2 id="frames" className="font-serif text-xl font-semibold">
         Frames, string by string
       </h2>
+      <p className="text-sm text-faded">
+        To scale; the tones between the fingers are written above, half tones as ½.
+      </p>
       <ol className="mt-1 rounded-lg border border-rule bg-sheet">
         {frames.map((frame, at) => (
           <li
@@ -102,10 +105,10 @@ function Fingers({ frame, lengthMm }: { readonly frame: Frame; readonly lengthMm
 function changeWords(frame: Frame, before: Frame | undefined, { plan }: Meaning): string {
   const step = plan.steps.find(({ at }) => at === frame.from);
   const where = inPosition(step?.positionName ?? String(frame.position));
-  const spread = `${where}; half tones marked ½`;
-  if (!before) return `Begins ${spread}.`;
+  const pattern = patternWords(frame);
+  if (!before) return `Begins ${where}${pattern}.`;
   const shifted = plan.shifts.some(({ to }) => to > before.to - 1 && to <= frame.from && to > before.from);
-  if (shifted) return `After a shift, ${where}.`;
+  if (shifted) return `After a shift, ${where}${pattern}.`;
   const moves = Object.entries(frame.fingers).flatMap(([finger, n]) => {
     const old = before.fingers[finger];
     if (old === undefined || old === n) return [];
@@ -113,5 +116,23 @@ function changeWords(frame: Frame, before: Frame | undefined, { plan }: Meaning)
   });
   const crossing =
     frame.string === before.string ? 'The same string' : `To the ${printed(frame.string)} string`;
-  return moves.length > 0 ? `${crossing}: ${moves.join(', ')}.` : `${crossing}, every finger where it was.`;
+  return moves.length > 0
+    ? `${crossing}: ${moves.join(', ')}${pattern}.`
+    : `${crossing}, every finger where it was.`;
+}
+
+/** Which fingers touch, and where one reaches further than a tone: ": 2 and 3 touch". */
+function patternWords({ fingers, gaps }: Frame): string {
+  const names = Object.entries(fingers)
+    .sort((a, b) => a[1] - b[1])
+    .map(([finger]) => finger);
+  if (gaps.length === 0) return '';
+  const neighbours = (at: number) =>
+    names[at] === 'T' || Number(names[at + 1]) - Number(names[at]) === 1 ? names.slice(at, at + 2) : [];
+  const told = gaps.flatMap((gap, at) => {
+    const pair = neighbours(at).join(' and ');
+    if (!pair) return [];
+    return gap === 1 ? [`${pair} touch`] : gap > 2 ? [`${GAPS[gap] ?? gap} tones between ${pair}`] : [];
+  });
+  return `; ${told.length > 0 ? told.join(', ') : 'no two fingers touch'}`;
 }

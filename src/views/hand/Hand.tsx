@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { CUE_WORDS, findingWords, noteWords, semitoneWords } from '../../brief/findings';
+import { CUE_WORDS, drillTitle, findingWords, noteWords, semitoneWords } from '../../brief/findings';
 import { printed } from '../../brief/words';
-import { pitchName, type Finding } from '../../core';
-import { Caution, MeaningPage } from '../../ui/MeaningPage';
-import { useMeaning, type Meaning } from '../../ui/meaning';
+import { drillForFinding, pitchName, type FingerName, type Finding, type Plan } from '../../core';
+import { Caution } from '../../ui/Caution';
+import { MeaningPage } from '../../ui/MeaningPage';
+import { openAsPlan, useMeaning, type Meaning } from '../../ui/meaning';
 import { Frames } from './Frames';
 import { Positions } from './Positions';
 import { WayRound } from './WayRound';
@@ -39,7 +40,9 @@ function HandOf({ meaning }: { readonly meaning: Meaning }) {
 const REACH: ReadonlySet<Finding['kind']> = new Set(['stretch', 'crowding']);
 
 function Reach({ meaning }: { readonly meaning: Meaning }) {
+  const { record, request, response, plan } = meaning;
   const { ranked, setup } = meaning.findings;
+  const drillFor = (finding: Finding) => drillForFinding(request, response, plan, setup, finding);
   const found = ranked.filter(({ kind }) => REACH.has(kind));
   return (
     <section aria-labelledby="reach" className="flex flex-col gap-2">
@@ -53,14 +56,39 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
             key={`${finding.kind}${finding.events[0]}`}
             className="border-l-4 border-ochre bg-sheet px-3 py-1"
           >
-            {findingWords(finding, setup)}
-            {finding.kind === 'stretch' && <WayRound meaning={meaning} at={finding.reach.at} />}
+            <p>{findingWords(finding, setup)}</p>
+            <p className="flex flex-wrap gap-x-4 text-[0.95rem]">
+              <WayRound meaning={meaning} {...tightPlace(finding, plan)} />
+              <button
+                type="button"
+                className="cursor-pointer text-dove underline"
+                onClick={() => void openAsPlan(drillFor(finding), drillTitle(finding), record)}
+              >
+                open its drill
+              </button>
+            </p>
           </li>
         ))}
       </ul>
       {found.length > 0 && <Caution />}
     </section>
   );
+}
+
+/** The note and the finger that stretch or crowd: of two crowded fingers the upper one, where it plays. */
+function tightPlace(finding: Finding, plan: Plan): { readonly at: number; readonly finger: FingerName } {
+  const [at] = finding.events;
+  if (finding.kind !== 'crowding') return { at, finger: played(plan, at) };
+  const { fingers, at: from } = finding.crowd;
+  const wanted = fingers.map((name) => (name === 'T' ? name : (Number(name) as FingerName)));
+  const step = plan.steps.find(
+    (one) => one.at >= from && one.stops.some(({ finger }) => finger === wanted[1]),
+  );
+  return step ? { at: step.at, finger: wanted[1] } : { at, finger: played(plan, at) };
+}
+
+function played({ steps }: Plan, at: number): FingerName {
+  return steps.find((step) => step.at === at)?.stops[0].finger ?? 0;
 }
 
 function Traps({ meaning }: { readonly meaning: Meaning }) {

@@ -1,45 +1,63 @@
 import { useState } from 'react';
-import { comparePlans } from '../../core';
-import type { Meaning } from '../../ui/meaning';
+import { planTitle } from '../../brief/words';
+import { comparePlans, type FingerName, type PlanRequest } from '../../core';
+import { openAsPlan, type Meaning } from '../../ui/meaning';
 import { planInWorker } from '../../work/planner';
 
 interface Props {
   readonly meaning: Meaning;
   readonly at: number;
+  readonly finger: FingerName;
 }
 
-/** The cheapest plan that does not take this note with this finger, asked for at a click. */
-export function WayRound({ meaning, at }: Props) {
-  const [words, setWords] = useState<string | null>(null);
-  const { request, plan } = meaning;
-  const finger = plan.steps.find((step) => step.at === at)?.stops[0].finger;
-  const find = async () => {
-    if (finger === undefined) return;
-    const never = [...(request.rules?.never ?? []), { at, finger }];
-    const answer = await planInWorker({
-      ...request,
-      alternatives: 1,
-      explain: 'nothing',
-      rules: { ...request.rules, never },
-    });
-    const other = 'error' in answer ? undefined : answer.plans[0];
-    if (!other) {
-      setWords('There is no other way within this brief.');
-      return;
-    }
-    const places = comparePlans(plan, other).places.map(({ from, to }) =>
-      from === to ? `${from + 1}` : `${from + 1}–${to + 1}`,
+interface Way {
+  readonly words: string;
+  /** Null where there is none. */
+  readonly request: PlanRequest | null;
+}
+
+/** The cheapest plan that does not take this note with this finger, asked for at a click, and opened at another. */
+export function WayRound({ meaning, at, finger }: Props) {
+  const [way, setWay] = useState<Way | null>(null);
+  const { record, student } = meaning;
+  if (!way)
+    return (
+      <button
+        type="button"
+        className="cursor-pointer text-dove underline"
+        onClick={() => void wayRound(meaning, at, finger).then(setWay)}
+      >
+        find a way round
+      </button>
     );
-    const more = other.cost - plan.cost;
-    setWords(
-      `Another way changes note ${places.join(', ')} and costs ${Math.abs(more).toFixed(1)} ${more < 0 ? 'less' : 'more'}.`,
-    );
-  };
-  return words ? (
-    <p className="text-[0.95rem]">{words}</p>
-  ) : (
-    <button type="button" className="ml-2 cursor-pointer text-dove underline" onClick={() => void find()}>
-      find a way round
-    </button>
+  const { words, request } = way;
+  const name = `Without finger ${finger} on note ${at + 1} (${planTitle(record, student)})`.slice(0, 120);
+  return (
+    <span>
+      {words}{' '}
+      {request && (
+        <button
+          type="button"
+          className="cursor-pointer text-dove underline"
+          onClick={() => void openAsPlan(request, name, record, [])}
+        >
+          open it
+        </button>
+      )}
+    </span>
   );
+}
+
+async function wayRound({ request, plan }: Meaning, at: number, finger: FingerName): Promise<Way> {
+  const never = [...(request.rules?.never ?? []), { at, finger }];
+  const asked = { ...request, rules: { ...request.rules, never } };
+  const answer = await planInWorker({ ...asked, alternatives: 1, explain: 'nothing' });
+  const other = 'error' in answer ? undefined : answer.plans[0];
+  if (!other) return { words: 'There is no other way within this brief.', request: null };
+  const places = comparePlans(plan, other).places.map(({ from, to }) =>
+    from === to ? `${from + 1}` : `${from + 1}–${to + 1}`,
+  );
+  const more = other.cost - plan.cost;
+  const words = `Another way changes note ${places.join(', ')} and costs ${Math.abs(more).toFixed(1)} ${more < 0 ? 'less' : 'more'}.`;
+  return { words, request: asked };
 }

@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { HAND_CUES, hearWords, KIND_SENTENCES, noteWords, semitoneWords } from '../../brief/findings';
-import { planTitle, printed } from '../../brief/words';
+import { planTitle, printed, printedPitches } from '../../brief/words';
 import {
   drillLike,
   pitchName,
@@ -50,7 +50,8 @@ export function CloseUp({ meaning, detail }: Props) {
         <strong className="inline-block first-letter:uppercase">{KIND_SENTENCES[shift.kind]}.</strong> Guide:
         finger {shift.guide.finger} on {noteWords(shift.guide.pitch)}, {printed(shift.guide.string)} string,
         unheard. It goes {semitoneWords(shift.semitones)}, {shift.travelMm} mm{' '}
-        {detail.up ? 'towards the bridge' : 'towards the nut'}, in {detail.seconds.toFixed(2)} s.
+        {detail.up ? 'towards the bridge' : 'towards the nut'}, in {detail.seconds.toFixed(2)} s, from{' '}
+        {detail.from.step.positionName} to {detail.to.step.positionName}.
       </p>
       <p>{hearWords(detail.hear, detail, setup)}</p>
       <ul className="list-disc pl-5">
@@ -60,7 +61,7 @@ export function CloseUp({ meaning, detail }: Props) {
       </ul>
       <p className="border-l-4 border-copper px-3">
         <strong className="text-copper">Why here: </strong>
-        {shift.reasons.map(({ message }) => message).join(' ') ||
+        {printedPitches(shift.reasons.map(({ message }) => message).join(' ')) ||
           'Its place makes the plan a little cheaper.'}
       </p>
       <Elsewhere meaning={meaning} detail={detail} />

@@ -4,6 +4,8 @@ import { classWords, printed } from '../../brief/words';
 import {
   matchingDrill,
   octaveBuilding,
+  positionsOf,
+  sameFingerOnAll,
   sameFingerSeries,
   shiftDrill,
   signatureName,
@@ -13,12 +15,15 @@ import {
 import { Choose } from '../../ui/Choose';
 import { openAsPlan, type Meaning } from '../../ui/meaning';
 import { say } from '../../ui/notices';
+import { positionDrillInWorker } from '../../work/planner';
 
 const KINDS = [
   ['pair', 'a shift from finger to finger'],
   ['same', 'one finger all the way'],
   ['match', 'a finger matched by the first'],
   ['octaves', 'octaves built up'],
+  ['scale', 'a scale in one position'],
+  ['broken-thirds', 'broken thirds in one position'],
 ] as const;
 type Kind = (typeof KINDS)[number][0];
 
@@ -30,7 +35,16 @@ const WAYS = [
   ['down', 'coming down'],
 ] as const;
 const FINGERS = ['1', '2', '3', '4'].map((finger) => [finger, `finger ${finger}`] as const);
+/** In place of a string's name. */
+const EVERY = 'every';
 const SPANS = [3, 4, 5, 6, 8].map((span) => [String(span), `${span} places`] as const);
+
+/** Why nothing can be made, and what to do. */
+const NOTHING = {
+  string:
+    'Nothing of this drill lies under these fingers. Choose a smaller distance, other fingers or another string.',
+  position: 'This position has not a whole octave of this key. Choose another position or key.',
+} as const;
 
 /** Drills made to order: each is a plan of its own. */
 export function Series({ meaning }: { readonly meaning: Meaning }) {
@@ -43,45 +57,48 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
   const [distance, setDistance] = useState('3');
   const [way, setWay] = useState('up');
   const [span, setSpan] = useState('5');
+  const [position, setPosition] = useState('1');
+  const places = positionsOf(findings.setup, request.school);
+  const placeName = places.find(({ label }) => String(label) === position)?.name ?? position;
+  const onePosition = kind === 'scale' || kind === 'broken-thirds';
   const [key, setKey] = useState(() => signatureName(response.key.fifths).split(' ')[0]);
-  const make = () => {
-    const made = madeRequest();
-    const notes = made.material.type === 'notes' ? made.material.notes.length : 0;
-    if (notes === 0)
-      say({
-        kind: 'trouble',
-        message:
-          'Nothing of this drill lies on the fingerboard. Choose a smaller distance or another string.',
-      });
+  const make = async () => {
+    const made = await madeRequest();
+    const notes = made?.material.type === 'notes' ? made.material.notes.length : 1;
+    if (!made || notes === 0) say({ kind: 'trouble', message: NOTHING[onePosition ? 'position' : 'string'] });
     else void openAsPlan(made, nameOf(), record);
   };
-  const madeRequest = (): PlanRequest => {
+  const madeRequest = async (): Promise<PlanRequest | null> => {
     const common = { key: `${key} major`, string, span: Number(span) };
     const finger = Number(from) as FingerName;
+    const { setup } = findings;
     switch (kind) {
       case 'pair': {
         const fromFinger = finger;
         const toFinger = Number(to) as FingerName;
         const steps = way === 'up' ? Number(distance) : -Number(distance);
         const start = way === 'up' ? Number(from) : Number(from) + Number(distance);
-        return shiftDrill(request, findings.setup, {
-          ...common,
-          fromFinger,
-          toFinger,
-          distance: steps,
-          start,
-        });
+        return shiftDrill(request, setup, { ...common, fromFinger, toFinger, distance: steps, start });
       }
       case 'same':
-        return sameFingerSeries(request, findings.setup, { ...common, finger });
+        return string === EVERY
+          ? sameFingerOnAll(request, setup, { ...common, finger })
+          : sameFingerSeries(request, setup, { ...common, finger });
       case 'match':
-        return matchingDrill(request, findings.setup, { ...common, finger });
+        return matchingDrill(request, setup, { ...common, finger });
       case 'octaves':
-        return octaveBuilding(request, findings.setup, common.key, common.span);
+        return octaveBuilding(request, setup, common.key, common.span);
+      case 'scale':
+      case 'broken-thirds': {
+        const place = position === 'thumb' ? position : Number(position);
+        return positionDrillInWorker(request, { key: common.key, position: place, figure: kind });
+      }
     }
   };
   const nameOf = () => {
-    const where = `${printed(string)} string, ${classWords(key)} major`;
+    const where = `${string === EVERY ? 'every' : printed(string)} string, ${classWords(key)} major`;
+    if (onePosition)
+      return `${KINDS.find(([name]) => name === kind)?.[1]}: ${placeName} position, ${classWords(key)} major`;
     if (kind === 'octaves') return `Octaves built up, ${classWords(key)} major`;
     if (kind === 'same') return `Finger ${from} all the way, ${where}`;
     return kind === 'match' ? `Finger ${from} matched by 1, ${where}` : `Shift ${from} to ${to}, ${where}`;
@@ -96,9 +113,20 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
           label="Kind of drill"
           value={kind}
           choices={KINDS}
-          onChoose={(value) => setKind(value as Kind)}
+          onChoose={(value) => {
+            setKind(value as Kind);
+            if (string === EVERY) setString(strings[0].name);
+          }}
         />
-        {kind !== 'octaves' && (
+        {onePosition && (
+          <Choose
+            label="Position"
+            value={position}
+            choices={places.map(({ label, name }) => [String(label), `${name} position`] as const)}
+            onChoose={setPosition}
+          />
+        )}
+        {kind !== 'octaves' && !onePosition && (
           <Choose label="From finger" value={from} choices={FINGERS} onChoose={setFrom} />
         )}
         {kind === 'pair' && (
@@ -109,11 +137,14 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
             <Choose label="Direction" value={way} choices={WAYS} onChoose={setWay} />
           </>
         )}
-        {kind !== 'octaves' && (
+        {kind !== 'octaves' && !onePosition && (
           <Choose
             label="String"
             value={string}
-            choices={strings.map(({ name }) => [name, `${printed(name)} string`] as const)}
+            choices={[
+              ...strings.map(({ name }) => [name, `${printed(name)} string`] as const),
+              ...(kind === 'same' ? [[EVERY, 'every string'] as const] : []),
+            ]}
             onChoose={setString}
           />
         )}
@@ -123,8 +154,8 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
           choices={TONICS.map((name) => [name, `${classWords(name)} major`] as const)}
           onChoose={setKey}
         />
-        <Choose label="Span" value={span} choices={SPANS} onChoose={setSpan} />
-        <button type="button" className="button" onClick={make}>
+        {!onePosition && <Choose label="Span" value={span} choices={SPANS} onChoose={setSpan} />}
+        <button type="button" className="button" onClick={() => void make()}>
           Open it on the Bench
         </button>
       </div>

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { KIND_SHORT, noteWords } from '../../brief/findings';
 import { printed } from '../../brief/words';
 import { pitchName, type ShiftDetail } from '../../core';
-import { Caution, MeaningPage } from '../../ui/MeaningPage';
+import { Caution } from '../../ui/Caution';
+import { MeaningPage } from '../../ui/MeaningPage';
 import { useMeaning, type Meaning } from '../../ui/meaning';
 import { CloseUp } from './CloseUp';
 import { Series } from './Series';
@@ -84,7 +85,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
                 {detail.shift.fromFinger} → {detail.shift.toFinger}
               </td>
               <td className="px-2">
-                {detail.from.step.positionName} → {detail.to.step.positionName}
+                {place(detail.from)} → {place(detail.to)}
               </td>
               <td className="px-2">{strings(detail, meaning)}</td>
               <td className="px-2 whitespace-nowrap text-copper">
@@ -101,6 +102,11 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
       </p>
     </div>
   );
+}
+
+/** A position in the table: all of thumb position in a word, the close-up says how far up. */
+function place({ step }: ShiftDetail['from']): string {
+  return step.position === 'thumb' ? 'thumb' : step.positionName;
 }
 
 function pair({ from, to }: ShiftDetail): string {

@@ -14,6 +14,7 @@ import {
   dearestTerms,
   planWords,
   printed,
+  printedPitches,
   requestWords,
   spoken,
   stepWords,
@@ -27,6 +28,7 @@ test('notes are spoken and printed', () => {
   assert.equal(spoken('F#4'), 'F sharp 4');
   assert.equal(spoken('Bb3'), 'B flat 3');
   assert.equal(printed('Eb4'), 'E♭');
+  assert.equal(printedPitches('No C#6, Bb3 or Fx in A major b2'), 'No C♯6, B♭3 or Fx in A major b2');
 });
 
 test('a plan and its steps are said in words', () => {
