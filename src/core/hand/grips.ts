@@ -156,7 +156,8 @@ function pairsOfMany(hold: Hold): readonly Pair[] {
   const playing = [...new Set(hold.stops.map((stop) => stop.finger))]
     .filter((finger) => finger > 0)
     .sort((a, b) => rank(a) - rank(b));
-  if (playing.length < 2)
+  if (playing.length === 0) return [];
+  if (playing.length === 1)
     return pairsOfOne({ ...hold, stops: hold.stops.filter(({ finger }) => finger > 0) });
   return playing.flatMap((low, at) => playing.slice(at + 1).map((high): Pair => [low, high]));
 }

@@ -9,7 +9,7 @@ import {
   type Degree,
   type Pattern,
 } from '../pitch/scales';
-import type { Music, MusicEvent } from './events';
+import type { Music, MusicEvent, OctaveFingering } from './events';
 import type { Direction, DoubleStopInterval, MaterialSpec, NoteSpec, NotesSpec } from './spec';
 
 /** Letter steps between the voices of a double stop. */
@@ -69,7 +69,7 @@ export function buildMusic(spec: MaterialSpec): Music {
         returns: spec.direction === 'updown',
         events: sounding(
           inDirection(spec.direction, (going) => doubled(spec, going), true),
-          spec.interval === 'fingered-octave',
+          OCTAVES[spec.interval],
         ),
       };
   }
@@ -149,6 +149,11 @@ function inThrees(notes: readonly Pitch[]): Pitch[] {
   return notes.slice(0, -2).flatMap((_, at) => notes.slice(at, at + 3));
 }
 
+const OCTAVES: Partial<Record<DoubleStopInterval, OctaveFingering>> = {
+  octave: 'framed',
+  'fingered-octave': 'fingered',
+};
+
 function doubled(spec: RunSpec & { readonly interval: DoubleStopInterval }, going: Going): Voices[] {
   const tonic = pitchOf(spec.tonic);
   const pattern = patternOf(scalePattern(spec.scale), spec.scale);
@@ -169,14 +174,11 @@ function inDirection<T>(direction: Direction, half: (going: Going) => T[], share
 }
 
 function melody(direction: Direction, half: (going: Going) => Pitch[], shareTop: boolean): MusicEvent[] {
-  return sounding(
-    inDirection(direction, half, shareTop).map((pitch) => [pitch]),
-    false,
-  );
+  return sounding(inDirection(direction, half, shareTop).map((pitch) => [pitch]));
 }
 
-function sounding(voices: readonly Voices[], fingeredOctave: boolean): MusicEvent[] {
-  return voices.map((pitches, at) => ({ kind: 'sounding', at, pitches, beats: 1, fingeredOctave }));
+function sounding(voices: readonly Voices[], octave?: OctaveFingering): MusicEvent[] {
+  return voices.map((pitches, at) => ({ kind: 'sounding', at, pitches, beats: 1, octave }));
 }
 
 /** Reads "A major", "f# minor", "D dorian"; null where it is no key. */
@@ -200,5 +202,5 @@ function noteEvent(note: NoteSpec, at: number): MusicEvent {
   const bar = note.bar ? { bar: note.bar } : {};
   if ('rest' in note) return { kind: 'rest', at, beats, ...bar };
   const pitches = note.pitches.map(pitchOf).sort((a, b) => midiOf(a) - midiOf(b));
-  return { kind: 'sounding', at, pitches, beats, fingeredOctave: false, ...bar };
+  return { kind: 'sounding', at, pitches, beats, ...bar };
 }

@@ -13,9 +13,12 @@ export interface SoundingEvent {
   readonly pitches: readonly Pitch[];
   /** Length in notes' own beats. */
   readonly beats: number;
-  /** True where an octave is to be taken by neighbouring fingers, 1–3 or 2–4. */
-  readonly fingeredOctave: boolean;
+  /** How an octave is to be taken; as it comes where nothing is said. */
+  readonly octave?: OctaveFingering;
 }
+
+/** In one frame that slides (1–4, the thumb and 3), or by neighbouring fingers that follow each other (1–3 and 2–4). */
+export type OctaveFingering = 'framed' | 'fingered';
 
 export interface RestEvent {
   readonly bar?: true;

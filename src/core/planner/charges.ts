@@ -59,13 +59,17 @@ export function chargePlay(stage: Stage, grip: Grip, beats: number, lowest: numb
   if (hold.reread) cost += lay(tally, 'frame', weights.reread);
   if (widest) cost += lay(tally, 'reach', reachTerm(weights, hand, widest.share));
   let pressed = false;
+  let below = 0;
   for (const stop of hold.stops) {
     if (stop.finger === 0) {
       cost += lay(tally, 'open', openTerm(weights, beats));
     } else {
       pressed = true;
       cost += chargePressed(stage, hold, stop, beats, tally);
+      // The thumb lies across two strings by nature; another finger has to be laid flat.
+      if (stop.finger === below && below !== THUMB) cost += lay(tally, 'frame', weights.bar);
     }
+    below = stop.finger;
   }
   if (!pressed) return cost;
   return cost + lay(tally, 'height', heightTerm(weights, stage.model.anchor(hold.position) - lowest));

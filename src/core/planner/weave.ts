@@ -41,7 +41,7 @@ export function weave(stage: Stage): Web {
     const tag = [
       contentTag(event),
       event.beats,
-      event.fingeredOctave,
+      event.octave,
       ringing ? numbers.get(before) : '',
       locks.length > 0 || forbidden(stage, event).length > 0 ? event.at : '',
     ].join('|');
@@ -81,7 +81,7 @@ export function allowedGrips(stage: Stage, event: SoundingEvent, locks: readonly
   const grips: Grip[] = [];
   for (const hold of all) {
     if (hold.frame !== NO_FRAME && model.anchor(hold.position) > highestFor(hold)) continue;
-    if (event.fingeredOctave && !neighbouringFingers(hold)) continue;
+    if (!takesOctave(event, hold)) continue;
     if (!holdAllowed(setup, model, rules, hold)) continue;
     if (never.some((one) => !('shift' in one) && lockHeld(setup, model, one, hold))) continue;
     if (!locks.every((lock) => lockHeld(setup, model, lock, hold))) continue;
@@ -99,6 +99,11 @@ export function beyondHand({ scene }: Stage, hold: Hold): boolean {
 
 function tooWide(widest: WidestPair | null): boolean {
   return widest !== null && widest.share > 1 + 1e-9;
+}
+
+/** True where an octave is taken as the material wants it; a lock may ask for what it likes. */
+function takesOctave({ octave }: SoundingEvent, hold: Hold): boolean {
+  return octave === undefined || neighbouringFingers(hold) === (octave === 'fingered');
 }
 
 /** True where two notes are taken by 1 and 3 or by 2 and 4. */

@@ -76,7 +76,7 @@ test('on all twelve tonics the major scale has the just and the Pythagorean step
 test('a table with holes names them and takes equal temperament there', () => {
   const table = [0, null, 4, -16, -14, -2, -10, 2, 14, -16, 150, -12];
   assert.deepEqual(tableIssues(table), [
-    'Nothing is given for 1 semitones above the tonic; equal temperament is taken there.',
+    'Nothing is given for 1 semitone above the tonic; equal temperament is taken there.',
     '150 cents at 10 semitones is more than a semitone away; equal temperament is taken there.',
   ]);
   assert.match(tableIssues([1, 2])[0], /twelve numbers/);
