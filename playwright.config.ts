@@ -11,9 +11,9 @@ export default defineConfig({
   forbidOnly: true,
   // A stalled machine gets a second try; the run then names the test as flaky, so that it is not lost from sight.
   retries: 1,
-  timeout: 60_000,
+  timeout: 240_000,
   // A slow machine with two browsers at once takes its time; nothing is asserted about speed here.
-  expect: { timeout: 12_000 },
+  expect: { timeout: 45_000 },
   reporter: [['list']],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
@@ -25,5 +25,6 @@ export default defineConfig({
     url: `http://127.0.0.1:${PORT}/`,
     env: { HOST: '127.0.0.1', PORT: String(PORT) },
     reuseExistingServer: false,
+    timeout: 180_000,
   },
 });

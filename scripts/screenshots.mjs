@@ -73,6 +73,12 @@ const SHOTS = {
     for (let at = 0; at < 7; at++) await page.keyboard.press('Shift+ArrowRight');
     await page.getByLabel('loop').check();
   },
+  'bench-lines': async (page) => {
+    await openPlan(page, 'Marlow: A flat major without open strings');
+    await page.getByLabel('in lines').check();
+    await page.getByRole('button', { name: 'Smaller picture' }).click();
+    await moveRight(page, 17);
+  },
   'bench-given': async (page) => {
     await page.getByLabel('Give this plan to').selectOption({ label: 'Marlow' });
     await page.getByTestId('given').waitFor();

@@ -102,3 +102,18 @@ test('a book is stopped when its reader goes away, and the server goes on', asyn
   const after = await request.post('/api/plan', { data: good });
   expect(after.status()).toBe(200);
 });
+
+test('a long request is worked out beside the server, which answers others meanwhile', async ({
+  request,
+}) => {
+  const notes = Array.from({ length: 3000 }, (_, at) => ({ pitches: [['G3', 'E4', 'C5', 'A4'][at % 4]] }));
+  const long = request.post('/api/plan', {
+    data: { instrument: 'violin', material: { type: 'notes', notes } },
+  });
+  const short = await request.post('/api/plan', { data: good });
+  expect(short.status()).toBe(200);
+  const answer = await (await long).json();
+  expect(answer.events).toHaveLength(3000);
+  expect(answer.plans.length).toBeGreaterThan(0);
+  expect(answer.book).toBeUndefined();
+});

@@ -43,6 +43,40 @@ test('by keyboard alone: a finger is put, a string changed, all undone and redon
   await expect.poll(() => staffFingers(page)).toEqual(first);
 });
 
+test('every word of the brief is reached by Tab in its turn, and changed by the arrow keys', async ({
+  page,
+}) => {
+  await openBench(page);
+  const words = page.getByRole('region', { name: 'The brief' }).getByRole('combobox');
+  const labels = await words.evaluateAll((all) => all.map((word) => word.getAttribute('aria-label') ?? ''));
+  expect(labels.length).toBeGreaterThan(14);
+  const word = (label: string) => page.getByRole('combobox', { name: label, exact: true });
+  await word(labels[0]).focus();
+  for (const label of labels) {
+    await expect(word(label)).toBeFocused();
+    await page.keyboard.press('Tab');
+  }
+  for (const label of [
+    'Octaves',
+    'Direction',
+    'Little finger',
+    'Extensions',
+    'Open strings',
+    'Style',
+    'Tempo',
+  ]) {
+    const before = await word(label).inputValue();
+    await word(label).focus();
+    await page.keyboard.press('ArrowDown');
+    await expect(word(label)).not.toHaveValue(before);
+    await saved(page);
+  }
+  await expect(page.getByTestId('staff')).toBeVisible();
+  await word('Scale').focus();
+  await page.keyboard.type('chromatic');
+  await expect(word('Chromatic lines')).toHaveValue('slide');
+});
+
 test('a shift is forbidden by a key, and made elsewhere', async ({ page }) => {
   await openBench(page);
   await setWord(page, 'Octaves', 'three-octave');
