@@ -120,6 +120,7 @@ try {
     await page.goto(`${address}/?demo`);
     await page.locator('main[data-ready="true"]').waitFor();
     await arrange(page, address);
+    await page.mouse.move(640, 4);
     await page.waitForTimeout(600);
     if (!LOWER.has(name)) await page.evaluate('scrollTo(0, 0)');
     await page.screenshot({ path: `${FOLDER}/${name}.png` });

@@ -14,7 +14,11 @@ export const MIDDLE_LINES: Readonly<Record<Clef, number>> = { treble: 34, alto: 
 /** Letter steps from the middle line to where ledger lines begin. */
 const STAFF_HALF = 5;
 /** What a change of clef is worth in ledger steps: it is made for a run of notes, not for one. */
-const CHANGE = 14;
+const CHANGE = 9;
+/** To begin in another than the home clef: a little less, so that none is changed after a note or two. */
+const BEGIN_ELSEWHERE = 7;
+/** A note that needs no ledger line in the home clef is read there more readily. */
+const AWAY_FROM_HOME = 0.5;
 
 /** The pitch as the player reads it. */
 export function written(name: string, instrument: InstrumentKind): Pitch {
@@ -31,10 +35,11 @@ export function clefsFor(
   instrument: InstrumentKind,
   choices: readonly Clef[] = INSTRUMENTS[instrument].clefs,
 ): Clef[] {
-  let costs = choices.map((_, at) => (at === 0 ? 0 : CHANGE / 2));
+  let costs: number[] = choices.map((_, at) => (at === 0 ? 0 : BEGIN_ELSEWHERE));
   const cameFrom: number[][] = [];
   for (const event of events) {
     const ledgers = choices.map((clef) => ledgerSteps(event, clef, instrument));
+    const away = ledgers[0] === 0 ? AWAY_FROM_HOME : 0;
     const best = choices.map((_, to) =>
       costs.reduce(
         (low, cost, from) => (cost + change(from, to) < costs[low] + change(low, to) ? from : low),
@@ -42,7 +47,7 @@ export function clefsFor(
       ),
     );
     cameFrom.push(best);
-    costs = best.map((from, to) => costs[from] + change(from, to) + ledgers[to]);
+    costs = best.map((from, to) => costs[from] + change(from, to) + ledgers[to] + (to === 0 ? 0 : away));
   }
   const clefs: Clef[] = new Array(events.length);
   let at = costs.indexOf(Math.min(...costs));

@@ -102,7 +102,7 @@ export function Neck({ events, plan, request, setup, cursor }: Props) {
               {printed(name)}
             </text>
             {rings.has(at) && (
-              <text x={WIDTH - 4} y={y(name) - 5} fontSize={14} textAnchor="end" fill="var(--color-sage)">
+              <text x={x(to) - 2} y={y(name) - 5} fontSize={14} textAnchor="end" fill="var(--color-sage)">
                 rings
               </text>
             )}

@@ -232,7 +232,7 @@ function write(box: HTMLDivElement, text: string, at: number, y: number, size: n
   if (thumb) {
     label.textContent = THUMB_SIGN;
     // The music font measures its signs by the staff, not by letters.
-    label.setAttribute('font-size', String(size * 2.1));
+    label.setAttribute('font-size', String(size * 2.9));
     label.setAttribute('font-weight', '400');
   }
   label.setAttribute('font-family', thumb ? 'Bravura' : 'Atkinson Hyperlegible Next Variable, sans-serif');

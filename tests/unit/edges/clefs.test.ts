@@ -14,6 +14,15 @@ test('a low line stays in the home clef', () => {
   assert.deepEqual(new Set(clefsOf('violin', 'G3', 3)), new Set(['treble']));
 });
 
+test('a line that begins where the home clef is read begins in it, and comes back to it', () => {
+  const material = { type: 'scale', tonic: 'Ab3', scale: 'major', octaves: 2, direction: 'updown' } as const;
+  const clefs = clefsFor(plan({ instrument: 'viola', material, alternatives: 1 }).events, 'viola');
+  assert.deepEqual([clefs[0], clefs[14], clefs.at(-1)], ['alto', 'treble', 'alto']);
+  const high = { ...material, tonic: 'Ab4', octaves: 1 } as const;
+  const above = clefsFor(plan({ instrument: 'viola', material: high, alternatives: 1 }).events, 'viola');
+  assert.deepEqual(new Set(above), new Set(['treble']));
+});
+
 test('a line that climbs changes clef once, and bass is read an octave above its sound', () => {
   const cello = clefsOf('cello', 'D2', 4);
   assert.equal(cello[0], 'bass');
