@@ -77,35 +77,60 @@ function positionName(position: PositionNumber, instrument: InstrumentKind): str
   return instrument === 'cello' ? `raised ${ordinal(whole)}` : `${whole}½`;
 }
 
-export const OPEN_WORDS: readonly Choice[] = [
-  ['free', 'open strings welcome'],
-  ['prefer', 'open strings wherever they fit'],
-  ['avoid', 'open strings only at need'],
-  ['never', 'no open strings'],
+/** What a teacher can wish of the fingers, in words; the first choice is what holds where nothing is wished. */
+interface Wish {
+  readonly rule: 'openStrings' | 'fourthFinger' | 'extensions' | 'chromatic';
+  readonly label: string;
+  readonly choices: readonly Choice[];
+}
+
+const WISHES: readonly Wish[] = [
+  {
+    rule: 'openStrings',
+    label: 'Open strings',
+    choices: [
+      ['free', 'open strings welcome'],
+      ['prefer', 'open strings wherever they fit'],
+      ['avoid', 'open strings only at need'],
+      ['never', 'no open strings'],
+    ],
+  },
+  {
+    rule: 'fourthFinger',
+    label: 'Little finger',
+    choices: [
+      ['free', 'little finger welcome'],
+      ['no-shift', 'no shifts with the little finger'],
+      ['avoid', 'little finger only at need'],
+      ['never', 'no little finger'],
+    ],
+  },
+  {
+    rule: 'extensions',
+    label: 'Extensions',
+    choices: [
+      ['free', 'extensions welcome'],
+      ['avoid', 'extensions only at need'],
+      ['never', 'no extensions'],
+    ],
+  },
+  {
+    rule: 'chromatic',
+    label: 'Chromatic lines',
+    choices: [
+      ['slide', 'fingers sliding by semitones'],
+      ['finger-per-semitone', 'a finger to each semitone'],
+    ],
+  },
 ];
 
-export const FOURTH_WORDS: readonly Choice[] = [
-  ['free', 'little finger welcome'],
-  ['no-shift', 'no shifts with the little finger'],
-  ['avoid', 'little finger only at need'],
-  ['never', 'no little finger'],
-];
-
-export const EXTENSION_WORDS: readonly Choice[] = [
-  ['free', 'extensions welcome'],
-  ['avoid', 'extensions only at need'],
-  ['never', 'no extensions'],
-];
-
-export const CHROMATIC_WORDS: readonly Choice[] = [
-  ['slide', 'fingers sliding by semitones'],
-  ['finger-per-semitone', 'a finger to each semitone'],
-];
-
-/** True where it matters how semitones in a row are fingered. */
-export function asksChromatic({ material, rules }: PlanRequest): boolean {
-  const chromatic = material.type === 'notes' || ('scale' in material && material.scale === 'chromatic');
-  return chromatic || rules?.chromatic !== undefined;
+/** The wishes that matter for what is played: how semitones in a row are fingered only where there are some. */
+export function wishesFor({ material, rules }: PlanRequest): readonly Wish[] {
+  const chromatic =
+    material.type === 'notes' ||
+    ('scale' in material && material.scale === 'chromatic') ||
+    rules?.chromatic !== undefined;
+  return chromatic ? WISHES : WISHES.filter(({ rule }) => rule !== 'chromatic');
 }
 
 export const STYLE_WORDS: readonly Choice[] = [

@@ -164,3 +164,31 @@ test('a brief is kept under a name, begins another plan, is deleted and comes ba
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(brief).toBeVisible();
 });
+
+test('what is undone stays undone, however late the store tells of what was kept before', async ({
+  page,
+}) => {
+  const client = await page.context().newCDPSession(page);
+  await openBench(page);
+  await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+  const kept = page.getByTestId('kept');
+  for (const finger of ['finger 3', 'finger 2', 'finger 4']) {
+    await page
+      .getByRole('group', { name: 'Finger', exact: true })
+      .getByRole('button', { name: finger })
+      .click();
+    await expect(kept).toHaveCount(1);
+    await setWord(page, 'Octaves', 'one-octave');
+    await expect(kept).toHaveCount(0);
+    // As the change is being kept.
+    await page.waitForTimeout(260);
+    await page.getByRole('button', { name: 'Undo edit' }).click();
+    await expect(kept).toHaveCount(1);
+    await saved(page);
+    await page.waitForTimeout(300);
+    await expect(kept).toHaveCount(1);
+    await page.getByRole('button', { name: 'Undo edit' }).click();
+    await expect(kept).toHaveCount(0);
+    await saved(page);
+  }
+});

@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { Fragment, memo } from 'react';
 import {
   INSTRUMENTS,
   type InstrumentKind,
@@ -8,16 +8,11 @@ import {
 } from '../../brief/brief';
 import {
   CHORDS,
-  FOURTH_WORDS,
-  EXTENSION_WORDS,
-  CHROMATIC_WORDS,
-  asksChromatic,
   KIND_WORDS,
   SCHOOL_WORDS,
   kindOf,
   withKind,
   HAND_WORDS,
-  OPEN_WORDS,
   positionChoices,
   positionWords,
   SCALES,
@@ -37,6 +32,7 @@ import {
   asScale,
   TYPED,
   withInstrument,
+  wishesFor,
   withTonic,
   type Choice,
 } from '../../brief/brief';
@@ -115,38 +111,17 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
           other={(rules.strings ?? []).map(printed).join(' and ')}
           then=","
         />{' '}
-        <Word
-          label="Open strings"
-          value={rules.openStrings ?? 'free'}
-          choices={OPEN_WORDS}
-          onChange={(value) => setRules({ openStrings: value as Rules['openStrings'] })}
-          then=","
-        />{' '}
-        <Word
-          label="Little finger"
-          value={rules.fourthFinger ?? 'free'}
-          choices={FOURTH_WORDS}
-          onChange={(value) => setRules({ fourthFinger: value as Rules['fourthFinger'] })}
-          then=","
-        />{' '}
-        <Word
-          label="Extensions"
-          value={rules.extensions ?? 'free'}
-          choices={EXTENSION_WORDS}
-          onChange={(value) => setRules({ extensions: value as Rules['extensions'] })}
-          then=","
-        />{' '}
-        {asksChromatic(request) && (
-          <>
+        {wishesFor(request).map(({ rule, label, choices }) => (
+          <Fragment key={rule}>
             <Word
-              label="Chromatic lines"
-              value={rules.chromatic ?? 'slide'}
-              choices={CHROMATIC_WORDS}
-              onChange={(value) => setRules({ chromatic: value as Rules['chromatic'] })}
+              label={label}
+              value={rules[rule] ?? choices[0][0]}
+              choices={choices}
+              onChange={(value) => setRules({ [rule]: value })}
               then=","
             />{' '}
-          </>
-        )}
+          </Fragment>
+        ))}
         in{' '}
         <Word
           label="Style"

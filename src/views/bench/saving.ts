@@ -128,10 +128,11 @@ function watch(id: string) {
   });
 }
 
+/** Takes over what another page has kept. The store may tell late of what this page kept itself before its last change: that is no news. */
 function adopt(kept: PlanRecord) {
   const { record, save, history } = get();
   if (kept.id !== record.id || save !== 'saved') return;
-  if (kept.changedAt === seen || kept.changedAt === record.changedAt) return;
+  if (kept.changedAt <= seen || kept.changedAt === record.changedAt) return;
   seen = kept.changedAt;
   set({ record: kept, history: afterEdit(history, editedOf(record), null), before: null, beside: null });
   showAddress();

@@ -1,7 +1,14 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { plan, positionsOf, resolveSetup, TERM_NAMES, type PlanRequest } from '../../../src/core';
-import { octaveChoices, positionChoices, positionWords, stringChoices } from '../../../src/brief/brief';
+import {
+  octaveChoices,
+  positionChoices,
+  positionWords,
+  stringChoices,
+  wishesFor,
+} from '../../../src/brief/brief';
+import { readRequest } from '../../../src/contract/read';
 import { columnX, visibleEvents } from '../../../src/views/bench/columns';
 import {
   playableTonics,
@@ -98,6 +105,22 @@ test('the brief offers what the instrument has', () => {
   assert.deepEqual(names('cello').slice(0, 5), ['half', '1st', '2nd', 'raised 2nd', '3rd']);
   assert.equal(names('bass').at(-1), 'thumb');
   assert.equal(names('viola').at(-1), '14th');
+});
+
+test('wishes are worded for what is played, and their values are those of the contract', () => {
+  const rules = (one: PlanRequest) => wishesFor(one).map(({ rule }) => rule);
+  assert.deepEqual(rules(request), ['openStrings', 'fourthFinger', 'extensions']);
+  assert.ok(
+    rules({ ...request, material: { ...material, scale: 'chromatic' } as RunSpec }).includes('chromatic'),
+  );
+  assert.ok(
+    rules({ ...request, rules: { chromatic: 'slide' } }).includes('chromatic'),
+    'what is set is shown',
+  );
+  const chromatic: PlanRequest = { ...request, rules: { chromatic: 'slide' } };
+  for (const { rule, choices } of wishesFor(chromatic))
+    for (const [value] of choices)
+      assert.doesNotThrow(() => readRequest({ ...request, rules: { [rule]: value } }), `${rule} ${value}`);
 });
 
 test('only the columns in view are drawn', () => {
