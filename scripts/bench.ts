@@ -38,6 +38,14 @@ function wandering(length: number): PlanRequest {
   return { instrument: 'violin', alternatives: 3, material: { type: 'notes', key: 'D major', notes } };
 }
 
+/** A loop of plain arithmetic: a machine that is shared runs at many speeds, and the figures are to be read beside its own. */
+function referenceMs(): string {
+  const start = performance.now();
+  let sum = 0;
+  for (let at = 0; at < 1e8; at++) sum += Math.sqrt(at);
+  return `${(performance.now() - start).toFixed(0)} ms for a hundred million square roots (sum ${sum.toExponential(2)})`;
+}
+
 const peakOf = process.argv.find((arg) => arg.startsWith('--peak='));
 if (peakOf) {
   plan(wandering(Number(peakOf.slice(7))));
@@ -53,6 +61,7 @@ const scale = (instrument: keyof typeof LOWEST, name: string): PlanRequest => ({
   material: { type: 'scale', tonic: LOWEST[instrument], scale: name, octaves: 3, direction: 'updown' },
 });
 
+const before = referenceMs();
 const rows: Row[] = [];
 for (const instrument of ['violin', 'viola', 'cello', 'bass'] as const)
   rows.push({
@@ -125,12 +134,15 @@ function peakMb(length: number): number {
   return peak(length) - peak(1);
 }
 
-console.log(`Node ${process.versions.node}, one core`);
+console.log(`Node ${process.versions.node}, one core; the machine's speed before: ${before}`);
 console.table(rows);
+console.log(`and after: ${referenceMs()}`);
 console.log(`From 500 to 8,000 notes the time grows with the power ${exponent.toFixed(2)} of the length`);
 console.log(`Peak memory for 1,000 notes: ${peakMb(1000).toFixed(0)} MB (limit 150)`);
 
 if (existsSync('dist/server/entry.mjs')) {
   await benchBook();
+  console.log(`The machine's speed now: ${referenceMs()}`);
   await benchPage();
+  console.log(`The machine's speed now: ${referenceMs()}`);
 } else console.log('For the page, build first: npm run build');
