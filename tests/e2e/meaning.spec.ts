@@ -123,10 +123,10 @@ test('every finding is followed to its drill on the Bench, which plays', async (
   await openBench(page, `/${address}`);
   await page.getByLabel('Beats a minute').fill('240');
   await page.getByLabel('count in').uncheck();
-  await findings(page)
-    .getByRole('button', { name: /^all \d+$/ })
-    .click();
   for (const kind of ['shift', 'trap', 'crowding', 'comma', 'no check']) {
+    await findings(page)
+      .getByRole('button', { name: /^all \d+$/ })
+      .click();
     const item = findings(page)
       .getByRole('listitem')
       .filter({ hasText: new RegExp(`^${kind} `) })

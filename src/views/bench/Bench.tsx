@@ -86,6 +86,7 @@ export default function Bench() {
           {response && <Alternatives plans={response.plans} chosen={record.chosen} />}
           {response && plan && planned && (
             <FindingsList
+              key={record.id}
               planId={record.id}
               studentId={record.studentId}
               request={planned}

@@ -72,7 +72,7 @@ export const FindingsList = memo(function FindingsList({
           const last = finding.events[finding.events.length - 1];
           return (
             <li
-              key={at}
+              key={`${finding.kind}.${finding.events.join('.')}.${at}`}
               className="rounded-md border border-rule bg-sheet px-3 py-1 text-[0.95rem] leading-snug"
             >
               <button

@@ -95,7 +95,16 @@ function settle(record: PlanRecord, changedAt: number) {
 export async function putOnStand(record: PlanRecord) {
   await saveNow();
   if (get().save === 'failed') return;
-  set({ cursor: 0, selection: null, save: 'saved', history: NO_HISTORY, before: null, beside: null });
+  set({
+    cursor: 0,
+    selection: null,
+    save: 'saved',
+    history: NO_HISTORY,
+    before: null,
+    beside: null,
+    // What was found in the plan before is nothing of this one.
+    planned: null,
+  });
   settle(record, record.changedAt);
   await replan();
 }

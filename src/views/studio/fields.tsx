@@ -1,4 +1,4 @@
-import { useId, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 
 /*
  * The boxes of a student's sheet. Each keeps what is typed; what cannot be used is said below the box and kept in it.
@@ -61,6 +61,7 @@ export function NumberField({
   onPut,
 }: NumberProps) {
   const [typed, setTyped] = useState<string | null>(null);
+  const [focused, setFocused] = useState(false);
   const id = useId();
   const read = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
   const wrongIn = (text: string) => {
@@ -70,6 +71,13 @@ export function NumberField({
     return trouble(number);
   };
   const wrong = typed === null ? null : wrongIn(typed);
+  // What is typed counts as soon as nothing is wrong with it, also where another box has been put right since.
+  const put = useRef<string | null>(null);
+  useEffect(() => {
+    const fresh = typed !== put.current;
+    if (!wrong) put.current = typed;
+    if (typed !== null && !wrong && fresh) onPut(read(typed));
+  });
   return (
     <label className="flex flex-col text-sm text-faded">
       {label}
@@ -77,15 +85,19 @@ export function NumberField({
         <input
           className={`${BOX} max-w-32 text-base text-ink`}
           inputMode="decimal"
-          value={typed ?? value ?? ''}
+          value={(focused || wrong ? typed : null) ?? value ?? ''}
           placeholder={usual === undefined ? undefined : String(usual)}
           aria-invalid={wrong !== null}
           aria-describedby={wrong ? id : undefined}
-          onChange={(event) => {
-            setTyped(event.target.value);
-            if (wrongIn(event.target.value) === null) onPut(read(event.target.value));
+          onChange={(event) => setTyped(event.target.value)}
+          onFocus={() => {
+            setFocused(true);
+            if (!wrong) setTyped(null);
           }}
-          onBlur={() => !wrong && setTyped(null)}
+          onBlur={() => {
+            setFocused(false);
+            if (!wrong) setTyped(null);
+          }}
         />
         <span className="text-base">{unit}</span>
       </span>
