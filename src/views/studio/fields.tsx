@@ -71,6 +71,8 @@ export function NumberField({
     return trouble(number);
   };
   const wrong = typed === null ? null : wrongIn(typed);
+  // Once it is kept there is nothing more to hold on to; the box shows the same before and after.
+  if (typed !== null && !focused && !wrong && read(typed) === value) setTyped(null);
   // What is typed counts as soon as nothing is wrong with it, also where another box has been put right since.
   const put = useRef<string | null>(null);
   useEffect(() => {
@@ -85,15 +87,12 @@ export function NumberField({
         <input
           className={`${BOX} max-w-32 text-base text-ink`}
           inputMode="decimal"
-          value={(focused || wrong ? typed : null) ?? value ?? ''}
+          value={typed ?? value ?? ''}
           placeholder={usual === undefined ? undefined : String(usual)}
           aria-invalid={wrong !== null}
           aria-describedby={wrong ? id : undefined}
           onChange={(event) => setTyped(event.target.value)}
-          onFocus={() => {
-            setFocused(true);
-            if (!wrong) setTyped(null);
-          }}
+          onFocus={() => setFocused(true)}
           onBlur={() => {
             setFocused(false);
             if (!wrong) setTyped(null);
