@@ -11,6 +11,7 @@ import {
   fourthTerm,
   heightTerm,
   landingTerm,
+  leastShift,
   openTerm,
   patternTerm,
   reachTerm,
@@ -108,6 +109,12 @@ export function chargeMove(stage: Stage, from: Touch, to: Touch, between: Betwee
     lay(tally, 'landing', landingTerm(stage.scene, from, to)) +
     chargeAcross(stage, stringsApart(from, to), between, tally)
   );
+}
+
+/** No move to a touch costs less than this; Infinity to an open string, for which no hand travels. */
+export function leastMove({ scene }: Stage, fromOpen: boolean, to: Touch, between: Between): number {
+  if (to.finger === 0) return Infinity;
+  return leastShift(scene, fromOpen, to, between) + scene.weights.landing[to.finger];
 }
 
 function chargeAcross(stage: Stage, apart: number, between: Between, tally?: Tally): number {

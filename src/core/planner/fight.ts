@@ -1,4 +1,4 @@
-import type { Trellis } from './trellis';
+import { moveCost, type Trellis } from './trellis';
 
 /*
  * Where every note has a place but no plan is left, two notes fight: however each is held, no way leads from the one to the other.
@@ -44,11 +44,13 @@ function backward(trellis: Trellis, t: number, to: Uint8Array): Uint8Array {
 }
 
 function eachStep({ layers, blocks }: Trellis, t: number, visit: (from: number, to: number) => void) {
-  const { move, stayStart, stayTo } = blocks[t];
+  const block = blocks[t];
+  const { stayStart, stayTo } = block;
   const [layer, next] = [layers[t], layers[t + 1]];
   for (let from = 0; from < layer.nodes; from++) {
     for (let at = stayStart[from]; at < stayStart[from + 1]; at++) visit(from, stayTo[at]);
-    const row = layer.touchOf[from] * next.touches;
-    for (let to = 0; to < next.nodes; to++) if (move[row + next.touchOf[to]] < Infinity) visit(from, to);
+    const touch = layer.touchOf[from];
+    for (let to = 0; to < next.nodes; to++)
+      if (moveCost(block, touch, next.touchOf[to]) < Infinity) visit(from, to);
   }
 }

@@ -24,13 +24,14 @@ interface Detour {
 
 /** The cheapest way on in which the hand does not move between events t and t + 1; null where there is none. */
 function withoutShift(web: Web, costs: Costs, own: Path, t: number): Detour | null {
+  const { first, soFar, toGo } = costs;
   const block = web.blocks[t];
   let least = Infinity;
   let ends: readonly [number, number] | null = null;
   for (let from = 0; from < web.layers[t].nodes; from++) {
-    const spent = costs.soFar[t][from] + web.layers[t].cost[from];
+    const spent = soFar[first[t] + from] + web.layers[t].cost[from];
     for (let stay = block.stayStart[from]; stay < block.stayStart[from + 1]; stay++) {
-      const cost = spent + block.stayCost[stay] + costs.toGo[t + 1][block.stayTo[stay]];
+      const cost = spent + block.stayCost[stay] + toGo[first[t + 1] + block.stayTo[stay]];
       if (cost < least) {
         least = cost;
         ends = [from, block.stayTo[stay]];
@@ -48,11 +49,12 @@ function withoutGrip(
   t: number,
   is: (grip: Grip) => boolean,
 ): Detour | null {
+  const { first, soFar, toGo } = costs;
   const layer = web.layers[t];
   let least = Infinity;
   let best = -1;
   for (let node = 0; node < layer.nodes; node++) {
-    const cost = costs.soFar[t][node] + costs.toGo[t][node];
+    const cost = soFar[first[t] + node] + toGo[first[t] + node];
     if (cost < least && !is(layer.grips[node])) {
       least = cost;
       best = node;
@@ -80,12 +82,12 @@ function detour(web: Web, costs: Costs, own: Path, start: Point, end: Point): De
   return { first, last, path };
 }
 
-function before(web: Web, costs: Costs, t: number, node: number): number {
+function before(web: Web, { first, soFar }: Costs, t: number, node: number): number {
   const layer = web.layers[t - 1];
   let least = Infinity;
   let best = 0;
   for (let from = 0; from < layer.nodes; from++) {
-    const spent = costs.soFar[t - 1][from] + layer.cost[from];
+    const spent = soFar[first[t - 1] + from] + layer.cost[from];
     const cost = spent < least ? spent + stepCost(web, t - 1, from, node) : Infinity;
     if (cost < least) {
       least = cost;
@@ -95,11 +97,11 @@ function before(web: Web, costs: Costs, t: number, node: number): number {
   return best;
 }
 
-function after(web: Web, costs: Costs, t: number, node: number): number {
+function after(web: Web, { first, toGo }: Costs, t: number, node: number): number {
   let least = Infinity;
   let best = 0;
   for (let to = 0; to < web.layers[t + 1].nodes; to++) {
-    const ahead = costs.toGo[t + 1][to];
+    const ahead = toGo[first[t + 1] + to];
     const cost = ahead < least ? ahead + stepCost(web, t, node, to) : Infinity;
     if (cost < least) {
       least = cost;

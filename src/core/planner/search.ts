@@ -1,16 +1,8 @@
-import { foldTrellis, type Alike } from './fold';
+import { foldLattice, type Alike } from './fold';
 import { labelStore } from './labels';
-import {
-  allLive,
-  costsOf,
-  costsToGo,
-  leastCost,
-  touchesWithin,
-  type Costs,
-  type Live,
-  type ToGo,
-} from './togo';
-import { placesOf, type Path, type Trellis } from './trellis';
+import { costsToGo, narrow, nodesOf, width, type Lattice, type Narrowed, type ToGo } from './lattice';
+import { costsOf, leastCost, mostCost, type Costs } from './togo';
+import type { Path, Trellis } from './trellis';
 
 /*
  * Exact search for the cheapest plans that are different from each other. The first is the cheapest path of all; each next one is the
@@ -24,6 +16,7 @@ import { placesOf, type Path, type Trellis } from './trellis';
 const MOST_LABELS = 3_000_000;
 
 export interface Found {
+  /** One node a layer. */
   readonly path: Path;
   readonly cost: number;
 }
@@ -32,15 +25,18 @@ export interface Found {
 const FIRST_SLACK = 1.25;
 const MORE_SLACK = 2;
 
-/** One kind of path to look for, in a trellis of its own. */
+/** One kind of path to look for, in a lattice of its own. */
 interface Way {
-  readonly trellis: Trellis;
-  readonly live: Live;
-  readonly toGo: ToGo;
+  readonly lattice: Lattice;
   /** Added to the cost of every path of this kind. */
   readonly surcharge: number;
-  readonly unfold: (path: Path) => Path;
+  /** To a path of the narrowed trellis, and from its places. */
+  readonly unfold: (path: Int32Array) => Int32Array;
   readonly fold: (places: Int32Array) => Int32Array;
+  /** One for each earlier plan, as far as they have been asked for. */
+  bounds: ToGo[];
+  /** No path that still counts costs less than this, the surcharge left out: with each plan found fewer do. */
+  least: number;
 }
 
 export interface Wanted {
@@ -55,92 +51,103 @@ export interface Wanted {
 /**
  * The cheapest plans, each different from all before it, cheapest first.
  *
- * Only touches that lie on some path near enough to the best are searched. That loses nothing: what is found within the
+ * Only nodes that lie on some path near enough to the best are searched. That loses nothing: what is found within the
  * limit is the cheapest of all, and where it does not suffice the limit is raised.
  */
 export function differentPaths(trellis: Trellis, wanted: Wanted, costs: Costs = costsOf(trellis)): Found[] {
   const least = leastCost(costs);
   if (least === Infinity) return [];
+  const dearest = mostCost(costs);
   for (let slack = FIRST_SLACK; ; slack *= MORE_SLACK) {
-    const live = touchesWithin(trellis, costs, least + slack);
-    const whole = live.every((touches, t) => touches.length === trellis.layers[t].touches);
-    const most = whole ? Infinity : least + slack;
-    const found = differentOver(trellis, waysOf(trellis, live, costs, most, wanted), wanted);
-    const enough = found.length === wanted.count && found[wanted.count - 1].cost <= most;
-    if (enough || whole) return found;
+    const whole = least + slack >= dearest;
+    const lattice = narrow(trellis, costs, whole ? Number.MAX_VALUE : least + slack);
+    const found = differentOver(lattice, waysOf(lattice, wanted), wanted, whole ? Infinity : least + slack);
+    if (whole || found.length === wanted.count) return found;
   }
 }
 
-/** Free paths, and those that come back the way they went where that is worth something. */
-function waysOf(trellis: Trellis, live: Live, costs: Costs, most: number, wanted: Wanted): Way[] {
+/** Free paths, and before them those that come back the way they went where that is worth something. */
+function waysOf(lattice: Narrowed, { back }: Wanted): Way[] {
   const same = <T>(value: T) => value;
-  const toGo = { places: null, owed: 0, costs: costs.toGo };
-  const free: Way = { trellis, live, toGo, surcharge: wanted.back?.otherWay ?? 0, unfold: same, fold: same };
-  const folded = wanted.back ? foldTrellis(trellis, costs, most, wanted.back.alike) : null;
+  const free = { lattice, surcharge: back?.otherWay ?? 0, unfold: same, fold: same, bounds: [], least: 0 };
+  if (!back) return [free];
+  const { first, nodes } = lattice;
+  const folded = foldLattice(lattice, (t, node, late, other) =>
+    back.alike(t, nodes[first[t] + node], late, nodes[first[late] + other]),
+  );
   if (!folded) return [free];
-  const all = allLive(folded.trellis);
-  return [{ ...folded, live: all, toGo: costsToGo(folded.trellis, all, null, 0), surcharge: 0 }, free];
+  const { unfold, fold } = folded;
+  return [{ lattice: folded, surcharge: 0, unfold, fold, bounds: [], least: 0 }, free];
 }
 
-function differentOver(trellis: Trellis, ways: readonly Way[], { count, apart }: Wanted): Found[] {
+function differentOver(
+  lattice: Narrowed,
+  ways: readonly Way[],
+  { count, apart }: Wanted,
+  most: number,
+): Found[] {
   const found: Found[] = [];
-  const bounds = ways.map(({ toGo }) => [toGo]);
+  const taken: Int32Array[] = [];
   while (found.length < count) {
-    let next: Found | null = null;
-    ways.forEach((way, at) => {
-      const one = cheapest(way.trellis, way.live, bounds[at]);
-      if (one && one.cost + way.surcharge < (next?.cost ?? Infinity))
-        next = { path: way.unfold(one.path), cost: one.cost + way.surcharge };
-    });
-    if (!next) break;
-    found.push(next);
-    if (found.length === count) break;
-    const places = placesOf(trellis, found[found.length - 1].path);
-    ways.forEach((way, at) => {
-      const bound = costsToGo(way.trellis, way.live, way.fold(places), apart);
-      if (found.length === 1) bounds[at] = [bound];
-      else bounds[at].push(bound);
-    });
+    let best: { readonly path: Int32Array; readonly cost: number } | null = null;
+    for (const way of ways) {
+      const limit = Math.min(best?.cost ?? Infinity, most) - way.surcharge;
+      if (way.least >= limit) continue;
+      const one = cheapest(way.lattice, boundsOf(way, taken, apart), limit);
+      way.least = one?.cost ?? limit;
+      if (one) best = { path: way.unfold(one.path), cost: one.cost + way.surcharge };
+    }
+    if (!best) break;
+    const { path, cost } = best;
+    found.push({ path: nodesOf(lattice, path), cost });
+    taken.push(path.map((node, t) => lattice.place[lattice.first[t] + node]));
   }
   return found;
+}
+
+/** What a way costs to the end, by the plans already taken. */
+function boundsOf(way: Way, taken: readonly Int32Array[], apart: number): readonly ToGo[] {
+  if (taken.length === 0) return [costsToGo(way.lattice, null, 0)];
+  for (const places of taken.slice(way.bounds.length))
+    way.bounds.push(costsToGo(way.lattice, way.fold(places), apart));
+  return way.bounds;
 }
 
 /** Differences still owed to each earlier plan, packed as digits of `owed + 1`, the first plan's lowest. */
 type Owed = number;
 
-/** Best-first search under the bounds; null where no path meets them all. */
-function cheapest(trellis: Trellis, live: Live, bounds: readonly ToGo[]): Found | null {
-  const { layers, blocks } = trellis;
-  const last = layers.length - 1;
+/** Best-first search under the bounds; null where no path below the limit meets them all. */
+function cheapest(lattice: Lattice, bounds: readonly ToGo[], limit: number): Found | null {
+  const { first, cost, place, steps, stepsAt } = lattice;
+  const events = first.length - 1;
   const base = bounds[0].owed + 1;
-  const most = layers.reduce((nodes, layer) => Math.max(nodes, layer.nodes), 0);
   const allOwed: Owed = base ** bounds.length - 1;
   const labels = labelStore();
   const closed = new Set<number>();
 
   function bound(t: number, node: number, owed: Owed): number {
-    const { nodes } = layers[t];
-    if (bounds.length === 1) return bounds[0].costs[t][owed * nodes + node];
+    const nodes = width(lattice, t);
+    const here = base * first[t] + node;
+    if (bounds.length === 1) return bounds[0].costs[here + owed * nodes];
     let worst = 0;
     let rest = owed;
     for (const { costs } of bounds) {
       const still = rest % base;
       rest = (rest - still) / base;
-      const cost = costs[t][still * nodes + node];
-      if (cost > worst) worst = cost;
+      const one = costs[here + still * nodes];
+      if (one > worst) worst = one;
     }
     return worst;
   }
 
   function owedAfter(t: number, node: number, owed: Owed): Owed {
-    const place = layers[t].place[layers[t].touchOf[node]];
     let left = owed;
     let rest = owed;
     let digit = 1;
     for (const { places } of bounds) {
       const still = rest % base;
       rest = (rest - still) / base;
-      if (still > 0 && places !== null && places[t] !== place) left -= digit;
+      if (still > 0 && places !== null && places[t] !== place[first[t] + node]) left -= digit;
       digit *= base;
     }
     return left;
@@ -148,30 +155,23 @@ function cheapest(trellis: Trellis, live: Live, bounds: readonly ToGo[]): Found 
 
   function push(t: number, node: number, owed: Owed, spent: number, parent: number) {
     const least = spent + bound(t, node, owed);
-    if (least < Infinity) labels.push(t, node, owed, spent, least, parent);
+    if (least < limit) labels.push(t, node, owed, spent, least, parent);
   }
 
-  for (let node = 0; node < layers[0].nodes; node++) push(0, node, allOwed, layers[0].entry[node], -1);
+  for (let node = 0; node < first[1]; node++) push(0, node, allOwed, 0, -1);
 
   while (labels.waiting() && labels.count() < MOST_LABELS) {
     const label = labels.pop();
     const [t, node, owed] = [labels.t(label), labels.node(label), labels.owed(label)];
-    const tag = (t * most + node) * (allOwed + 1) + owed;
+    const tag = (first[t] + node) * (allOwed + 1) + owed;
     if (closed.has(tag)) continue;
     closed.add(tag);
-    if (t === last) return { path: labels.path(label, layers.length), cost: labels.least(label) };
+    if (t + 1 === events) return { path: labels.path(label, events), cost: labels.least(label) };
     const left = owedAfter(t, node, owed);
-    const paid = labels.spent(label) + layers[t].cost[node];
-    const [block, next] = [blocks[t], layers[t + 1]];
-    const row = layers[t].touchOf[node] * next.touches;
-    for (const touch of live[t + 1]) {
-      const move = block.move[row + touch];
-      if (move === Infinity) continue;
-      for (let to = next.touchStart[touch]; to < next.touchStart[touch + 1]; to++)
-        push(t + 1, to, left, paid + move + next.entry[to], label);
-    }
-    for (let at = block.stayStart[node]; at < block.stayStart[node + 1]; at++)
-      push(t + 1, block.stayTo[at], left, paid + block.stayCost[at], label);
+    const paid = labels.spent(label) + cost[first[t] + node];
+    const next = width(lattice, t + 1);
+    const row = stepsAt[t] + node * next;
+    for (let to = 0; to < next; to++) push(t + 1, to, left, paid + steps[row + to], label);
   }
   return null;
 }

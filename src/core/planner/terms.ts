@@ -123,14 +123,32 @@ export function shiftTerm(scene: Scene, from: Touch, to: Touch, between: Between
     weights.shiftPastGoal * pastGoal(from, to, end) +
     (across ? weights.shiftAcross : 0) +
     (from.thumbUp === to.thumbUp ? 0 : weights.thumbChange);
-  let moment = 1;
-  if (between.semitone && !across) moment -= weights.shiftOnSemitone;
-  if (between.turn) moment -= weights.shiftAtTurn;
-  if (to.landmark) moment -= weights.shiftToLandmark;
-  if (to.chord > 0 && to.chord === from.chord) moment -= weights.frameSlides;
-  if (!between.onBeat) moment += weights.shiftOffBeat;
-  if (open || between.rest) moment *= weights.shiftOverOpen;
-  return bare * moment * between.haste.shift;
+  const slides = to.chord > 0 && to.chord === from.chord;
+  return bare * shiftShare(scene, open, !across, slides, to, between);
+}
+
+/** No shift to a touch costs less: no travel, and the moment as kind as it can be. */
+export function leastShift(scene: Scene, fromOpen: boolean, to: Touch, between: Between): number {
+  return scene.weights.shiftBase * shiftShare(scene, fromOpen, true, to.chord > 0, to, between);
+}
+
+/** What is left of a shift's bare cost, by the moment and the time there is. */
+function shiftShare(
+  { weights }: Scene,
+  open: boolean,
+  onString: boolean,
+  slides: boolean,
+  to: Touch,
+  between: Between,
+): number {
+  let share = 1;
+  if (between.semitone && onString) share -= weights.shiftOnSemitone;
+  if (between.turn) share -= weights.shiftAtTurn;
+  if (to.landmark) share -= weights.shiftToLandmark;
+  if (slides) share -= weights.frameSlides;
+  if (!between.onBeat) share += weights.shiftOffBeat;
+  if (open || between.rest) share *= weights.shiftOverOpen;
+  return share * between.haste.shift;
 }
 
 /** Semitones by which a sliding finger's end lies beyond the goal on the same string, in the direction of the line. */

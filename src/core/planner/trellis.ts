@@ -19,14 +19,29 @@ export interface Layer {
   readonly place: Int32Array;
 }
 
-export interface Block {
-  /** Cost from touch a to touch b at [a * later.touches + b], its entry left out; Infinity where there is no move. */
-  readonly move: Float64Array;
+export interface Block extends Moves {
   /** Stays out of node u are stayStart[u] to stayStart[u + 1] - 1. */
   readonly stayStart: Int32Array;
   readonly stayTo: Int32Array;
   /** Cost of the stay, all included but the later node's own cost. */
   readonly stayCost: Float64Array;
+}
+
+/** Moves between two layers. They are worked out when first asked for: most lie too far from any good path to be asked for at all. */
+export interface Moves {
+  /** Cost from touch a to touch b at [a * later.touches + b], the later node's entry left out; Infinity where there is no move, NaN where it has not been asked for. */
+  readonly moves: Float64Array;
+  /** Works out what has not been asked for. */
+  readonly workOut: (from: number, to: number) => number;
+  /** No move to a touch of the later layer costs less than this. */
+  readonly least: Float64Array;
+}
+
+/** What a move costs. */
+export function moveCost({ moves, least, workOut }: Moves, from: number, to: number): number {
+  const at = from * least.length + to;
+  const known = moves[at];
+  return Number.isNaN(known) ? (moves[at] = workOut(from, to)) : known;
 }
 
 export interface Trellis {
@@ -42,7 +57,7 @@ export type Path = Int32Array;
 export function stepCost(trellis: Trellis, t: number, from: number, to: number): number {
   const block = trellis.blocks[t];
   const [before, after] = [trellis.layers[t], trellis.layers[t + 1]];
-  const move = block.move[before.touchOf[from] * after.touches + after.touchOf[to]] + after.entry[to];
+  const move = moveCost(block, before.touchOf[from], after.touchOf[to]) + after.entry[to];
   for (let at = block.stayStart[from]; at < block.stayStart[from + 1]; at++) {
     if (block.stayTo[at] === to) return Math.min(move, block.stayCost[at]);
   }

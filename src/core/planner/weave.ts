@@ -5,7 +5,15 @@ import { midiOf } from '../pitch/pitch';
 import { holdAllowed, lockHeld } from './limits';
 import type { Forbidding, Lock } from './request';
 import { contentTag, type Grip, type Stage } from './scene';
-import { chargeEntry, chargeMove, chargePlay, chargeReframe, chargeStay, sameFrame } from './charges';
+import {
+  chargeEntry,
+  chargeMove,
+  chargePlay,
+  chargeReframe,
+  chargeStay,
+  leastMove,
+  sameFrame,
+} from './charges';
 import { stringsApart, type Between, type Touch } from './terms';
 import type { Block, Layer, Trellis } from './trellis';
 import { hasteFor } from './weights';
@@ -270,15 +278,26 @@ function blocksFor(
 }
 
 function blockBetween(stage: Stage, from: HoldLayer, to: HoldLayer, between: Between): Block {
-  const move = new Float64Array(from.touches * to.touches).fill(Infinity);
-  for (let row = 0, at = 0; row < from.touches; row++) {
-    const a = from.touchList[row];
-    for (let column = 0; column < to.touches; column++, at++) {
-      const b = to.touchList[column];
-      if (!between.noShift && mayMove(stage, a, b)) move[at] = chargeMove(stage, a, b, between);
-    }
-  }
-  return { move, ...staysBetween(stage, from, to, between) };
+  const { stayStart, stayTo, stayCost } = staysBetween(stage, from, to, between);
+  return {
+    moves: new Float64Array(from.touches * to.touches).fill(NaN),
+    workOut(row, column) {
+      const [a, b] = [from.touchList[row], to.touchList[column]];
+      return between.noShift || !mayMove(stage, a, b) ? Infinity : chargeMove(stage, a, b, between);
+    },
+    least: leastMoves(stage, from, to, between),
+    stayStart,
+    stayTo,
+    stayCost,
+  };
+}
+
+function leastMoves(stage: Stage, from: HoldLayer, to: HoldLayer, between: Between): Float64Array {
+  const open = from.touchList.some(({ finger }) => finger === 0);
+  const least = new Float64Array(to.touches);
+  for (let column = 0; column < to.touches; column++)
+    least[column] = leastMove(stage, open, to.touchList[column], between);
+  return least;
 }
 
 /** What goes on in one position: every hold of a touch joined to every hold of each touch there. */

@@ -3,6 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { plan, requestIssues, type PlanRequest, type Rules } from '../../../src/core';
 import { fightingEvents } from '../../../src/core/planner/fight';
+import { movesOutOf } from '../moves';
 import { someRequest } from '../requests';
 
 const threeOctaves: PlanRequest = {
@@ -81,7 +82,7 @@ test('the fighting events are the nearest two that no path joins, as trying ever
       const blocks = steps.map((list) => {
         const sorted = [...list].sort((a, b) => a - b);
         return {
-          move: new Float64Array(9).fill(Infinity),
+          ...movesOutOf(new Float64Array(9).fill(Infinity), 3),
           stayStart: new Int32Array([0, 3, 6, 9].map((end) => sorted.filter((one) => one < end).length)),
           stayTo: new Int32Array(sorted.map((one) => one % 3)),
           stayCost: new Float64Array(sorted.length),

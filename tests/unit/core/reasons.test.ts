@@ -42,7 +42,7 @@ test('the loss claimed for a shift is what re-planning without it costs', () => 
         for (const shift of one.shifts) {
           const t = one.steps.findIndex((step) => step.at === shift.from);
           const blocks = web.blocks.map((block, at) =>
-            at === t ? { ...block, move: block.move.map(() => Infinity) } : block,
+            at === t ? { ...block, moves: block.moves.map(() => Infinity) } : block,
           );
           const without = { ...web, blocks };
           const claimed = shift.reasons.find((reason) => reason.loss !== undefined);

@@ -6,9 +6,11 @@ import { apartFor } from '../../../src/core/planner/plan';
 import { setStage } from '../../../src/core/planner/scene';
 import type { Alike } from '../../../src/core/planner/fold';
 import { differentPaths, type Wanted } from '../../../src/core/planner/search';
-import { pathCost, placesOf, type Trellis } from '../../../src/core/planner/trellis';
+import { moveCost, pathCost, placesOf, type Trellis } from '../../../src/core/planner/trellis';
 import { weave } from '../../../src/core/planner/weave';
 import type { PlanRequest } from '../../../src/core';
+import { movesOutOf } from '../moves';
+import { someRequest } from '../requests';
 
 /** Every path of a trellis with its cost, cheapest first. */
 function allPaths(trellis: Trellis) {
@@ -86,7 +88,10 @@ const someTrellis: fc.Arbitrary<Trellis> = fc
         stayStart[node + 1] = stayTo.length;
       }
       return {
-        move: Float64Array.from(pairs, (roll, at) => (stays[at] || roll > 900_000 ? Infinity : roll)),
+        ...movesOutOf(
+          Float64Array.from(pairs, (roll, at) => (stays[at] || roll > 900_000 ? Infinity : roll)),
+          next.touches,
+        ),
         stayStart,
         stayTo: Int32Array.from(stayTo),
         stayCost: Float64Array.from(stayCost),
@@ -152,7 +157,7 @@ test('nothing is found where there is no way through', () => {
           ...trellis,
           blocks: trellis.blocks.map((block) => ({
             ...block,
-            move: block.move.map(() => Infinity),
+            moves: block.moves.map(() => Infinity),
             stayStart: new Int32Array(block.stayStart.length),
           })),
         };
@@ -163,5 +168,19 @@ test('nothing is found where there is no way through', () => {
       },
     ),
     { numRuns: 20 },
+  );
+});
+
+test('no move costs less than what is said to be the least', () => {
+  fc.assert(
+    fc.property(someRequest, (request) => {
+      const { layers, blocks } = weave(setStage(request, buildMusic(request.material)));
+      blocks.forEach((block, t) => {
+        for (let from = 0; from < layers[t].touches; from++)
+          for (let to = 0; to < layers[t + 1].touches; to++)
+            assert.ok(moveCost(block, from, to) >= block.least[to]);
+      });
+    }),
+    { numRuns: 100, seed: 5 },
   );
 });
