@@ -2,15 +2,7 @@ import type { Setup } from '../instrument/setup';
 import { keyAlteration, type Key } from '../pitch/key';
 import { midiOf } from '../pitch/pitch';
 import { patternCost } from './patterns';
-import {
-  NO_FRAME,
-  ordinal,
-  THUMB,
-  type DemandedPitch,
-  type HandModel,
-  type Hold,
-  type PositionLabel,
-} from './hold';
+import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold, type PositionLabel } from './hold';
 
 /*
  * Violin and viola: a position is named by letters. Finger f on a note k letter steps above the open string lies in
@@ -66,21 +58,25 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
     return Math.max(finger, midiOf(pitch) - setup.strings[string].midi);
   }
 
+  /** Where each finger may lie round one that plays: where the music wants it, or else at rest. */
   function framesFor(string: number, position: number, finger: number, semitones: number, extended: boolean) {
-    const places = [1, 2, 3, 4].map((other) => {
-      if (other === finger) return { ready: [semitones], rest: semitones };
-      const k = position + other - 1;
-      const ready = (wanted.get(string * 100 + k) ?? []).filter((n) =>
-        fits(finger, semitones, other, n, extended),
-      );
-      return { ready, rest: nearest(finger, semitones, other, resting(position, string, other), extended) };
-    });
-    const options = places.map(({ ready, rest }) => (ready.length > 0 ? ready : [rest]));
+    const options: number[][] = [[], [], [], []];
+    const rests = [0, 0, 0, 0];
+    for (let other = 1; other <= 4; other++) {
+      const at = other - 1;
+      rests[at] = semitones;
+      if (other !== finger) {
+        rests[at] = nearest(finger, semitones, other, resting(position, string, other), extended);
+        for (const n of wanted[string][position + at] ?? [])
+          if (fits(finger, semitones, other, n, extended)) options[at].push(n);
+      }
+      if (options[at].length === 0) options[at].push(rests[at]);
+    }
     const frames = steadyFrames(options, extended);
     if (frames.length > 0) return frames;
     // What the music wants of two fingers cannot lie side by side (one sound read as two letters, say): either may rest.
     const either = steadyFrames(
-      places.map(({ ready, rest }) => (ready.includes(rest) ? ready : [...ready, rest])),
+      options.map((list, at) => (list.includes(rests[at]) ? list : [...list, rests[at]])),
       extended,
     );
     return either.length > 0 ? either : [filled(options, finger)];
@@ -105,7 +101,7 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
           found.push({
             position,
             stops: [{ string, finger, semitones, harmonic: false }],
-            frame: frameOf(frame),
+            frame,
             extended: extended ? finger : 0,
             leaned: false,
             reread,
@@ -131,13 +127,6 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
   };
 }
 
-/** The places of fingers 1 to 4 as a frame; a copy of NO_FRAME, so that all frames are stored alike and compare quickly. */
-function frameOf([first, second, third, fourth]: readonly number[]): readonly number[] {
-  const frame = NO_FRAME.slice();
-  [frame[1], frame[2], frame[3], frame[4]] = [first, second, third, fourth];
-  return frame;
-}
-
 /** Finger, letter steps it lies above the position's first, and whether that is outside its own place. */
 const SLOTS: readonly (readonly [number, number, boolean])[] = [
   [1, 0, false],
@@ -148,66 +137,68 @@ const SLOTS: readonly (readonly [number, number, boolean])[] = [
   [1, -1, true],
 ];
 
-/** For each string and letter step, the stops that the material asks of that letter. Key: string × 100 + k. */
-function wantedSemitones(setup: Setup, demanded: readonly DemandedPitch[]): Map<number, number[]> {
-  const wanted = new Map<number, number[]>();
-  setup.strings.forEach((open, string) => {
+/** For each string and letter step above it, the stops that the material asks of that letter. */
+function wantedSemitones(setup: Setup, demanded: readonly DemandedPitch[]): number[][][] {
+  return setup.strings.map((open) => {
+    const wanted: number[][] = [];
     for (const pitch of demanded) {
       const semitones = pitch.midi - open.midi;
       if (semitones < 1 || semitones > setup.reachSemitones) continue;
       pitch.readings.forEach((reading, at) => {
         const k = reading - open.steps;
         if (k < 0 || (at > 0 && !inZone(k, semitones))) return;
-        const list = wanted.get(string * 100 + k) ?? [];
-        if (!list.includes(semitones)) wanted.set(string * 100 + k, [...list, semitones]);
+        const list = (wanted[k] ??= []);
+        if (!list.includes(semitones)) list.push(semitones);
       });
     }
+    return wanted;
   });
-  return wanted;
 }
 
-function gapBounds(a: number, b: number, extended: boolean): readonly [number, number] {
-  const apart = Math.abs(a - b);
-  return [LEAST_GAP[apart], MOST_GAP[apart] + (extended ? EXTENSION_GAP : 0)];
+function mostGap(apart: number, extended: boolean): number {
+  return MOST_GAP[apart] + (extended ? EXTENSION_GAP : 0);
 }
 
 function fits(finger: number, at: number, other: number, n: number, extended: boolean): boolean {
-  const [least, most] = gapBounds(finger, other, extended);
+  const apart = Math.abs(finger - other);
   const gap = other > finger ? n - at : at - n;
-  return gap >= least && gap <= most && n >= 1;
+  return gap >= LEAST_GAP[apart] && gap <= mostGap(apart, extended) && n >= 1;
 }
 
 function nearest(finger: number, at: number, other: number, n: number, extended: boolean): number {
-  const [least, most] = gapBounds(finger, other, extended);
+  const apart = Math.abs(finger - other);
+  const [least, most] = [LEAST_GAP[apart], mostGap(apart, extended)];
   return other > finger
     ? Math.min(Math.max(n, at + least), at + most)
     : Math.max(Math.min(n, at - least), at - most, other);
 }
 
 /** All frames out of the options where no finger is below a lower one, none too far from the next, and 1 to 4 lie down together. */
-function steadyFrames(options: readonly number[][], extended: boolean): number[][] {
-  const [least, most] = gapBounds(1, 2, extended);
-  const [, widest] = gapBounds(1, 4, extended);
-  let frames = options[0].map((first) => [first]);
-  for (let at = 1; at < options.length; at++) {
-    const longer: number[][] = [];
-    for (const frame of frames) {
-      for (const n of options[at]) {
-        const gap = n - frame[at - 1];
-        if (gap >= least && gap <= most && n - frame[0] <= widest) longer.push([...frame, n]);
-      }
-    }
-    frames = longer;
-  }
+function steadyFrames(
+  [firsts, seconds, thirds, fourths]: readonly number[][],
+  extended: boolean,
+): number[][] {
+  const most = mostGap(1, extended);
+  const widest = mostGap(3, extended);
+  const next = (from: number, to: number) => to - from >= LEAST_GAP[1] && to - from <= most;
+  const frames: number[][] = [];
+  for (const first of firsts)
+    for (const second of seconds)
+      if (next(first, second))
+        for (const third of thirds)
+          if (next(second, third))
+            for (const fourth of fourths)
+              if (next(third, fourth) && fourth - first <= widest)
+                frames.push([NaN, first, second, third, fourth, NaN]);
   return frames;
 }
 
 /** A frame round the fixed finger where the wanted places contradict each other: each next finger moves aside. */
 function filled(options: readonly number[][], finger: number): number[] {
-  const frame = options.map((list) => list[0]);
-  for (let at = finger; at < 4; at++)
-    frame[at] = Math.min(Math.max(frame[at], frame[at - 1] + 1), frame[at - 1] + 3);
-  for (let at = finger - 2; at >= 0; at--)
-    frame[at] = Math.max(Math.min(frame[at], frame[at + 1] - 1), frame[at + 1] - 3);
+  const frame = [NaN, ...options.map((list) => list[0]), NaN];
+  for (let other = finger + 1; other <= 4; other++)
+    frame[other] = Math.min(Math.max(frame[other], frame[other - 1] + 1), frame[other - 1] + 3);
+  for (let other = finger - 1; other >= 1; other--)
+    frame[other] = Math.max(Math.min(frame[other], frame[other + 1] - 1), frame[other + 1] - 3);
   return frame;
 }

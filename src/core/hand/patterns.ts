@@ -24,7 +24,7 @@ const BY_DIGITS = new Map(
   Object.entries(PATTERN_COSTS).map(([gaps, cost]) => [Number(gaps.replaceAll('-', '')), cost]),
 );
 
-/** @param frame stops of the fingers 1 to 4 in semitones, rising by less than ten */
-export function patternCost([first, second, third, fourth]: readonly number[]): number {
+/** @param frame by finger, stops of 1 to 4 in semitones, rising by less than ten */
+export function patternCost([, first, second, third, fourth]: readonly number[]): number {
   return BY_DIGITS.get((second - first) * 100 + (third - second) * 10 + fourth - third) ?? ODD_PATTERN;
 }

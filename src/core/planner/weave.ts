@@ -27,6 +27,8 @@ import { hasteFor } from './weights';
 export interface HoldLayer extends Layer {
   readonly grips: readonly Grip[];
   readonly touchList: readonly Touch[];
+  /** The numbers of the touches in each position, where there are any. */
+  readonly touchesAt: readonly (readonly number[])[];
   /** Where the hand would lie for this event were there no demands, in semitones above the nut. */
   readonly lowest: number;
   readonly beats: number;
@@ -163,6 +165,8 @@ function holdLayer(
     touchOf[node] = starts.length - 1;
   });
   const touchList = starts.map((node) => touchOfHold(stage, grips[node].hold));
+  const touchesAt: number[][] = [];
+  touchList.forEach(({ position }, touch) => (touchesAt[position] ??= []).push(touch));
   const { lowest } = stage.holdsOf(event);
   const { beats } = event;
   return {
@@ -172,6 +176,7 @@ function holdLayer(
     touchOf,
     grips,
     touchList,
+    touchesAt,
     lowest,
     beats,
     place: new Int32Array(touchList.map((touch) => touch.place)),
@@ -312,33 +317,34 @@ function staysBetween(
   const stayTo = new Int32Array(room);
   const stayCost = new Float64Array(room);
   let at = 0;
-  for (let u = 0; u < from.nodes; u++) {
-    const a = from.touchList[from.touchOf[u]];
-    const { hold } = from.grips[u];
-    for (let column = 0; column < to.touches; column++) {
-      const b = to.touchList[column];
-      if (a.position !== b.position) continue;
-      const shared = chargeStay(stage, a, b, between);
-      const oneString = stringsApart(a, b) === 0;
-      for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
-        const next = to.grips[v].hold;
-        stayTo[at] = v;
-        stayCost[at++] = sameFrame(hold, next)
-          ? shared
-          : shared + to.entry[v] + chargeReframe(stage, oneString, hold, next, b.finger);
+  for (let row = 0; row < from.touches; row++) {
+    const a = from.touchList[row];
+    const columns = to.touchesAt[a.position];
+    for (let u = from.touchStart[row]; u < from.touchStart[row + 1]; u++) {
+      const { hold } = from.grips[u];
+      for (const column of columns ?? []) {
+        const b = to.touchList[column];
+        const shared = chargeStay(stage, a, b, between);
+        const oneString = stringsApart(a, b) === 0;
+        for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
+          const next = to.grips[v].hold;
+          stayTo[at] = v;
+          stayCost[at++] = sameFrame(hold, next)
+            ? shared
+            : shared + to.entry[v] + chargeReframe(stage, oneString, hold, next, b.finger);
+        }
       }
+      stayStart[u + 1] = at;
     }
-    stayStart[u + 1] = at;
   }
   return { stayStart, stayTo, stayCost };
 }
 
 function countStays(from: HoldLayer, to: HoldLayer): number {
   let count = 0;
-  for (let row = 0; row < from.touches; row++)
-    for (let column = 0; column < to.touches; column++)
-      if (from.touchList[row].position === to.touchList[column].position)
-        count += sizeOf(from, row) * sizeOf(to, column);
+  from.touchList.forEach(({ position }, row) => {
+    for (const column of to.touchesAt[position] ?? []) count += sizeOf(from, row) * sizeOf(to, column);
+  });
   return count;
 }
 
