@@ -1,4 +1,4 @@
-import { THUMB, type Hold } from '../hand/hold';
+import { THUMB, type Hold, type Stop } from '../hand/hold';
 import { reachVerdict } from '../hand/reach';
 import { stopMm } from '../instrument/geometry';
 import type { MusicEvent } from '../material/events';
@@ -62,20 +62,22 @@ function planOf(stage: Stage, web: Web, path: Path, heldStep: (hold: Hold) => He
   return {
     cost: Object.values(terms).reduce((sum, cost) => sum + cost, 0),
     terms,
-    steps: grips.map(({ hold }, t) => ({ at: stage.sounding[t].at, cost: costs[t], ...heldStep(hold) })),
+    steps: grips.map(({ hold }, t) => ({ ...heldStep(hold), at: stage.sounding[t].at, cost: costs[t] })),
     shifts: shiftsOf(stage, web, touches),
     reach: grips.flatMap((grip, t) => reachOf(stage, grip, stage.sounding[t].at)),
     frames: framesOf(stage, grips),
   };
 }
 
-/** What a step says of its hold; the same wherever it is taken. */
-type HeldStep = Omit<Step, 'at' | 'cost' | 'reasons'>;
+/** A step that is yet to be given its time and cost; what it says of its hold is the same wherever that is taken. */
+type HeldStep = Omit<Step, 'reasons'>;
 
 function heldStepOf(stage: Stage, hold: Hold): HeldStep {
   const { label, name } = stage.model.label(hold.position);
   const hand = handOf(stage, hold);
   return {
+    at: 0,
+    cost: 0,
     stops: hold.stops.map((stop) => ({
       string: stage.setup.strings[stop.string].name,
       finger: fingerName(stop.finger),
@@ -88,27 +90,26 @@ function heldStepOf(stage: Stage, hold: Hold): HeldStep {
     extended: hold.extended > 0,
     ...(hold.leaned ? { leaned: true as const } : {}),
     handMm: handMm(stage, hand),
-    hand: Object.fromEntries([...hand].map(([finger, stop]) => [String(fingerName(finger)), stop])),
+    hand,
   };
 }
 
 /** Where each finger lies; fingers without a place of their own rest in the position. */
-function handOf(stage: Stage, hold: Hold): Map<number, number> {
+function handOf(stage: Stage, hold: Hold): Step['hand'] {
   const string = hold.stops[0].string;
-  const hand = new Map<number, number>();
+  const hand: Partial<Record<keyof Step['hand'], number>> = {};
   for (let finger = 1; finger <= THUMB; finger++) {
     const own = hold.frame[finger];
     const stop = Number.isNaN(own) ? stage.scene.resting(hold.position, string, finger) : own;
-    if (!Number.isNaN(stop)) hand.set(finger, stop);
+    if (!Number.isNaN(stop)) hand[finger === THUMB ? 'T' : (finger as 1 | 2 | 3 | 4)] = stop;
   }
   return hand;
 }
 
 /** From the lowest to the highest finger. */
-function handMm(stage: Stage, hand: ReadonlyMap<number, number>): [number, number] {
-  const stops = [...hand.values()];
-  const mm = stage.scene.stops;
-  return [rounded(mm[Math.min(...stops)]), rounded(mm[Math.max(...stops)])];
+function handMm({ scene }: Stage, hand: Step['hand']): [number, number] {
+  const stops = Object.values(hand);
+  return [rounded(scene.stops[Math.min(...stops)]), rounded(scene.stops[Math.max(...stops)])];
 }
 
 /** To a tenth: no finger is placed more finely. */
@@ -175,42 +176,62 @@ function reachOf(stage: Stage, grip: Grip, at: number): ReachAnswer[] {
   ];
 }
 
+/** A run of notes on one string in one position. */
+interface Frame {
+  readonly from: number;
+  to: number;
+  readonly hold: Hold;
+  readonly string: number;
+  /** Where each finger that has played lies; NaN where it has not. */
+  readonly places: number[];
+}
+
 /** Runs of notes on one string in one position with every finger in one place; open strings belong to none. */
 function framesOf(stage: Stage, grips: readonly Grip[]): FrameAnswer[] {
-  const frames: { from: number; to: number; hold: Hold; string: number; fingers: Map<number, number> }[] = [];
+  const frames: Frame[] = [];
   grips.forEach(({ hold }, t) => {
-    const pressed = hold.stops.filter((stop) => stop.finger > 0);
-    if (pressed.length === 0) return;
+    const lowest = hold.stops.find(pressed);
+    if (!lowest) return;
     const { at } = stage.sounding[t];
     const last = frames[frames.length - 1];
-    const string = pressed[0].string;
     const goesOn =
       last !== undefined &&
-      last.string === string &&
+      last.string === lowest.string &&
       last.hold.position === hold.position &&
       last.to === (stage.sounding[t - 1]?.at ?? -1) &&
-      inOrder([...last.fingers, ...pressed.map((stop) => [stop.finger, stop.semitones] as const)]);
-    const frame = goesOn ? last : { from: at, to: at, hold, string, fingers: new Map<number, number>() };
+      hold.stops.every((stop) => !pressed(stop) || hasRoom(last.places, stop));
+    const frame = goesOn
+      ? last
+      : { from: at, to: at, hold, string: lowest.string, places: [NaN, NaN, NaN, NaN, NaN, NaN] };
     if (!goesOn) frames.push(frame);
     frame.to = at;
-    for (const stop of pressed) frame.fingers.set(stop.finger, stop.semitones);
+    for (const stop of hold.stops) if (pressed(stop)) frame.places[stop.finger] = stop.semitones;
   });
-  return frames.map(({ from, to, hold, string, fingers }) => {
-    const laid = [...fingers].sort((a, b) => (a[0] % THUMB) - (b[0] % THUMB));
+  return frames.map(({ from, to, string, hold, places }) => {
+    const laid = FROM_THE_THUMB.filter((finger) => !Number.isNaN(places[finger]));
     return {
       from,
       to,
       string: stage.setup.strings[string].name,
       position: stage.model.label(hold.position).label,
-      fingers: Object.fromEntries(laid.map(([finger, n]) => [String(fingerName(finger)), n])),
-      gaps: laid.slice(1).map(([, n], at) => n - laid[at][1]),
+      fingers: Object.fromEntries(laid.map((finger) => [String(fingerName(finger)), places[finger]])),
+      gaps: laid.slice(1).map((finger, at) => places[finger] - places[laid[at]]),
     };
   });
 }
 
-/** True where each finger has one place only and no finger lies below a lower one. */
-function inOrder(laid: readonly (readonly [number, number])[]): boolean {
-  return laid.every(([a, m]) =>
-    laid.every(([b, n]) => (a === b ? m === n : a % THUMB < b % THUMB ? m <= n : m >= n)),
-  );
+const FROM_THE_THUMB = [THUMB, 1, 2, 3, 4];
+
+function pressed({ finger }: Stop): boolean {
+  return finger > 0;
+}
+
+/** True where a finger can lie down beside the others: in its one place, and not below a lower finger. */
+function hasRoom(places: readonly number[], { finger, semitones }: Stop): boolean {
+  return FROM_THE_THUMB.every((other) => {
+    const place = places[other];
+    if (Number.isNaN(place)) return true;
+    if (other === finger) return place === semitones;
+    return other % THUMB < finger % THUMB ? place <= semitones : place >= semitones;
+  });
 }
