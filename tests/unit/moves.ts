@@ -4,7 +4,7 @@ import type { Moves } from '../../src/core/planner/trellis';
 export function movesOutOf(table: Float64Array, touches: number): Moves {
   const column = (to: number) => table.filter((_, at) => at % touches === to);
   return {
-    moves: new Float64Array(table.length).fill(NaN),
+    moves: new Float64Array(table.length),
     workOut: (from, to) => table[from * touches + to],
     least: Float64Array.from({ length: touches }, (_, to) => Math.min(...column(to))),
   };

@@ -120,7 +120,7 @@ function rounded(mm: number): number {
 function shiftsOf(stage: Stage, web: Web, touches: readonly Touch[]): Shift[] {
   return touches.slice(1).flatMap((to, t) => {
     const from = touches[t];
-    return from.position === to.position ? [] : [shiftOf(stage, from, to, web.between[t], t)];
+    return from.position === to.position ? [] : [shiftOf(stage, from, to, web.moments[t], t)];
   });
 }
 

@@ -1,30 +1,34 @@
-import { THUMB, type Hold, type Stop } from '../hand/hold';
+import { FINGER_SLOTS, THUMB, type Hold, type Stop } from '../hand/hold';
 import type { Grip, Stage } from './scene';
 import {
+  bareShift,
   barTerm,
   colourTerm,
   crossingTerm,
   crowdingTerm,
   displaceTerm,
+  easiestKind,
   extensionHeldTerm,
   extensionTakenTerm,
   fourthTerm,
   heightTerm,
   landingTerm,
-  leastShift,
   openTerm,
   patternTerm,
   reachTerm,
   reshapeTerm,
+  shiftKind,
   shiftTerm,
   skipTerm,
   stringsApart,
   TERM_NAMES,
   trapTerm,
   type Between,
+  type Moment,
   type TermName,
   type Touch,
 } from './terms';
+import type { Weights } from './weights';
 
 /*
  * What a note or a step costs, out of its terms. Every function returns the sum and, where a tally is handed in, lays each term into its
@@ -103,23 +107,34 @@ export function chargeEntry(stage: Stage, hold: Hold, tally?: Tally): number {
 }
 
 /** What taking the hand to another position costs; the entry into the new frame comes on top. */
-export function chargeMove(stage: Stage, from: Touch, to: Touch, between: Between, tally?: Tally): number {
+export function chargeMove(stage: Stage, from: Touch, to: Touch, between: Between, tally: Tally): number {
   return (
     lay(tally, 'shift', shiftTerm(stage.scene, from, to, between)) +
-    lay(tally, 'landing', landingTerm(stage.scene, from, to)) +
-    chargeAcross(stage, stringsApart(from, to), between, tally)
+    lay(tally, 'landing', landingTerm(stage.scene.weights, from.finger, to.finger)) +
+    acrossCost(stage.scene.weights, stringsApart(from, to), between, tally)
+  );
+}
+
+/** The same as a sum only, by what has been worked out beforehand. */
+export function moveSum({ scene }: Stage, from: Touch, to: Touch, moment: Moment): number {
+  const kind = shiftKind(from, to);
+  return (
+    bareShift(scene, from, to, kind) * moment.shares[kind] +
+    scene.landings[from.finger * FINGER_SLOTS + to.finger] +
+    moment.across[stringsApart(from, to)]
   );
 }
 
 /** No move to a touch costs less than this; Infinity to an open string, for which no hand travels. */
-export function leastMove({ scene }: Stage, fromOpen: boolean, to: Touch, between: Between): number {
+export function leastMove({ scene }: Stage, fromOpen: boolean, to: Touch, moment: Moment): number {
   if (to.finger === 0) return Infinity;
-  return leastShift(scene, fromOpen, to, between) + scene.weights.landing[to.finger];
+  const { shiftBase, landing } = scene.weights;
+  return shiftBase * moment.shares[easiestKind(fromOpen, to)] + landing[to.finger];
 }
 
-function chargeAcross(stage: Stage, apart: number, between: Between, tally?: Tally): number {
+/** What going to a string so many strings away costs. */
+export function acrossCost(weights: Weights, apart: number, between: Between, tally?: Tally): number {
   if (apart === 0) return 0;
-  const { weights } = stage.scene;
   return (
     lay(tally, 'crossing', crossingTerm(weights, apart, between)) +
     lay(tally, 'skip', skipTerm(weights, apart, between)) +
@@ -128,15 +143,25 @@ function chargeAcross(stage: Stage, apart: number, between: Between, tally?: Tal
 }
 
 /** What going on in the same position costs, whatever the idle fingers do. */
-export function chargeStay(stage: Stage, from: Touch, to: Touch, between: Between, tally?: Tally): number {
+export function chargeStay(stage: Stage, from: Touch, to: Touch, between: Between, tally: Tally): number {
   const apart = stringsApart(from, to);
-  const across = chargeAcross(stage, apart, between, tally);
-  if (apart !== 1) return across;
+  return (
+    acrossCost(stage.scene.weights, apart, between, tally) + chargeCrossed(stage, apart, from, to, tally)
+  );
+}
+
+/** The same as a sum only, by what has been worked out beforehand. */
+export function staySum(stage: Stage, from: Touch, to: Touch, moment: Moment): number {
+  const apart = stringsApart(from, to);
+  return moment.across[apart] + chargeCrossed(stage, apart, from, to);
+}
+
+/** What a finger pays that is taken to the next string. */
+function chargeCrossed(stage: Stage, apart: number, from: Touch, to: Touch, tally?: Tally): number {
+  if (apart !== 1) return 0;
   const { weights } = stage.scene;
   return (
-    across +
-    lay(tally, 'displace', trapTerm(weights, from, to)) +
-    lay(tally, 'frame', barTerm(weights, from, to))
+    lay(tally, 'displace', trapTerm(weights, from, to)) + lay(tally, 'frame', barTerm(weights, from, to))
   );
 }
 

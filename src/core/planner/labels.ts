@@ -5,7 +5,7 @@ import type { Path } from './trellis';
  * of equals the one further along, so that ties walk on instead of spreading.
  */
 
-const FIRST_ROOM = 512;
+const FIRST_ROOM = 256;
 /** Totals nearer than this are equal: sums taken in another order differ in the last bits. */
 const EQUAL = 1e-9;
 

@@ -1,7 +1,8 @@
 import { inPosition } from '../hand/hold';
 import type { SoundingEvent } from '../material/events';
 import { pitchName } from '../pitch/pitch';
-import { allowedGrips, type Web } from './weave';
+import { allowedGrips } from './allowed';
+import type { Web } from './weave';
 import { accountOf, lossOf } from './losses';
 import type { Plan, Reason, Shift, Step } from './response';
 import type { Grip, Stage } from './scene';

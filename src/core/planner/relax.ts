@@ -7,7 +7,8 @@ import type { PositionNumber, PositionRule, Rules } from './request';
 import type { Problem } from './response';
 import type { Stage } from './scene';
 import { costsOf, leastCost } from './togo';
-import { allowedGrips, beyondHand, weave, type Web } from './weave';
+import { allowedGrips, beyondHand } from './allowed';
+import { weave, type Web } from './weave';
 
 /*
  * When no plan is left: which note breaks the demands, and the smallest change that would help.

@@ -8,7 +8,7 @@ import type { Music, SoundingEvent } from '../material/events';
 import { keyAlteration, type Key } from '../pitch/key';
 import { letterSteps, midiOf, respellings, type Pitch } from '../pitch/pitch';
 import type { PlanRequest } from './request';
-import type { Scene } from './terms';
+import { landingTerm, type Scene } from './terms';
 import { requestWeights, secondsPerBeat, type Weights } from './weights';
 
 /** Everything one request is planned with: the instrument, the hand on it, the music and the prices. */
@@ -58,6 +58,7 @@ export function setStage(
     weights,
     hand,
     stops: new Float64Array(HIGHEST_STOP + 1).map((_, n) => stopMm(setup.lengthMm, n)),
+    landings: landingsOf(weights),
     ...restingPlaces(setup, model),
   };
   const known = new Map<string, Holds>();
@@ -105,6 +106,12 @@ function distinctPitches(events: readonly SoundingEvent[]): Pitch[] {
 
 /** Stops up to here are looked up in tables; above every fingerboard, with room for a resting little finger. */
 const HIGHEST_STOP = 60;
+
+function landingsOf(weights: Weights): Float64Array {
+  return new Float64Array(FINGER_SLOTS * FINGER_SLOTS).map((_, at) =>
+    landingTerm(weights, Math.floor(at / FINGER_SLOTS), at % FINGER_SLOTS),
+  );
+}
 
 /** The model's resting places worked out once: the search asks for them at every step. */
 function restingPlaces(setup: Setup, model: HandModel): Pick<Scene, 'resting' | 'settling'> {

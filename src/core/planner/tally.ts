@@ -47,7 +47,7 @@ function chargeStep(stage: Stage, web: Web, path: Path, t: number, tally: Tally)
   const to = layer.touchList[layer.touchOf[path[t]]];
   const held = before.grips[path[t - 1]].hold;
   const { hold } = layer.grips[path[t]];
-  const between = web.between[t - 1];
+  const between = web.moments[t - 1];
   if (from.position !== to.position)
     return chargeMove(stage, from, to, between, tally) + chargeEntry(stage, hold, tally);
   const stay = chargeStay(stage, from, to, between, tally);

@@ -31,6 +31,8 @@ export interface Scene {
   readonly stops: Float64Array;
   /** Where a finger falls when the hand rests in a position, in semitones; NaN where it has no place. */
   readonly resting: (position: number, string: number, finger: number) => number;
+  /** Which finger arrives, by the one that guided it there: landingTerm at [guide * FINGER_SLOTS + finger]. */
+  readonly landings: Float64Array;
   /** The same for a sliding finger: one that has no place there is taken with the first. */
   readonly settling: (position: number, string: number, finger: number) => number;
 }
@@ -75,6 +77,16 @@ export interface Between {
   readonly noShift: boolean;
 }
 
+/** The same with what it makes of costs, worked out once: the search asks at every step. */
+export interface Moment extends Between {
+  /** Of the different moments of a piece, in the order they come. */
+  readonly number: number;
+  /** What is left of a shift's bare cost, by its kind. */
+  readonly shares: Float64Array;
+  /** Cost of going to a string so many strings away. */
+  readonly across: Float64Array;
+}
+
 /** Which finger slides on which string, from stop to stop in semitones. */
 export interface Slide {
   readonly finger: number;
@@ -110,59 +122,66 @@ function newFingerStart(scene: Scene, from: Touch, to: Touch): number {
 
 /** Moving the hand to another position: a fixed disturbance plus its travel, by the time and the moment. */
 export function shiftTerm(scene: Scene, from: Touch, to: Touch, between: Between): number {
-  const { weights } = scene;
-  const open = from.finger === 0;
+  const kind = shiftKind(from, to);
+  return bareShift(scene, from, to, kind) * shiftShare(scene.weights, kind, between);
+}
+
+/** What sort of shift it is, as bits of one number: it leaves an open string, … */
+const FROM_OPEN = 1;
+/** … goes from one string to another, … */
+const ACROSS = 2;
+/** … reaches the place where the hand meets the body, … */
+const TO_LANDMARK = 4;
+/** … or keeps the fingers of a double stop. */
+const SLIDES = 8;
+export const SHIFT_KINDS = 16;
+
+export function shiftKind(from: Touch, to: Touch): number {
+  let kind = to.landmark ? TO_LANDMARK : 0;
+  if (from.finger === 0) kind += FROM_OPEN;
+  else if (from.leadString !== to.leadString) kind += ACROSS;
+  return to.chord > 0 && to.chord === from.chord ? kind + SLIDES : kind;
+}
+
+/** The kind of the easiest shift to a touch. */
+export function easiestKind(fromOpen: boolean, to: Touch): number {
+  return (fromOpen ? FROM_OPEN : 0) + (to.landmark ? TO_LANDMARK : 0) + (to.chord > 0 ? SLIDES : 0);
+}
+
+/** The disturbance and the travel, whatever the moment. */
+export function bareShift(scene: Scene, from: Touch, to: Touch, kind: number): number {
+  const { weights, stops } = scene;
+  const open = (kind & FROM_OPEN) > 0;
   const start = open ? newFingerStart(scene, from, to) : from.semitones;
   const end = open ? to.semitones : oldFingerEnd(scene, from, to);
-  const travel = Math.abs(scene.stops[end] - scene.stops[start]) / scene.hand.relaxedMm;
-  const across = !open && from.leadString !== to.leadString;
-  const bare =
-    weights.shiftBase +
-    weights.shiftTravel * travel +
-    weights.shiftTravelSquared * travel * travel +
-    weights.shiftPastGoal * pastGoal(from, to, end) +
-    (across ? weights.shiftAcross : 0) +
-    (from.thumbUp === to.thumbUp ? 0 : weights.thumbChange);
-  const slides = to.chord > 0 && to.chord === from.chord;
-  return bare * shiftShare(scene, open, !across, slides, to, between);
+  const travel = Math.abs(stops[end] - stops[start]) / scene.hand.relaxedMm;
+  let bare = weights.shiftBase + weights.shiftTravel * travel + weights.shiftTravelSquared * travel * travel;
+  if ((kind & ACROSS) > 0) bare += weights.shiftAcross;
+  else if (!open) bare += weights.shiftPastGoal * pastGoal(from, to, end);
+  return from.thumbUp === to.thumbUp ? bare : bare + weights.thumbChange;
 }
 
-/** No shift to a touch costs less: no travel, and the moment as kind as it can be. */
-export function leastShift(scene: Scene, fromOpen: boolean, to: Touch, between: Between): number {
-  return scene.weights.shiftBase * shiftShare(scene, fromOpen, true, to.chord > 0, to, between);
-}
-
-/** What is left of a shift's bare cost, by the moment and the time there is. */
-function shiftShare(
-  { weights }: Scene,
-  open: boolean,
-  onString: boolean,
-  slides: boolean,
-  to: Touch,
-  between: Between,
-): number {
+/** What is left of a shift's bare cost, by its kind, the moment and the time there is. */
+export function shiftShare(weights: Weights, kind: number, between: Between): number {
   let share = 1;
-  if (between.semitone && onString) share -= weights.shiftOnSemitone;
+  if (between.semitone && (kind & ACROSS) === 0) share -= weights.shiftOnSemitone;
   if (between.turn) share -= weights.shiftAtTurn;
-  if (to.landmark) share -= weights.shiftToLandmark;
-  if (slides) share -= weights.frameSlides;
+  if ((kind & TO_LANDMARK) > 0) share -= weights.shiftToLandmark;
+  if ((kind & SLIDES) > 0) share -= weights.frameSlides;
   if (!between.onBeat) share += weights.shiftOffBeat;
-  if (open || between.rest) share *= weights.shiftOverOpen;
+  if ((kind & FROM_OPEN) > 0 || between.rest) share *= weights.shiftOverOpen;
   return share * between.haste.shift;
 }
 
 /** Semitones by which a sliding finger's end lies beyond the goal on the same string, in the direction of the line. */
 function pastGoal(from: Touch, to: Touch, end: number): number {
-  if (from.finger === 0 || from.leadString !== to.leadString) return 0;
-  const beyond = to.semitones > from.semitones ? end - to.semitones : to.semitones - end;
-  return Math.max(0, beyond);
+  return Math.max(0, to.semitones > from.semitones ? end - to.semitones : to.semitones - end);
 }
 
 /** Which finger arrives after a shift and which one guided it there. */
-export function landingTerm(scene: Scene, from: Touch, to: Touch): number {
-  const { weights } = scene;
-  const same = from.finger === to.finger ? weights.sameFinger[to.finger] : 0;
-  return weights.landing[to.finger] + weights.guiding[from.finger] + same;
+export function landingTerm(weights: Weights, guide: number, finger: number): number {
+  const same = guide === finger ? weights.sameFinger[finger] : 0;
+  return weights.landing[finger] + weights.guiding[guide] + same;
 }
 
 /** Strings between two touches: 0 where they share one, 1 for neighbours. */

@@ -29,7 +29,7 @@ export interface Block extends Moves {
 
 /** Moves between two layers. They are worked out when first asked for: most lie too far from any good path to be asked for at all. */
 export interface Moves {
-  /** Cost from touch a to touch b at [a * later.touches + b], the later node's entry left out; Infinity where there is no move, NaN where it has not been asked for. */
+  /** Cost from touch a to touch b at [a * later.touches + b], the later node's entry left out; Infinity where there is no move, 0 where it has not been asked for. */
   readonly moves: Float64Array;
   /** Works out what has not been asked for. */
   readonly workOut: (from: number, to: number) => number;
@@ -41,7 +41,7 @@ export interface Moves {
 export function moveCost({ moves, least, workOut }: Moves, from: number, to: number): number {
   const at = from * least.length + to;
   const known = moves[at];
-  return Number.isNaN(known) ? (moves[at] = workOut(from, to)) : known;
+  return known === 0 ? (moves[at] = workOut(from, to)) : known;
 }
 
 export interface Trellis {

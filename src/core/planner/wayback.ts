@@ -2,7 +2,8 @@ import { sameFrame } from './charges';
 import type { Alike } from './fold';
 import type { Stage } from './scene';
 import { placeAt, type Path } from './trellis';
-import { OPEN_PLACE, type Web } from './weave';
+import { OPEN_PLACE } from './layers';
+import type { Web } from './weave';
 
 /*
  * Coming back the way one went: in the same places, and where the note is the same also with the same finger in the same frame. A note

@@ -6,7 +6,8 @@ import { apartFor } from '../../../src/core/planner/plan';
 import { setStage } from '../../../src/core/planner/scene';
 import type { Alike } from '../../../src/core/planner/fold';
 import { differentPaths, type Wanted } from '../../../src/core/planner/search';
-import { moveCost, pathCost, placesOf, type Trellis } from '../../../src/core/planner/trellis';
+import { tallyOf } from '../../../src/core/planner/tally';
+import { moveCost, pathCost, placesOf, stepCost, type Trellis } from '../../../src/core/planner/trellis';
 import { weave } from '../../../src/core/planner/weave';
 import type { PlanRequest } from '../../../src/core';
 import { movesOutOf } from '../moves';
@@ -168,6 +169,28 @@ test('nothing is found where there is no way through', () => {
       },
     ),
     { numRuns: 20 },
+  );
+});
+
+test('what the search pays for a step is what the answer charges for it', () => {
+  fc.assert(
+    fc.property(someRequest, fc.infiniteStream(fc.nat(1_000_000)), (request, draws) => {
+      const stage = setStage(request, buildMusic(request.material));
+      const web = weave(stage);
+      if (web.blocks.length === 0) return;
+      for (let t = 0; t + 1 < web.layers.length; t++) {
+        const [from, to] = [t, t + 1].map((at) => (draws.next().value as number) % web.layers[at].nodes);
+        const step = stepCost(web, t, from, to);
+        if (step === Infinity) continue;
+        const path = new Int32Array(web.layers.length);
+        [path[t], path[t + 1]] = [from, to];
+        const charged = tallyOf(stage, web, path, t, t + 1).reduce((sum, term) => sum + term, 0);
+        const [a, b] = [web.layers[t], web.layers[t + 1]];
+        const paid = a.entry[from] + a.cost[from] + step + b.cost[to];
+        assert.ok(Math.abs(charged - paid) < 1e-9, `${charged} against ${paid}`);
+      }
+    }),
+    { numRuns: 200, seed: 17 },
   );
 });
 

@@ -15,6 +15,7 @@ const scene: terms.Scene = {
   stops: Float64Array.from({ length: 40 }, (_, n) => stopMm(328, n)),
   resting,
   settling: resting,
+  landings: new Float64Array(36),
 };
 const touch = (position: number, string: number, finger: number, semitones: number): terms.Touch => ({
   position,
@@ -78,8 +79,7 @@ test('the old finger slides to its place in the new position; the new one sets o
 });
 
 test('landing: first finger is surest, the little one least; 4-4 is worse than 1-4', () => {
-  const land = (from: number, to: number) =>
-    terms.landingTerm(scene, touch(1, 2, from, 3), touch(3, 2, to, 7));
+  const land = (guide: number, finger: number) => terms.landingTerm(weights, guide, finger);
   assert.ok(land(1, 1) < land(1, 2) && land(1, 2) < land(1, 3) && land(1, 3) < land(1, 4));
   assert.ok(land(4, 4) > land(1, 4));
 });
