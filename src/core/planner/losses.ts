@@ -20,10 +20,14 @@ export interface Account {
   readonly counts: readonly number[];
 }
 
-interface Stretch {
-  readonly grips: readonly Grip[];
-  readonly touches: readonly Touch[];
+/** One event of a stretch, as it is counted. */
+interface Event {
+  readonly grip: Grip;
+  readonly touch: Touch;
+  /** The event before it in the stretch. */
+  readonly before: Touch | undefined;
   readonly hand: HandProfile;
+  /** Said once, of the first event of a stretch: the plan comes back another way than it went. */
   readonly otherWayBack: boolean;
 }
 
@@ -32,59 +36,54 @@ const COUNTS: readonly {
   readonly code: string;
   readonly one: string;
   readonly many: string;
-  readonly of: (stretch: Stretch) => number;
+  readonly is: (event: Event) => boolean;
 }[] = [
-  { code: 'shifts', one: 'shift', many: 'shifts', of: ({ touches }) => steps(touches, shifts) },
+  { code: 'shifts', one: 'shift', many: 'shifts', is: shifted },
   {
     code: 'extension',
     one: 'extended note',
     many: 'extended notes',
-    of: ({ grips }) => grips.filter(({ hold }) => hold.extended > 0).length,
+    is: ({ grip }) => grip.hold.extended > 0,
   },
   {
     code: 'crossings',
     one: 'string crossing',
     many: 'string crossings',
-    of: ({ touches }) => steps(touches, (from, to) => from.string !== to.string),
+    is: ({ before, touch }) => before !== undefined && before.string !== touch.string,
   },
   {
     code: 'landing',
     one: 'landing off the first finger',
     many: 'landings off the first finger',
-    of: ({ touches }) => steps(touches, (from, to) => shifts(from, to) && to.finger !== 1),
+    is: (event) => shifted(event) && event.touch.finger !== 1,
   },
   {
     code: 'fourth',
     one: 'note on the little finger',
     many: 'notes on the little finger',
-    of: ({ grips }) => played(grips, 4),
+    is: ({ grip }) => played(grip, 4),
   },
-  { code: 'open', one: 'open string', many: 'open strings', of: ({ grips }) => played(grips, 0) },
+  { code: 'open', one: 'open string', many: 'open strings', is: ({ grip }) => played(grip, 0) },
   {
     code: 'return',
     one: 'way back to learn',
     many: 'ways back to learn',
-    of: ({ otherWayBack }) => Number(otherWayBack),
+    is: ({ otherWayBack }) => otherWayBack,
   },
   {
     code: 'reach',
     one: 'stretch',
     many: 'stretches',
-    of: ({ grips, hand }) =>
-      grips.filter(({ widest }) => widest && reachVerdict(hand, widest.share) !== 'easy').length,
+    is: ({ grip: { widest }, hand }) => widest !== null && reachVerdict(hand, widest.share) !== 'easy',
   },
 ];
 
-function steps(touches: readonly Touch[], is: (from: Touch, to: Touch) => boolean): number {
-  return touches.filter((to, at) => at > 0 && is(touches[at - 1], to)).length;
+function shifted({ before, touch }: Event): boolean {
+  return before !== undefined && before.position !== touch.position;
 }
 
-function shifts(from: Touch, to: Touch): boolean {
-  return from.position !== to.position;
-}
-
-function played(grips: readonly Grip[], finger: number): number {
-  return grips.filter(({ hold }) => hold.stops.some((stop) => stop.finger === finger)).length;
+function played({ hold }: Grip, finger: number): boolean {
+  return hold.stops.some((stop) => stop.finger === finger);
 }
 
 /**
@@ -101,19 +100,17 @@ export function accountOf(
 ): Account {
   const tally = tallyOf(stage, web, path, first, last);
   const back = chargeReturn(stage, comesBack, tally);
-  const layers = web.layers.slice(first, last + 1);
-  const nodes = path.subarray(first, last + 1);
-  const stretch: Stretch = {
-    grips: layers.map((layer, t) => layer.grips[nodes[t]]),
-    touches: layers.map((layer, t) => layer.touchList[layer.touchOf[nodes[t]]]),
-    hand: stage.scene.hand,
-    otherWayBack: back > 0,
-  };
-  return {
-    cost: tally.reduce((sum, part) => sum + part, 0),
-    tally,
-    counts: COUNTS.map(({ of }) => of(stretch)),
-  };
+  const { hand } = stage.scene;
+  const counts = COUNTS.map(() => 0);
+  let before: Touch | undefined;
+  for (let t = first; t <= last; t++) {
+    const layer = web.layers[t];
+    const [grip, touch] = [layer.grips[path[t]], layer.touchList[layer.touchOf[path[t]]]];
+    const event = { grip, touch, before, hand, otherWayBack: t === first && back > 0 };
+    for (let at = 0; at < COUNTS.length; at++) if (COUNTS[at].is(event)) counts[at]++;
+    before = touch;
+  }
+  return { cost: tally.reduce((sum, part) => sum + part, 0), tally, counts };
 }
 
 /** Words for a term that grew while nothing countable did. */

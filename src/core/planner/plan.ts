@@ -3,7 +3,7 @@ import { plansOf, responseEvent } from './answer';
 import { comparePlans } from './compare';
 import { charactersOf } from './character';
 import { alikeIn } from './wayback';
-import { shiftReasons, stepReasons } from './reasons';
+import { shiftlessSteps, shiftReasons, stepReasons } from './reasons';
 import { problemsOf } from './relax';
 import type { PlanRequest } from './request';
 import type { Plan, PlanResponse, ResponseEvent } from './response';
@@ -73,9 +73,10 @@ function explained(
   const { explain = 'shifts' } = stage.request;
   if (explain === 'nothing' || plans.length === 0) return plans;
   const characters = charactersOf(plans, events);
+  const shiftless = shiftlessSteps(web, costs);
   return plans.map((one, at) => {
     const { path } = paths[at];
-    const reasoned = shiftReasons(stage, web, costs, path, { ...one, character: characters[at] });
+    const reasoned = shiftReasons(stage, web, costs, shiftless, path, { ...one, character: characters[at] });
     return explain === 'all' ? stepReasons(stage, web, costs, path, reasoned) : reasoned;
   });
 }

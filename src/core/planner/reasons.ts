@@ -23,23 +23,34 @@ interface Detour {
   readonly path: Path;
 }
 
-/** The cheapest way on in which the hand does not move between events t and t + 1; null where there is none. */
-function withoutShift(web: Web, costs: Costs, own: Path, t: number): Detour | null {
-  const { first, soFar, toGo } = costs;
-  const block = web.blocks[t];
+/** Where the cheapest way of all leaves event t and reaches the next without a move of the hand between them; null where none does. */
+type Shiftless = (t: number) => readonly [from: number, to: number] | null;
+
+/** The same for every plan of a web, so each is looked for once. */
+export function shiftlessSteps(web: Web, costs: Costs): Shiftless {
+  const known = new Map<number, ReturnType<Shiftless>>();
+  return (t) => {
+    const step = known.has(t) ? known.get(t) : shiftlessStep(web, costs, t);
+    known.set(t, step ?? null);
+    return step ?? null;
+  };
+}
+
+function shiftlessStep(web: Web, { first, soFar, toGo }: Costs, t: number): ReturnType<Shiftless> {
+  const { stayStart, stayTo, stayCost } = web.blocks[t];
+  const { nodes, cost: own } = web.layers[t];
   let least = Infinity;
-  let ends: readonly [number, number] | null = null;
-  for (let from = 0; from < web.layers[t].nodes; from++) {
-    const spent = soFar[first[t] + from] + web.layers[t].cost[from];
-    for (let stay = block.stayStart[from]; stay < block.stayStart[from + 1]; stay++) {
-      const cost = spent + block.stayCost[stay] + toGo[first[t + 1] + block.stayTo[stay]];
-      if (cost < least) {
-        least = cost;
-        ends = [from, block.stayTo[stay]];
-      }
+  let [best, to] = [-1, -1];
+  for (let from = 0; from < nodes; from++) {
+    const spent = soFar[first[t] + from] + own[from];
+    for (let stay = stayStart[from]; stay < stayStart[from + 1]; stay++) {
+      const cost = spent + stayCost[stay] + toGo[first[t + 1] + stayTo[stay]];
+      if (cost >= least) continue;
+      least = cost;
+      [best, to] = [from, stayTo[stay]];
     }
   }
-  return ends && detour(web, costs, own, [t, ends[0]], [t + 1, ends[1]]);
+  return best < 0 ? null : [best, to];
 }
 
 /** The cheapest way on whose event t is held otherwise; null where there is none. */
@@ -132,7 +143,14 @@ function ownOf(stage: Stage, web: Web, path: Path): Own {
 }
 
 /** Why each shift of a plan is made. */
-export function shiftReasons(stage: Stage, web: Web, costs: Costs, path: Path, plan: Plan): Plan {
+export function shiftReasons(
+  stage: Stage,
+  web: Web,
+  costs: Costs,
+  shiftless: Shiftless,
+  path: Path,
+  plan: Plan,
+): Plan {
   const own = ownOf(stage, web, path);
   const indexOf = new Map(stage.sounding.map((event, t) => [event.at, t]));
   const shifts = plan.shifts.map((shift, n) => {
@@ -141,7 +159,8 @@ export function shiftReasons(stage: Stage, web: Web, costs: Costs, path: Path, p
       ? (indexOf.get(plan.shifts[n + 1].from) as number)
       : web.layers.length - 1;
     const needed = outOfReach(stage, web, web.layers[t].grips[path[t]], t + 1, until);
-    const other = withoutShift(web, costs, path, t);
+    const step = shiftless(t);
+    const other = step && detour(web, costs, path, [t, step[0]], [t + 1, step[1]]);
     const loss = other ? lossBy(stage, web, own, other, 'this shift') : [];
     return { ...shift, reasons: [...needed, ...loss] } satisfies Shift;
   });

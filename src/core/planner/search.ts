@@ -15,15 +15,23 @@ import type { Path, Trellis } from './trellis';
 /** Labels tried before a search for one more plan is given up; far above what any lesson material needs. */
 const MOST_LABELS = 3_000_000;
 
+/** A path of a lattice. */
+interface Cheapest {
+  readonly path: Int32Array;
+  readonly cost: number;
+}
+
 export interface Found {
   /** One node a layer. */
   readonly path: Path;
+  /** Where it goes through, event by event. */
+  readonly places: Int32Array;
   readonly cost: number;
 }
 
 /** How far above the best plan the first try looks, and how much further each next one: most alternatives lie near. */
-const FIRST_SLACK = 1.25;
-const MORE_SLACK = 2;
+const FIRST_SLACK = 0.8;
+const MORE_SLACK = 1.6;
 
 /** One kind of path to look for, in a lattice of its own. */
 interface Way {
@@ -58,11 +66,32 @@ export function differentPaths(trellis: Trellis, wanted: Wanted, costs: Costs = 
   const least = leastCost(costs);
   if (least === Infinity) return [];
   const dearest = mostCost(costs);
+  const found: Found[] = [];
   for (let slack = FIRST_SLACK; ; slack *= MORE_SLACK) {
     const whole = least + slack >= dearest;
     const lattice = narrow(trellis, costs, whole ? Number.MAX_VALUE : least + slack);
-    const found = differentOver(lattice, waysOf(lattice, wanted), wanted, whole ? Infinity : least + slack);
+    findMore(found, lattice, wanted, whole ? Infinity : least + slack);
     if (whole || found.length === wanted.count) return found;
+  }
+}
+
+/** Adds what is still wanted to the plans already found, as far as it costs less than `most`. */
+function findMore(found: Found[], lattice: Narrowed, wanted: Wanted, most: number) {
+  const taken = found.map(({ places }) => places);
+  const ways = waysOf(lattice, wanted);
+  while (found.length < wanted.count) {
+    let best: Cheapest | null = null;
+    for (const way of ways) {
+      const limit = Math.min(best?.cost ?? Infinity, most) - way.surcharge;
+      if (way.least >= limit) continue;
+      const one = cheapest(way.lattice, boundsOf(way, taken, wanted.apart), limit);
+      way.least = one?.cost ?? limit;
+      if (one) best = { path: way.unfold(one.path), cost: one.cost + way.surcharge };
+    }
+    if (!best) return;
+    const places = best.path.map((node, t) => lattice.place[lattice.first[t] + node]);
+    found.push({ path: nodesOf(lattice, best.path), places, cost: best.cost });
+    taken.push(places);
   }
 }
 
@@ -80,31 +109,6 @@ function waysOf(lattice: Narrowed, { back }: Wanted): Way[] {
   return [{ lattice: folded, surcharge: 0, unfold, fold, bounds: [], least: 0 }, free];
 }
 
-function differentOver(
-  lattice: Narrowed,
-  ways: readonly Way[],
-  { count, apart }: Wanted,
-  most: number,
-): Found[] {
-  const found: Found[] = [];
-  const taken: Int32Array[] = [];
-  while (found.length < count) {
-    let best: { readonly path: Int32Array; readonly cost: number } | null = null;
-    for (const way of ways) {
-      const limit = Math.min(best?.cost ?? Infinity, most) - way.surcharge;
-      if (way.least >= limit) continue;
-      const one = cheapest(way.lattice, boundsOf(way, taken, apart), limit);
-      way.least = one?.cost ?? limit;
-      if (one) best = { path: way.unfold(one.path), cost: one.cost + way.surcharge };
-    }
-    if (!best) break;
-    const { path, cost } = best;
-    found.push({ path: nodesOf(lattice, path), cost });
-    taken.push(path.map((node, t) => lattice.place[lattice.first[t] + node]));
-  }
-  return found;
-}
-
 /** What a way costs to the end, by the plans already taken. */
 function boundsOf(way: Way, taken: readonly Int32Array[], apart: number): readonly ToGo[] {
   if (taken.length === 0) return [costsToGo(way.lattice, null, 0)];
@@ -117,7 +121,7 @@ function boundsOf(way: Way, taken: readonly Int32Array[], apart: number): readon
 type Owed = number;
 
 /** Best-first search under the bounds; null where no path below the limit meets them all. */
-function cheapest(lattice: Lattice, bounds: readonly ToGo[], limit: number): Found | null {
+function cheapest(lattice: Lattice, bounds: readonly ToGo[], limit: number): Cheapest | null {
   const { first, cost, place, steps, stepsAt } = lattice;
   const events = first.length - 1;
   const base = bounds[0].owed + 1;
