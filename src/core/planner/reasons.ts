@@ -96,9 +96,10 @@ function detour(web: Web, costs: Costs, own: Path, start: Point, end: Point): De
 
 function before(web: Web, { first, soFar }: Costs, t: number, node: number): number {
   const layer = web.layers[t - 1];
+  const goal = soFar[first[t] + node] + ROUNDING;
   let least = Infinity;
   let best = 0;
-  for (let from = 0; from < layer.nodes; from++) {
+  for (let from = 0; from < layer.nodes && least > goal; from++) {
     const spent = soFar[first[t - 1] + from] + layer.cost[from];
     const cost = spent < least ? spent + stepCost(web, t - 1, from, node) : Infinity;
     if (cost < least) {
@@ -110,9 +111,10 @@ function before(web: Web, { first, soFar }: Costs, t: number, node: number): num
 }
 
 function after(web: Web, { first, toGo }: Costs, t: number, node: number): number {
+  const goal = toGo[first[t] + node] - web.layers[t].cost[node] + ROUNDING;
   let least = Infinity;
   let best = 0;
-  for (let to = 0; to < web.layers[t + 1].nodes; to++) {
+  for (let to = 0; to < web.layers[t + 1].nodes && least > goal; to++) {
     const ahead = toGo[first[t + 1] + to];
     const cost = ahead < least ? ahead + stepCost(web, t, node, to) : Infinity;
     if (cost < least) {
@@ -122,6 +124,9 @@ function after(web: Web, { first, toGo }: Costs, t: number, node: number): numbe
   }
   return best;
 }
+
+/** Sums taken in another order differ in the last bits. */
+const ROUNDING = 1e-9;
 
 /** What is lost by a detour; the plan and it are compared only where they part. */
 function lossBy(stage: Stage, web: Web, own: Own, { path, first, last }: Detour, element: string): Reason[] {
