@@ -32,6 +32,8 @@ let ready: Promise<void> | undefined;
 function wake(): Promise<void> {
   ready ??= (async () => {
     setContext(new Context({ clockSource: 'timeout', latencyHint: 'interactive' }));
+    // What a page that stood still, or lay hidden, was late to show is shown then: the end among it, without which playing would go on for ever.
+    getContext().draw.expiration = Infinity;
     await start();
   })();
   return ready;
@@ -107,6 +109,7 @@ export function stop() {
   const transport = getContext().transport;
   transport.stop();
   transport.cancel(0);
+  getContext().draw.cancel(0);
   transport.loop = false;
   band?.strings.forEach((voice) => voice.triggerRelease());
 }

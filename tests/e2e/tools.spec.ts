@@ -97,6 +97,22 @@ test('listening loops over what is marked with a count-in, changes tempo, and a 
   await page.getByLabel('Drone').selectOption('');
 });
 
+test('what is heard comes to its end though the page stands still meanwhile', async ({ page }) => {
+  await openBench(page, '/?demo');
+  await picture(page).focus();
+  for (let at = 0; at < 3; at++) await page.keyboard.press('Shift+ArrowRight');
+  await page.getByLabel('count in').uncheck();
+  await page.getByLabel('Beats a minute').fill('120');
+  await page.getByRole('button', { name: 'Listen' }).click();
+  await expect(cursorWords(page)).toContainText('Note 2 of');
+  await page.evaluate(() => {
+    const until = performance.now() + 3000;
+    while (performance.now() < until);
+  });
+  await expect(page.getByRole('button', { name: 'Listen' })).toBeVisible({ timeout: 10_000 });
+  await expect(cursorWords(page)).toContainText('Note 4 of');
+});
+
 test('no sound is made, and none is fetched, until it is asked for', async ({ page }) => {
   const fetched: string[] = [];
   page.on('request', (request) => fetched.push(request.url()));
