@@ -50,7 +50,7 @@ function tooWide(widest: WidestPair | null): boolean {
 }
 
 /** True where an octave is taken as the material wants it; a lock may ask for what it likes. */
-function takesOctave({ octave }: SoundingEvent, hold: Hold): boolean {
+export function takesOctave({ octave }: SoundingEvent, hold: Hold): boolean {
   return octave === undefined || neighbouringFingers(hold) === (octave === 'fingered');
 }
 

@@ -1,7 +1,7 @@
 import { inPosition } from '../hand/hold';
 import type { SoundingEvent } from '../material/events';
 import { pitchName } from '../pitch/pitch';
-import { allowedGrips } from './allowed';
+import { allowedGrips, beyondHand, takesOctave } from './allowed';
 import type { Web } from './weave';
 import { accountOf, lossOf } from './losses';
 import type { Plan, Reason, Shift, Step } from './response';
@@ -213,9 +213,17 @@ function outOfReach(stage: Stage, web: Web, { hold: from }: Grip, first: number,
 function noPlace(stage: Stage, event: SoundingEvent, position: number): Reason {
   const note = `${event.pitches.map(pitchName).join(' and ')} (note ${event.at + 1})`;
   const where = inPosition(stage.model.label(position).name);
-  return withoutRules(stage, event).some(({ hold }) => hold.position === position)
-    ? { code: 'demand', message: `The rules leave ${note} no place ${where}.` }
-    : { code: 'range', message: `There is no ${note} ${where}.` };
+  if (withoutRules(stage, event).some(({ hold }) => hold.position === position))
+    return { code: 'demand', message: `The rules leave ${note} no place ${where}.` };
+  const there = stage
+    .holdsOf(event)
+    .all.filter((hold) => hold.position === position && takesOctave(event, hold));
+  // A finger that would have to leave its place and still not reach does not make the note one of the position.
+  const belongs = there.filter((hold) => hold.extended === 0 || !beyondHand(stage, hold));
+  if (belongs.length === 0) return { code: 'range', message: `There is no ${note} ${where}.` };
+  return belongs.every((hold) => beyondHand(stage, hold))
+    ? { code: 'reach', message: `${note} is beyond this hand ${where}.` }
+    : { code: 'height', message: `${note} lies only high up a lower string ${where}.` };
 }
 
 /** The holds of an event that the rules take away, and those they leave. */

@@ -2,7 +2,11 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { plan, requestWeights, type PlanRequest } from '../../../src/core';
+import { inPosition } from '../../../src/core/hand/hold';
 import { buildMusic } from '../../../src/core/material/build';
+import type { SoundingEvent } from '../../../src/core/material/events';
+import { beyondHand } from '../../../src/core/planner/allowed';
+import { pitchName } from '../../../src/core/pitch/pitch';
 import { setStage } from '../../../src/core/planner/scene';
 import { costsOf, leastCost } from '../../../src/core/planner/togo';
 import type { Trellis } from '../../../src/core/planner/trellis';
@@ -95,6 +99,39 @@ test('reasons say range, demand and loss in a sentence', () => {
   const { plans } = plan({ ...threeOctaves, rules: { locks: [{ at: 1, finger: 1 }] } });
   const codes = plans[0].shifts.flatMap((shift) => shift.reasons.map(({ code }) => code));
   assert.ok(codes.includes('demand'), codes.join());
+});
+
+test('what is said to have no place in a position has none, is beyond the hand, or lies too high', () => {
+  const seen = new Map<string, number>();
+  fc.assert(
+    fc.property(someRequest, fc.constantFrom('small' as const, 'medium' as const), (request, hand) => {
+      const asked = { ...request, hand, rules: {} };
+      const stage = setStage(asked, buildMusic(asked.material));
+      for (const one of plan(asked).plans) {
+        for (const shift of one.shifts) {
+          const told = /^(?:There is no )?(.*) \(note (\d+)\).*? ((?:in|with the) .*)\.$/.exec(
+            shift.reasons[0].message,
+          );
+          if (!told) continue;
+          const event = stage.music.events[Number(told[2]) - 1] as SoundingEvent;
+          assert.equal(event.pitches.map(pitchName).join(' and '), told[1]);
+          const there = stage
+            .holdsOf(event)
+            .all.filter(({ position }) => inPosition(stage.model.label(position).name) === told[3]);
+          const { code } = shift.reasons[0];
+          seen.set(code, (seen.get(code) ?? 0) + 1);
+          if (code === 'range' && event.octave === undefined)
+            assert.ok(there.every((hold) => hold.extended > 0 && beyondHand(stage, hold)));
+          const closed = there.filter(({ extended }) => extended === 0);
+          if (code === 'reach')
+            assert.ok(closed.length > 0 && there.every((hold) => beyondHand(stage, hold)));
+          if (code === 'height') assert.ok(there.some((hold) => !beyondHand(stage, hold)));
+        }
+      }
+    }),
+    { numRuns: 150, seed: 8 },
+  );
+  for (const code of ['range', 'reach', 'height']) assert.ok((seen.get(code) ?? 0) > 0, code);
 });
 
 test('nothing is explained where nothing is asked', () => {
