@@ -1,5 +1,6 @@
 import {
   Accidental,
+  Beam,
   ClefNote,
   Dot,
   Renderer,
@@ -9,15 +10,10 @@ import {
   VexFlow,
   type RenderContext,
 } from 'vexflow/core';
-import {
-  keyAlteration,
-  letterSteps,
-  type Clef,
-  type InstrumentKind,
-  type Plan,
-  type PlanResponse,
-} from '../../core';
+import { type Clef, type InstrumentKind, type Plan, type PlanResponse } from '../../core';
 import { MIDDLE_LINES, written } from '../../brief/clefs';
+import { beamGroups } from './beams';
+import { signsToShow } from './signs';
 import { extensionMarks, restezMarks, type Stay } from './marks';
 import { noteValue } from './noteValue';
 import { COLUMN, columnX, GUTTER, STAFF_HEIGHT } from './columns';
@@ -78,7 +74,6 @@ export interface Line {
   readonly clefs: readonly Clef[];
 }
 
-const SIGNS: Readonly<Record<number, string>> = { '-2': 'bb', '-1': 'b', '0': 'n', '1': '#', '2': '##' };
 /** Height of a line of fingers, in the notation package's units. */
 const LINE = 13.5;
 const NUMERALS = ['I', 'II', 'III', 'IV', 'V', 'VI'];
@@ -94,17 +89,25 @@ export function drawNotes(box: HTMLDivElement, line: Line) {
   const steps = new Map(plan.steps.map((step) => [step.at, step]));
   const numerals = stringChanges(plan, line.strings);
   const extensions = extensionMarks(plan);
-  for (const event of response.events.slice(first, last)) {
+  const shown = response.events.slice(first, last);
+  const notes = new Map<number, StaveNote>();
+  for (const event of shown) {
     const clef = clefs[event.at];
     if (event.at > 0 && clef !== clefs[event.at - 1]) placeClef(clef, stave, context, event.at);
     if (event.bar) placeBar(stave, context, event.at);
-    if ('rest' in event) {
-      place(restNote(event.beats, clef), stave, context, event.at);
-      continue;
-    }
-    const note = soundingNote(event, clef, instrument);
-    signs[event.at].forEach((sign, voice) => sign && note.addModifier(new Accidental(sign), voice));
+    const rests = 'rest' in event;
+    const note = rests ? restNote(event.beats, clef) : soundingNote(event, clef, instrument);
+    if (!rests)
+      signs[event.at].forEach((sign, voice) => sign && note.addModifier(new Accidental(sign), voice));
     place(note, stave, context, event.at);
+    notes.set(event.at, note);
+  }
+  const beams = beamGroups(shown).map((group) => beamed(group.flatMap((at) => notes.get(at) ?? [])));
+  for (const note of notes.values()) note.draw();
+  for (const beam of beams) beam.setContext(context).draw();
+  for (const event of shown) {
+    const note = notes.get(event.at);
+    if (!note || 'rest' in event) continue;
     const fingers = (steps.get(event.at)?.stops ?? []).map((stop) => String(stop.finger));
     const top = Math.min(stave.getYForLine(0), ...note.getYs(), stemTop(note)) - 9;
     fingers.forEach((finger, at) => write(box, finger, event.at, top - at * LINE, 15, 700));
@@ -172,7 +175,14 @@ function place(note: StaveNote, stave: Stave, context: RenderContext, at: number
   tick.addTickable(note);
   tick.preFormat();
   tick.setX(columnX(at) / SCALE - NOTE_MIDDLE - stave.getNoteStartX() + stave.getX());
-  note.setStave(stave).setContext(context).draw();
+  note.setStave(stave).setContext(context);
+}
+
+/** A beam over notes in their places; their stems end at it. */
+function beamed(notes: StaveNote[]): Beam {
+  const beam = new Beam(notes, true);
+  beam.postFormat();
+  return beam;
 }
 
 /** A change of clef stands small, just before its note. */
@@ -183,22 +193,6 @@ function placeClef(clef: Clef, stave: Stave, context: RenderContext, at: number)
   tick.preFormat();
   tick.setX((columnX(at) - COLUMN / 2) / SCALE - NOTE_MIDDLE - stave.getNoteStartX() + stave.getX());
   sign.setStave(stave).setContext(context).draw();
-}
-
-/** For each event and voice the sign to write: where the note differs from the signature or from its letter's last sign. */
-function signsToShow(response: PlanResponse, instrument: InstrumentKind): (string | null)[][] {
-  const key = Math.abs(response.key.fifths) > 7 ? { ...response.key, fifths: 0 } : response.key;
-  const inForce = new Map<number, number>();
-  return response.events.map((event) => {
-    if ('rest' in event) return [];
-    return event.pitches.map((name) => {
-      const pitch = written(name, instrument);
-      const step = letterSteps(pitch);
-      const expected = inForce.get(step) ?? keyAlteration(key, pitch.letter);
-      inForce.set(step, pitch.alteration);
-      return pitch.alteration === expected ? null : SIGNS[pitch.alteration];
-    });
-  });
 }
 
 /** Numeral of the string at each event where it changes; I is the highest. */

@@ -1,0 +1,23 @@
+import { keyAlteration, letterSteps, type InstrumentKind, type PlanResponse } from '../../core';
+import { written } from '../../brief/clefs';
+
+const SIGNS: Readonly<Record<number, string>> = { '-2': 'bb', '-1': 'b', '0': 'n', '1': '#', '2': '##' };
+/**
+ * For each event and voice the sign to write: where the note differs from the signature or from its letter's last sign. A sign holds to the
+ * end of the bar; where no bars are drawn, until another is written.
+ */
+export function signsToShow(response: PlanResponse, instrument: InstrumentKind): (string | null)[][] {
+  const key = Math.abs(response.key.fifths) > 7 ? { ...response.key, fifths: 0 } : response.key;
+  const inForce = new Map<number, number>();
+  return response.events.map((event) => {
+    if (event.bar) inForce.clear();
+    if ('rest' in event) return [];
+    return event.pitches.map((name) => {
+      const pitch = written(name, instrument);
+      const step = letterSteps(pitch);
+      const expected = inForce.get(step) ?? keyAlteration(key, pitch.letter);
+      inForce.set(step, pitch.alteration);
+      return pitch.alteration === expected ? null : SIGNS[pitch.alteration];
+    });
+  });
+}

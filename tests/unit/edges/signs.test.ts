@@ -1,0 +1,47 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { plan, type MaterialSpec } from '../../../src/core';
+import { signsToShow } from '../../../src/views/bench/signs';
+
+const signs = (material: MaterialSpec) =>
+  signsToShow(plan({ instrument: 'violin', material, alternatives: 1 }), 'violin').map((voices) =>
+    voices.map((sign) => sign ?? '.').join('+'),
+  );
+
+const typed = (key: string, names: string, bars: readonly number[] = []) =>
+  signs({
+    type: 'notes',
+    key,
+    notes: names.split(' ').map((name, at) => ({
+      ...(name === '-' ? { rest: true as const } : { pitches: name.split('+') }),
+      beats: 1,
+      ...(bars.includes(at) ? { bar: true as const } : {}),
+    })),
+  });
+
+test('what the signature says is not written again; what it does not say is', () => {
+  assert.deepEqual(typed('D major', 'D4 F#4 F4 F4 C5 C#5'), ['.', '.', 'n', '.', 'n', '#']);
+  assert.deepEqual(typed('C minor', 'B4 Bb4 A4'), ['n', 'b', 'n']);
+  assert.deepEqual(typed('C major', 'F##4 Bbb4'), ['##', 'bb']);
+});
+
+test('a sign holds in its octave and to the end of the bar', () => {
+  assert.deepEqual(typed('C major', 'C#4 C#5 C#4'), ['#', '#', '.']);
+  assert.deepEqual(typed('C major', 'C#5 C#5 C#5 C5', [1]), ['#', '#', '.', 'n']);
+  assert.deepEqual(typed('C major', 'C#5 D5 C5', [2]), ['#', '.', '.']);
+});
+
+test('each voice of a double stop has its own sign, a rest none', () => {
+  assert.deepEqual(typed('C major', 'E4+G#4 - E4+G4'), ['.+#', '', '.+n']);
+});
+
+test('the melodic minor scale writes its raised steps going up and takes them back going down', () => {
+  const written = signs({
+    type: 'scale',
+    tonic: 'A3',
+    scale: 'melodic-minor',
+    octaves: 1,
+    direction: 'updown',
+  });
+  assert.deepEqual(written.slice(5, 10), ['#', '#', '.', 'n', 'n']);
+});
