@@ -1,0 +1,129 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import { foldLattice, type Alike } from '../../../src/core/planner/fold';
+import { costsToGo, narrow, nodesOf, width, type Lattice } from '../../../src/core/planner/lattice';
+import { costsOf, leastCost, mostCost } from '../../../src/core/planner/togo';
+import { placesOf, stepCost } from '../../../src/core/planner/trellis';
+import { allPaths, someTrellis } from '../trellises';
+
+const close = (a: number, b: number) => a === b || Math.abs(a - b) < 1e-6;
+
+/** Every path of a lattice with its cost, each event's nodes counted from its first. */
+function pathsOf(lattice: Lattice): { path: number[]; cost: number }[] {
+  const { first, cost, steps, stepsAt } = lattice;
+  let paths = [{ path: [] as number[], cost: 0 }];
+  for (let t = 0; t + 1 < first.length; t++) {
+    paths = paths.flatMap((one) =>
+      Array.from({ length: width(lattice, t) }, (_, node) => {
+        const before = one.path[t - 1];
+        const step = t === 0 ? 0 : steps[stepsAt[t - 1] + before * width(lattice, t) + node];
+        return { path: [...one.path, node], cost: one.cost + step + cost[first[t] + node] };
+      }),
+    );
+  }
+  return paths.filter((one) => one.cost < Infinity);
+}
+
+test('both passes find the least cost through every node', () => {
+  fc.assert(
+    fc.property(someTrellis, (trellis) => {
+      const costs = costsOf(trellis);
+      const paths = allPaths(trellis);
+      trellis.layers.forEach((layer, t) => {
+        for (let node = 0; node < layer.nodes; node++) {
+          const through = paths.find(({ path }) => path[t] === node)?.cost ?? Infinity;
+          const at = costs.first[t] + node;
+          assert.ok(close(costs.soFar[at] + costs.toGo[at], through));
+        }
+      });
+      assert.ok(close(leastCost(costs), paths[0]?.cost ?? Infinity));
+    }),
+    { numRuns: 300, seed: 21 },
+  );
+});
+
+test('a lattice has the paths of its trellis up to the limit, at the same cost and in the same places', () => {
+  fc.assert(
+    fc.property(someTrellis, fc.double({ min: 0, max: 1, noNaN: true }), (trellis, share) => {
+      const costs = costsOf(trellis);
+      const least = leastCost(costs);
+      if (least === Infinity) return;
+      const most = least + share * (mostCost(costs) - least) + 1e-6;
+      const lattice = narrow(trellis, costs, most);
+      const found = pathsOf(lattice).map(({ path, cost }) => ({ path: nodesOf(lattice, path), cost }));
+      for (const { path, cost } of allPaths(trellis).filter((one) => one.cost <= most)) {
+        const same = found.find((one) => one.path.every((node, t) => node === path[t]));
+        assert.ok(same && close(same.cost, cost));
+      }
+      for (const { path } of pathsOf(lattice)) {
+        const places = path.map((node, t) => lattice.place[lattice.first[t] + node]);
+        assert.deepEqual(places, [...placesOf(trellis, nodesOf(lattice, path))]);
+      }
+      trellis.layers.forEach((_, t) => {
+        if (t === 0) return;
+        for (let u = 0; u < width(lattice, t - 1); u++)
+          for (let v = 0; v < width(lattice, t); v++) {
+            const [from, to] = [lattice.nodes[lattice.first[t - 1] + u], lattice.nodes[lattice.first[t] + v]];
+            const step = lattice.steps[lattice.stepsAt[t - 1] + u * width(lattice, t) + v];
+            assert.ok(close(step, stepCost(trellis, t - 1, from, to)));
+          }
+      });
+    }),
+    { numRuns: 300, seed: 22 },
+  );
+});
+
+test('the bounds are what the cheapest finish costs that lies elsewhere often enough', () => {
+  fc.assert(
+    fc.property(someTrellis, fc.integer({ min: 0, max: 3 }), (trellis, owed) => {
+      const costs = costsOf(trellis);
+      if (leastCost(costs) === Infinity) return;
+      const lattice = narrow(trellis, costs, Number.MAX_VALUE);
+      const paths = pathsOf(lattice);
+      const places = Int32Array.from(paths[0].path, (node, t) => lattice.place[lattice.first[t] + node]);
+      const bounds = costsToGo(lattice, places, owed);
+      const elsewhere = (path: readonly number[]) =>
+        path.filter((node, t) => lattice.place[lattice.first[t] + node] !== places[t]).length;
+      for (let still = 0; still <= owed; still++) {
+        for (let node = 0; node < width(lattice, 0); node++) {
+          const least = paths
+            .filter(({ path }) => path[0] === node && elsewhere(path) >= still)
+            .reduce((cheapest, { cost }) => Math.min(cheapest, cost), Infinity);
+          assert.ok(close(bounds.costs[still * width(lattice, 0) + node], least));
+        }
+      }
+    }),
+    { numRuns: 300, seed: 23 },
+  );
+});
+
+test('the paths of a fold are those that come back the way they went, at the same cost', () => {
+  const alike: Alike = (t, node, late, back) => (node + back + t + late) % 3 > 0;
+  fc.assert(
+    fc.property(someTrellis, (trellis) => {
+      const costs = costsOf(trellis);
+      if (leastCost(costs) === Infinity) return;
+      const lattice = narrow(trellis, costs, Number.MAX_VALUE);
+      const last = trellis.layers.length - 1;
+      const placeAt = (path: readonly number[], t: number) => lattice.place[lattice.first[t] + path[t]];
+      const returning = pathsOf(lattice).filter(({ path }) =>
+        path.every(
+          (node, t) =>
+            2 * t >= last ||
+            (placeAt(path, t) === placeAt(path, last - t) && alike(t, node, last - t, path[last - t])),
+        ),
+      );
+      const folded = foldLattice(lattice, alike);
+      const unfolded = folded
+        ? pathsOf(folded).map(({ path, cost }) => ({ path: folded.unfold(path), cost }))
+        : [];
+      assert.equal(unfolded.length, returning.length);
+      for (const { path, cost } of returning) {
+        const same = unfolded.find((one) => one.path.every((node, t) => node === path[t]));
+        assert.ok(same && close(same.cost, cost));
+      }
+    }),
+    { numRuns: 400, seed: 24 },
+  );
+});

@@ -1,0 +1,89 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import type { PlanRequest, Rules } from '../../../src/core';
+import { buildMusic } from '../../../src/core/material/build';
+import { momentsOf } from '../../../src/core/planner/moments';
+import { setStage } from '../../../src/core/planner/scene';
+import { shiftShare } from '../../../src/core/planner/terms';
+import { hasteFor } from '../../../src/core/planner/weights';
+
+/** Notes as "A4" or "A4:0.5", rests as "-". */
+function momentsBetween(typed: string, rules?: Rules) {
+  const request: PlanRequest = {
+    instrument: 'violin',
+    tempo: { bpm: 60 },
+    rules,
+    material: {
+      type: 'notes',
+      notes: typed.split(' ').map((word) => {
+        const [name, beats = '1'] = word.split(':');
+        return name === '-'
+          ? { rest: true as const, beats: Number(beats) }
+          : { pitches: name.split('+'), beats: Number(beats) };
+      }),
+    },
+  };
+  const stage = setStage(request, buildMusic(request.material));
+  return { stage, moments: momentsOf(stage) };
+}
+
+test('a moment knows a semitone, a turn of the line, the beat and a rest', () => {
+  const { moments } = momentsBetween('A4 Bb4:0.5 A4:0.5 - E5:1.5 F#5');
+  assert.deepEqual(
+    moments.map(({ semitone }) => semitone),
+    [true, true, false, false],
+  );
+  assert.deepEqual(
+    moments.map(({ turn }) => turn),
+    [false, true, true, false],
+  );
+  assert.deepEqual(
+    moments.map(({ onBeat }) => onBeat),
+    [true, false, true, false],
+  );
+  assert.deepEqual(
+    moments.map(({ rest }) => rest),
+    [false, false, true, false],
+  );
+});
+
+test('haste is by the time from one start to the next, rests included', () => {
+  const { moments } = momentsBetween('A4:0.25 B4:2 - C5');
+  assert.deepEqual(
+    moments.map(({ haste }) => haste),
+    [hasteFor(0.25), hasteFor(3)],
+  );
+});
+
+test('the line of a double stop is that of its higher note', () => {
+  const { moments } = momentsBetween('D4+B4 E4+C5 E4+B4');
+  assert.deepEqual(
+    moments.map(({ semitone, turn }) => [semitone, turn]),
+    [
+      [true, false],
+      [true, true],
+    ],
+  );
+});
+
+test('equal moments are one, and a shift forbidden at one note is forbidden there alone', () => {
+  const plain = momentsBetween('A4 B4 C#5 D5 E5').moments;
+  assert.equal(plain[0], plain[1]);
+  assert.notEqual(plain[1], plain[2]);
+  assert.equal(plain[0], plain[3]);
+  const { moments } = momentsBetween('A4 B4 C#5 D5 E5', { never: [{ at: 2, shift: true }] });
+  assert.deepEqual(
+    moments.map(({ noShift }) => noShift),
+    [false, true, false, false],
+  );
+});
+
+test('what is worked out beforehand is what the terms say', () => {
+  const { stage, moments } = momentsBetween('A4 Bb4:0.5 A4:0.5 - E5:1.5 F#5');
+  const { weights } = stage.scene;
+  for (const moment of moments) {
+    moment.shares.forEach((share, kind) => assert.equal(share, shiftShare(weights, kind, moment)));
+    assert.equal(moment.across[0], 0);
+    assert.ok(moment.across[1] > 0 && moment.across[2] > moment.across[1]);
+  }
+});
