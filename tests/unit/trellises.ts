@@ -1,6 +1,22 @@
 import fc from 'fast-check';
-import { pathCost, type Trellis } from '../../src/core/planner/trellis';
+import { placeAt, stepCost, type Trellis } from '../../src/core/planner/trellis';
 import { movesOutOf } from './moves';
+
+/** Cost of a whole path. */
+export function pathCost(trellis: Trellis, path: ArrayLike<number>): number {
+  const { layers } = trellis;
+  let cost = layers[0].entry[path[0]];
+  for (let t = 0; t < layers.length; t++) {
+    cost += layers[t].cost[path[t]];
+    if (t + 1 < layers.length) cost += stepCost(trellis, t, path[t], path[t + 1]);
+  }
+  return cost;
+}
+
+/** The places a path goes through. */
+export function placesOf(trellis: Trellis, path: ArrayLike<number>): Int32Array {
+  return new Int32Array(path.length).map((_, t) => placeAt(trellis, t, path[t]));
+}
 
 /** Every path of a trellis with its cost, cheapest first. */
 export function allPaths(trellis: Trellis) {

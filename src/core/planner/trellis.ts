@@ -64,23 +64,7 @@ export function stepCost(trellis: Trellis, t: number, from: number, to: number):
   return move;
 }
 
-/** Cost of a whole path. */
-export function pathCost(trellis: Trellis, path: ArrayLike<number>): number {
-  const { layers } = trellis;
-  let cost = layers[0].entry[path[0]];
-  for (let t = 0; t < layers.length; t++) {
-    cost += layers[t].cost[path[t]];
-    if (t + 1 < layers.length) cost += stepCost(trellis, t, path[t], path[t + 1]);
-  }
-  return cost;
-}
-
 /** The place of a node of layer t. */
 export function placeAt({ layers }: Trellis, t: number, node: number): number {
   return layers[t].place[layers[t].touchOf[node]];
-}
-
-/** The places a path goes through. */
-export function placesOf(trellis: Trellis, path: ArrayLike<number>): Int32Array {
-  return new Int32Array(path.length).map((_, t) => placeAt(trellis, t, path[t]));
 }

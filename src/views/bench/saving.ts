@@ -5,6 +5,7 @@ import { getPlan, savePlan, savePlanSeen, storageTrouble } from '../../store/db'
 import type { PlanRecord } from '../../store/records';
 import { say } from '../../ui/notices';
 import { afterEdit, NO_HISTORY } from '../../ui/history';
+import { isNews } from './news';
 import { replan } from './planning';
 import { editedOf, useBench } from './state';
 
@@ -137,11 +138,10 @@ function watch(id: string) {
   });
 }
 
-/** Takes over what another page has kept. The store may tell late of what this page kept itself before its last change: that is no news. */
+/** Takes over what another page has kept. */
 function adopt(kept: PlanRecord) {
   const { record, save, history } = get();
-  if (kept.id !== record.id || save !== 'saved') return;
-  if (kept.changedAt <= seen || kept.changedAt === record.changedAt) return;
+  if (!isNews(kept, { record, saved: save === 'saved', seen })) return;
   seen = kept.changedAt;
   set({ record: kept, history: afterEdit(history, editedOf(record), null), before: null, beside: null });
   showAddress();

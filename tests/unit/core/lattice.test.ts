@@ -4,8 +4,8 @@ import fc from 'fast-check';
 import { foldLattice, type Alike } from '../../../src/core/planner/fold';
 import { costsToGo, narrow, nodesOf, width, type Lattice } from '../../../src/core/planner/lattice';
 import { costsOf, leastCost, mostCost } from '../../../src/core/planner/togo';
-import { placesOf, stepCost } from '../../../src/core/planner/trellis';
-import { allPaths, someTrellis } from '../trellises';
+import { stepCost } from '../../../src/core/planner/trellis';
+import { allPaths, placesOf, someTrellis } from '../trellises';
 
 const close = (a: number, b: number) => a === b || Math.abs(a - b) < 1e-6;
 

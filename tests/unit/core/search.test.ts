@@ -7,11 +7,11 @@ import { setStage } from '../../../src/core/planner/scene';
 import type { Alike } from '../../../src/core/planner/fold';
 import { differentPaths, type Wanted } from '../../../src/core/planner/search';
 import { tallyOf } from '../../../src/core/planner/tally';
-import { moveCost, pathCost, placesOf, stepCost, type Trellis } from '../../../src/core/planner/trellis';
+import { moveCost, stepCost, type Trellis } from '../../../src/core/planner/trellis';
 import { weave } from '../../../src/core/planner/weave';
 import type { PlanRequest } from '../../../src/core';
 import { someRequest } from '../requests';
-import { allPaths, someTrellis } from '../trellises';
+import { allPaths, pathCost, placesOf, someTrellis } from '../trellises';
 
 /** Costs of the different plans, found by trying everything. */
 function bruteForce(trellis: Trellis, { count, apart, back }: Wanted): number[] {
