@@ -26,7 +26,7 @@ export type Alike = (t: number, node: number, late: number, back: number) => boo
 
 /** Order of events in the fold of n: 0, n-1, 1, n-2, … with the turning note last where there is one. */
 function foldOrder(n: number): Int32Array {
-  return Int32Array.from({ length: n }, (_, at) => (at % 2 === 0 ? at / 2 : n - 1 - (at - 1) / 2));
+  return new Int32Array(n).map((_, at) => (at % 2 === 0 ? at / 2 : n - 1 - (at - 1) / 2));
 }
 
 /** @returns null where some event cannot be held alike both ways */

@@ -123,6 +123,6 @@ export function costsToGo(lattice: Lattice, places: Int32Array | null, owed: num
 }
 
 /** The nodes of a trellis that a path through its lattice stands for. */
-export function nodesOf({ first, nodes }: Narrowed, path: ArrayLike<number>): Path {
-  return Int32Array.from(path, (node, t) => nodes[first[t] + node]);
+export function nodesOf({ first, nodes }: Narrowed, path: Int32Array): Path {
+  return path.map((node, t) => nodes[first[t] + node]);
 }

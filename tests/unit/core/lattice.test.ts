@@ -51,14 +51,17 @@ test('a lattice has the paths of its trellis up to the limit, at the same cost a
       if (least === Infinity) return;
       const most = least + share * (mostCost(costs) - least) + 1e-6;
       const lattice = narrow(trellis, costs, most);
-      const found = pathsOf(lattice).map(({ path, cost }) => ({ path: nodesOf(lattice, path), cost }));
+      const found = pathsOf(lattice).map(({ path, cost }) => ({
+        path: nodesOf(lattice, Int32Array.from(path)),
+        cost,
+      }));
       for (const { path, cost } of allPaths(trellis).filter((one) => one.cost <= most)) {
         const same = found.find((one) => one.path.every((node, t) => node === path[t]));
         assert.ok(same && close(same.cost, cost));
       }
       for (const { path } of pathsOf(lattice)) {
         const places = path.map((node, t) => lattice.place[lattice.first[t] + node]);
-        assert.deepEqual(places, [...placesOf(trellis, nodesOf(lattice, path))]);
+        assert.deepEqual(places, [...placesOf(trellis, nodesOf(lattice, Int32Array.from(path)))]);
       }
       trellis.layers.forEach((_, t) => {
         if (t === 0) return;
