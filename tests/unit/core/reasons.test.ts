@@ -138,20 +138,3 @@ test('nothing is explained where nothing is asked', () => {
   const [one] = plan({ ...threeOctaves, explain: 'nothing' }).plans;
   assert.ok(one.shifts.every((shift) => shift.reasons.length === 0) && one.character === undefined);
 });
-
-test('each plan is named for what sets it apart', () => {
-  const low = plan({
-    instrument: 'bass',
-    material: { type: 'scale', tonic: 'F1', scale: 'major', octaves: 2, direction: 'updown' },
-    alternatives: 5,
-  }).plans.map((one) => one.character);
-  assert.equal(new Set(low).size, 5, low.join(' | '));
-  const names = plan({ ...threeOctaves, alternatives: 5 }).plans.map((one) => one.character);
-  assert.equal(new Set(names).size, 5, names.join(' | '));
-  const single = plan({
-    ...threeOctaves,
-    material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 1, direction: 'up' },
-    alternatives: 4,
-  });
-  assert.match(single.plans[0].character ?? '', /stays in 1st position/);
-});
