@@ -58,6 +58,21 @@ export function clefsFor(
   return clefs;
 }
 
+/** A student on an instrument, with the clefs that they read there. */
+interface Reader {
+  readonly plays: { readonly instrument: InstrumentKind };
+  readonly clefs: readonly Clef[];
+}
+
+/** The clef for each event as the student reads it, if it is their instrument. */
+export function clefsRead(
+  events: readonly ResponseEvent[],
+  instrument: InstrumentKind,
+  student: Reader | undefined,
+): Clef[] {
+  return clefsFor(events, instrument, student?.plays.instrument === instrument ? student.clefs : undefined);
+}
+
 function change(from: number, to: number): number {
   return from === to ? 0 : CHANGE;
 }

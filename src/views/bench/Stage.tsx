@@ -1,6 +1,6 @@
 import { useMemo, type KeyboardEvent } from 'react';
 import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
-import { clefsFor } from '../../brief/clefs';
+import { clefsRead } from '../../brief/clefs';
 import { demandedAt } from '../../brief/demands';
 import { printedPitches, spoken, stepWords } from '../../brief/words';
 import { ComparisonPanel } from './Beside';
@@ -56,12 +56,7 @@ export function Stage({ response, plan: planned, request }: Props) {
   const other = beside === null ? undefined : response.plans[beside];
   const setup = useMemo(() => resolveSetup(request), [request]);
   const clefs = useMemo(
-    () =>
-      clefsFor(
-        events,
-        request.instrument,
-        student?.plays.instrument === request.instrument ? student.clefs : undefined,
-      ),
+    () => clefsRead(events, request.instrument, student),
     [events, request.instrument, student],
   );
   const demanded = useMemo(() => demandedAt(request), [request]);

@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { clefsRead } from '../../brief/clefs';
 import { HAND_CUES, hearWords, KIND_SENTENCES, noteWords, semitoneWords } from '../../brief/findings';
 import { planTitle, printed, printedPitches } from '../../brief/words';
 import {
@@ -133,17 +134,23 @@ function listed(places: readonly string[]): string {
 /** The two notes and the guide between them, on the staff. */
 function ShiftStaff({ meaning, detail }: Props) {
   const box = useRef<HTMLDivElement>(null);
+  const { request, response, student } = meaning;
+  const { instrument } = request;
+  const clefs = useMemo(
+    () => clefsRead(response.events, instrument, student),
+    [response, instrument, student],
+  );
   useEffect(() => {
     let here = true;
     void import('./shiftStaff').then(async ({ drawShift }) => {
       await document.fonts.load('30px Bravura');
       if (here && box.current)
-        drawShift(box.current, meaning.request.instrument, meaning.response.key.fifths, detail);
+        drawShift(box.current, instrument, clefs[detail.to.at], response.key.fifths, detail);
     });
     return () => {
       here = false;
     };
-  }, [meaning, detail]);
+  }, [clefs, instrument, response, detail]);
   return <div ref={box} className="staff h-48" role="img" aria-label={`Staff: ${staffWords(detail)}`} />;
 }
 

@@ -9,7 +9,7 @@ import {
   VexFlow,
   Voice,
 } from 'vexflow/core';
-import { clefsFor, written } from '../../brief/clefs';
+import { written } from '../../brief/clefs';
 import {
   keyAlteration,
   parsePitch,
@@ -30,6 +30,7 @@ const SHARPS = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#'];
 export function drawShift(
   box: HTMLDivElement,
   instrument: InstrumentKind,
+  clef: Clef,
   fifths: number,
   { from, to, shift }: ShiftDetail,
 ) {
@@ -41,7 +42,6 @@ export function drawShift(
   context.scale(SCALE, SCALE);
   context.setFillStyle('currentColor');
   context.setStrokeStyle('currentColor');
-  const [clef] = clefsFor([{ at: 0, pitches: [pitchName(to.pitch)], midi: [to.midi], beats: 1 }], instrument);
   const stave = new Stave(0, 46, WIDTH / SCALE - 4);
   const signature = Math.abs(fifths) > 7 ? 0 : fifths;
   stave.addClef(clef).addKeySignature((signature < 0 ? FLATS[-signature] : SHARPS[signature]) ?? 'C');

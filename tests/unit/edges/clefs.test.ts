@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { plan, type PlanRequest } from '../../../src/core';
-import { clefsFor } from '../../../src/brief/clefs';
+import { clefsFor, clefsRead } from '../../../src/brief/clefs';
 
 function clefsOf(instrument: PlanRequest['instrument'], tonic: string, octaves: number) {
   const material = { type: 'scale', tonic, scale: 'major', octaves, direction: 'up' } as const;
@@ -30,4 +30,13 @@ test('a line that climbs changes clef once, and bass is read an octave above its
   assert.ok(cello.filter((clef, at) => at > 0 && clef !== cello[at - 1]).length <= 2);
   assert.equal(clefsOf('bass', 'E1', 1)[0], 'bass');
   assert.notEqual(clefsOf('bass', 'E1', 3).at(-1), 'bass');
+});
+
+test('the clefs a student reads count on their own instrument only', () => {
+  const high = [{ at: 0, pitches: ['E5'], midi: [76], beats: 1 }];
+  const bassOnly = { plays: { instrument: 'cello' as const }, clefs: ['bass' as const] };
+  assert.deepEqual(clefsRead(high, 'cello', bassOnly), ['bass']);
+  assert.deepEqual(clefsRead(high, 'cello', undefined), clefsFor(high, 'cello'));
+  assert.notDeepEqual(clefsRead(high, 'cello', undefined), ['bass']);
+  assert.deepEqual(clefsRead(high, 'violin', bassOnly), ['treble']);
 });
