@@ -1,5 +1,14 @@
 import type { Setup } from '../instrument/setup';
-import { NO_FRAME, THUMB, type DemandedPitch, type HandModel, type Hold, type Stop } from './hold';
+import {
+  makeHold,
+  makeStop,
+  NO_FRAME,
+  THUMB,
+  type DemandedPitch,
+  type HandModel,
+  type Hold,
+  type Stop,
+} from './hold';
 import { reachShare } from './reach';
 import type { HandProfile } from './profile';
 
@@ -27,10 +36,10 @@ function voiceHolds(setup: Setup, model: HandModel, string: number, pitch: Deman
   const semitones = pitch.midi - setup.strings[string].midi;
   if (semitones !== 0 && !(string === 0 && semitones < 0 && -semitones <= setup.extensionSemitones))
     return pressed;
-  const stops = [{ string, finger: 0, semitones, harmonic: false }];
+  const stops = [makeStop(string, 0, semitones)];
   const found = pressed.slice();
   for (let position = 0; position < model.positionCount; position++)
-    found.push({ position, stops, frame: NO_FRAME, extended: 0, leaned: false, reread: false, unsteady: 0 });
+    found.push(makeHold(position, stops, NO_FRAME));
   return found;
 }
 
@@ -62,7 +71,7 @@ function pinned(hold: Hold): Hold {
   if (hold.frame === NO_FRAME) return hold;
   const frame = NO_FRAME.slice();
   for (const stop of hold.stops) if (stop.finger > 0) frame[stop.finger] = stop.semitones;
-  return { ...hold, frame };
+  return makeHold(hold.position, hold.stops, frame, hold);
 }
 
 function distinct(holds: readonly Hold[]): Hold[] {
@@ -103,15 +112,13 @@ function rank(finger: number): number {
 }
 
 function joined(low: Hold, high: Hold): Hold {
-  return {
-    position: low.position,
-    stops: [...low.stops, ...high.stops],
-    frame: low.frame === NO_FRAME ? high.frame : low.frame,
+  const frame = low.frame === NO_FRAME ? high.frame : low.frame;
+  return makeHold(low.position, [...low.stops, ...high.stops], frame, {
     extended: low.extended || high.extended,
     leaned: low.leaned || high.leaned,
     reread: low.reread || high.reread,
     unsteady: Math.max(low.unsteady, high.unsteady),
-  };
+  });
 }
 
 export interface WidestPair {

@@ -34,6 +34,24 @@ export interface Hold {
   readonly unsteady: number;
 }
 
+/** What sets a hold apart from a closed, steady one that is played as it is written. */
+export type Oddity = Partial<Pick<Hold, 'extended' | 'leaned' | 'reread' | 'unsteady'>>;
+
+/** All holds are made here, so that they are stored alike: the search reads them by the thousand, and twice as fast for it. */
+export function makeHold(
+  position: number,
+  stops: readonly Stop[],
+  frame: readonly number[],
+  { extended = 0, leaned = false, reread = false, unsteady = 0 }: Oddity = {},
+): Hold {
+  return { position, stops, frame, extended, leaned, reread, unsteady };
+}
+
+/** A stop, stored like all others. */
+export function makeStop(string: number, finger: number, semitones: number, harmonic = false): Stop {
+  return { string, finger, semitones, harmonic };
+}
+
 /** Name of a position as a teacher says it, and its number in the contract. */
 export interface PositionLabel {
   readonly label: number | 'thumb';

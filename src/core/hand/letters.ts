@@ -2,7 +2,16 @@ import type { Setup } from '../instrument/setup';
 import { keyAlteration, type Key } from '../pitch/key';
 import { midiOf } from '../pitch/pitch';
 import { patternCost } from './patterns';
-import { ordinal, THUMB, type DemandedPitch, type HandModel, type Hold, type PositionLabel } from './hold';
+import {
+  makeHold,
+  makeStop,
+  ordinal,
+  THUMB,
+  type DemandedPitch,
+  type HandModel,
+  type Hold,
+  type PositionLabel,
+} from './hold';
 
 /*
  * Violin and viola: a position is named by letters. Finger f on a note k letter steps above the open string lies in
@@ -91,22 +100,16 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
       .map((reading, at) => ({ k: reading - setup.strings[string].steps, reread: at > 0 }))
       .filter(({ k, reread }) => !reread || inZone(k, semitones));
     // A finger in its own place is tried before one that reaches out of it.
-    for (const [finger, slot, extended] of SLOTS) {
+    for (const { finger, slot, extended } of SLOTS) {
       for (const { k, reread } of steps) {
         const position = k - slot;
         const tag = position * 10 + finger;
         if (position < 0 || position > TOP_POSITION || semitones < finger || seen.has(tag)) continue;
         seen.add(tag);
+        const stops = [makeStop(string, finger, semitones)];
         for (const frame of framesFor(string, position, finger, semitones, extended)) {
-          found.push({
-            position,
-            stops: [{ string, finger, semitones, harmonic: false }],
-            frame,
-            extended: extended ? finger : 0,
-            leaned: false,
-            reread,
-            unsteady: patternCost(frame),
-          });
+          const oddity = { extended: extended ? finger : 0, reread, unsteady: patternCost(frame) };
+          found.push(makeHold(position, stops, frame, oddity));
         }
       }
     }
@@ -127,14 +130,21 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
   };
 }
 
-/** Finger, letter steps it lies above the position's first, and whether that is outside its own place. */
-const SLOTS: readonly (readonly [number, number, boolean])[] = [
-  [1, 0, false],
-  [2, 1, false],
-  [3, 2, false],
-  [4, 3, false],
-  [4, 4, true],
-  [1, -1, true],
+interface Slot {
+  readonly finger: number;
+  /** Letter steps that it lies above the position's first. */
+  readonly slot: number;
+  /** True where that is outside its own place. */
+  readonly extended: boolean;
+}
+
+const SLOTS: readonly Slot[] = [
+  { finger: 1, slot: 0, extended: false },
+  { finger: 2, slot: 1, extended: false },
+  { finger: 3, slot: 2, extended: false },
+  { finger: 4, slot: 3, extended: false },
+  { finger: 4, slot: 4, extended: true },
+  { finger: 1, slot: -1, extended: true },
 ];
 
 /** For each string and letter step above it, the stops that the material asks of that letter. */

@@ -1,5 +1,13 @@
 import type { Setup } from '../instrument/setup';
-import { THUMB, type DemandedPitch, type HandModel, type Hold, type PositionLabel } from './hold';
+import {
+  makeHold,
+  makeStop,
+  THUMB,
+  type DemandedPitch,
+  type HandModel,
+  type Hold,
+  type PositionLabel,
+} from './hold';
 
 /*
  * Cello and double bass: the hand is a few shapes of fixed semitones, set down at some stop. A position is named by the stop where
@@ -51,11 +59,15 @@ const LOW_THUMB = 0.12;
 /** A harmonic is only touched: it asks less of the hand than a stop so far out, but leaves the frame. */
 const HARMONIC_UNSTEADY = 0.2;
 
+function fingerOf(name: (typeof SLOT_NAMES)[number]): number {
+  return name === 'T' ? THUMB : name;
+}
+
 function frameOf(places: Shape['places'], stop: number): number[] {
   const frame = [NaN, NaN, NaN, NaN, NaN, NaN];
   for (const name of SLOT_NAMES) {
     const place = places[name];
-    if (place !== undefined) frame[name === 'T' ? THUMB : name] = stop + place;
+    if (place !== undefined) frame[fingerOf(name)] = stop + place;
   }
   return frame;
 }
@@ -89,11 +101,11 @@ function layOut(school: School, reach: number): Layout {
   );
   const byStop: Hold[][] = Array.from({ length: reach + 1 }, () => []);
   places.forEach((place, position) => {
-    place.frames.forEach((frame, at) => {
-      for (let finger = 1; finger <= THUMB; finger++) {
-        const semitones = frame[finger];
+    place.region.shapes.forEach((shape, at) => {
+      for (const name of SLOT_NAMES) {
+        const semitones = place.stop + (shape.places[name] ?? NaN);
         if (semitones >= 1 && semitones <= reach)
-          byStop[semitones].push(holdAt(place, position, at, finger, semitones));
+          byStop[semitones].push(holdAt(place, position, at, fingerOf(name), semitones));
       }
     });
   });
@@ -117,10 +129,10 @@ function layOut(school: School, reach: number): Layout {
 function onStrings(byStop: readonly (readonly Hold[])[]): Layout['holdsAt'] {
   const known: (readonly Hold[])[] = [];
   return (string, semitones) =>
-    (known[string * byStop.length + semitones] ??= byStop[semitones].map((hold) => ({
-      ...hold,
-      stops: [{ ...hold.stops[0], string }],
-    })));
+    (known[string * byStop.length + semitones] ??= byStop[semitones].map((hold) => {
+      const [{ finger, harmonic }] = hold.stops;
+      return makeHold(hold.position, [makeStop(string, finger, semitones, harmonic)], hold.frame, hold);
+    }));
 }
 
 /**
@@ -205,18 +217,10 @@ function noWider({ frame: a, stops: [{ finger }] }: Hold, { frame: b }: Hold): b
 }
 
 function holdAt(place: Place, position: number, at: number, finger: number, semitones: number): Hold {
-  const { extended, unsteady, leaned = false } = place.region.shapes[at];
+  const { extended, unsteady, leaned } = place.region.shapes[at];
   const low = place.region.thumb ? Math.max(0, HARMONIC_STOP - place.stop) * LOW_THUMB : 0;
-  const stops = [{ string: 0, finger, semitones, harmonic: false }];
-  return {
-    position,
-    stops,
-    frame: place.frames[at],
-    extended,
-    leaned,
-    reread: false,
-    unsteady: unsteady + low,
-  };
+  const oddity = { extended, leaned, unsteady: unsteady + low };
+  return makeHold(position, [makeStop(0, finger, semitones)], place.frames[at], oddity);
 }
 
 /** The third finger (with one-two-four the fourth would not reach) laid out to the octave. */
@@ -224,16 +228,7 @@ function harmonicAt(place: Place, position: number): Hold {
   const frame = place.frames[0].slice();
   frame[3] = HARMONIC_STOP;
   frame[4] = NaN;
-  const stops = [{ string: 0, finger: 3, semitones: HARMONIC_STOP, harmonic: true }];
-  return {
-    position,
-    stops,
-    frame,
-    extended: 0,
-    leaned: false,
-    reread: false,
-    unsteady: HARMONIC_UNSTEADY,
-  };
+  return makeHold(position, [makeStop(0, 3, HARMONIC_STOP, true)], frame, { unsteady: HARMONIC_UNSTEADY });
 }
 
 function labelOf(school: School, { region, stop }: Place): PositionLabel {

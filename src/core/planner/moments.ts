@@ -41,12 +41,12 @@ export function momentsOf(stage: Stage): Moment[] {
 
 function momentOf({ scene, setup }: Stage, between: Between, number: number): Moment {
   const { weights } = scene;
-  return {
-    ...between,
-    number,
-    shares: new Float64Array(SHIFT_KINDS).map((_, kind) => shiftShare(weights, kind, between)),
-    across: new Float64Array(setup.strings.length).map((_, apart) => acrossCost(weights, apart, between)),
-  };
+  const { haste, semitone, turn, onBeat, rest, noShift } = between;
+  const shares = new Float64Array(SHIFT_KINDS);
+  for (let kind = 0; kind < SHIFT_KINDS; kind++) shares[kind] = shiftShare(weights, kind, between);
+  const across = new Float64Array(setup.strings.length);
+  for (let apart = 0; apart < across.length; apart++) across[apart] = acrossCost(weights, apart, between);
+  return { haste, semitone, turn, onBeat, rest, noShift, number, shares, across };
 }
 
 function hasRest(events: readonly MusicEvent[], from: number, to: number): boolean {
