@@ -12,6 +12,7 @@ import {
 } from 'vexflow/core';
 import { type Clef, type InstrumentKind, type Plan, type PlanResponse } from '../../core';
 import { MIDDLE_LINES, written } from '../../brief/clefs';
+import { signatureOf } from '../../ui/notation';
 import { beamGroups } from './beams';
 import { signsToShow } from './signs';
 import { extensionMarks, restezMarks, type Stay } from './marks';
@@ -34,14 +35,6 @@ export async function readyFont(): Promise<void> {
   await document.fonts.load('30px Bravura');
 }
 
-const FLATS = ['C', 'F', 'Bb', 'Eb', 'Ab', 'Db', 'Gb', 'Cb'];
-const SHARPS = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#'];
-
-/** The signature's name; beyond seven signs none is written and every note carries its own. */
-function signature(fifths: number): string {
-  return (fifths < 0 ? FLATS[-fifths] : SHARPS[fifths]) ?? 'C';
-}
-
 function freshContext(box: HTMLDivElement, width: number): RenderContext {
   box.replaceChildren();
   const renderer = new Renderer(box, Renderer.Backends.SVG);
@@ -58,7 +51,7 @@ export function drawHead(box: HTMLDivElement, response: PlanResponse, clef: Clef
   const context = freshContext(box, GUTTER);
   const stave = new Stave(4, STAVE_Y, GUTTER / SCALE, { leftBar: false, rightBar: false });
   stave.addClef(clef);
-  stave.addKeySignature(signature(response.key.fifths));
+  stave.addKeySignature(signatureOf(response.key.fifths));
   stave.setContext(context).draw();
 }
 

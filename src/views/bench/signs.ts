@@ -1,13 +1,13 @@
 import { keyAlteration, letterSteps, type InstrumentKind, type PlanResponse } from '../../core';
 import { written } from '../../brief/clefs';
+import { SIGNS, writtenFifths } from '../../ui/notation';
 
-const SIGNS: Readonly<Record<number, string>> = { '-2': 'bb', '-1': 'b', '0': 'n', '1': '#', '2': '##' };
 /**
  * For each event and voice the sign to write: where the note differs from the signature or from its letter's last sign. A sign holds to the
  * end of the bar; where no bars are drawn, until another is written.
  */
 export function signsToShow(response: PlanResponse, instrument: InstrumentKind): (string | null)[][] {
-  const key = Math.abs(response.key.fifths) > 7 ? { ...response.key, fifths: 0 } : response.key;
+  const key = { ...response.key, fifths: writtenFifths(response.key.fifths) };
   const inForce = new Map<number, number>();
   return response.events.map((event) => {
     if (event.bar) inForce.clear();

@@ -10,6 +10,7 @@ import {
   Voice,
 } from 'vexflow/core';
 import { written } from '../../brief/clefs';
+import { SIGNS, signatureOf, writtenFifths } from '../../ui/notation';
 import {
   keyAlteration,
   parsePitch,
@@ -22,9 +23,6 @@ import {
 const WIDTH = 380;
 const HEIGHT = 190;
 const SCALE = 1.25;
-const SIGNS: Readonly<Record<number, string>> = { '-2': 'bb', '-1': 'b', '0': 'n', '1': '#', '2': '##' };
-const FLATS = ['C', 'F', 'Bb', 'Eb', 'Ab', 'Db', 'Gb', 'Cb'];
-const SHARPS = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#'];
 
 /** Draws a shift: its notes with their fingers, and between them the guide as a cross, for it is not heard. */
 export function drawShift(
@@ -43,8 +41,7 @@ export function drawShift(
   context.setFillStyle('currentColor');
   context.setStrokeStyle('currentColor');
   const stave = new Stave(0, 46, WIDTH / SCALE - 4);
-  const signature = Math.abs(fifths) > 7 ? 0 : fifths;
-  stave.addClef(clef).addKeySignature((signature < 0 ? FLATS[-signature] : SHARPS[signature]) ?? 'C');
+  stave.addClef(clef).addKeySignature(signatureOf(fifths));
   stave.setContext(context).draw();
   const leads = shift.guide.pitch === pitchName(to.pitch) || shift.guide.pitch === pitchName(from.pitch);
   const heard = [
@@ -53,7 +50,7 @@ export function drawShift(
     { name: pitchName(to.pitch), finger: shift.toFinger, guide: false },
   ];
   const notes = heard.map(({ name, finger, guide }) =>
-    staveNote(name, String(finger), guide, clef, instrument, signature),
+    staveNote(name, String(finger), guide, clef, instrument, writtenFifths(fifths)),
   );
   const voice = new Voice({ numBeats: notes.length, beatValue: 4 }).addTickables(notes);
   new Formatter().joinVoices([voice]).format([voice], 170);
