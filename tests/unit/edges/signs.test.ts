@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { plan, type MaterialSpec } from '../../../src/core';
+import { signatureOf } from '../../../src/ui/notation';
 import { signsToShow } from '../../../src/views/bench/signs';
 
 const signs = (material: MaterialSpec) =>
@@ -44,4 +45,10 @@ test('the melodic minor scale writes its raised steps going up and takes them ba
     direction: 'updown',
   });
   assert.deepEqual(written.slice(5, 10), ['#', '#', '.', 'n', 'n']);
+});
+
+test('beyond seven signs no signature is written, and every note carries its own', () => {
+  const scale = { type: 'scale', tonic: 'G#3', scale: 'major', octaves: 1, direction: 'up' } as const;
+  assert.deepEqual(signs(scale), ['#', '#', '#', '#', '#', '#', '##', '#']);
+  assert.deepEqual([-8, -7, 0, 7, 8].map(signatureOf), ['C', 'Cb', 'C', 'C#', 'C']);
 });
