@@ -66,7 +66,7 @@ const MEASURES: readonly {
     apart: 1,
     of: ({ steps }) => steps.filter(({ extended }) => extended).length,
   },
-  { words: 'little finger least', apart: 1, of: ({ steps }) => played(steps, 4) },
+  { words: 'little finger used least', apart: 1, of: ({ steps }) => played(steps, 4) },
   { words: 'fewest open strings', apart: 1, of: ({ steps }) => played(steps, 0) },
 ];
 

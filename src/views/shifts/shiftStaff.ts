@@ -20,6 +20,8 @@ import {
   type ShiftDetail,
 } from '../../core';
 
+/** Fingers are set as everywhere else in the app. */
+const FINGER_FONT = 'Atkinson Hyperlegible Next Variable, sans-serif';
 const WIDTH = 380;
 const HEIGHT = 190;
 const SCALE = 1.25;
@@ -71,7 +73,9 @@ function staveNote(
   const expected = keyAlteration({ fifths, name: '' }, parsePitch(name)?.letter ?? 0);
   if (pitch.alteration !== expected) note.addModifier(new Accidental(SIGNS[pitch.alteration]));
   note.addModifier(
-    new Annotation(guide ? `(${finger})` : finger).setVerticalJustification(Annotation.VerticalJustify.TOP),
+    new Annotation(guide ? `(${finger})` : finger)
+      .setFont(FINGER_FONT, 12, 'bold')
+      .setVerticalJustification(Annotation.VerticalJustify.TOP),
   );
   return note;
 }

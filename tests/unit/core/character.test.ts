@@ -27,7 +27,7 @@ const LEAST: Readonly<Record<string, (one: Plan) => number>> = {
   'fewest string crossings': crossings,
   'least travel': travel,
   'fewest extensions': ({ steps }) => steps.filter(({ extended }) => extended).length,
-  'little finger least': (one) => playing(one, 4),
+  'little finger used least': (one) => playing(one, 4),
   'fewest open strings': (one) => playing(one, 0),
 };
 
