@@ -54,8 +54,6 @@ interface Place {
 
 const SLOT_NAMES = [1, 2, 3, 4, 'T'] as const;
 const HARMONIC_STOP = 12;
-/** For each semitone that the thumb lies below the octave: the string is far from the board there and the thumb sore soon. */
-const LOW_THUMB = 0.12;
 /** A harmonic is only touched: it asks less of the hand than a stop so far out, but leaves the frame. */
 const HARMONIC_UNSTEADY = 0.2;
 
@@ -218,9 +216,7 @@ function noWider({ frame: a, stops: [{ finger }] }: Hold, { frame: b }: Hold): b
 
 function holdAt(place: Place, position: number, at: number, finger: number, semitones: number): Hold {
   const { extended, unsteady, leaned } = place.region.shapes[at];
-  const low = place.region.thumb ? Math.max(0, HARMONIC_STOP - place.stop) * LOW_THUMB : 0;
-  const oddity = { extended, leaned, unsteady: unsteady + low };
-  return makeHold(position, [makeStop(0, finger, semitones)], place.frames[at], oddity);
+  return makeHold(position, [makeStop(0, finger, semitones)], place.frames[at], { extended, leaned, unsteady });
 }
 
 /** The third finger (with one-two-four the fourth would not reach) laid out to the octave. */

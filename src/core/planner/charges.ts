@@ -13,6 +13,7 @@ import {
   fourthTerm,
   heightTerm,
   landingTerm,
+  lowThumbTerm,
   openTerm,
   patternTerm,
   reachTerm,
@@ -77,7 +78,10 @@ export function chargePlay(stage: Stage, grip: Grip, beats: number, lowest: numb
     below = stop.finger;
   }
   if (!pressed) return cost;
-  return cost + lay(tally, 'height', heightTerm(weights, stage.model.anchor(hold.position) - lowest));
+  const { model } = stage;
+  const place = model.anchor(hold.position);
+  if (model.thumbUp(hold.position)) cost += lay(tally, 'height', lowThumbTerm(weights, place));
+  return cost + lay(tally, 'height', heightTerm(weights, place - lowest));
 }
 
 function chargePressed(stage: Stage, hold: Hold, stop: Stop, beats: number, tally?: Tally): number {

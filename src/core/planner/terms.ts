@@ -268,6 +268,11 @@ export function heightTerm(weights: Weights, semitonesAway: number): number {
   return weights.height * Math.abs(semitonesAway);
 }
 
+/** The thumb laid on the strings below their octave. */
+export function lowThumbTerm(weights: Weights, semitones: number): number {
+  return weights.lowThumb * Math.max(0, 12 - semitones);
+}
+
 /** How rare or unsteady the pattern under the fingers is. */
 export function patternTerm(weights: Weights, unsteady: number): number {
   return weights.pattern * unsteady;

@@ -71,6 +71,11 @@ export interface Weights {
   readonly trap: number;
   /** Each semitone that the hand lies higher than it must for this note, or below its home in first position. */
   readonly height: number;
+  /**
+   * Each note in thumb position, for each semitone that the thumb lies below the octave: the string is far from the board there, presses
+   * hard, and the thumb is sore soon. A hand that can play from the neck does.
+   */
+  readonly lowThumb: number;
   /** Leaving a string inside a phrase: the colour changes. */
   readonly colour: number;
   /** Times what the hand model says of a frame's steadiness. */
@@ -120,6 +125,7 @@ const SECURE: Weights = {
   displaceIdle: 0.08,
   trap: 0.4,
   height: 0.05,
+  lowThumb: 0.12,
   colour: 0.05,
   pattern: 1,
   reshape: 0.02,
