@@ -216,7 +216,11 @@ function noWider({ frame: a, stops: [{ finger }] }: Hold, { frame: b }: Hold): b
 
 function holdAt(place: Place, position: number, at: number, finger: number, semitones: number): Hold {
   const { extended, unsteady, leaned } = place.region.shapes[at];
-  return makeHold(position, [makeStop(0, finger, semitones)], place.frames[at], { extended, leaned, unsteady });
+  return makeHold(position, [makeStop(0, finger, semitones)], place.frames[at], {
+    extended,
+    leaned,
+    unsteady,
+  });
 }
 
 /** The third finger (with one-two-four the fourth would not reach) laid out to the octave. */

@@ -161,13 +161,14 @@ const EARLY: Weights = {
 
 /**
  * Where an instrument differs from violin and viola. On cello the square hand makes the fourth finger as sure as the third; on bass
- * the third stands behind it. Low strings lose their tone high up sooner, the thicker the more.
+ * the third stands behind it. Low strings lose their tone high up sooner, the thicker the more: on a bass they hardly speak there, and the
+ * hand would rather go on shifting by a tone, which is its daily bread, than play across the strings from where the neck ends.
  */
 const INSTRUMENT_WEIGHTS: Readonly<Record<InstrumentKind, (style: Weights) => Partial<Weights>>> = {
   violin: () => ({}),
   viola: () => ({}),
   cello: (style) => ({ ...SQUARE_HAND, height: style.height * 1.4 }),
-  bass: (style) => ({ ...SQUARE_HAND, height: style.height * 2 }),
+  bass: (style) => ({ ...SQUARE_HAND, height: style.height * 3 }),
 };
 const SQUARE_HAND: Partial<Weights> = {
   fourth: 0.05,
