@@ -113,7 +113,7 @@ export async function benchPage() {
 }
 
 /** The engraver and the notation package that only it asks for. */
-const isNotation = (url: string) => /\/(engrave|vexflow-core)\./.test(url);
+const isNotation = (url: string) => /\/(engrave|notation|vexflow-core)\./.test(url);
 
 /** A first visit with nothing cached or kept: when the plan stands and can be worked at, and what script that took. */
 async function coldLoad(browser: Browser, address: string) {
