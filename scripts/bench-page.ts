@@ -1,6 +1,7 @@
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
 import { BROWSER, startServer } from './server.mjs';
+import { ensureChromium } from './setup.mjs';
 
 /** Keys gone through, one after the other, while the page's long tasks are watched. */
 const KEYS = ['D', 'Eb', 'F', 'F#', 'G', 'Ab', 'Bb', 'B', 'C', 'E', 'A'];
@@ -77,6 +78,7 @@ const CASES: readonly Case[] = [
 
 /** From a changed key to the new picture, the longest task of the main thread meanwhile, and the first view of a cold load. */
 export async function benchPage() {
+  ensureChromium();
   const { address, stop } = await startServer();
   const browser = await chromium.launch(BROWSER);
   try {

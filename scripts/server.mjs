@@ -10,6 +10,8 @@ export async function startServer() {
     stdio: 'ignore',
     env: { ...process.env, HOST: '127.0.0.1', PORT: String(port) },
   });
+  // However the script ends, the server ends with it.
+  process.once('exit', () => server.kill());
   for (let tries = 0; tries < 100; tries++) {
     const up = await fetch(address).then(
       () => true,
