@@ -2,10 +2,34 @@
  * npm run bench: how long planning takes, in Node on one core and in the page. Medians; nothing here passes or fails.
  */
 import { spawnSync } from 'node:child_process';
-import { existsSync } from 'node:fs';
-import { findingsOf, plan, type PlanRequest } from '../src/core';
+import { existsSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { build } from 'esbuild';
+import type * as Core from '../src/core';
+import type { PlanRequest } from '../src/core';
 import { benchBook } from './bench-book';
 import { benchPage } from './bench-page';
+
+/** The core as it ships to the page and to the server's threads: in one file. */
+async function shippedCore(): Promise<typeof Core> {
+  const folder = mkdtempSync(join(tmpdir(), 'dove-path-'));
+  const outfile = join(folder, 'core.mjs');
+  await build({
+    entryPoints: ['src/core/index.ts'],
+    outfile,
+    bundle: true,
+    minify: true,
+    platform: 'node',
+    format: 'esm',
+  });
+  const core = (await import(pathToFileURL(outfile).href)) as typeof Core;
+  rmSync(folder, { recursive: true });
+  return core;
+}
+
+const { findingsOf, plan } = await shippedCore();
 
 interface Row {
   readonly what: string;
