@@ -136,7 +136,8 @@ function noteWords(step: Plan['steps'][number], others: readonly Plan[]): string
   const twin = others.some(({ steps }) =>
     steps.some((other) => other.at === step.at && heldWords(other) === words),
   );
-  return `${twin ? shortName(step) : words} at note ${step.at + 1}`;
+  const place = step.position === 'thumb' ? step.positionName : shortName(step);
+  return `${twin ? place : words} at note ${step.at + 1}`;
 }
 
 /** "4 on the D string", "open A": what is pressed where. */

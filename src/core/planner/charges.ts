@@ -7,7 +7,7 @@ import {
   crossingTerm,
   crowdingTerm,
   displaceTerm,
-  easiestKind,
+  easiestShift,
   extensionHeldTerm,
   extensionTakenTerm,
   fourthTerm,
@@ -18,7 +18,7 @@ import {
   patternTerm,
   reachTerm,
   reshapeTerm,
-  shiftKind,
+  shiftEase,
   shiftTerm,
   skipTerm,
   stringsApart,
@@ -121,9 +121,9 @@ export function chargeMove(stage: Stage, from: Touch, to: Touch, between: Betwee
 
 /** The same as a sum only, by what has been worked out beforehand. */
 export function moveSum({ scene }: Stage, from: Touch, to: Touch, moment: Moment): number {
-  const kind = shiftKind(from, to);
+  const ease = shiftEase(from, to);
   return (
-    bareShift(scene, from, to, kind) * moment.shares[kind] +
+    bareShift(scene, from, to, ease) * moment.shares[ease] +
     scene.landings[from.finger * FINGER_SLOTS + to.finger] +
     moment.across[stringsApart(from, to)]
   );
@@ -133,7 +133,7 @@ export function moveSum({ scene }: Stage, from: Touch, to: Touch, moment: Moment
 export function leastMove({ scene }: Stage, fromOpen: boolean, to: Touch, moment: Moment): number {
   if (to.finger === 0) return Infinity;
   const { shiftBase, landing } = scene.weights;
-  return shiftBase * moment.shares[easiestKind(fromOpen, to)] + landing[to.finger];
+  return shiftBase * moment.shares[easiestShift(fromOpen, to)] + landing[to.finger];
 }
 
 /** What going to a string so many strings away costs. */

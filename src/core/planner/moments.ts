@@ -1,9 +1,9 @@
 import type { MusicEvent } from '../material/events';
 import { midiOf } from '../pitch/pitch';
 import { forbidden } from './allowed';
-import type { Stage } from './scene';
 import { acrossCost } from './charges';
-import { SHIFT_KINDS, shiftShare, type Between, type Moment } from './terms';
+import type { Stage } from './scene';
+import { SHIFT_EASES, shiftShare, type Between, type Moment } from './terms';
 import { hasteFor } from './weights';
 
 /*
@@ -42,8 +42,8 @@ export function momentsOf(stage: Stage): Moment[] {
 function momentOf({ scene, setup }: Stage, between: Between, number: number): Moment {
   const { weights } = scene;
   const { haste, semitone, turn, onBeat, rest, noShift } = between;
-  const shares = new Float64Array(SHIFT_KINDS);
-  for (let kind = 0; kind < SHIFT_KINDS; kind++) shares[kind] = shiftShare(weights, kind, between);
+  const shares = new Float64Array(SHIFT_EASES);
+  for (let ease = 0; ease < SHIFT_EASES; ease++) shares[ease] = shiftShare(weights, ease, between);
   const across = new Float64Array(setup.strings.length);
   for (let apart = 0; apart < across.length; apart++) across[apart] = acrossCost(weights, apart, between);
   return { haste, semitone, turn, onBeat, rest, noShift, number, shares, across };

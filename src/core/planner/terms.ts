@@ -81,7 +81,7 @@ export interface Between {
 export interface Moment extends Between {
   /** Of the different moments of a piece, in the order they come. */
   readonly number: number;
-  /** What is left of a shift's bare cost, by its kind. */
+  /** What is left of a shift's bare cost, by its ease. */
   readonly shares: Float64Array;
   /** Cost of going to a string so many strings away. */
   readonly across: Float64Array;
@@ -122,11 +122,11 @@ function newFingerStart(scene: Scene, from: Touch, to: Touch): number {
 
 /** Moving the hand to another position: a fixed disturbance plus its travel, by the time and the moment. */
 export function shiftTerm(scene: Scene, from: Touch, to: Touch, between: Between): number {
-  const kind = shiftKind(from, to);
-  return bareShift(scene, from, to, kind) * shiftShare(scene.weights, kind, between);
+  const ease = shiftEase(from, to);
+  return bareShift(scene, from, to, ease) * shiftShare(scene.weights, ease, between);
 }
 
-/** What sort of shift it is, as bits of one number: it leaves an open string, … */
+/** What makes a shift easier or harder at any moment, as bits of one number: it leaves an open string, … */
 const FROM_OPEN = 1;
 /** … goes from one string to another, … */
 const ACROSS = 2;
@@ -134,42 +134,42 @@ const ACROSS = 2;
 const TO_LANDMARK = 4;
 /** … or keeps the fingers of a double stop. */
 const SLIDES = 8;
-export const SHIFT_KINDS = 16;
+export const SHIFT_EASES = 16;
 
-export function shiftKind(from: Touch, to: Touch): number {
-  let kind = to.landmark ? TO_LANDMARK : 0;
-  if (from.finger === 0) kind += FROM_OPEN;
-  else if (from.leadString !== to.leadString) kind += ACROSS;
-  return to.chord > 0 && to.chord === from.chord ? kind + SLIDES : kind;
+export function shiftEase(from: Touch, to: Touch): number {
+  let ease = to.landmark ? TO_LANDMARK : 0;
+  if (from.finger === 0) ease += FROM_OPEN;
+  else if (from.leadString !== to.leadString) ease += ACROSS;
+  return to.chord > 0 && to.chord === from.chord ? ease + SLIDES : ease;
 }
 
-/** The kind of the easiest shift to a touch. */
-export function easiestKind(fromOpen: boolean, to: Touch): number {
+/** The same of the easiest shift there is to a touch. */
+export function easiestShift(fromOpen: boolean, to: Touch): number {
   return (fromOpen ? FROM_OPEN : 0) + (to.landmark ? TO_LANDMARK : 0) + (to.chord > 0 ? SLIDES : 0);
 }
 
 /** The disturbance and the travel, whatever the moment. */
-export function bareShift(scene: Scene, from: Touch, to: Touch, kind: number): number {
+export function bareShift(scene: Scene, from: Touch, to: Touch, ease: number): number {
   const { weights, stops } = scene;
-  const open = (kind & FROM_OPEN) > 0;
+  const open = (ease & FROM_OPEN) > 0;
   const start = open ? newFingerStart(scene, from, to) : from.semitones;
   const end = open ? to.semitones : oldFingerEnd(scene, from, to);
   const travel = Math.abs(stops[end] - stops[start]) / scene.hand.relaxedMm;
   let bare = weights.shiftBase + weights.shiftTravel * travel + weights.shiftTravelSquared * travel * travel;
-  if ((kind & ACROSS) > 0) bare += weights.shiftAcross;
+  if ((ease & ACROSS) > 0) bare += weights.shiftAcross;
   else if (!open) bare += weights.shiftPastGoal * pastGoal(from, to, end);
   return from.thumbUp === to.thumbUp ? bare : bare + weights.thumbChange;
 }
 
-/** What is left of a shift's bare cost, by its kind, the moment and the time there is. */
-export function shiftShare(weights: Weights, kind: number, between: Between): number {
+/** What is left of a shift's bare cost, by its ease, the moment and the time there is. */
+export function shiftShare(weights: Weights, ease: number, between: Between): number {
   let share = 1;
-  if (between.semitone && (kind & ACROSS) === 0) share -= weights.shiftOnSemitone;
+  if (between.semitone && (ease & ACROSS) === 0) share -= weights.shiftOnSemitone;
   if (between.turn) share -= weights.shiftAtTurn;
-  if ((kind & TO_LANDMARK) > 0) share -= weights.shiftToLandmark;
-  if ((kind & SLIDES) > 0) share -= weights.frameSlides;
+  if ((ease & TO_LANDMARK) > 0) share -= weights.shiftToLandmark;
+  if ((ease & SLIDES) > 0) share -= weights.frameSlides;
   if (!between.onBeat) share += weights.shiftOffBeat;
-  if ((kind & FROM_OPEN) > 0 || between.rest) share *= weights.shiftOverOpen;
+  if ((ease & FROM_OPEN) > 0 || between.rest) share *= weights.shiftOverOpen;
   return share * between.haste.shift;
 }
 

@@ -82,7 +82,7 @@ test('what is worked out beforehand is what the terms say', () => {
   const { stage, moments } = momentsBetween('A4 Bb4:0.5 A4:0.5 - E5:1.5 F#5');
   const { weights } = stage.scene;
   for (const moment of moments) {
-    moment.shares.forEach((share, kind) => assert.equal(share, shiftShare(weights, kind, moment)));
+    moment.shares.forEach((share, ease) => assert.equal(share, shiftShare(weights, ease, moment)));
     assert.equal(moment.across[0], 0);
     assert.ok(moment.across[1] > 0 && moment.across[2] > moment.across[1]);
   }

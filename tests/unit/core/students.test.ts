@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { plan, type InstrumentKind, type Plan, type PlanRequest } from '../../../src/core';
 import { pitchName } from '../../../src/core/pitch/pitch';
 import { resolveSetup } from '../../../src/core/instrument/setup';
+import { best } from '../best';
 
 /*
  * The same music for different students: hands, sizes, tempos, styles, strings tuned otherwise.
@@ -20,11 +21,6 @@ function scale(
     ...rest,
     material: { type: 'scale', tonic, scale: 'major', octaves, direction: 'updown' },
   };
-}
-
-function best(request: PlanRequest): Plan {
-  const { plans, problems } = plan(request);
-  return plans[0] ?? assert.fail(problems[0]?.message);
 }
 
 const heldOf = ({ steps }: Plan) =>

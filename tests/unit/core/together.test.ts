@@ -8,6 +8,7 @@ import {
   type Plan,
   type PlanRequest,
 } from '../../../src/core';
+import { best } from '../best';
 
 /*
  * Notes that sound together: double stops by their kind, chords of three and four notes, and what the hand has to be for them.
@@ -28,11 +29,6 @@ function doubleStops(
 
 const pairsOf = ({ steps }: Plan) =>
   steps.map(({ stops }) => stops.map(({ finger }) => String(finger)).join('-'));
-
-function best(request: PlanRequest): Plan {
-  const { plans, problems } = plan(request);
-  return plans[0] ?? assert.fail(problems[0]?.message);
-}
 
 test('violin octaves are taken by 1 and 4 or with an open string, the frame sliding as one', () => {
   const octaves = best(doubleStops('violin', 'octave', 'A3'));
