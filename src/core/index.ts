@@ -53,6 +53,7 @@ export {
 } from './planner/compare';
 export { requestIssues } from './planner/issues';
 export { plan } from './planner/plan';
+export { priceWords } from './planner/price';
 export type * from './planner/request';
 export type * from './planner/response';
 export { requestWeights, type Weights } from './planner/weights';

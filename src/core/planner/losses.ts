@@ -1,6 +1,7 @@
 import type { HandProfile } from '../hand/profile';
 import { reachVerdict } from '../hand/reach';
 import { chargeReturn, type Tally } from './charges';
+import { priceWords } from './price';
 import type { Reason } from './response';
 import type { Grip, Stage } from './scene';
 import { tallyOf } from './tally';
@@ -134,7 +135,7 @@ export function lossOf(own: Account, other: Account, element: string): Reason[] 
   const parts = counted.length > 0 ? counted.slice(0, 3) : grownTerm(own, other);
   const words = parts.map((part) => part.words).join(' and ') || 'as good';
   const code = parts[0]?.code ?? 'taste';
-  return [{ code, loss, message: `Without ${element}: ${words} (${signed(loss)}).` }];
+  return [{ code, loss, message: `Without ${element}: ${words} (${priceWords(loss)}).` }];
 }
 
 /** The term that grew most, where one did to speak of. */
@@ -145,8 +146,4 @@ function grownTerm(own: Account, other: Account): { readonly code: string; reado
   }));
   const [worst] = grown.filter(({ reason, more }) => reason && more > 0.01).sort((a, b) => b.more - a.more);
   return worst?.reason ? [{ code: worst.reason[0], words: worst.reason[1] }] : [];
-}
-
-function signed(loss: number): string {
-  return loss >= 0 ? `costs ${loss.toFixed(1)} more` : `costs ${(-loss).toFixed(1)} less`;
 }

@@ -1,6 +1,7 @@
 import { Lock, LockOpen } from 'lucide-react';
 import {
   comparePlans,
+  priceWords,
   positionsOf,
   resolveSetup,
   type FingerName,
@@ -199,11 +200,7 @@ export function EditOutcome({ plan }: { readonly plan: Plan }) {
   const before = useBench((state) => state.before);
   if (!before || before === plan || before.steps.length !== plan.steps.length) return null;
   const { places } = comparePlans(before, plan);
-  const more = plan.cost - before.cost;
-  const price =
-    Math.abs(more) < 0.05
-      ? 'It costs the same.'
-      : `It costs ${Math.abs(more).toFixed(1)} ${more > 0 ? 'more' : 'less'}.`;
+  const price = `It ${priceWords(plan.cost - before.cost)}.`;
   const where = places
     .map(({ from, to }) => (from === to ? `${from + 1}` : `${from + 1}–${to + 1}`))
     .join(', ');

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { planTitle } from '../../brief/words';
-import { comparePlans, type FingerName, type PlanRequest } from '../../core';
+import { comparePlans, priceWords, type FingerName, type PlanRequest } from '../../core';
 import { openAsPlan, type Meaning } from '../../ui/meaning';
 import { planInWorker } from '../../work/planner';
 
@@ -57,7 +57,6 @@ async function wayRound({ request, plan }: Meaning, at: number, finger: FingerNa
   const places = comparePlans(plan, other).places.map(({ from, to }) =>
     from === to ? `${from + 1}` : `${from + 1}–${to + 1}`,
   );
-  const more = other.cost - plan.cost;
-  const words = `Another way changes note ${places.join(', ')} and costs ${Math.abs(more).toFixed(1)} ${more < 0 ? 'less' : 'more'}.`;
+  const words = `Another way changes note ${places.join(', ')} and ${priceWords(other.cost - plan.cost)}.`;
   return { words, request: asked };
 }

@@ -5,6 +5,7 @@ import { planTitle, printed, printedPitches } from '../../brief/words';
 import {
   drillLike,
   pitchName,
+  priceWords,
   rehearse,
   TURNS,
   type PlanRequest,
@@ -117,11 +118,10 @@ function elsewhereWords(other: Meaning['plan'] | undefined, plan: Meaning['plan'
   if (!other) return 'Nowhere else: without a shift to this note no fingering is left.';
   const known = new Set(plan.shifts.map(({ to }) => to));
   const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => String(to + 1));
-  const more = other.cost - plan.cost;
-  const price = `${Math.abs(more).toFixed(1)} ${more < 0 ? 'less' : 'more'}`;
+  const price = priceWords(other.cost - plan.cost);
   return places.length === 0
-    ? `Without this shift the hand makes no other: that costs ${price}.`
-    : `Elsewhere the same job is done by shifting to note ${listed(places)}: that costs ${price}.`;
+    ? `Without this shift the hand makes no other: that ${price}.`
+    : `Elsewhere the same job is done by shifting to note ${listed(places)}: that ${price}.`;
 }
 
 /** "15, 17 and 42" */

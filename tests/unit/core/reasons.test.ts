@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { plan, requestWeights, type PlanRequest } from '../../../src/core';
+import { plan, priceWords, requestWeights, type PlanRequest } from '../../../src/core';
 import { inPosition } from '../../../src/core/hand/hold';
 import { buildMusic } from '../../../src/core/material/build';
 import type { SoundingEvent } from '../../../src/core/material/events';
@@ -137,4 +137,14 @@ test('what is said to have no place in a position has none, is beyond the hand, 
 test('nothing is explained where nothing is asked', () => {
   const [one] = plan({ ...threeOctaves, explain: 'nothing' }).plans;
   assert.ok(one.shifts.every((shift) => shift.reasons.length === 0) && one.character === undefined);
+});
+
+test('a price is told to a tenth, and nothing is told as nothing', () => {
+  assert.deepEqual([1.26, -0.24, 0.04, -0.04, 0].map(priceWords), [
+    'costs 1.3 more',
+    'costs 0.2 less',
+    'costs the same',
+    'costs the same',
+    'costs the same',
+  ]);
 });
