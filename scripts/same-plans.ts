@@ -1,0 +1,73 @@
+/*
+ * npm run same-plans -- OTHER_CHECKOUT: are the plans of this checkout the same as another's? Compares the wanted fingerings and 500 random
+ * requests (one seed), every way of each: string, finger, stop and position of every note, and the cost within 1e-9. Exit 1 where any differs.
+ */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { build } from 'esbuild';
+import fc from 'fast-check';
+import type { plan as Plan, PlanRequest } from '../src/core';
+import { readCases } from '../tests/support/fingerings';
+import { someRequest } from '../tests/unit/requests';
+
+const REQUESTS = 500;
+const SEED = 20261125;
+
+/** The planner of a checkout, in one file. */
+async function plannerOf(checkout: string): Promise<typeof Plan> {
+  const folder = mkdtempSync(join(tmpdir(), 'dove-path-'));
+  const outfile = join(folder, 'core.mjs');
+  const entry = resolve(checkout, 'src/core/index.ts');
+  await build({ entryPoints: [entry], outfile, bundle: true, platform: 'node', format: 'esm' });
+  const core = (await import(pathToFileURL(outfile).href)) as { plan: typeof Plan };
+  rmSync(folder, { recursive: true });
+  return core.plan;
+}
+
+type Found = ReturnType<typeof Plan>['plans'][number];
+
+const fingeringOf = ({ steps }: Found) =>
+  JSON.stringify(
+    steps.map(({ at, position, stops }) => [
+      at,
+      position,
+      stops.map(({ string, finger, semitones }) => [string, finger, semitones]),
+    ]),
+  );
+
+function differenceOf(ours: readonly Found[], theirs: readonly Found[]): string | null {
+  if (ours.length !== theirs.length) return `${ours.length} ways here, ${theirs.length} there`;
+  for (const [way, one] of ours.entries()) {
+    const other = theirs[way];
+    if (fingeringOf(one) !== fingeringOf(other)) return `way ${way}: another fingering`;
+    if (Math.abs(one.cost - other.cost) > 1e-9)
+      return `way ${way}: costs ${one.cost} here, ${other.cost} there`;
+  }
+  return null;
+}
+
+const [other] = process.argv.slice(2);
+if (!other) {
+  console.error('Name the other checkout: npm run same-plans -- ../other');
+  process.exit(2);
+}
+const [here, there] = [await plannerOf('.'), await plannerOf(other)];
+const requests: PlanRequest[] = [
+  ...[...readCases('fingerings'), ...readCases('further-fingerings')].map(({ request }) => ({
+    ...request,
+    alternatives: 5,
+  })),
+  ...fc.sample(someRequest, { numRuns: REQUESTS, seed: SEED }),
+];
+let ways = 0;
+const different = requests.flatMap((request) => {
+  const [ours, theirs] = [here(request).plans, there(request).plans];
+  ways += ours.length;
+  const found = differenceOf(ours, theirs);
+  return found ? [`${found}: ${JSON.stringify(request)}`] : [];
+});
+for (const line of different.slice(0, 10)) console.log(line);
+console.log(`${requests.length} requests, ${ways} ways: ${different.length} requests come out differently.`);
+process.exit(different.length > 0 ? 1 : 0);
