@@ -6,7 +6,8 @@
  */
 import { readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import { errorAnswer, type ErrorAnswer } from '../src/contract/read';
+import type { ErrorAnswer } from '../src/contract/types';
+import { refusalAnswer } from '../src/wording/issues';
 import { answerText, isError } from '../src/work/answer';
 
 const USAGE = 'Name one request file, "-" for standard input, or --lines for one request a line.';
@@ -20,7 +21,7 @@ function readText(file: string): string {
   try {
     return readFileSync(file === '-' ? 0 : file, 'utf8');
   } catch {
-    return fail(errorAnswer([{ path: '', message: `${file} cannot be read. ${USAGE}` }]));
+    return fail(refusalAnswer(`${file} cannot be read. ${USAGE}`));
   }
 }
 
@@ -36,7 +37,7 @@ async function planLines() {
 process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1));
 
 const args = process.argv.slice(2);
-if (args.length !== 1) fail(errorAnswer([{ path: '', message: USAGE }]));
+if (args.length !== 1) fail(refusalAnswer(USAGE));
 if (args[0] === '--lines') await planLines();
 else {
   const answer = answerText(readText(args[0]));

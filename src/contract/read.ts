@@ -1,25 +1,17 @@
 import type { ErrorObject } from 'ajv';
-import { requestIssues, type ChoiceIssue, type PlanRequest } from '../core';
+import { requestIssues, type Issue, type IssueData, type PlanRequest } from '../core';
 import { validRequest } from './validators.generated.js';
 
 /** A request that cannot be understood; thrown by readRequest and answered as the contract's error object. */
 export class BadRequest extends Error {
-  constructor(readonly issues: readonly ChoiceIssue[]) {
-    super(issues.map(({ path, message }) => `${path || '/'}: ${message}`).join('\n'));
+  constructor(readonly issues: readonly Issue[]) {
+    super(issues.map(({ path, code }) => `${path || '/'}: ${code}`).join('\n'));
   }
-}
-
-export interface ErrorAnswer {
-  readonly error: { readonly code: 'bad-request'; readonly issues: readonly ChoiceIssue[] };
-}
-
-export function errorAnswer(issues: readonly ChoiceIssue[]): ErrorAnswer {
-  return { error: { code: 'bad-request', issues } };
 }
 
 /**
  * Checks that a value is a request the core understands.
- * @throws BadRequest with a path and a sentence for each thing wrong
+ * @throws BadRequest with a path and a code for each thing wrong
  */
 export function readRequest(value: unknown): PlanRequest {
   if (!validRequest(value)) throw new BadRequest(shapeIssues(validRequest.errors ?? []));
@@ -42,60 +34,60 @@ export function parseJson(text: string): unknown {
   try {
     return JSON.parse(text);
   } catch {
-    throw new BadRequest([
-      { path: '', message: 'This is not JSON. Send one JSON object, in double quotes.' },
-    ]);
+    throw new BadRequest([{ path: '', code: 'no-json' }]);
   }
 }
 
-/** Most issues named in one answer; a wholly foreign file has thousands. */
-const MOST_ISSUES = 20;
-
-/** The validator's errors as sentences, one a place; the noise of untaken branches is left out. */
-export function shapeIssues(errors: readonly ErrorObject[]): ChoiceIssue[] {
-  const issues = new Map<string, ChoiceIssue>();
+/** The validator's errors as issues, one a place; the noise of untaken branches is left out. */
+export function shapeIssues(errors: readonly ErrorObject[]): Issue[] {
+  const issues = new Map<string, Issue>();
   for (const error of errors) {
     if (error.keyword === 'if' || error.keyword === 'oneOf') continue;
     const issue = shapeIssue(error);
     if (!issues.has(issue.path)) issues.set(issue.path, issue);
   }
-  return [...issues.values()].slice(0, MOST_ISSUES);
+  return [...issues.values()];
 }
 
-function shapeIssue({ keyword, instancePath, params, message }: ErrorObject): ChoiceIssue {
+function shapeIssue({ keyword, instancePath: path, params, message }: ErrorObject): Issue {
+  const { missingProperty, additionalProperty, allowedValues, allowedValue, type, limit } = params as Params;
   switch (keyword) {
     case 'required':
-      return { path: `${instancePath}/${params.missingProperty}`, message: 'This is missing; put it in.' };
+      return { path: `${path}/${missingProperty}`, code: 'missing' };
     case 'additionalProperties':
       return {
-        path: `${instancePath}/${params.additionalProperty}`,
-        message: 'Nothing is known by this name; check the spelling or leave it out.',
+        path: `${path}/${additionalProperty}`,
+        // The one thing that a rest may not have and a note must.
+        code: additionalProperty === 'pitches' ? 'rest-with-pitches' : 'unknown-field',
       };
     case 'enum':
-      return { path: instancePath, message: `Choose one of ${params.allowedValues.join(', ')}.` };
+      return { path, code: 'not-one-of', data: { allowed: allowedValues ?? [] } };
     case 'const':
-      return { path: instancePath, message: `This must be ${JSON.stringify(params.allowedValue)}.` };
+      return { path, code: 'must-be', data: { value: allowedValue ?? null } };
     case 'type':
-      return { path: instancePath, message: `This must be ${article(params.type)}.` };
+      return { path, code: 'wrong-type', data: { type: String(type) } };
     case 'discriminator':
-      return {
-        path: `${instancePath}/type`,
-        message:
-          'Choose one of scale, arpeggio, broken-thirds, broken-fourths, broken-sixths, double-stops, notes.',
-      };
-    case 'false schema':
-      return { path: instancePath, message: 'A rest has no pitches; leave one of the two out.' };
+      return { path: `${path}/type`, code: 'no-material' };
     case 'multipleOf':
-      return { path: instancePath, message: 'Positions go by halves: 0.5, 1, 1.5, 2, …' };
+      return { path, code: 'not-by-halves' };
     case 'minItems':
-      return { path: instancePath, message: `Put at least ${params.limit} in.` };
+    case 'minProperties':
+      return { path, code: 'too-few', data: { limit: limit ?? 1 } };
     case 'maxItems':
-      return { path: instancePath, message: `At most ${params.limit} fit here.` };
+      return { path, code: 'too-many', data: { limit: limit ?? 1 } };
+    case 'pattern':
+      return { path, code: path.endsWith('/time') ? 'no-time' : 'no-text-like-it' };
     default:
-      return { path: instancePath, message: `This ${message ?? 'cannot be read'}.` };
+      return { path, code: 'out-of-bounds', data: { bounds: message ?? '' } };
   }
 }
 
-function article(type: string): string {
-  return /^[aeiou]/.test(type) ? `an ${type}` : `a ${type}`;
+/** What the validator says of one error, by its keyword. */
+interface Params {
+  readonly missingProperty?: string;
+  readonly additionalProperty?: string;
+  readonly allowedValues?: Extract<IssueData[string], readonly unknown[]>;
+  readonly allowedValue?: string | number | boolean | null;
+  readonly type?: string;
+  readonly limit?: number;
 }

@@ -6,4 +6,7 @@ interface Validator {
 }
 export const validRequest: Validator;
 export const validResponse: Validator;
+export const validPlan: Validator;
+export const validStudent: Validator;
+export const validBrief: Validator;
 export const validBackup: Validator;

@@ -1,15 +1,39 @@
 /** The public face of the core: everything above it imports from here only. */
-export type { PositionLabel } from './hand/hold';
-export { inPosition, ordinal } from './hand/hold';
+export { FINGERS, laidFingers, type Finger, type FingerPlaces } from './hand/finger';
+export type { PositionNumber } from './hand/hold';
 export { positionsOf } from './hand/models';
-export { HAND_DEFAULTS, resolveHand, type HandChoice, type HandProfile, type HandSize } from './hand/profile';
-export { reachShare, reachVerdict, spreadMm, type Verdict } from './hand/reach';
+export {
+  HAND_DEFAULTS,
+  HAND_SIZES,
+  resolveHand,
+  type HandChoice,
+  type HandProfile,
+  type HandSize,
+} from './hand/profile';
+export { pairVerdict, reachVerdict, spreadMm, VERDICTS, type Verdict } from './hand/reach';
 export { centsPerMm, stopMm, stopMmForRatio } from './instrument/geometry';
-export { INSTRUMENTS, type Clef, type InstrumentData, type InstrumentKind } from './instrument/instruments';
-export { resolveSetup, type ChoiceIssue, type OpenString, type Setup } from './instrument/setup';
-export { readNoteText, writeNoteText, type NoteText, type TextIssue } from './formats/notetext';
+export {
+  CLEFS,
+  INSTRUMENT_KINDS,
+  instrumentData,
+  SCHOOLS,
+  type Clef,
+  type InstrumentData,
+  type InstrumentKind,
+  type School,
+  type Stringing,
+} from './instrument/instruments';
+export { resolveSetup, type OpenString, type Setup } from './instrument/setup';
+export type { Issue, IssueData } from './issue';
+export {
+  readNoteText,
+  writeNoteText,
+  type NoteText,
+  type TextIssue,
+  type TextIssueCode,
+} from './formats/notetext';
 export * from './findings/checks';
-export type { Crowd } from './findings/crowding';
+export { crowdedPairs, type Crowd, type CrowdedPair } from './findings/crowding';
 export type { Cue, CueAt } from './findings/economy';
 export { findingsOf, type Finding, type Findings, type Heard } from './findings/findings';
 export { playedNotes, type Played } from './findings/played';
@@ -37,24 +61,38 @@ export {
   type OwnTable,
   type StringTuning,
   type System,
+  type TableIssue,
 } from './pitch/intonation';
+export {
+  barsOf,
+  COMMON_TIME,
+  onsetsOf,
+  placesIn,
+  readTime,
+  type Bar,
+  type Barred,
+  type BarPlace,
+  type TimeSignature,
+} from './material/bars';
 export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
-export type * from './material/spec';
-export { NOTE_NAMES, noteName, type NoteNames } from './pitch/naming';
+export * from './material/spec';
+export { NOTE_NAMES, type NoteNames } from './pitch/naming';
 export { keyAlteration, signatureName, type Key } from './pitch/key';
 export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from './pitch/pitch';
-export {
-  comparePlans,
-  heldAlike,
-  type Comparison,
-  type PlaceCompared,
-  type TermCompared,
-} from './planner/compare';
+export { CHORDS, SCALES } from './pitch/scales';
+export { comparePlans, heldAlike, samePlace } from './planner/explain';
+export type { Counted, Felt, PlanMeasure } from './planner/explain';
 export { requestIssues } from './planner/issues';
+export {
+  fingeringOf,
+  hasFingering,
+  planKept,
+  type KeptAnswer,
+  type KeptFingering,
+  type KeptStep,
+} from './planner/kept';
 export { plan } from './planner/plan';
-export { priceWords } from './planner/price';
-export type * from './planner/request';
-export type * from './planner/response';
-export { requestWeights, type Weights } from './planner/weights';
-export { TERM_NAMES, type TermName } from './planner/terms';
+export * from './planner/request';
+export * from './planner/response';
+export { requestWeights, TERM_NAMES, type TermName, type Weights } from './planner/cost';

@@ -1,12 +1,13 @@
-import { BadRequest, parseJson, shapeIssues } from '../contract/read';
-import { requestIssues, type ChoiceIssue } from '../core';
+import { parseJson, shapeIssues, BadRequest } from '../contract/read';
 import { validBackup } from '../contract/validators.generated.js';
+import { requestIssues, type Issue } from '../core';
+import { issueWords } from '../wording/issues';
 import type { Kept } from './db';
 import type { PlanRecord, StudentRecord } from './records';
-import { planOfVersion2 } from './versions';
+import { planOfVersion2, planOfVersion3 } from './versions';
 
 /** Version of the backup file this app writes; it reads this one and all before. */
-export const BACKUP_VERSION = 2;
+export const BACKUP_VERSION = 3;
 
 export function backupText(kept: Kept, now: Date): string {
   const head = { format: 'dove-path-backup', version: BACKUP_VERSION, savedAt: now.toISOString() };
@@ -37,11 +38,11 @@ export function readBackup(text: string): BackupReading {
     return trouble(
       `This backup comes from a later version of Dove Path (${head.version}; this one reads up to ${BACKUP_VERSION}). Update the app, then restore it.`,
     );
-  const current = head.version === 1 ? backupOfVersion2(head) : head;
+  const current = upgraded(head);
   if (!validBackup(current)) {
     const [issue] = shapeIssues(validBackup.errors ?? []);
     return trouble(
-      `This backup is damaged at ${issue.path}: ${issue.message} Nothing was changed; choose another copy.`,
+      `This backup is damaged at ${issue.path}: ${issueWords(issue)} Nothing was changed; choose another copy.`,
     );
   }
   const { plans, students, briefs } = current as unknown as Kept;
@@ -49,18 +50,27 @@ export function readBackup(text: string): BackupReading {
     ...plans.flatMap(({ request }, at) => under(`/plans/${at}/request`, requestIssues(request))),
     ...briefs.flatMap(({ request }, at) => under(`/briefs/${at}/request`, requestIssues(request))),
   ];
-  if (issue) return trouble(`This backup is damaged at ${issue.path}: ${issue.message} Nothing was changed.`);
+  if (issue)
+    return trouble(`This backup is damaged at ${issue.path}: ${issueWords(issue)} Nothing was changed.`);
   return { kind: 'kept', kept: { plans, students, briefs } };
 }
 
-/** A file of version 1 held plans alone. */
-function backupOfVersion2(file: object): object {
-  const { plans } = file as { plans?: unknown };
-  const upgraded = Array.isArray(plans) ? plans.map((plan) => planOfVersion2(plan as object)) : plans;
-  return { ...file, plans: upgraded, students: [], briefs: [] };
+/** A file of any version as one of this version. */
+function upgraded(file: { readonly version?: unknown }): object {
+  let current: object = file;
+  if (file.version === 1) current = { ...withPlans(current, planOfVersion2), students: [], briefs: [] };
+  if (file.version === 1 || file.version === 2)
+    current = withPlans(current, (plan) => planOfVersion3(plan, 'file'));
+  return current;
 }
 
-function under(path: string, issues: readonly ChoiceIssue[]): ChoiceIssue[] {
+function withPlans(file: object, become: (plan: object) => object): object {
+  const { plans } = file as { plans?: unknown };
+  const known = Array.isArray(plans) && plans.every((plan) => typeof plan === 'object' && plan !== null);
+  return { ...file, plans: known ? plans.map(become) : plans };
+}
+
+function under(path: string, issues: readonly Issue[]): Issue[] {
   return issues.map((issue) => ({ ...issue, path: path + issue.path }));
 }
 
@@ -98,7 +108,7 @@ const studentContent = (student: StudentRecord) => ({ ...student, createdAt: 0, 
 const planContent = (plan: PlanRecord) => [
   plan.name,
   plan.typed,
-  plan.chosen,
+  plan.choice,
   plan.request,
   plan.studentId,
   plan.tags,

@@ -1,6 +1,8 @@
-import { Dexie, type EntityTable } from 'dexie';
+import { Dexie, type EntityTable, type Transaction } from 'dexie';
+import type { StorageFault } from '../wording/storage';
+import { fits, TABLES, withFields, type Change, type TableName, type Tables } from './changes';
 import type { BriefRecord, PlanRecord, StudentRecord } from './records';
-import { planOfVersion2 } from './versions';
+import { planOfVersion2, planOfVersion3 } from './versions';
 
 /** The browser's own database; nothing of it leaves the machine but by a backup file. */
 export const db = new Dexie('dove-path') as Dexie & {
@@ -11,14 +13,17 @@ export const db = new Dexie('dove-path') as Dexie & {
 db.version(1).stores({ plans: 'id, changedAt' });
 db.version(2)
   .stores({ plans: 'id, changedAt, studentId', students: 'id, name', briefs: 'id, name' })
-  .upgrade((step) =>
-    step
-      .table('plans')
-      .toCollection()
-      .modify((plan, place) => {
-        place.value = planOfVersion2(plan);
-      }),
-  );
+  .upgrade((step) => eachPlan(step, planOfVersion2));
+db.version(3).upgrade((step) => eachPlan(step, (plan) => planOfVersion3(plan, 'browser')));
+
+function eachPlan(step: Transaction, become: (plan: object) => object) {
+  return step
+    .table<object>('plans')
+    .toCollection()
+    .modify((plan, place) => {
+      place.value = become(plan);
+    });
+}
 
 /** Everything that is kept. */
 export interface Kept {
@@ -51,99 +56,99 @@ export function getPlan(id: string): Promise<PlanRecord | undefined> {
   return db.plans.get(id);
 }
 
-export async function savePlan(record: PlanRecord): Promise<void> {
-  await db.plans.put(record);
+export function getStudent(id: string): Promise<StudentRecord | undefined> {
+  return db.students.get(id);
+}
+
+/** What became of some changes: all written, with the records as they now stand, or none. */
+export type Outcome =
+  | { readonly kind: 'written'; readonly records: readonly Tables[TableName][] }
+  | {
+      readonly kind: 'conflict';
+      readonly change: Change;
+      /** What stands there instead; undefined where nothing does. */
+      readonly current: Tables[TableName] | undefined;
+    };
+
+class Conflict extends Error {
+  constructor(readonly outcome: Outcome) {
+    super('conflict');
+  }
 }
 
 /**
- * Saves a plan that was read or last saved at `seen` (its changedAt then); where another page has saved it since,
- * nothing is written.
- * @returns what another page has made of it, or null where the plan is saved
+ * The one way anything is written: all changes or none. A change is written only where the record still is as the change found it, or is already as
+ * it would become.
  */
-export function savePlanSeen(record: PlanRecord, seen: number): Promise<PlanRecord | null> {
-  return db.transaction('rw', db.plans, async () => {
-    const kept = await db.plans.get(record.id);
-    if (kept && kept.changedAt !== seen && kept.changedAt !== record.changedAt) return kept;
-    await db.plans.put(record);
-    return null;
-  });
+export async function commit(changes: readonly Change[], now = Date.now()): Promise<Outcome> {
+  try {
+    const records = await db.transaction('rw', db.plans, db.students, db.briefs, async () => {
+      const written: Tables[TableName][] = [];
+      for (const change of changes) written.push(await write(change, now));
+      return written;
+    });
+    return { kind: 'written', records };
+  } catch (error) {
+    if (error instanceof Conflict) return error.outcome;
+    throw error;
+  }
 }
 
-export async function deletePlan(id: string): Promise<void> {
-  await db.plans.delete(id);
+async function write(change: Change, now: number): Promise<Tables[TableName]> {
+  const table = db.table<Tables[TableName], string>(change.table);
+  const id = change.kind === 'updated' ? change.id : change.record.id;
+  const current = await table.get(id);
+  const conflict = () => new Conflict({ kind: 'conflict', change, current });
+  switch (change.kind) {
+    case 'added':
+      if (current) throw conflict();
+      await table.add(change.record);
+      return change.record;
+    case 'removed':
+      await table.delete(id);
+      return change.record;
+    case 'updated': {
+      if (!current || !(fits(current, change) || fits(current, { from: change.to }))) throw conflict();
+      const record = { ...withFields(current, change), ...changedAt(current, now) };
+      await table.put(record);
+      return record;
+    }
+  }
 }
 
-export async function saveStudent(record: StudentRecord): Promise<void> {
-  await db.students.put(record);
+/** Every write is later than the one before it, whatever the clock says. */
+function changedAt(current: Tables[TableName], now: number): { changedAt?: number } {
+  return 'changedAt' in current ? { changedAt: Math.max(now, current.changedAt + 1) } : {};
 }
 
-/**
- * Changes some of what is known of a student, from what is kept at that moment: quick changes and other pages lose nothing.
- * @returns the record before
- */
-export function editStudent(
-  id: string,
-  change: (student: StudentRecord) => Partial<StudentRecord>,
-): Promise<StudentRecord | undefined> {
-  return db.transaction('rw', db.students, async () => {
-    const before = await db.students.get(id);
-    if (before) await db.students.put({ ...before, ...change(before), id, changedAt: Date.now() });
-    return before;
-  });
+/** Everything that is kept, as changes that take it out. */
+export function removals(kept: Kept): Change[] {
+  return TABLES.flatMap((table) =>
+    kept[table].map((record) => ({ kind: 'removed', table, record }) as Change),
+  );
 }
 
-/** Deletes a student; the plans stay, for nobody in particular. @returns the ids of those plans */
-export function deleteStudent(id: string): Promise<string[]> {
-  return db.transaction('rw', db.plans, db.students, async () => {
-    const theirs = await db.plans.where('studentId').equals(id).primaryKeys();
-    await db.plans.where('studentId').equals(id).modify({ studentId: null });
-    await db.students.delete(id);
-    return theirs;
-  });
+/** Everything in some collection, as changes that put it in. */
+export function additions(kept: Kept): Change[] {
+  return TABLES.flatMap((table) => kept[table].map((record) => ({ kind: 'added', table, record }) as Change));
 }
 
-/** Brings a deleted student back, with the plans. */
-export function returnStudent(record: StudentRecord, plans: readonly string[]): Promise<void> {
-  return db.transaction('rw', db.plans, db.students, async () => {
-    await db.students.put(record);
-    await db.plans
-      .where('id')
-      .anyOf([...plans])
-      .modify({ studentId: record.id });
-  });
+/** A student taken out; the plans stay, for nobody in particular. */
+export async function removalOfStudent(student: StudentRecord): Promise<Change[]> {
+  const theirs = await db.plans.where('studentId').equals(student.id).primaryKeys();
+  return [
+    { kind: 'removed', table: 'students', record: student },
+    ...theirs.map((id): Change => ({
+      ...{ kind: 'updated', table: 'plans', id },
+      ...{ from: { studentId: student.id }, to: { studentId: null } },
+    })),
+  ];
 }
 
-export async function saveBrief(record: BriefRecord): Promise<void> {
-  await db.briefs.put(record);
-}
-
-export async function deleteBrief(id: string): Promise<void> {
-  await db.briefs.delete(id);
-}
-
-/** Adds all or none. */
-export async function addKept({ plans, students, briefs }: Kept): Promise<void> {
-  await db.transaction('rw', db.plans, db.students, db.briefs, async () => {
-    await db.students.bulkAdd([...students]);
-    await db.briefs.bulkAdd([...briefs]);
-    await db.plans.bulkAdd([...plans]);
-  });
-}
-
-/** Empties the studio. @returns what was there */
-export function clearKept(): Promise<Kept> {
-  return db.transaction('rw', db.plans, db.students, db.briefs, async () => {
-    const kept = await listKept();
-    await Promise.all([db.plans.clear(), db.students.clear(), db.briefs.clear()]);
-    return kept;
-  });
-}
-
-/** A sentence for a failed read or write, with what to do. */
-export function storageTrouble(error: unknown): string {
+/** Why a read or a write failed. */
+export function storageFault(error: unknown): StorageFault {
   const name = error instanceof Error ? error.name : '';
-  const full = name === 'QuotaExceededError' || /quota/i.test(String(error));
-  return full
-    ? 'Not saved: the browser has no room left. Save a backup file now, then delete plans you no longer need.'
-    : 'Not saved: the browser blocks storage for this page. Save a backup file now, then allow site data and reload.';
+  if (name === 'QuotaExceededError' || /quota/i.test(String(error))) return 'full';
+  if (name === 'VersionError') return 'newer';
+  return 'blocked';
 }

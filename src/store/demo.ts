@@ -1,5 +1,5 @@
 import type { PlanRequest } from '../core';
-import { addKept, listKept, type Kept } from './db';
+import { additions, commit, listKept, type Kept } from './db';
 import { newRecord, type StudentRecord } from './records';
 
 type DemoStudent = Omit<StudentRecord, 'id' | 'createdAt' | 'changedAt'>;
@@ -180,5 +180,5 @@ export function demoStudio(now: number): Kept {
 /** Fills a studio in which nothing is kept. */
 export async function fillWithDemo(): Promise<void> {
   const { plans, students, briefs } = await listKept();
-  if (plans.length + students.length + briefs.length === 0) await addKept(demoStudio(Date.now()));
+  if (plans.length + students.length + briefs.length === 0) await commit(additions(demoStudio(Date.now())));
 }

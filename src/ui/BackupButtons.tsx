@@ -1,9 +1,11 @@
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
-import { backupText, joinKept, readBackup } from '../store/backup';
-import { addKept, listKept, storageTrouble } from '../store/db';
+import type { Kept } from '../store/db';
+import { additions, commit, listKept, storageFault } from '../store/db';
 import type { PlanRecord } from '../store/records';
-import { say } from './notices';
+import { say } from '../app/notices';
+import { counted, listed } from '../wording/grammar';
+import { storageWords } from '../wording/storage';
 
 interface Props {
   /** Called before a backup is written; a plan it returns is in the file even where the browser could not keep it. */
@@ -42,10 +44,14 @@ export function BackupButtons({ before }: Props) {
   );
 }
 
+/** Reading and writing backups is fetched when it is asked for. */
+const loadBackup = () => import('../store/backup');
+
 async function saveBackup(before: Props['before']) {
   const stand = (await before?.()) ?? null;
-  const kept = await listKept().catch(() => ({ plans: [], students: [], briefs: [] }));
+  const kept = await listKept().catch((): Kept => ({ plans: [], students: [], briefs: [] }));
   const plans = stand ? [stand, ...kept.plans.filter(({ id }) => id !== stand.id)] : kept.plans;
+  const { backupText } = await loadBackup();
   offerFile(backupText({ ...kept, plans }, new Date()));
 }
 
@@ -60,6 +66,7 @@ function offerFile(text: string) {
 
 /** Joins what a backup file holds to what is here; a file that cannot be read changes nothing. */
 async function restoreBackup(text: string) {
+  const { joinKept, readBackup } = await loadBackup();
   const reading = readBackup(text);
   if (reading.kind === 'trouble') {
     say({ kind: 'trouble', message: reading.message });
@@ -67,21 +74,19 @@ async function restoreBackup(text: string) {
   }
   try {
     const { added, known } = joinKept(await listKept(), reading.kept);
-    await addKept(added);
+    await commit(additions(added));
     say({ kind: 'done', message: restoredWords(added, known) });
   } catch (error) {
-    say({ kind: 'trouble', message: storageTrouble(error) });
+    say({ kind: 'trouble', message: storageWords(storageFault(error)) });
   }
 }
 
-const counted = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
-
-function restoredWords({ plans, students, briefs }: ReturnType<typeof joinKept>['added'], known: number) {
+function restoredWords({ plans, students, briefs }: Kept, known: number) {
   const parts = [
     counted(plans.length, 'plan'),
     ...(students.length > 0 ? [counted(students.length, 'student')] : []),
     ...(briefs.length > 0 ? [counted(briefs.length, 'brief')] : []),
   ];
   const rest = known > 0 ? ` ${known} ${known === 1 ? 'was' : 'were'} here already.` : '';
-  return `${parts.join(', ')} restored.${rest}`;
+  return `${listed(parts)} restored.${rest}`;
 }

@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
-import { planTitle } from '../brief/words';
+import { planTitle } from '../wording/material';
 import { Head, type ViewAddress } from './Head';
-import type { Meaning, MeaningState } from './meaning';
+import type { Meaning, MeaningState } from '../app/meaning';
 import { NoticeBar } from './NoticeBar';
 
 interface Props {

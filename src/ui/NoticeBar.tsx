@@ -1,4 +1,4 @@
-import { dismissNotice, useNotice } from './notices';
+import { dismissNotice, useNotice } from '../app/notices';
 
 /** What just happened, with the way back where there is one. */
 export function NoticeBar() {

@@ -1,5 +1,5 @@
 import { Redo2, Undo2 } from 'lucide-react';
-import type { History } from './history';
+import type { History } from '../app/history';
 
 interface Props<T> {
   readonly history: History<T>;

@@ -1,25 +1,29 @@
-import { BadRequest, errorAnswer, parseRequest, readRequest, type ErrorAnswer } from '../contract/read';
-import { plan, type PlanResponse } from '../core';
+import { BadRequest, parseRequest, readRequest } from '../contract/read';
+import type { ErrorAnswer, PlanAnswer } from '../contract/types';
+import { plan, type PlanRequest } from '../core';
+import { wordedAnswer } from '../wording/answer';
+import { errorAnswer } from '../wording/issues';
 
-/** Checks a value and plans it; a request that cannot be understood comes back as the error object, nothing is thrown for it. */
-export function answerValue(value: unknown): PlanResponse | ErrorAnswer {
-  return guarded(() => plan(readRequest(value)));
+/** Checks a value and plans it, in words; a request that cannot be understood comes back as the error object, nothing is thrown for it. */
+export function answerValue(value: unknown): PlanAnswer | ErrorAnswer {
+  return guarded(() => readRequest(value));
 }
 
 /** The same for JSON text. */
-export function answerText(text: string): PlanResponse | ErrorAnswer {
-  return guarded(() => plan(parseRequest(text)));
+export function answerText(text: string): PlanAnswer | ErrorAnswer {
+  return guarded(() => parseRequest(text));
 }
 
-function guarded(work: () => PlanResponse): PlanResponse | ErrorAnswer {
+function guarded(read: () => PlanRequest): PlanAnswer | ErrorAnswer {
   try {
-    return work();
+    const request = read();
+    return wordedAnswer(request, plan(request));
   } catch (error) {
     if (error instanceof BadRequest) return errorAnswer(error.issues);
     throw error;
   }
 }
 
-export function isError(answer: PlanResponse | ErrorAnswer): answer is ErrorAnswer {
+export function isError(answer: PlanAnswer | ErrorAnswer): answer is ErrorAnswer {
   return 'error' in answer;
 }

@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { Worker } from 'node:worker_threads';
-import { errorAnswer, type ErrorAnswer } from '../contract/read';
-import type { PlanResponse } from '../core';
+import type { ErrorAnswer, PlanAnswer } from '../contract/types';
+import { refusalAnswer } from '../wording/issues';
 
 /** Most requests in one book. */
 export const MOST_PAGES = 5000;
@@ -18,12 +18,12 @@ const PLAN_CLOCK = {
 };
 
 /** A request's answer with its place in the book. */
-export type Page = (PlanResponse | ErrorAnswer) & {
+export type Page = (PlanAnswer | ErrorAnswer) & {
   readonly book: { readonly page: number; readonly of: number };
 };
 
 /** One page as a line of the answer. */
-export function pageLine(answer: PlanResponse | ErrorAnswer, page: number, of: number): string {
+export function pageLine(answer: PlanAnswer | ErrorAnswer, page: number, of: number): string {
   return JSON.stringify({ ...answer, book: { page, of } } satisfies Page);
 }
 
@@ -59,7 +59,7 @@ export async function* workBook(
   let failed: ErrorAnswer | undefined;
   let wake = () => {};
   const deadline = setTimeout(() => {
-    failed = errorAnswer([{ path: '', message: clock.message }]);
+    failed = refusalAnswer(clock.message);
     wake();
   }, clock.seconds * 1000);
   const hand = (worker: Worker) => {
@@ -72,9 +72,7 @@ export async function* workBook(
       wake();
     });
     worker.on('error', () => {
-      failed = errorAnswer([
-        { path: '', message: 'A part of the book could not be worked out; send it again in parts.' },
-      ]);
+      failed = refusalAnswer('A part of the book could not be worked out; send it again in parts.');
       wake();
     });
     for (let at = 0; at < AT_HAND; at++) hand(worker);
@@ -100,9 +98,9 @@ export async function workPlan(
   text: string,
   start: StartWorker,
   clock: Clock = PLAN_CLOCK,
-): Promise<PlanResponse | ErrorAnswer> {
+): Promise<PlanAnswer | ErrorAnswer> {
   for await (const line of workBook([text], start, clock)) {
-    const answer = JSON.parse(line) as (PlanResponse | ErrorAnswer) & { book?: Page['book'] };
+    const answer = JSON.parse(line) as (PlanAnswer | ErrorAnswer) & { book?: Page['book'] };
     delete answer.book;
     return answer;
   }

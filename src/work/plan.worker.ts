@@ -1,42 +1,63 @@
 import { expose } from 'comlink';
+import { BadRequest, readRequest } from '../contract/read';
 import {
   drillForFinding,
   findingsOf,
   onePositionDrill,
+  plan,
+  planKept,
+  requestWeights,
   resolveSetup,
   type Aim,
   type Finding,
   type Findings,
   type PlanRequest,
-  type PlanResponse,
   type PositionDrill,
+  type Weights,
 } from '../core';
-import { answerValue, isError } from './answer';
+import { forView, type Answer, type Ask } from './ask';
 
 /** The answer given last: what is asked next is mostly about it, and long answers are slow to send to and fro. */
-let last: { readonly text: string; readonly response: PlanResponse } | undefined;
+let last: { readonly text: string; readonly answer: Answer } | undefined;
+/** Other prices than the usual ones, to try what hangs on them. */
+let prices: Partial<Weights> = {};
 
-function plan(request: PlanRequest) {
-  const answer = answerValue(request);
-  if (!isError(answer)) last = { text: JSON.stringify(request), response: answer };
-  return answer;
+function answerTo(ask: Ask): Answer {
+  const text = JSON.stringify(ask);
+  if (last?.text !== text) last = { text, answer: workOut(ask) };
+  return last.answer;
 }
 
-/** One plan of the answer to a request; null where it has no such plan. */
-function chosenOf(request: PlanRequest, chosen: number) {
-  const response = last?.text === JSON.stringify(request) ? last.response : plan(request);
-  return isError(response) || !response.plans[chosen] ? null : { response, plan: response.plans[chosen] };
+function workOut({ request, kept }: Ask): Answer {
+  try {
+    const asked = forView(readRequest(request));
+    const weights = { ...requestWeights(asked), ...prices };
+    if (kept) return { kind: 'planned', ...planKept(asked, kept, weights) };
+    const response = plan(asked, weights);
+    return { kind: 'planned', response, found: response.plans.length > 0 ? 0 : null, own: false };
+  } catch (error) {
+    if (error instanceof BadRequest) return { kind: 'refused', issues: error.issues };
+    throw error;
+  }
 }
 
-/** What one plan of the answer to a request means for its student. */
-function findings(request: PlanRequest, chosen: number, aim: Aim): Findings | null {
-  const one = chosenOf(request, chosen);
-  return one && findingsOf(request, one.response, one.plan, aim);
+/** One plan of an answer; null where it has no such plan. */
+function chosenOf(ask: Ask, chosen: number) {
+  const answer = answerTo(ask);
+  const one = answer.kind === 'planned' ? answer.response.plans[chosen] : undefined;
+  return answer.kind === 'planned' && one ? { response: answer.response, plan: one } : null;
+}
+
+/** What one plan of an answer means for its student. */
+function findings(ask: Ask, chosen: number, aim: Aim): Findings | null {
+  const one = chosenOf(ask, chosen);
+  return one && findingsOf(ask.request, one.response, one.plan, aim);
 }
 
 /** The drill for something found in a plan. */
-function findingDrill(request: PlanRequest, chosen: number, finding: Finding): PlanRequest | null {
-  const one = chosenOf(request, chosen);
+function findingDrill(ask: Ask, chosen: number, finding: Finding): PlanRequest | null {
+  const one = chosenOf(ask, chosen);
+  const { request } = ask;
   return one && drillForFinding(request, one.response, one.plan, resolveSetup(request), finding);
 }
 
@@ -46,8 +67,8 @@ function positionDrill(request: PlanRequest, asked: PositionDrill): PlanRequest 
 }
 
 /** The weightiest findings alone, and how many there are. */
-function weightiest(request: PlanRequest, chosen: number, aim: Aim, most: number): Weightiest {
-  const ranked = findings(request, chosen, aim)?.ranked ?? [];
+function weightiest(ask: Ask, chosen: number, aim: Aim, most: number): Weightiest {
+  const ranked = findings(ask, chosen, aim)?.ranked ?? [];
   return { first: ranked.slice(0, most), count: ranked.length };
 }
 
@@ -57,10 +78,14 @@ export interface Weightiest {
 }
 
 /** As JSON text: for a thousand notes the page reads that much sooner than a copied object. */
-const planText = (request: PlanRequest) => JSON.stringify(plan(request));
+const answerText = (ask: Ask) => JSON.stringify(answerTo(ask));
+
+const setPrices = (other: Partial<Weights>) => {
+  prices = other;
+};
 
 /** What the worker offers to the page. */
-const planner = { planText, findings, weightiest, findingDrill, positionDrill };
-export type Planner = typeof planner;
+const planner = { answerText, findings, weightiest, findingDrill, positionDrill, setPrices };
+export type PlannerInWorker = typeof planner;
 
 expose(planner);

@@ -13,7 +13,7 @@ test('the first plan is two octaves of A major in first position, and changing w
   await setWord(page, 'Positions', 'first position only');
   await expect.poll(() => staffFingers(page)).toEqual([...'123412341234123']);
   await expect(cursorWords(page)).toHaveText(
-    /Note 1 of 15: A flat 3, finger 1 on the G string, 1st position/,
+    /Note 1 of 15, bar 1, beat 1: A flat 3, finger 1 on the G string, 1st position/,
   );
   await setWord(page, 'Octaves', 'three-octave');
   await setWord(page, 'Positions', 'any position');
@@ -26,9 +26,9 @@ test('one cursor moves through everything by keys and by pointer', async ({ page
   await picture(page).focus();
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowRight');
-  await expect(cursorWords(page)).toContainText('Note 3 of 15: C sharp 4, finger 3');
+  await expect(cursorWords(page)).toContainText('Note 3 of 15, bar 1, beat 3: C sharp 4, finger 3');
   await page.keyboard.press('End');
-  await expect(cursorWords(page)).toContainText('Note 15 of 15: A 5');
+  await expect(cursorWords(page)).toContainText('Note 15 of 15, bar 4, beat 3: A 5');
   await page.keyboard.press('ArrowRight');
   await expect(cursorWords(page)).toContainText('Note 15 of 15');
   await page.keyboard.press('Home');
@@ -37,7 +37,7 @@ test('one cursor moves through everything by keys and by pointer', async ({ page
   const staff = await page.getByTestId('staff').boundingBox();
   if (!before || !staff) throw new Error('nothing is drawn');
   await page.mouse.click(staff.x + 3.5 * before.width, staff.y + 40);
-  await expect(cursorWords(page)).toContainText('Note 4 of 15: D 4, open D');
+  await expect(cursorWords(page)).toContainText('Note 4 of 15, bar 1, beat 4: D 4, open D');
   expect((await cursor.boundingBox())?.x).toBeCloseTo(before.x + 3 * before.width, 0);
 });
 
@@ -100,7 +100,7 @@ test('a backup goes out and comes back after everything is wiped', async ({ page
     page.getByRole('button', { name: 'Wren: E♭ major scale, two octaves, violin', exact: true }),
   ).toHaveCount(0);
   await page.getByLabel('Backup file to restore').setInputFiles(file);
-  await expect(page.getByText('7 plans, 5 students, 1 brief restored.')).toBeVisible();
+  await expect(page.getByText('7 plans, 5 students, and 1 brief restored.')).toBeVisible();
   await expect(
     page.getByRole('button', { name: 'Wren: E♭ major scale, two octaves, violin', exact: true }),
   ).toBeVisible();
@@ -129,7 +129,7 @@ test('an impossible rule says which note and what would help, and helps at a cli
   await setWord(page, 'Octaves', 'three-octave');
   await setWord(page, 'Positions', 'first position only');
   const problem = page.getByRole('alert');
-  await expect(problem).toContainText('C♯6 (note 17) has no place within the rules');
+  await expect(problem).toContainText('C♯6 (bar 5, beat 1) has no place within the rules');
   await expect(problem).toContainText('allow 1st to 6th position');
   await problem.getByRole('button', { name: 'allow 1st to 6th position' }).click();
   await expect(problem).toHaveCount(0);

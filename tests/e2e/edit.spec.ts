@@ -23,7 +23,7 @@ test('by keyboard alone: a finger is put, a string changed, all undone and redon
   await page.keyboard.press(other);
   await expect.poll(async () => (await staffFingers(page))[6]).toBe(other);
   await expect(page.getByTestId('demands')).toContainText(`kept here: finger ${other}`);
-  await expect(outcome(page)).toContainText(/Changed: note .*It costs \d+\.\d more\./);
+  await expect(outcome(page)).toContainText(/Changed: bar .*It costs \d+\.\d more\./);
   await expect(page.getByTestId('kept')).toHaveCount(1);
   const locked = await staffFingers(page);
 
@@ -126,7 +126,7 @@ test('demands that leave no plan are named, and the last one can be undone on th
   await page.getByLabel('Position here').selectOption({ label: '5th position' });
   const alert = page.getByRole('alert');
   await expect(alert).toContainText(/E♭?b?4.*no place within the rules/);
-  await expect(alert.getByRole('button', { name: 'unlock note 1' })).toBeVisible();
+  await expect(alert.getByRole('button', { name: 'unlock bar 1, beat 1' })).toBeVisible();
   await alert.getByRole('button', { name: 'Undo the last change' }).click();
   await expect.poll(() => staffFingers(page)).toEqual(fingers);
 });
@@ -143,12 +143,12 @@ test('where two demands fight the music stays in sight, both notes are marked, a
   await picture(page).focus();
   await page.keyboard.press('x');
   const alert = page.getByRole('alert');
-  await expect(alert).toContainText(/E♭?b?4 \(note 1\) and F4 \(note 2\) fight/);
+  await expect(alert).toContainText(/E♭4 \(bar 1, beat 1\) and F4 \(bar 1, beat 2\) conflict/);
   await expect(page.getByTestId('trouble')).toHaveCount(2);
   await expect(page.getByTestId('staff').locator('.vf-stavenote')).not.toHaveCount(0);
   expect(await serious(new AxeBuilder({ page }))).toEqual([]);
-  await alert.getByRole('button', { name: 'go to note 1' }).click();
-  await expect(cursorWords(page)).toContainText('Note 1 of 15: E flat 4, not planned');
+  await alert.getByRole('button', { name: 'go to bar 1, beat 1' }).click();
+  await expect(cursorWords(page)).toContainText('Note 1 of 15, bar 1, beat 1: E flat 4, not planned');
   await picture(page).focus();
   await page.keyboard.press('Delete');
   await expect(alert).toHaveCount(0);
@@ -172,20 +172,20 @@ test('another material leaves the locks of the old one behind, and undo brings b
 
 test('two ways are laid side by side, their differences marked and added up', async ({ page }) => {
   await openScale(page);
-  await page.getByRole('button', { name: 'Compare way 2 with the one on the stand' }).click();
+  await page.getByRole('button', { name: 'Compare way 2 with the one chosen' }).click();
   const panel = page.getByRole('region', { name: 'Two ways side by side' });
   await expect(panel.getByRole('row', { name: /^in all/ })).toBeVisible();
   const boxed = page.getByTestId('parts');
   expect(await boxed.count()).toBeGreaterThan(0);
   await panel.getByRole('listitem').last().getByRole('button').click();
   await expect(panel.getByRole('listitem').first()).toContainText(
-    /Notes? \d+.* costs \d+\.\d; the other .* \d+\.\d/,
+    /Bar \d+.* costs \d+\.\d; the other .* \d+\.\d/,
   );
   const words = await chosenWay(page).first().textContent();
   expect(words).toContain('cost');
   const found = await new AxeBuilder({ page }).analyze();
   expect(found.violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')).toEqual([]);
-  await panel.getByRole('button', { name: 'Put the other away' }).click();
+  await panel.getByRole('button', { name: 'Close the comparison' }).click();
   await expect(panel).toBeHidden();
 });
 
@@ -208,13 +208,15 @@ test.describe('more by touch alone', () => {
   }) => {
     await openScale(page);
     const first = await staffFingers(page);
-    const staff = await page.getByTestId('staff').boundingBox();
-    const column = await page.getByTestId('cursor').boundingBox();
-    if (!staff || !column) throw new Error('nothing is drawn');
-    const tap = (note: number) => page.touchscreen.tap(staff.x + (note - 0.5) * column.width, staff.y + 60);
+    const tap = async (note: number) => {
+      const staff = await page.getByTestId('staff').boundingBox();
+      const column = await page.getByTestId('cursor').boundingBox();
+      if (!staff || !column) throw new Error('nothing is drawn');
+      await page.touchscreen.tap(staff.x + (note - 0.5) * column.width, staff.y + 60);
+    };
     await page.getByRole('button', { name: 'Mark notes' }).tap();
     await tap(4);
-    await expect(page.getByTestId('marked')).toHaveText('1–4');
+    await expect(page.getByTestId('marked')).toHaveText('bar 1, beats 1–4');
     await page.getByRole('button', { name: 'Carry the fingers on' }).tap();
     await expect(page.getByText(/carried on to 2 groups/)).toBeVisible();
     await page.getByRole('button', { name: 'Undo edit' }).tap();
@@ -224,7 +226,7 @@ test.describe('more by touch alone', () => {
     await expect(cursorWords(page)).toContainText('Note 6 of 15');
     await page.getByLabel('Never here').selectOption('finger');
     await expect.poll(async () => (await staffFingers(page))[5]).not.toBe(first[5]);
-    await page.getByRole('button', { name: 'Compare way 2 with the one on the stand' }).tap();
+    await page.getByRole('button', { name: 'Compare way 2 with the one chosen' }).tap();
     await expect(page.getByRole('heading', { name: 'Two ways side by side' })).toBeVisible();
     await page.getByRole('button', { name: 'Undo edit' }).tap();
     await expect.poll(() => staffFingers(page)).toEqual(first);

@@ -48,12 +48,12 @@ test('two pages that changed the same plan at once both keep theirs', async ({ c
   // The second page's change waits to be kept while the first page keeps its own.
   await fill(two, true);
   await setWord(two, 'Key', 'F');
-  await expect(two.getByTestId('save-state')).toHaveText('Not kept');
+  await expect(two.getByTestId('save-state')).toHaveText('Not saved');
   await setWord(one, 'Key', 'G');
   await saved(one);
   await fill(two, false);
   await two.getByRole('button', { name: 'Try again' }).click();
-  await expect(two.getByText(/Both are kept/)).toBeVisible();
+  await expect(two.getByText(/Both are saved/)).toBeVisible();
   await saved(two);
   const third = await context.newPage();
   await openBench(third, '/');
@@ -84,7 +84,7 @@ test('where there is no room it is said, the backup has everything, and room aga
   await openBench(page, '/?demo');
   await fill(page, true);
   await setWord(page, 'Key', 'G');
-  await expect(page.getByTestId('save-state')).toHaveText('Not kept');
+  await expect(page.getByTestId('save-state')).toHaveText('Not saved');
   await expect(page.getByText('the browser has no room left')).toBeVisible();
   await page
     .getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true })
@@ -153,7 +153,7 @@ test('a link brings its brief: to the plan that has it, or as a new one; a cut l
 test('a brief is kept under a name, begins another plan, is deleted and comes back', async ({ page }) => {
   await openBench(page, '/?demo');
   await page.getByLabel('Name for this brief').fill('Friday group');
-  await page.getByRole('button', { name: 'Keep this brief' }).click();
+  await page.getByRole('button', { name: 'Save this brief' }).click();
   const brief = page.getByRole('button', { name: 'New plan from the brief Friday group' });
   await setWord(page, 'Key', 'C');
   await brief.click();

@@ -1,10 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { briefAddress } from '../../src/brief/address';
+import { briefAddress } from '../../src/app/brief/address';
 import { cursorWords, openBench, serious } from './bench';
 
 const findings = (page: Page) => page.getByTestId('findings');
-const ways = (page: Page) => page.getByRole('heading', { name: /^\d ways$|^The one way$/ });
+const ways = (page: Page) => page.getByRole('heading', { name: /^\d ways$|^One way$/ });
 const view = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name }).click();
 const standing = (page: Page) => expect(page.locator('main[data-ready="true"]')).toBeVisible();
@@ -19,15 +19,15 @@ test('a finding selects its notes, says its sentence, and leads to its shift, th
   page,
 }) => {
   await openPlan(page, 'Juno: D major into thumb position');
-  await expect(findings(page)).toContainText('Notes 15 and 16');
+  await expect(findings(page)).toContainText('Bar 4, beats 3–4');
   const shift = findings(page).getByRole('listitem').filter({ hasText: 'shift' }).first();
-  await expect(shift).toContainText(/Notes \d+ and \d+: a shift from .* to .*, .*, [\d.]+ mm in [\d.]+ s\./);
+  await expect(shift).toContainText(/Bar \d+, .*: a shift from .* to .*, .*, [\d.]+ mm in [\d.]+ s\./);
   await shift.getByRole('button').first().click();
-  const arrived = /Note (\d+) of/.exec((await cursorWords(page).textContent()) ?? '')?.[1];
+  const arrived = /, (bar \d+, beat \d+):/.exec((await cursorWords(page).textContent()) ?? '')?.[1];
   await shift.getByRole('link', { name: 'take it apart' }).click();
   await standing(page);
   const closeUp = page.getByTestId('closeup');
-  await expect(page.getByRole('button', { pressed: true })).toContainText(`(${arrived})`);
+  await expect(page.getByRole('button', { pressed: true })).toContainText(String(arrived));
   await expect(closeUp).toContainText(/Guide: finger .* unheard\. It goes .*, [\d.]+ mm towards the/);
   await expect(closeUp).toContainText('Why here:');
   await expect(page.getByTestId('elsewhere')).toContainText(/costs|Nowhere else/);
@@ -89,9 +89,10 @@ test('each kind of finding is opened from the Bench: its notes are marked and it
       .first();
     await item.getByRole('button').first().click();
     const sentence = (await item.textContent()) ?? '';
-    const last = /Notes? (?:\d+ and )?(\d+)/.exec(sentence)?.[1];
-    await expect(cursorWords(page)).toContainText(`Note ${last} of 8`);
-    await expect(page.getByTestId('marked')).toContainText(String(last));
+    const where = /Bar \d+, beats? [\d–]+(?: to bar \d+, beat \d+)?/.exec(sentence)?.[0] ?? '';
+    const last = /(\d+)$/.exec(where)?.[1];
+    await expect(cursorWords(page)).toContainText(new RegExp(`bar \\d, beat ${last}:`));
+    await expect(page.getByTestId('marked')).toHaveText(where, { ignoreCase: true });
     await item.getByRole('link').click();
     await standing(page);
     await expect(page.getByRole('heading', { name: VIEWS[kind], level: 1 })).toBeVisible();
@@ -132,7 +133,7 @@ test('every finding is followed to its drill on the Bench, which plays', async (
       .filter({ hasText: new RegExp(`^${kind} `) })
       .first();
     await item.getByRole('button', { name: 'drill it' }).click();
-    await expect(page.getByLabel('Name of this plan')).toHaveValue(new RegExp(`^Drill: ${kind}, notes? \\d`));
+    await expect(page.getByLabel('Name of this plan')).toHaveValue(new RegExp(`^Drill: ${kind}, bar \\d`));
     await expect(ways(page)).toBeVisible();
     await page.getByRole('button', { name: 'Listen' }).click();
     await expect(cursorWords(page)).toContainText(/Note [2-9] of/);
@@ -150,7 +151,7 @@ test('a stretch has its drill, and a scale is kept in one position or it is said
   await expect(page.getByRole('listitem').filter({ hasText: '3 and 4 touch' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'open its drill' }).first().click();
   await standing(page);
-  await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Drill: stretch, note 15/);
+  await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Drill: stretch, bar 4, beat 3/);
   await expect(ways(page)).toBeVisible();
   await view(page, 'Shifts');
   await page.getByLabel('Kind of drill').selectOption('broken-thirds');
@@ -184,10 +185,8 @@ test('Hand shows frames, the same frame elsewhere in mm, the stretch with its li
   const mm = spreads.map((words) => Number.parseFloat(words));
   expect(mm.length).toBeGreaterThan(3);
   expect(mm).toEqual([...mm].sort((a, b) => b - a));
-  await page.getByRole('button', { name: 'find a way round' }).click();
-  await expect(
-    page.getByText(/Another way changes note .* and costs [\d.]+ more|no other way/),
-  ).toBeVisible();
+  await page.getByRole('button', { name: 'find another way' }).click();
+  await expect(page.getByText(/Another way changes bar .* and costs [\d.]+ more|no other way/)).toBeVisible();
 });
 
 test('Ear gives targets in cents and mm, hears checks, explains a comma, and says holes in a table', async ({
@@ -228,7 +227,7 @@ test('without a plan, or with one that cannot be played, the views say so and sh
 }) => {
   for (const name of ['hand', 'shifts', 'ear']) {
     await page.goto(`/${name}`);
-    await expect(page.getByRole('alert')).toContainText('No plan is kept here yet');
+    await expect(page.getByRole('alert')).toContainText('No plan is saved here yet');
     await expect(page.getByRole('link', { name: 'To the Bench' })).toBeVisible();
   }
 });

@@ -6,27 +6,27 @@ test('anything is done by its name: found by words, chosen by keys', async ({ pa
   await openBench(page, '/?demo');
   await picture(page).focus();
   await page.keyboard.press('.');
-  const dialog = page.getByRole('dialog', { name: 'Do something' });
+  const dialog = page.getByRole('dialog', { name: 'Commands' });
   await expect(dialog).toBeVisible();
   expect(await serious(new AxeBuilder({ page }))).toEqual([]);
   await page.keyboard.type('shift 1');
   await page.keyboard.press('Enter');
   await expect(dialog).toHaveCount(0);
   await expect(page.getByTestId('why')).toBeVisible();
-  await page.getByRole('button', { name: 'Do …' }).click();
+  await page.getByRole('button', { name: 'Commands …' }).click();
   await page.keyboard.type('open otis');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Name of this plan')).toHaveAttribute('placeholder', /^F major scale/);
-  await page.getByRole('button', { name: 'Do …' }).click();
+  await page.getByRole('button', { name: 'Commands …' }).click();
   await page.keyboard.type('xyzzy');
-  await expect(page.getByText('Nothing goes by these words.')).toBeVisible();
+  await expect(page.getByText('No command has these words.')).toBeVisible();
   await page.keyboard.press('Escape');
 });
 
 test('the page of keys tells every key and is accessible', async ({ page }) => {
   await page.goto('/keys');
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
-  await expect(page.getByRole('row')).toHaveCount(11);
+  await expect(page.getByRole('row')).toHaveCount(10);
   expect(await serious(new AxeBuilder({ page }))).toEqual([]);
 });
 
@@ -84,7 +84,7 @@ test('listening loops over what is marked with a count-in, changes tempo, and a 
   await page.getByRole('button', { name: 'Mark notes' }).click();
   await picture(page).focus();
   await page.keyboard.press('ArrowRight');
-  await expect(page.getByTestId('marked')).toHaveText('1–2');
+  await expect(page.getByTestId('marked')).toHaveText('bar 1, beats 1–2');
   await page.getByLabel('loop').check();
   await page.getByLabel('Beats a minute').fill('200');
   await page.getByLabel('Drone').selectOption({ label: 'drone on E flat, the tonic' });

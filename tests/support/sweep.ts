@@ -1,13 +1,13 @@
 import {
-  INSTRUMENTS,
+  INSTRUMENT_KINDS,
   midiOf,
   parsePitch,
-  plan,
   resolveSetup,
   type InstrumentKind,
   type MaterialSpec,
   type Pitch,
 } from '../../src/core';
+import { worded } from './words';
 
 const TONICS = ['C', 'Db', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'Ab', 'A', 'Bb', 'B'];
 const SCALES = [
@@ -44,7 +44,7 @@ export interface SweepCase {
 
 /** Every instrument × tonic (from its lowest) × scale and chord × one to three octaves, up and down. */
 export function sweepCases(): SweepCase[] {
-  return (Object.keys(INSTRUMENTS) as InstrumentKind[]).flatMap((instrument) =>
+  return INSTRUMENT_KINDS.flatMap((instrument) =>
     TONICS.flatMap((name) => {
       const tonic = lowest(instrument, name);
       return [1, 2, 3].flatMap((octaves) => [
@@ -69,7 +69,7 @@ function lowest(instrument: InstrumentKind, name: string): string {
 
 /** @returns what is wrong with the answer to a case, or null where it is sound: a plan that plays every note, or the note that cannot be played. */
 export function soundness({ instrument, material }: SweepCase): string | null {
-  const { events, plans, problems } = plan({ instrument, material, alternatives: 1 });
+  const { events, plans, problems } = worded({ instrument, material, alternatives: 1 });
   if (plans.length === 0) {
     const named =
       problems.length > 0 && problems.every(({ at, message }) => at !== undefined && message.length > 20);

@@ -1,4 +1,4 @@
-import type { Moves } from '../../src/core/planner/trellis';
+import type { Moves } from '../../src/core/planner/graph/trellis';
 
 /** Moves out of a table, a row a touch of the earlier layer: not worked out before they are asked for, as in a real web. */
 export function movesOutOf(table: Float64Array, touches: number): Moves {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { placeAt, stepCost, type Trellis } from '../../src/core/planner/trellis';
+import { placeAt, stepCost, type Trellis } from '../../src/core/planner/graph/trellis';
 import { movesOutOf } from './moves';
 
 /** Cost of a whole path. */

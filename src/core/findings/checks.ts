@@ -16,9 +16,22 @@ import type { Played } from './played';
  * What a note can be checked against: every open string with which it makes an interval the ear can judge.
  */
 
+export const INTERVALS = [
+  'unison',
+  'octave',
+  'two-octaves',
+  'fifth',
+  'fourth',
+  'major-sixth',
+  'minor-sixth',
+  'major-third',
+  'minor-third',
+] as const;
+export type Interval = (typeof INTERVALS)[number];
+
 /** An interval pure enough to be heard as true or false. */
 interface PureInterval {
-  readonly name: string;
+  readonly name: Interval;
   readonly steps: number;
   readonly semitones: number;
   /** Frequency of the higher note over the lower one. */
@@ -32,20 +45,20 @@ interface PureInterval {
 const PURE: readonly PureInterval[] = [
   { name: 'unison', steps: 0, semitones: 0, ratio: [1, 1], rank: 0, together: false },
   { name: 'octave', steps: 7, semitones: 12, ratio: [2, 1], rank: 1, together: false },
-  { name: 'two octaves', steps: 14, semitones: 24, ratio: [4, 1], rank: 2, together: false },
+  { name: 'two-octaves', steps: 14, semitones: 24, ratio: [4, 1], rank: 2, together: false },
   { name: 'fifth', steps: 4, semitones: 7, ratio: [3, 2], rank: 3, together: false },
   { name: 'fourth', steps: 3, semitones: 5, ratio: [4, 3], rank: 4, together: false },
-  { name: 'major sixth', steps: 5, semitones: 9, ratio: [5, 3], rank: 5, together: true },
-  { name: 'minor sixth', steps: 5, semitones: 8, ratio: [8, 5], rank: 6, together: true },
-  { name: 'major third', steps: 2, semitones: 4, ratio: [5, 4], rank: 7, together: true },
-  { name: 'minor third', steps: 2, semitones: 3, ratio: [6, 5], rank: 8, together: true },
+  { name: 'major-sixth', steps: 5, semitones: 9, ratio: [5, 3], rank: 5, together: true },
+  { name: 'minor-sixth', steps: 5, semitones: 8, ratio: [8, 5], rank: 6, together: true },
+  { name: 'major-third', steps: 2, semitones: 4, ratio: [5, 4], rank: 7, together: true },
+  { name: 'minor-third', steps: 2, semitones: 3, ratio: [6, 5], rank: 8, together: true },
 ];
 
 export interface Checkpoint {
   /** The open string, by index and pitch. */
   readonly string: number;
   readonly open: Pitch;
-  readonly interval: string;
+  readonly interval: Interval;
   readonly ratio: readonly [number, number];
   /** True where the note lies above the open string. */
   readonly above: boolean;
@@ -136,6 +149,7 @@ export function ringing(note: Played, setup: Setup): Ringing[] {
 /** How exactly a note must be met, in cents: wide for beginners, so that the ear is led and not discouraged. */
 export const TOLERANCES = { 'first-year': 25, early: 18, middle: 12, advanced: 7 } as const;
 export type Level = keyof typeof TOLERANCES;
+export const LEVELS = Object.keys(TOLERANCES) as Level[];
 
 export interface Aim {
   readonly system: System;
@@ -182,7 +196,7 @@ export function targetOf(note: Played, setup: Setup, aim: Aim): Target {
 export function pureBetween(
   low: Played,
   high: Played,
-): { readonly interval: string; readonly ratio: readonly [number, number]; readonly cents: number } | null {
+): { readonly interval: Interval; readonly ratio: readonly [number, number]; readonly cents: number } | null {
   const pure = PURE.find(
     (one) =>
       one.steps === letterSteps(high.pitch) - letterSteps(low.pitch) &&

@@ -1,3 +1,5 @@
+import { alongString, slotOf } from '../hand/finger';
+import { samePlace } from '../planner/explain';
 import type { Plan } from '../planner/response';
 import type { Played } from './played';
 import type { Level } from './checks';
@@ -38,7 +40,8 @@ function shiftCue(fast: boolean): Cue | null {
   return fast ? 'float' : null;
 }
 
-const rank = ({ finger }: Played) => (finger === 'T' ? 0.5 : finger);
+/** An open string lies below every finger. */
+const rank = ({ finger }: Played) => (finger === 0 ? -1 : alongString(slotOf(finger)));
 
 function stayCue(notes: readonly Played[], t: number, fast: boolean): Cue | null {
   const [before, note] = [notes[t - 1], notes[t]];
@@ -60,7 +63,7 @@ function hopsBack(notes: readonly Played[], t: number): boolean {
   const note = notes[t];
   for (let back = t - 1; back >= 0 && t - back <= 4; back--) {
     const other = notes[back];
-    if (other.string !== note.string || other.step.positionName !== note.step.positionName) return false;
+    if (other.string !== note.string || !samePlace(other.step, note.step)) return false;
     if (other.finger === note.finger) return other.semitones !== note.semitones;
   }
   return false;
@@ -74,6 +77,6 @@ function fallsFrom(notes: readonly Played[], t: number): boolean {
     next.string === note.string &&
     next.finger !== 0 &&
     rank(next) < rank(note) &&
-    next.step.positionName === note.step.positionName
+    samePlace(next.step, note.step)
   );
 }

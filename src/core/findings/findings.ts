@@ -2,7 +2,7 @@ import { resolveHand } from '../hand/profile';
 import { resolveSetup, type Setup } from '../instrument/setup';
 import type { PlanRequest } from '../planner/request';
 import type { Plan, PlanResponse, ReachAnswer } from '../planner/response';
-import { secondsPerBeat } from '../planner/weights';
+import { secondsPerBeat } from '../planner/cost';
 import {
   checkpointsFor,
   commaConflict,

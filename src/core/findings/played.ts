@@ -1,6 +1,7 @@
 import type { Setup } from '../instrument/setup';
 import { parsePitch, type Pitch } from '../pitch/pitch';
-import type { FingerName, Plan, ResponseEvent, Step } from '../planner/response';
+import type { Finger } from '../hand/finger';
+import type { Plan, ResponseEvent, Step } from '../planner/response';
 
 /** One pressed or open note of a plan, with all that findings ask of it. */
 export interface Played {
@@ -12,7 +13,7 @@ export interface Played {
   readonly beats: number;
   /** Index of the string, 0 the lowest. */
   readonly string: number;
-  readonly finger: FingerName;
+  readonly finger: Finger;
   readonly semitones: number;
   readonly stopMm: number;
   readonly step: Step;

@@ -1,6 +1,7 @@
-import type { InstrumentKind } from '../instrument/instruments';
+import { instrumentData, type InstrumentKind } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
-import type { FingerName, Plan, ResponseEvent, Shift } from '../planner/response';
+import type { Finger } from '../hand/finger';
+import type { Plan, ResponseEvent, Shift } from '../planner/response';
 import { playedNotes, type Played } from './played';
 
 /** A shift taken apart: what happens, how long there is, what to hear first and what the hand does. */
@@ -46,7 +47,7 @@ export function shiftDetails(
   const byAt = new Map<number, Played[]>();
   for (const note of notes) byAt.set(note.at, [...(byAt.get(note.at) ?? []), note]);
   // Of a double stop the finger that makes the shift.
-  const leading = (at: number, finger: FingerName) =>
+  const leading = (at: number, finger: Finger) =>
     byAt.get(at)?.find((note) => note.finger === finger) ?? byAt.get(at)?.[0];
   return plan.shifts.flatMap((shift) => {
     const from = leading(shift.from, shift.fromFinger);
@@ -70,9 +71,6 @@ export function shiftDetails(
 
 const middle = ({ step }: Played) => (step.handMm[0] + step.handMm[1]) / 2;
 
-/** As far as the hand reaches up a string in first position, in semitones, without an extension. */
-const FIRST_POSITION: Readonly<Record<InstrumentKind, number>> = { violin: 7, viola: 7, cello: 5, bass: 4 };
-
 /**
  * The easy way to hear a pitch: as an open string, low on another string, in first position on its own, from an open string octaves away, or an octave
  * lower in first position.
@@ -95,11 +93,10 @@ export function hearFirst(to: Played, setup: Setup): HearFirst {
 
 /** Where a pitch lies lowest within first position on the strings that may be used. */
 function lowestPlace(midi: number, setup: Setup, may: (string: number) => boolean) {
+  const { firstPosition } = instrumentData(setup.kind);
   const places = setup.strings
     .map((open, string) => ({ string, semitones: midi - open.midi }))
-    .filter(
-      ({ string, semitones }) => semitones > 0 && semitones <= FIRST_POSITION[setup.kind] && may(string),
-    );
+    .filter(({ string, semitones }) => semitones > 0 && semitones <= firstPosition && may(string));
   return places.sort((a, b) => a.semitones - b.semitones)[0];
 }
 
@@ -110,7 +107,7 @@ const high = ({ step }: Played) => step.position === 'thumb' || step.position >=
 
 function handCues(kind: InstrumentKind, from: Played, to: Played, up: boolean): HandCue[] {
   const cues: HandCue[] = ['lighten'];
-  if (kind === 'cello' || kind === 'bass') {
+  if (instrumentData(kind).upTheNeck === 'whole-arm') {
     cues.push('whole-arm');
     if (to.step.position === 'thumb' && from.step.position !== 'thumb') cues.push('thumb-up');
     return cues;

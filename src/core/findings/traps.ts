@@ -1,9 +1,10 @@
-import type { FingerName, Plan } from '../planner/response';
+import type { Finger } from '../hand/finger';
+import type { Plan } from '../planner/response';
 import type { Played } from './played';
 
 /** A finger that lies low on one string and is wanted high on another while the hand stays, or the other way round. */
 export interface Trap {
-  readonly finger: FingerName;
+  readonly finger: Finger;
   /** The note that leaves the finger where it is, and the one that wants it elsewhere. */
   readonly from: Played;
   readonly to: Played;
@@ -17,7 +18,7 @@ export interface Trap {
  */
 export function trapsIn(notes: readonly Played[], plan: Plan): Trap[] {
   const shifts = new Set(plan.shifts.map(({ to }) => to));
-  const last = new Map<FingerName, Played>();
+  const last = new Map<Finger, Played>();
   const traps: Trap[] = [];
   let at = -1;
   for (const note of notes) {

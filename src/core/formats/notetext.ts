@@ -1,4 +1,4 @@
-import type { NoteSpec } from '../material/spec';
+import { MOST_BEATS, MOST_VOICES, type NoteSpec } from '../material/spec';
 import { LETTERS, letterSteps, parsePitch, pitchName, type Pitch } from '../pitch/pitch';
 
 /*
@@ -17,8 +17,22 @@ import { LETTERS, letterSteps, parsePitch, pitchName, type Pitch } from '../pitc
 export interface TextIssue {
   readonly at: number;
   readonly length: number;
-  readonly message: string;
+  readonly code: TextIssueCode;
+  /** What was found there, and what it is compared with. */
+  readonly found?: string;
+  readonly other?: string;
 }
+
+export type TextIssueCode =
+  | 'length-without-note'
+  | 'no-length'
+  | 'not-above'
+  | 'too-many-together'
+  | 'no-note'
+  | 'note-missing'
+  | 'no-sign'
+  | 'cannot-follow'
+  | 'no-octave';
 
 export interface NoteText {
   readonly notes: readonly NoteSpec[];
@@ -33,9 +47,6 @@ interface Line {
   last: Pitch | null;
   bar: boolean;
 }
-
-const MOST_VOICES = 4;
-const MOST_BEATS = 64;
 
 /**
  * Reads typed notes. All that can be read is, and every word that cannot has its issue.
@@ -65,18 +76,15 @@ export function readNoteText(text: string, octavesUp = 0): NoteText {
 }
 
 class Unreadable extends Error {
-  readonly issue: TextIssue;
-  constructor(at: number, length: number, message: string) {
-    super(message);
-    this.issue = { at, length, message };
+  constructor(readonly issue: TextIssue) {
+    super(issue.code);
   }
 }
 
 function readWord(word: string, at: number, line: Line): NoteSpec {
   const colon = word.indexOf(':');
   const head = colon < 0 ? word : word.slice(0, colon);
-  if (head === '')
-    throw new Unreadable(at, 1, 'A length needs its note before it: write A4:2, with no blank between.');
+  if (head === '') throw new Unreadable({ at, length: 1, code: 'length-without-note' });
   if (colon >= 0) line.beats = readBeats(word.slice(colon + 1), at + colon);
   const bar = line.bar ? { bar: true as const } : {};
   if (head === '-') {
@@ -94,11 +102,7 @@ function readBeats(text: string, at: number): number {
   const parts = /^(\d+(?:\.\d+)?)(?:\/(\d+))?$/.exec(text);
   const beats = parts ? Number(parts[1]) / Number(parts[2] ?? 1) : NaN;
   if (!(beats > 0 && beats <= MOST_BEATS))
-    throw new Unreadable(
-      at,
-      text.length + 1,
-      `After ":" comes a length in beats, such as :2, :1/2 or :1.5, at most ${MOST_BEATS}.`,
-    );
+    throw new Unreadable({ at, length: text.length + 1, code: 'no-length' });
   return beats;
 }
 
@@ -109,54 +113,48 @@ function readVoices(head: string, at: number, last: Pitch | null): Pitch[] {
     const below = voices[voices.length - 1];
     const pitch = readPitch(name, from, below ?? last, below !== undefined);
     if (below && letterSteps(pitch) <= letterSteps(below))
-      throw new Unreadable(
-        from,
-        name.length,
-        `"${name}" is not above "${pitchName(below)}": write low to high.`,
-      );
+      throw new Unreadable({
+        ...{ at: from, length: name.length, code: 'not-above' },
+        ...{ found: name, other: pitchName(below) },
+      });
     voices.push(pitch);
     from += name.length + 1;
   }
   if (voices.length > MOST_VOICES)
-    throw new Unreadable(
-      at,
-      head.length,
-      `There are ${voices.length} notes in one; a bow takes at most ${MOST_VOICES}.`,
-    );
+    throw new Unreadable({
+      ...{ at, length: head.length, code: 'too-many-together' },
+      found: String(voices.length),
+    });
   return voices;
 }
 
-const ALTERATIONS: Readonly<Record<string, number>> = { '': 0, '#': 1, '##': 2, b: -1, bb: -2 };
+const ALTERATIONS: ReadonlyMap<string, number> = new Map([
+  ['', 0],
+  ['#', 1],
+  ['##', 2],
+  ['b', -1],
+  ['bb', -2],
+]);
 
 /** @param above true where a missing octave means the next one above, else the nearest */
 function readPitch(name: string, at: number, near: Pitch | null, above: boolean): Pitch {
   const plain = name.replaceAll('♯', '#').replaceAll('♭', 'b');
   const letter = LETTERS.indexOf(plain.charAt(0).toUpperCase() as 'C');
   if (letter < 0) {
-    const found = name === '' ? 'Here a note is missing' : `"${name.charAt(0)}" is no note`;
-    throw new Unreadable(
-      at,
-      1,
-      `${found}: notes are the letters A to G, a rest is -, a bar line | with blanks round it.`,
-    );
+    if (name === '') throw new Unreadable({ at, length: 1, code: 'note-missing' });
+    throw new Unreadable({ at, length: 1, code: 'no-note', found: name.charAt(0) });
   }
   const [, signs, octave, rest] = /^([#b]*)(\d?)(.*)$/.exec(plain.slice(1)) as RegExpExecArray;
-  const alteration = ALTERATIONS[signs];
+  const alteration = ALTERATIONS.get(signs);
   if (alteration === undefined)
-    throw new Unreadable(at + 1, signs.length, `"${signs}" is no sign: write #, ##, b or bb.`);
+    throw new Unreadable({ at: at + 1, length: signs.length, code: 'no-sign', found: signs });
   if (rest !== '')
-    throw new Unreadable(
-      at + name.length - rest.length,
-      rest.length,
-      `"${rest}" cannot follow "${name.slice(0, name.length - rest.length)}": part words with blanks, put lengths after ":".`,
-    );
+    throw new Unreadable({
+      ...{ at: at + name.length - rest.length, length: rest.length, code: 'cannot-follow' },
+      ...{ found: rest, other: name.slice(0, name.length - rest.length) },
+    });
   if (octave !== '') return { letter, alteration, octave: Number(octave) };
-  if (!near)
-    throw new Unreadable(
-      at,
-      name.length,
-      `The first note needs its octave: write ${name}4 for the one on the staff.`,
-    );
+  if (!near) throw new Unreadable({ at, length: name.length, code: 'no-octave', found: name });
   return { letter, alteration, octave: octaveNear(letter, near, above) };
 }
 

@@ -1,13 +1,10 @@
-/** A finger on the string: 0 open, 1 index to 4 little; the thumb counts as finger 5 inside the core. */
-export const THUMB = 5;
-export const FINGER_SLOTS = 6;
-
 /** The frame of an open string: no finger has a place. */
 export const NO_FRAME: readonly number[] = [NaN, NaN, NaN, NaN, NaN, NaN];
 
 export interface Stop {
   /** Index of the string, 0 the lowest. */
   readonly string: number;
+  /** Slot of the finger. */
   readonly finger: number;
   /** Semitones above the open string. */
   readonly semitones: number;
@@ -52,17 +49,14 @@ export function makeStop(string: number, finger: number, semitones: number, harm
   return { string, finger, semitones, harmonic };
 }
 
-/** Name of a position as a teacher says it, and its number in the contract. */
-export interface PositionLabel {
-  readonly label: number | 'thumb';
-  readonly name: string;
-}
+/** A position by its number; half is 0.5, one between two numbers n.5, and all of thumb position is one. */
+export type PositionNumber = number | 'thumb';
 
 /** Where one school of one instrument lets the fingers be. */
 export interface HandModel {
   /** Positions are numbered 0 to positionCount - 1. */
   readonly positionCount: number;
-  label(position: number): PositionLabel;
+  label(position: number): PositionNumber;
   /** How far up the neck the hand sits, in semitones above the nut. */
   anchor(position: number): number;
   /** True in thumb position. */
@@ -83,17 +77,4 @@ export interface HandModel {
 export interface DemandedPitch {
   readonly midi: number;
   readonly readings: readonly number[];
-}
-
-const ORDINALS = ['th', 'st', 'nd', 'rd'];
-
-/** @returns "1st", "2nd", "3rd", "4th", … "11th". */
-export function ordinal(n: number): string {
-  const teens = n % 100 >= 11 && n % 100 <= 13;
-  return n + ((teens ? undefined : ORDINALS[n % 10]) ?? 'th');
-}
-
-/** A position's name in a sentence: "in 1st position", "with the thumb an octave up". */
-export function inPosition(name: string): string {
-  return name.startsWith('thumb') ? `with the ${name}` : `in ${name} position`;
 }

@@ -5,13 +5,12 @@ import { patternCost } from './patterns';
 import {
   makeHold,
   makeStop,
-  ordinal,
-  THUMB,
   type DemandedPitch,
   type HandModel,
   type Hold,
-  type PositionLabel,
+  type PositionNumber,
 } from './hold';
+import { THUMB } from './finger';
 
 /*
  * Violin and viola: a position is named by letters. Finger f on a note k letter steps above the open string lies in
@@ -21,8 +20,8 @@ import {
 /** Highest position planned: the little finger then stands at the end of the fingerboard. */
 const TOP_POSITION = 14;
 
-const LABELS: readonly PositionLabel[] = Array.from({ length: TOP_POSITION + 1 }, (_, position) =>
-  position === 0 ? { label: 0.5, name: 'half' } : { label: position, name: ordinal(position) },
+const LABELS: readonly PositionNumber[] = Array.from({ length: TOP_POSITION + 1 }, (_, position) =>
+  position === 0 ? 0.5 : position,
 );
 
 /** Least and most semitones between two fingers n apart in one frame (index n); an extension adds up to two. */

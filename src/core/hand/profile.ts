@@ -1,4 +1,5 @@
 import type { InstrumentKind } from '../instrument/instruments';
+import { FINGER_SLOTS, slotOf, type Finger } from './finger';
 
 /** What a teacher can measure of a hand, all in mm. */
 export interface HandProfile {
@@ -10,7 +11,8 @@ export interface HandProfile {
   readonly fingertipMm: number;
 }
 
-export type HandSize = 'small' | 'medium' | 'large';
+export const HAND_SIZES = ['small', 'medium', 'large'] as const;
+export type HandSize = (typeof HAND_SIZES)[number];
 
 /**
  * Starting values until the teacher measures. A medium violin hand takes the fourth from 1 to 4 in first position
@@ -44,25 +46,32 @@ export const HAND_DEFAULTS: Readonly<Record<InstrumentKind, Readonly<Record<Hand
 
 /**
  * Share of the 1–4 spread that a pair of fingers can take. The index opens furthest from its neighbour; the
- * ring finger is tied to both of its neighbours and opens least. Key: lower finger × 10 + higher; thumb is 0.
+ * ring finger is tied to both of its neighbours and opens least. In thumb position the thumb lies beside the hand and swings wide of it.
  */
-const PAIR_SHARES: Readonly<Record<number, number>> = {
-  12: 0.55,
-  23: 0.42,
-  34: 0.44,
-  13: 0.84,
-  24: 0.8,
-  14: 1,
-  // Thumb position: the thumb lies beside the hand and swings wide of it.
-  1: 0.75,
-  2: 1,
-  3: 1.2,
-  4: 1.35,
-};
+const PAIR_SHARES: readonly (readonly [Finger, Finger, number])[] = [
+  [1, 2, 0.55],
+  [2, 3, 0.42],
+  [3, 4, 0.44],
+  [1, 3, 0.84],
+  [2, 4, 0.8],
+  [1, 4, 1],
+  ['T', 1, 0.75],
+  ['T', 2, 1],
+  ['T', 3, 1.2],
+  ['T', 4, 1.35],
+];
 
-/** @returns the share of the 1–4 spread for two different fingers, thumb 0. */
+/** The shares by slot, either finger first: read for every hold there is. */
+const SHARES = new Float64Array(FINGER_SLOTS * FINGER_SLOTS).fill(NaN);
+for (const [one, other, share] of PAIR_SHARES) {
+  const [a, b] = [slotOf(one), slotOf(other)];
+  SHARES[a * FINGER_SLOTS + b] = share;
+  SHARES[b * FINGER_SLOTS + a] = share;
+}
+
+/** @returns the share of the 1–4 spread for the slots of two different fingers. */
 export function pairShare(a: number, b: number): number {
-  return PAIR_SHARES[Math.min(a, b) * 10 + Math.max(a, b)];
+  return SHARES[a * FINGER_SLOTS + b];
 }
 
 /** A hand given by name or by measure. */

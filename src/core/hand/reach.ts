@@ -1,7 +1,9 @@
 import { stopMm } from '../instrument/geometry';
+import { slotOf, type Finger } from './finger';
 import { pairShare, type HandProfile } from './profile';
 
-export type Verdict = 'easy' | 'stretch' | 'beyond';
+export const VERDICTS = ['easy', 'stretch', 'beyond'] as const;
+export type Verdict = (typeof VERDICTS)[number];
 
 /**
  * Distance between two stops on one string length.
@@ -14,7 +16,7 @@ export function spreadMm(lengthMm: number, a: number, b: number): number {
 
 /**
  * A spread as a share of the fullest one this pair of fingers can take on this hand: 1 is the limit.
- * @param low @param high two different fingers, thumb 0
+ * @param low @param high slots of two different fingers
  */
 export function reachShare(hand: HandProfile, low: number, high: number, spread: number): number {
   return spread / (hand.fullMm * pairShare(low, high));
@@ -24,4 +26,9 @@ export function reachShare(hand: HandProfile, low: number, high: number, spread:
 export function reachVerdict(hand: HandProfile, share: number): Verdict {
   if (share > 1 + 1e-9) return 'beyond';
   return share > hand.relaxedMm / hand.fullMm ? 'stretch' : 'easy';
+}
+
+/** How two fingers of a hand take a spread in mm. */
+export function pairVerdict(hand: HandProfile, low: Finger, high: Finger, spread: number): Verdict {
+  return reachVerdict(hand, reachShare(hand, slotOf(low), slotOf(high), spread));
 }

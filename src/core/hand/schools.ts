@@ -1,48 +1,47 @@
-import type { PositionLabel } from './hold';
-import type { Region, School, Shape } from './shapes';
+import { INSTRUMENTS, type InstrumentKind, type School } from '../instrument/instruments';
+import type { Region, FrameSchool, Shape } from './shapes';
 
 /*
  * The schools of cello and double bass as data: which shapes, how far up, and what the positions are called. Where players
  * disagree the choice is said beside it.
  */
 
-const label = (number: number, name: string): PositionLabel => ({ label: number, name });
 const shape = (places: Shape['places'], unsteady = 0, extended = 0): Shape => ({
   places,
   unsteady,
   extended,
 });
 
-/** Cello positions by the stop of the first finger. */
-const CELLO_NAMES: School['names'] = {
-  1: label(0.5, 'half'),
-  2: label(1, '1st'),
-  3: label(2, '2nd'),
-  4: label(2.5, 'raised 2nd'),
-  5: label(3, '3rd'),
-  6: label(3.5, 'raised 3rd'),
-  7: label(4, '4th'),
-  8: label(5, '5th'),
-  9: label(5.5, 'raised 5th'),
-  10: label(6, '6th'),
-  11: label(6.5, 'raised 6th'),
-  12: label(7, '7th'),
+/** Numbers of the cello's positions by the stop of the first finger. */
+const CELLO_POSITIONS: FrameSchool['positions'] = {
+  1: 0.5,
+  2: 1,
+  3: 2,
+  4: 2.5,
+  5: 3,
+  6: 3.5,
+  7: 4,
+  8: 5,
+  9: 5.5,
+  10: 6,
+  11: 6.5,
+  12: 7,
 };
 
-/** Bass positions of the one-two-four school by the stop of the first finger; the other schools use the same names. */
-const BASS_NAMES: School['names'] = {
-  1: label(0.5, 'half'),
-  2: label(1, '1st'),
-  3: label(2, '2nd'),
-  4: label(2.5, '2½'),
-  5: label(3, '3rd'),
-  6: label(3.5, '3½'),
-  7: label(4, '4th'),
-  8: label(5, '5th'),
-  9: label(5.5, '5½'),
-  10: label(6, '6th'),
-  11: label(6.5, '6½'),
-  12: label(7, '7th'),
+/** The same on the bass, as the one-two-four school counts them; the other schools use the same numbers. */
+const BASS_POSITIONS: FrameSchool['positions'] = {
+  1: 0.5,
+  2: 1,
+  3: 2,
+  4: 2.5,
+  5: 3,
+  6: 3.5,
+  7: 4,
+  8: 5,
+  9: 5.5,
+  10: 6,
+  11: 6.5,
+  12: 7,
 };
 
 /** Upper positions: 1 2 3 with gaps of one or two semitones; a whole tone between 2 and 3 after another opens the hand wide. */
@@ -78,8 +77,8 @@ function upperRegion(from: number, to: number): Region {
 }
 
 /** Neck: closed, opened forward (2 3 4 and the thumb move), opened backward (1 alone moves). */
-export const CELLO: School = {
-  names: CELLO_NAMES,
+const CELLO: FrameSchool = {
+  positions: CELLO_POSITIONS,
   regions: [
     {
       from: 1,
@@ -103,9 +102,9 @@ export const CELLO: School = {
 
 const ONE_TWO_FOUR: Shape['places'] = { 1: 0, 2: 1, 4: 2 };
 
-function bassSchool(neck: readonly Shape[], resting: Shape['places']): School {
+function bassSchool(neck: readonly Shape[], resting: Shape['places']): FrameSchool {
   return {
-    names: BASS_NAMES,
+    positions: BASS_POSITIONS,
     regions: [
       { from: 1, to: 10, thumb: false, shapes: neck, resting },
       // From about 6½ up the third finger takes over from the fourth.
@@ -122,11 +121,19 @@ function bassSchool(neck: readonly Shape[], resting: Shape['places']): School {
 const PIVOT = 0.45;
 const leaning = (places: Shape['places']): Shape => ({ ...shape(places, PIVOT), leaned: true });
 
-export const BASS_SCHOOLS = {
+const BASS_SCHOOLS: Readonly<Record<School, FrameSchool>> = {
   'one-two-four': bassSchool([shape(ONE_TWO_FOUR)], ONE_TWO_FOUR),
   'four-finger': bassSchool([shape({ 1: 0, 2: 1, 3: 2, 4: 3 })], { 1: 0, 2: 1, 3: 2, 4: 3 }),
   pivot: bassSchool(
     [shape(ONE_TWO_FOUR), leaning({ 1: 1, 2: 2, 4: 3 }), leaning({ 1: -1, 2: 0, 4: 1 })],
     ONE_TWO_FOUR,
   ),
-} as const;
+};
+
+/** The frames of each instrument that has fixed ones, by the school asked for. */
+export const FRAMES_OF: Readonly<
+  Partial<Record<InstrumentKind, (school: School | undefined) => FrameSchool>>
+> = {
+  cello: () => CELLO,
+  bass: (school = INSTRUMENTS.bass.schools[0]) => BASS_SCHOOLS[school],
+};

@@ -1,12 +1,12 @@
 import type { Setup } from '../instrument/setup';
+import { THUMB } from './finger';
 import {
   makeHold,
   makeStop,
-  THUMB,
   type DemandedPitch,
   type HandModel,
   type Hold,
-  type PositionLabel,
+  type PositionNumber,
 } from './hold';
 
 /*
@@ -36,10 +36,10 @@ export interface Region {
 }
 
 /** One school of one instrument. */
-export interface School {
+export interface FrameSchool {
   readonly regions: readonly Region[];
-  /** Number and name of a position by its stop. */
-  readonly names: Readonly<Record<number, PositionLabel>>;
+  /** Number of a position by its stop. */
+  readonly positions: Readonly<Record<number, PositionNumber>>;
   /** The position, by stop, where the hand meets the body of the instrument. */
   readonly landmark: number;
   /** Positions, by stop, from which the octave is touched as a harmonic by the finger that comes nearest. */
@@ -73,16 +73,16 @@ function frameOf(places: Shape['places'], stop: number): number[] {
 /** What a school makes of a neck of some reach, the same for every instrument of that reach. */
 interface Layout {
   readonly places: readonly Place[];
-  readonly labels: readonly PositionLabel[];
+  readonly labels: readonly PositionNumber[];
   readonly restFrames: readonly (readonly number[])[];
   /** Which shapes put which finger at a stop of a string. Those of one position and finger stand side by side. */
   readonly holdsAt: (string: number, semitones: number) => readonly Hold[];
 }
 
 /** Layouts follow from the schools' data alone, so each is worked out once. */
-const layouts = new WeakMap<School, Map<number, Layout>>();
+const layouts = new WeakMap<FrameSchool, Map<number, Layout>>();
 
-function layoutOf(school: School, reach: number): Layout {
+function layoutOf(school: FrameSchool, reach: number): Layout {
   const known = layouts.get(school) ?? new Map<number, Layout>();
   layouts.set(school, known);
   const layout = known.get(reach) ?? layOut(school, reach);
@@ -90,7 +90,7 @@ function layoutOf(school: School, reach: number): Layout {
   return layout;
 }
 
-function layOut(school: School, reach: number): Layout {
+function layOut(school: FrameSchool, reach: number): Layout {
   const places: Place[] = school.regions.flatMap((region) =>
     Array.from({ length: region.to - region.from + 1 }, (_, at) => {
       const stop = region.from + at;
@@ -114,7 +114,7 @@ function layOut(school: School, reach: number): Layout {
     if (!place.region.thumb && place.stop >= low && place.stop <= high)
       byStop[HARMONIC_STOP].push(harmonicAt(place, position));
   });
-  const labels = places.map((place) => labelOf(school, place));
+  const labels = places.map(({ region, stop }) => (region.thumb ? 'thumb' : school.positions[stop]));
   return {
     places,
     labels,
@@ -137,13 +137,13 @@ function onStrings(byStop: readonly (readonly Hold[])[]): Layout['holdsAt'] {
  * The shape hand of a school on one instrument.
  * @param demanded every pitch of the material: fingers lie ready where the music will want them
  */
-export function shapeHand(setup: Setup, school: School, demanded: readonly DemandedPitch[]): HandModel {
+export function shapeHand(setup: Setup, school: FrameSchool, demanded: readonly DemandedPitch[]): HandModel {
   const { places, labels, restFrames, holdsAt } = layoutOf(school, setup.reachSemitones);
   const useful = usefulFingers(setup, demanded);
   const ready: number[][] = [];
   return {
     positionCount: places.length,
-    home: places.findIndex(({ stop }) => school.names[stop]?.label === 1),
+    home: places.findIndex(({ stop }) => school.positions[stop] === 1),
     landmark: places.findIndex(({ region, stop }) => !region.thumb && stop === school.landmark),
     fixedFrames: true,
     label: (position) => labels[position],
@@ -229,33 +229,4 @@ function harmonicAt(place: Place, position: number): Hold {
   frame[3] = HARMONIC_STOP;
   frame[4] = NaN;
   return makeHold(position, [makeStop(0, 3, HARMONIC_STOP, true)], frame, { unsteady: HARMONIC_UNSTEADY });
-}
-
-function labelOf(school: School, { region, stop }: Place): PositionLabel {
-  if (region.thumb) return { label: 'thumb', name: `thumb ${intervalWords(stop)} up` };
-  return school.names[stop];
-}
-
-const INTERVALS = [
-  '',
-  'a semitone',
-  'a tone',
-  'a minor third',
-  'a third',
-  'a fourth',
-  'a tritone',
-  'a fifth',
-  'a minor sixth',
-  'a sixth',
-  'a minor seventh',
-  'a seventh',
-];
-
-/** A distance up the string as players say it: "a fifth", "an octave and a tone". */
-function intervalWords(semitones: number): string {
-  const octaves = Math.floor(semitones / 12);
-  const rest = INTERVALS[semitones % 12];
-  if (octaves === 0) return rest;
-  const whole = octaves === 1 ? 'an octave' : `${octaves} octaves`;
-  return rest ? `${whole} and ${rest}` : whole;
 }

@@ -1,5 +1,6 @@
 import { letterSteps, midiOf, parsePitch, pitchName, type Pitch } from '../pitch/pitch';
-import { INSTRUMENTS, type InstrumentKind } from './instruments';
+import type { Issue } from '../issue';
+import { instrumentData, type InstrumentKind } from './instruments';
 
 export interface OpenString {
   /** Sounding name, such as "G3". */
@@ -34,7 +35,7 @@ export interface SetupChoice {
  * Names must have been checked by setupIssues; an unreadable one throws.
  */
 export function resolveSetup(choice: SetupChoice): Setup {
-  const data = INSTRUMENTS[choice.instrument];
+  const data = instrumentData(choice.instrument);
   const strings = (choice.tuning ?? data.tuning).map((name) => {
     const pitch = parsePitch(name);
     if (!pitch) throw new RangeError(`no pitch: ${name}`);
@@ -56,48 +57,36 @@ function extensionBelow(lowest: string | undefined, string: OpenString): number 
 
 /** Longest extension built: from E down to B. */
 const MOST_EXTENSION = 5;
-
-export interface ChoiceIssue {
-  readonly path: string;
-  readonly message: string;
-}
+/** Lowest and highest pitch of any string, C0 and E7, as MIDI numbers. */
+const LOWEST_STRING = 12;
+const HIGHEST_STRING = 100;
 
 /** @returns what is wrong with a choice, each with the way to mend it; empty where nothing is. */
-export function setupIssues(choice: SetupChoice): ChoiceIssue[] {
-  const data = INSTRUMENTS[choice.instrument];
-  const issues: ChoiceIssue[] = [];
+export function setupIssues(choice: SetupChoice): Issue[] {
+  const data = instrumentData(choice.instrument);
+  const issues: Issue[] = [];
   if (choice.size !== undefined && !Object.hasOwn(data.sizes, choice.size)) {
-    issues.push({
-      path: '/size',
-      message: `A ${data.label} comes in the sizes ${Object.keys(data.sizes).join(', ')}; choose one of them or give stringLengthMm.`,
-    });
+    const sizes = Object.keys(data.sizes);
+    issues.push({ path: '/size', code: 'no-size', data: { instrument: choice.instrument, sizes } });
   }
   const tuning = choice.tuning ?? [];
   const midis = tuning.map((name) => parsePitch(name)).map((pitch) => (pitch ? midiOf(pitch) : NaN));
   midis.forEach((midi, at) => {
-    if (Number.isNaN(midi)) {
-      issues.push({
-        path: `/tuning/${at}`,
-        message: `"${tuning[at]}" is no pitch; write it like "G3", "C#4" or "Eb5".`,
-      });
-    } else if (midi < 12 || midi > 100) {
-      issues.push({
-        path: `/tuning/${at}`,
-        message: `"${tuning[at]}" is no pitch for a string; use C0 to E7.`,
-      });
-    } else if (at > 0 && midi <= midis[at - 1]) {
-      issues.push({
-        path: `/tuning/${at}`,
-        message: `Strings go from low to high: "${tuning[at]}" is not above "${tuning[at - 1]}".`,
-      });
-    }
+    const path = `/tuning/${at}`;
+    const name = tuning[at];
+    if (Number.isNaN(midi)) issues.push({ path, code: 'no-pitch', data: { name } });
+    else if (midi < LOWEST_STRING || midi > HIGHEST_STRING)
+      issues.push({ path, code: 'no-string-pitch', data: { name } });
+    else if (at > 0 && midi <= midis[at - 1])
+      issues.push({ path, code: 'strings-not-rising', data: { name, below: tuning[at - 1] } });
   });
   if (issues.length > 0 || choice.extensionTo === undefined) return issues;
   const { strings, extensionSemitones } = resolveSetup(choice);
   if (!parsePitch(choice.extensionTo) || extensionSemitones < 1 || extensionSemitones > MOST_EXTENSION)
     issues.push({
       path: '/extensionTo',
-      message: `An extension carries the lowest string (${strings[0].name}) one to ${MOST_EXTENSION} semitones down; write its lowest note, such as "C1" under an E string.`,
+      code: 'no-extension',
+      data: { string: strings[0].name, most: MOST_EXTENSION },
     });
   return issues;
 }

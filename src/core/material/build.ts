@@ -10,6 +10,7 @@ import {
   type Pattern,
 } from '../pitch/scales';
 import type { Music, MusicEvent, OctaveFingering } from './events';
+import { COMMON_TIME } from './bars';
 import type { Direction, DoubleStopInterval, MaterialSpec, NoteSpec, NotesSpec } from './spec';
 
 /** Letter steps between the voices of a double stop. */
@@ -29,6 +30,12 @@ const BROKEN_STEPS = { 'broken-thirds': 2, 'broken-fourths': 3, 'broken-sixths':
  * The spec must have passed materialIssues; an unreadable name throws a RangeError.
  */
 export function buildMusic(spec: MaterialSpec): Music {
+  return { ...line(spec), time: spec.time ?? COMMON_TIME, pickup: spec.pickup ?? 0 };
+}
+
+type Line = Omit<Music, 'time' | 'pickup'>;
+
+function line(spec: MaterialSpec): Line {
   switch (spec.type) {
     case 'notes':
       return buildNotes(spec);
@@ -78,13 +85,15 @@ export function buildMusic(spec: MaterialSpec): Music {
 /** Material as a list of notes in the key of its signature, to be changed by hand. The spec must have passed materialIssues. */
 export function writtenOut(spec: MaterialSpec): NotesSpec {
   const { key, events } = buildMusic(spec);
+  const { time, pickup } = spec;
   const notes = events.map((event): NoteSpec => {
-    const line = { beats: event.beats, ...(event.bar ? { bar: event.bar } : {}) };
+    const length = { beats: event.beats, ...(event.bar ? { bar: event.bar } : {}) };
     return event.kind === 'rest'
-      ? { rest: true, ...line }
-      : { pitches: event.pitches.map(pitchName), ...line };
+      ? { rest: true, ...length }
+      : { pitches: event.pitches.map(pitchName), ...length };
   });
-  return { type: 'notes', key: signatureName(key.fifths), notes };
+  const metre = { ...(time ? { time } : {}), ...(pickup ? { pickup } : {}) };
+  return { type: 'notes', key: signatureName(key.fifths), notes, ...metre };
 }
 
 type Going = 'up' | 'down';
@@ -191,7 +200,7 @@ export function parseKey(name: string): Key | null {
   return keyOf(tonic, pattern.mode, hasMinorThird(pattern), name.trim());
 }
 
-function buildNotes(spec: NotesSpec): Music {
+function buildNotes(spec: NotesSpec): Line {
   const key = spec.key === undefined ? { fifths: 0, name: 'C major' } : parseKey(spec.key);
   if (!key) throw new RangeError(`no key: ${spec.key}`);
   return { key, returns: false, events: spec.notes.map(noteEvent) };

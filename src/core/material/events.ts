@@ -33,4 +33,7 @@ export interface Music {
   readonly events: readonly MusicEvent[];
   /** True where the line turns round in the middle and comes back through the same notes. */
   readonly returns: boolean;
+  /** Time signature, and beats before the first bar. */
+  readonly time: string;
+  readonly pickup: number;
 }

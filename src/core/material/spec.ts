@@ -1,55 +1,27 @@
-/** What is to be played, in the shape of the planning contract. Pitches are sounding ones. */
-export type Direction = 'up' | 'down' | 'updown';
+import type { Described } from '../described/describe';
+import type * as Schema from '../described/material';
 
-export interface ScaleSpec {
-  readonly type: 'scale';
-  readonly tonic: string;
-  readonly scale: string;
-  readonly octaves: number;
-  readonly direction: Direction;
-}
+/*
+ * What is to be played, in the shape of the planning contract. Pitches are sounding ones.
+ */
+
+export const DIRECTIONS = ['up', 'down', 'updown'] as const;
+export type Direction = (typeof DIRECTIONS)[number];
+
+export const DOUBLE_STOPS = ['third', 'sixth', 'octave', 'fingered-octave', 'tenth'] as const;
+export type DoubleStopInterval = (typeof DOUBLE_STOPS)[number];
 
 /** How an arpeggio runs: straight through, or in groups of three that climb a chord note at a time (1 3 5, 3 5 8, 5 8 10 …). */
-export type ArpeggioFigure = 'straight' | 'in-threes';
-
-export interface ArpeggioSpec {
-  readonly type: 'arpeggio';
-  readonly figure?: ArpeggioFigure;
-  readonly tonic: string;
-  readonly chord: string;
-  readonly octaves: number;
-  readonly direction: Direction;
-}
+export const FIGURES = ['straight', 'in-threes'] as const;
 
 /** Each note followed by the one a third, fourth or sixth above it. */
-export interface BrokenSpec {
-  readonly type: 'broken-thirds' | 'broken-fourths' | 'broken-sixths';
-  readonly tonic: string;
-  readonly scale: string;
-  readonly octaves: number;
-  readonly direction: Direction;
-}
+export const BROKEN = ['broken-thirds', 'broken-fourths', 'broken-sixths'] as const;
 
-export type DoubleStopInterval = 'third' | 'sixth' | 'octave' | 'fingered-octave' | 'tenth';
+/** Longest note, in beats. */
+export const MOST_BEATS = 64;
+/** Most notes written into one; the bow of no instrument takes more. */
+export const MOST_VOICES = 4;
 
-export interface DoubleStopsSpec {
-  readonly type: 'double-stops';
-  readonly interval: DoubleStopInterval;
-  readonly tonic: string;
-  readonly scale: string;
-  readonly octaves: number;
-  readonly direction: Direction;
-}
-
-/** `bar`: a bar line stands before it. */
-export type NoteSpec =
-  | { readonly pitches: readonly string[]; readonly beats?: number; readonly bar?: true }
-  | { readonly rest: true; readonly beats?: number; readonly bar?: true };
-
-export interface NotesSpec {
-  readonly type: 'notes';
-  readonly key?: string;
-  readonly notes: readonly NoteSpec[];
-}
-
-export type MaterialSpec = ScaleSpec | ArpeggioSpec | BrokenSpec | DoubleStopsSpec | NotesSpec;
+export type NoteSpec = Described<typeof Schema.NoteSpec>;
+export type NotesSpec = Described<typeof Schema.NotesSpec>;
+export type MaterialSpec = Described<typeof Schema.MaterialSpec>;

@@ -52,29 +52,29 @@ export function justCents(pitch: Class, tonic: Class): number {
 /** A table of the user's own: cents against equal for each of the twelve semitones from the tonic up; null where nothing is given. */
 export type OwnTable = readonly (number | null)[];
 
-/** What is missing or wild in a table of one's own, each with what to do. */
-export function tableIssues(table: OwnTable): string[] {
-  const issues: string[] = [];
-  if (table.length !== 12)
-    issues.push(
-      `A table has twelve numbers, one for each semitone from the tonic up; this one has ${table.length}.`,
-    );
-  table.slice(0, 12).forEach((cents, at) => {
-    if (cents === null || Number.isNaN(cents))
-      issues.push(
-        `Nothing is given for ${at} ${at === 1 ? 'semitone' : 'semitones'} above the tonic; equal temperament is taken there.`,
-      );
-    else if (Math.abs(cents) > 100)
-      issues.push(
-        `${cents} cents at ${at} semitones is more than a semitone away; equal temperament is taken there.`,
-      );
+/** What is missing or wild in a table of one's own; where a number cannot be used, equal temperament is taken. */
+export type TableIssue =
+  | { readonly code: 'table-length'; readonly count: number }
+  | { readonly code: 'table-hole'; readonly semitones: number }
+  | { readonly code: 'table-wild'; readonly semitones: number; readonly cents: number };
+
+export function tableIssues(table: OwnTable): TableIssue[] {
+  const issues: TableIssue[] = [];
+  if (table.length !== TABLE_LENGTH) issues.push({ code: 'table-length', count: table.length });
+  table.slice(0, TABLE_LENGTH).forEach((cents, semitones) => {
+    if (cents === null || Number.isNaN(cents)) issues.push({ code: 'table-hole', semitones });
+    else if (Math.abs(cents) > MOST_CENTS) issues.push({ code: 'table-wild', semitones, cents });
   });
   return issues;
 }
 
+const TABLE_LENGTH = 12;
+/** A note further from its equal place than this is another note. */
+const MOST_CENTS = 100;
+
 function ownCents(table: OwnTable | undefined, semitones: number): number {
   const cents = table?.[((semitones % 12) + 12) % 12] ?? 0;
-  return Number.isFinite(cents) && Math.abs(cents) <= 100 ? cents : 0;
+  return Number.isFinite(cents) && Math.abs(cents) <= MOST_CENTS ? cents : 0;
 }
 
 /**

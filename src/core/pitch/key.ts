@@ -18,14 +18,16 @@ export function majorFifths(tonic: Pick<Pitch, 'letter' | 'alteration'>): number
 }
 
 /** How far a scale's signature lies from the major key on its tonic, in fifths. */
-const MODE_FIFTHS: Readonly<Record<string, number>> = {
-  lydian: 1,
-  mixolydian: -1,
-  dorian: -2,
-  minor: -3,
-  phrygian: -4,
-  locrian: -5,
-};
+const MODE_FIFTHS: ReadonlyMap<string, number> = new Map([
+  ['lydian', 1],
+  ['mixolydian', -1],
+  ['dorian', -2],
+  ['minor', -3],
+  ['phrygian', -4],
+  ['locrian', -5],
+]);
+
+const MINOR_FIFTHS = -3;
 
 /**
  * The signature a scale or chord is written in: its mode's own where it has one, the minor one where its
@@ -37,7 +39,7 @@ export function keyOf(
   minorThird: boolean,
   name: string,
 ): Key {
-  const shift = MODE_FIFTHS[mode] ?? (minorThird ? MODE_FIFTHS.minor : 0);
+  const shift = MODE_FIFTHS.get(mode) ?? (minorThird ? MINOR_FIFTHS : 0);
   return { fifths: majorFifths(tonic) + shift, name };
 }
 

@@ -1,5 +1,3 @@
-import { Note } from 'tonal';
-
 /** A pitch as written: letter 0 (C) to 6 (B), alteration in semitones (sharps positive), scientific octave. */
 export interface Pitch {
   readonly letter: number;
@@ -10,14 +8,24 @@ export interface Pitch {
 export const LETTERS = ['C', 'D', 'E', 'F', 'G', 'A', 'B'] as const;
 const LETTER_SEMITONES = [0, 2, 4, 5, 7, 9, 11] as const;
 
+const PITCH_NAME = /^([A-Ga-g])(##?|bb?|)(-?\d{1,2})$/;
+/** Nothing sounds below or above: C-1 is MIDI number 0. */
+const OCTAVES = [-1, 10] as const;
+
 /**
- * Reads a pitch name such as "A3", "C#4", "Eb5" or "Bb-1".
+ * Reads a pitch name such as "A3", "C#4", "Eb5" or "Bb-1": at most two signs, from C-1 to C10.
  * @returns the pitch, or null where the name is none (also without an octave).
  */
 export function parsePitch(name: string): Pitch | null {
-  const note = Note.get(name);
-  if (note.empty || note.oct === undefined) return null;
-  return { letter: note.step, alteration: note.alt, octave: note.oct };
+  const [, letter, signs, octave] = PITCH_NAME.exec(name) ?? [];
+  if (letter === undefined) return null;
+  const pitch = {
+    letter: LETTERS.indexOf(letter.toUpperCase() as 'C'),
+    alteration: signs.startsWith('b') ? -signs.length : signs.length,
+    octave: Number(octave),
+  };
+  const [lowest, highest] = OCTAVES.map((at) => midiOf({ letter: 0, alteration: 0, octave: at }));
+  return midiOf(pitch) >= lowest && midiOf(pitch) <= highest ? pitch : null;
 }
 
 /** @returns the name parsePitch reads back, such as "F##4". */

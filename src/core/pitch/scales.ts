@@ -16,15 +16,73 @@ export interface Pattern {
   readonly down: readonly Degree[];
 }
 
-/** Names the contract uses where the theory package has another word, or where down differs from up. */
-const SCALE_NAMES: Readonly<Record<string, { up: string; down?: string; mode?: string }>> = {
-  'natural-minor': { up: 'aeolian', mode: 'minor' },
-  minor: { up: 'aeolian', mode: 'minor' },
-  aeolian: { up: 'aeolian', mode: 'minor' },
-  ionian: { up: 'major' },
-  'harmonic-minor': { up: 'harmonic minor', mode: 'minor' },
-  'melodic-minor': { up: 'melodic minor', down: 'aeolian', mode: 'minor' },
-};
+/** What is looked up in the theory package for a name of the contract, where the two differ or where down differs from up. */
+interface ScaleSource {
+  readonly up: string;
+  readonly down?: string;
+  readonly mode?: string;
+}
+
+const SOURCES: readonly (readonly [name: string, source: ScaleSource])[] = [
+  ['major', { up: 'major' }],
+  ['natural-minor', { up: 'aeolian', mode: 'minor' }],
+  ['harmonic-minor', { up: 'harmonic minor', mode: 'minor' }],
+  ['melodic-minor', { up: 'melodic minor', down: 'aeolian', mode: 'minor' }],
+  ['chromatic', { up: 'chromatic' }],
+  ['dorian', { up: 'dorian' }],
+  ['phrygian', { up: 'phrygian' }],
+  ['lydian', { up: 'lydian' }],
+  ['mixolydian', { up: 'mixolydian' }],
+  ['locrian', { up: 'locrian' }],
+  ['ionian', { up: 'major' }],
+  ['aeolian', { up: 'aeolian', mode: 'minor' }],
+  ['minor', { up: 'aeolian', mode: 'minor' }],
+  ['whole-tone', { up: 'whole tone' }],
+  ['major-pentatonic', { up: 'major pentatonic' }],
+  ['minor-pentatonic', { up: 'minor pentatonic' }],
+];
+
+const COMMON_CHORDS = [
+  'major',
+  'minor',
+  'diminished',
+  'augmented',
+  'dominant-seventh',
+  'diminished-seventh',
+  'major-seventh',
+  'minor-seventh',
+  'half-diminished',
+] as const;
+
+const hyphened = (name: string) => name.replaceAll(' ', '-');
+
+/** Names are looked up in maps made of what is known, never in an object: a user may type any word. */
+const SCALE_SOURCES: ReadonlyMap<string, ScaleSource> = new Map([
+  ...ScaleType.all().flatMap(({ name, aliases }) =>
+    [name, ...aliases].map((known) => [hyphened(known), { up: name }] as const),
+  ),
+  ...SOURCES,
+]);
+
+const CHORD_SOURCES: ReadonlyMap<string, string> = new Map(
+  ChordType.all().flatMap(({ name, aliases }) =>
+    [name, ...aliases]
+      .filter((known) => known !== '')
+      .map((known) => [hyphened(known), name || aliases[0]] as const),
+  ),
+);
+
+/** Every scale by its name in the contract, those that are taught first. */
+export const SCALES: readonly string[] = known(
+  SOURCES.map(([name]) => name),
+  SCALE_SOURCES,
+);
+/** Every chord, likewise. */
+export const CHORDS: readonly string[] = known(COMMON_CHORDS, CHORD_SOURCES);
+
+function known(first: readonly string[], all: ReadonlyMap<string, unknown>): string[] {
+  return [...new Set([...first, ...all.keys()])];
+}
 
 function degrees(intervals: readonly string[]): Degree[] {
   return intervals.map((name) => {
@@ -33,27 +91,20 @@ function degrees(intervals: readonly string[]): Degree[] {
   });
 }
 
-/**
- * Looks a scale up by its contract name ("major", "harmonic-minor", "dorian", "whole-tone", …) or by any
- * name the theory package knows, with hyphens for spaces. "chromatic" is spelled by chromaticRun instead.
- * @returns null where no such scale is known.
- */
+/** Looks a scale up by its name in the contract; null where no such scale is known. "chromatic" is spelled by chromaticRun instead. */
 export function scalePattern(name: string): Pattern | null {
-  const known = SCALE_NAMES[name];
-  const upName = known?.up ?? name.replaceAll('-', ' ');
-  const type = ScaleType.get(ScaleType.get(upName).empty ? name : upName);
-  if (type.empty) return null;
-  const up = degrees(type.intervals);
-  const down = known?.down ? degrees(ScaleType.get(known.down).intervals) : up;
-  return { mode: known?.mode ?? upName, up, down };
+  const source = SCALE_SOURCES.get(name);
+  if (!source) return null;
+  const up = degrees(ScaleType.get(source.up).intervals);
+  const down = source.down ? degrees(ScaleType.get(source.down).intervals) : up;
+  return { mode: source.mode ?? source.up, up, down };
 }
 
-/** Looks a chord up by its contract name, such as "dominant-seventh"; null where it is unknown. */
+/** Looks a chord up by its name in the contract, such as "dominant-seventh"; null where it is unknown. */
 export function chordPattern(name: string): Pattern | null {
-  const type = ChordType.get(name.replaceAll('-', ' '));
-  const exact = type.empty ? ChordType.get(name) : type;
-  if (exact.empty) return null;
-  const up = degrees(exact.intervals);
+  const source = CHORD_SOURCES.get(name);
+  if (source === undefined) return null;
+  const up = degrees(ChordType.get(source).intervals);
   return { mode: '', up, down: up };
 }
 

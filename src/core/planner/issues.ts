@@ -1,4 +1,5 @@
-import { resolveSetup, setupIssues, type ChoiceIssue } from '../instrument/setup';
+import { resolveSetup, setupIssues } from '../instrument/setup';
+import type { Issue } from '../issue';
 import { buildMusic } from '../material/build';
 import { materialIssues } from '../material/issues';
 import type { PlanRequest, Rules } from './request';
@@ -7,53 +8,40 @@ import type { PlanRequest, Rules } from './request';
  * What cannot be understood in a request whose shape is right: unknown names, strings that are not there, locks on no note.
  * A request that is understood but cannot be played is not an issue; the plan answers it with a problem.
  */
-export function requestIssues(request: PlanRequest): ChoiceIssue[] {
+export function requestIssues(request: PlanRequest): Issue[] {
   const issues = [...setupIssues(request), ...handIssues(request), ...materialIssues(request.material)];
   if (issues.length > 0) return issues;
   return request.rules ? ruleIssues(request, request.rules) : [];
 }
 
-function handIssues({ hand }: PlanRequest): ChoiceIssue[] {
+function handIssues({ hand }: PlanRequest): Issue[] {
   if (typeof hand !== 'object' || hand.relaxedMm <= hand.fullMm) return [];
-  return [
-    {
-      path: '/hand/relaxedMm',
-      message: `The comfortable spread (${hand.relaxedMm} mm) cannot be wider than the full one (${hand.fullMm} mm); measure again or swap them.`,
-    },
-  ];
+  const data = { relaxed: hand.relaxedMm, full: hand.fullMm };
+  return [{ path: '/hand/relaxedMm', code: 'spreads-swapped', data }];
 }
 
-function ruleIssues(request: PlanRequest, rules: Rules): ChoiceIssue[] {
+function ruleIssues(request: PlanRequest, rules: Rules): Issue[] {
   const names = resolveSetup(request).strings.map(({ name }) => name);
-  const issues: ChoiceIssue[] = [];
+  const issues: Issue[] = [];
   const checkString = (path: string, name: string) => {
-    if (!names.includes(name))
-      issues.push({
-        path,
-        message: `There is no string "${name}" here; the strings are ${names.join(', ')}.`,
-      });
+    if (!names.includes(name)) issues.push({ path, code: 'no-string', data: { name, strings: names } });
   };
   rules.strings?.forEach((name, at) => checkString(`/rules/strings/${at}`, name));
-  const positions = rules.positions;
-  if (positions && 'from' in positions && positions.to !== 'thumb' && positions.from > positions.to) {
+  const { positions, locks = [], never = [] } = rules;
+  if (positions && 'from' in positions && positions.to !== 'thumb' && positions.from > positions.to)
     issues.push({
       path: '/rules/positions',
-      message: `Positions run upwards: ${positions.from} is above ${positions.to}; swap them.`,
+      code: 'positions-swapped',
+      data: { from: positions.from, to: positions.to },
     });
-  }
-  const { locks = [], never = [] } = rules;
   if (locks.length + never.length === 0) return issues;
   const { events } = buildMusic(request.material);
   const checkPlace = (path: string, place: { readonly at: number; readonly string?: string }) => {
     if (place.string !== undefined) checkString(`${path}/string`, place.string);
     const event = events[place.at];
-    if (event?.kind !== 'sounding')
-      issues.push({
-        path: `${path}/at`,
-        message: event
-          ? `Event ${place.at} is a rest; this needs a note.`
-          : `There is no event ${place.at}; the material has events 0 to ${events.length - 1}.`,
-      });
+    if (event?.kind === 'sounding') return;
+    const data = { at: place.at, last: events.length - 1 };
+    issues.push({ path: `${path}/at`, code: event ? 'on-a-rest' : 'no-event', data });
   };
   locks.forEach((lock, at) => checkPlace(`/rules/locks/${at}`, lock));
   never.forEach((one, at) => checkPlace(`/rules/never/${at}`, one));

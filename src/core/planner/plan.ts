@@ -1,17 +1,17 @@
 import { buildMusic } from '../material/build';
 import { plansOf, responseEvent } from './answer';
-import { comparePlans } from './compare';
-import { charactersOf } from './character';
-import { alikeIn } from './wayback';
-import { shiftlessSteps, shiftReasons, stepReasons } from './reasons';
-import { problemsOf } from './relax';
+import { comparePlans } from './explain';
+import { traitsOf } from './explain';
+import { alikeIn } from './graph';
+import { shiftlessSteps, shiftReasons, stepReasons } from './explain';
+import { problemsOf } from './explain';
 import type { PlanRequest } from './request';
 import type { Plan, PlanResponse, ResponseEvent } from './response';
-import { setStage, type Stage } from './scene';
+import { contextFor, type Context } from './cost';
 import { differentPaths, type Found, type Wanted } from './search';
-import { costsOf, type Costs } from './togo';
-import { weave, type Web } from './weave';
-import { requestWeights, type Weights } from './weights';
+import { passesOver, type Passes } from './search';
+import { buildTrellis, type HoldTrellis } from './graph';
+import { requestWeights, type Weights } from './cost';
 
 const DEFAULT_ALTERNATIVES = 3;
 
@@ -28,18 +28,20 @@ export function apartFor(events: number): number {
 export function plan(request: PlanRequest, weights: Weights = requestWeights(request)): PlanResponse {
   const music = buildMusic(request.material);
   const events = music.events.map(responseEvent);
-  const stage = setStage(request, music, weights);
-  const web = weave(stage);
-  const costs = web.layers.every((layer) => layer.nodes > 0) ? costsOf(web) : null;
-  const paths = costs ? differentPaths(web, wantedOf(stage, web), costs) : [];
-  const plans = costs ? explained(stage, web, costs, events, paths) : [];
+  const context = contextFor(request, music, weights);
+  const trellis = buildTrellis(context);
+  const costs = trellis.layers.every((layer) => layer.nodes > 0) ? passesOver(trellis) : null;
+  const paths = costs ? differentPaths(trellis, wantedOf(context, trellis), costs) : [];
+  const plans = costs ? explained(context, trellis, costs, events, paths) : [];
   return {
     contract: 1,
     events,
     key: music.key,
+    time: music.time,
+    pickup: music.pickup,
     plans,
     ...comparison(plans, request.compare),
-    problems: paths.length === 0 ? problemsOf(stage, web) : [],
+    problems: paths.length === 0 ? problemsOf(context, trellis) : [],
   };
 }
 
@@ -49,34 +51,34 @@ function comparison(plans: readonly Plan[], pair: PlanRequest['compare']): Parti
 }
 
 /** How many plans the request wants and how they differ. */
-export function wantedOf({ request, music, sounding, scene }: Stage, web: Web): Wanted {
+export function wantedOf({ request, music, sounding, pricing }: Context, trellis: HoldTrellis): Wanted {
   return {
     count: request.alternatives ?? DEFAULT_ALTERNATIVES,
     apart: apartFor(sounding.length),
-    back: music.returns ? { otherWay: scene.weights.otherWayBack, alike: alikeIn(web) } : undefined,
+    back: music.returns ? { otherWay: pricing.weights.otherWayBack, alike: alikeIn(trellis) } : undefined,
   };
 }
 
 /** The plans with what sets each apart and why its elements are there. */
 function explained(
-  stage: Stage,
-  web: Web,
-  costs: Costs,
+  context: Context,
+  trellis: HoldTrellis,
+  costs: Passes,
   events: readonly ResponseEvent[],
   paths: readonly Found[],
 ): Plan[] {
   const plans = plansOf(
-    stage,
-    web,
+    context,
+    trellis,
     paths.map(({ path }) => path),
   );
-  const { explain = 'shifts' } = stage.request;
+  const { explain = 'shifts' } = context.request;
   if (explain === 'nothing' || plans.length === 0) return plans;
-  const characters = charactersOf(plans, events);
-  const shiftless = shiftlessSteps(web, costs);
+  const traits = traitsOf(plans, events);
+  const shiftless = shiftlessSteps(trellis, costs);
   return plans.map((one, at) => {
     const { path } = paths[at];
-    const reasoned = shiftReasons(stage, web, costs, shiftless, path, { ...one, character: characters[at] });
-    return explain === 'all' ? stepReasons(stage, web, costs, path, reasoned) : reasoned;
+    const reasoned = shiftReasons(context, trellis, costs, shiftless, path, { ...one, traits: traits[at] });
+    return explain === 'all' ? stepReasons(context, trellis, costs, path, reasoned) : reasoned;
   });
 }

@@ -1,68 +1,26 @@
-import type { BassSchool } from '../hand/models';
-import type { HandChoice } from '../hand/profile';
-import type { InstrumentKind } from '../instrument/instruments';
-import type { MaterialSpec } from '../material/spec';
+import type { Described } from '../described/describe';
+import type * as Schema from '../described/request';
 
-/** The planning contract, version 1: what is asked. */
-export type School = BassSchool;
-export type Style = 'secure' | 'singing' | 'early';
-export type PositionNumber = number | 'thumb';
+/*
+ * The planning contract, version 1: what is asked.
+ */
 
-export type PositionRule =
-  { readonly from: number; readonly to: PositionNumber } | { readonly only: readonly PositionNumber[] };
+export const STYLES = ['secure', 'singing', 'early'] as const;
+export type Style = (typeof STYLES)[number];
 
-export interface Lock {
-  /** The event, counted from 0. */
-  readonly at: number;
-  readonly finger?: number | 'T';
-  /** The string by its open pitch. */
-  readonly string?: string;
-  readonly position?: PositionNumber;
-}
+export const OPEN_STRINGS = ['free', 'prefer', 'avoid', 'never'] as const;
+export const FOURTH_FINGER = ['free', 'no-shift', 'avoid', 'never'] as const;
+export const EXTENSIONS = ['free', 'avoid', 'never'] as const;
+export const CHROMATIC = ['slide', 'finger-per-semitone'] as const;
+/** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */
+export const EXPLAIN = ['shifts', 'all', 'nothing'] as const;
 
-/** What must not be at one event: a way of holding it that agrees with all that is named, or a shift that arrives there. */
-export type Forbidding =
-  | {
-      readonly at: number;
-      readonly finger?: number | 'T';
-      readonly string?: string;
-      readonly position?: PositionNumber;
-    }
-  | { readonly at: number; readonly shift: true };
+/** Most ways asked for at once. */
+export const MOST_WAYS = 10;
 
-export interface Rules {
-  readonly positions?: PositionRule;
-  /** Only these, by open pitch. */
-  readonly strings?: readonly string[];
-  readonly openStrings?: 'free' | 'prefer' | 'avoid' | 'never';
-  readonly fourthFinger?: 'free' | 'no-shift' | 'avoid' | 'never';
-  readonly extensions?: 'free' | 'avoid' | 'never';
-  readonly chromatic?: 'slide' | 'finger-per-semitone';
-  readonly locks?: readonly Lock[];
-  readonly never?: readonly Forbidding[];
-}
-
-export interface Tempo {
-  readonly bpm: number;
-  readonly beatsPerNote?: number;
-}
-
-export interface PlanRequest {
-  readonly instrument: InstrumentKind;
-  readonly size?: string;
-  readonly tuning?: readonly string[];
-  readonly stringLengthMm?: number;
-  /** Lowest note of an extension of the lowest string, such as "C1" on a double bass. */
-  readonly extensionTo?: string;
-  readonly hand?: HandChoice;
-  readonly school?: School;
-  readonly style?: Style;
-  readonly tempo?: Tempo;
-  readonly material: MaterialSpec;
-  readonly rules?: Rules;
-  readonly alternatives?: number;
-  /** Two plans of the answer, counted from 0, to be laid side by side. */
-  readonly compare?: readonly [number, number];
-  /** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */
-  readonly explain?: 'shifts' | 'all' | 'nothing';
-}
+export type PositionRule = Described<typeof Schema.PositionRule>;
+export type Lock = Described<typeof Schema.Lock>;
+export type Forbidding = Described<typeof Schema.Forbidding>;
+export type Rules = Described<typeof Schema.Rules>;
+export type Tempo = Described<typeof Schema.Tempo>;
+export type PlanRequest = Described<typeof Schema.PlanRequest>;

@@ -4,7 +4,8 @@ import { keyAlteration, signatureName, type Key } from '../pitch/key';
 import { parseKey } from '../material/build';
 import { letterSteps, pitchName, type Pitch } from '../pitch/pitch';
 import type { PlanRequest } from '../planner/request';
-import type { FingerName, Plan, PlanResponse } from '../planner/response';
+import type { Finger } from '../hand/finger';
+import type { Plan, PlanResponse } from '../planner/response';
 import { drillRequest, type DrillNote } from './notes';
 import { withinHand } from './within';
 
@@ -17,8 +18,8 @@ export interface ShiftDrill {
   readonly key: string;
   /** Open pitch of the string, such as "A4". */
   readonly string: string;
-  readonly fromFinger: FingerName;
-  readonly toFinger: FingerName;
+  readonly fromFinger: Finger;
+  readonly toFinger: Finger;
   /** Letter steps from the one note to the other; negative for a shift down. */
   readonly distance: number;
   /** The first note of the first pair, in letter steps above the open string. */
@@ -135,12 +136,12 @@ export function octaveBuilding(
 export interface Series {
   readonly key: string;
   readonly string: string;
-  readonly finger: FingerName;
+  readonly finger: Finger;
   readonly span: number;
 }
 
 /** Where a finger's series begins, in letter steps: in first position; the thumb at the octave. */
-const startOf = (finger: FingerName) => (finger === 'T' ? 7 : Number(finger));
+const startOf = (finger: Finger) => (finger === 'T' ? 7 : Number(finger));
 
 /** One finger shifting up the scale on one string, a step at a time: the first series everybody learns. */
 export function sameFingerSeries(

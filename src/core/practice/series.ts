@@ -2,7 +2,8 @@ import type { Setup } from '../instrument/setup';
 import type { NoteSpec } from '../material/spec';
 import { midiOf, parsePitch, pitchName } from '../pitch/pitch';
 import { plan } from '../planner/plan';
-import type { Lock, PlanRequest, PositionNumber } from '../planner/request';
+import type { PositionNumber } from '../hand/hold';
+import type { Lock, PlanRequest } from '../planner/request';
 import { sameFingerSeries, type Series } from './drills';
 import { bareRequest } from './notes';
 

@@ -1,4 +1,4 @@
-import { errorAnswer } from '../../contract/read';
+import { refusalAnswer } from '../../wording/issues';
 
 /** Past this many times its limit a sender is cut off without an answer. */
 const DRAINED = 10;
@@ -24,5 +24,5 @@ export function json(status: number, body: unknown): Response {
 
 /** An error of the whole request, with one sentence. */
 export function refusal(status: number, message: string): Response {
-  return json(status, errorAnswer([{ path: '', message }]));
+  return json(status, refusalAnswer(message));
 }

@@ -1,35 +1,46 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { requestWords } from '../../brief/words';
+import { session, useBench } from '../../app/bench';
+import { redo, rename, undo } from '../../app/edits';
+import { openAddress, start } from '../../app/opening';
+import { lastPlanned, type Planning, type SaveState } from '../../app/session/state';
+import { useStudent } from '../../app/students';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { UndoButtons } from '../../ui/UndoButtons';
+import { usePageKeys } from '../../ui/usePageKeys';
+import { requestWords } from '../../wording/material';
+import { speechOf } from '../../wording/plans';
 import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
 import { Briefs } from './Briefs';
-import { redo, rename, undo } from './edits';
 import { FindingsList } from './FindingsList';
 import { GivenDifferences } from './Given';
-import { openAddress, start } from './opening';
+import { PlannerTrouble } from './PlannerTrouble';
 import { PlanShelf } from './PlanShelf';
 import { Problems } from './Problems';
-import { saveNow } from './saving';
+import { SavedFingering } from './SavedFingering';
 import { Stage } from './Stage';
-import { ThisPlan } from './ThisPlan';
 import { StudentMatch } from './StudentMatch';
-import { useBench } from './state';
-import { onPageKey } from './keys';
+import { ThisPlan } from './ThisPlan';
 
 const Palette = lazy(() => import('./Palette'));
 
+const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  failed: 'Not saved',
+  gone: 'Deleted on another page',
+};
+
 /** The Bench: the brief, the picture of the plan and the plans to choose from. */
 export default function Bench() {
-  const { record, response, planned, issues, save, ready, history } = useBench(
-    useShallow(({ record, response, planned, issues, save, ready, history }) => ({
+  const { record, planning, chosen, standing, save, ready, history } = useBench(
+    useShallow(({ record, planning, chosen, standing, save, ready, history }) => ({
       record,
-      response,
-      planned,
-      issues,
+      planning,
+      chosen,
+      standing,
       save,
       ready,
       history,
@@ -38,19 +49,26 @@ export default function Bench() {
   const [palette, setPalette] = useState(false);
   useEffect(() => {
     void start();
-    const keys = (event: KeyboardEvent) => onPageKey(event, () => setPalette(true));
-    const leave = () => void saveNow();
+    const leave = () => void session.saveNow();
     const linked = () => void openAddress(location.hash);
     addEventListener('pagehide', leave);
-    addEventListener('keydown', keys);
     addEventListener('hashchange', linked);
     return () => {
       removeEventListener('pagehide', leave);
-      removeEventListener('keydown', keys);
       removeEventListener('hashchange', linked);
     };
   }, []);
-  const plan = response?.plans[record.chosen];
+  usePageKeys({ undo, redo, commands: () => setPalette(true) });
+  const student = useStudent(record.studentId);
+  const planned = lastPlanned({ planning });
+  const response = planned?.response ?? null;
+  const plan = response?.plans[chosen];
+  const instrument = planned?.ask.request.instrument;
+  const names = student?.noteNames;
+  const speech = useMemo(
+    () => (response && instrument ? speechOf(instrument, response, names) : null),
+    [response, instrument, names],
+  );
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-4">
       <Head here="/" plan={record.id}>
@@ -66,10 +84,10 @@ export default function Bench() {
         </label>
         <UndoButtons history={history} onUndo={undo} onRedo={redo} />
         <button type="button" className="button" onClick={() => setPalette(true)}>
-          Do …
+          Commands …
         </button>
         <p className="text-sm text-faded" data-testid="save-state" data-state={save}>
-          {{ saved: 'Kept in this browser', saving: 'Keeping …', failed: 'Not kept' }[save]}
+          {SAVE_WORDS[save]}
         </p>
       </Head>
       <NoticeBar />
@@ -78,20 +96,33 @@ export default function Bench() {
         <div className="flex min-w-0 flex-col gap-3">
           <BriefSentence request={record.request} studentId={record.studentId} />
           <StudentMatch record={record} />
-          <GivenDifferences record={record} response={response} />
-          <Problems problems={response?.problems ?? []} issues={issues} request={record.request} />
-          {response && <Stage response={response} plan={plan ?? null} request={record.request} />}
+          <GivenDifferences record={record} response={response} plan={plan} />
+          <Problems
+            problems={response?.problems ?? []}
+            issues={issuesOf(planning)}
+            request={record.request}
+            speech={speech}
+          />
+          <PlannerTrouble planning={planning} />
+          {speech && response && (
+            <SavedFingering standing={standing} plans={response.plans} chosen={chosen} speech={speech} />
+          )}
+          {response && speech && (
+            <Stage response={response} plan={plan ?? null} request={record.request} speech={speech} />
+          )}
         </div>
         <aside className="flex flex-col gap-4">
-          {response && <Alternatives plans={response.plans} chosen={record.chosen} />}
-          {response && plan && planned && (
+          {response && speech && planned && (
+            <Alternatives plans={response.plans} chosen={chosen} own={planned.own} speech={speech} />
+          )}
+          {planned && plan && speech && (
             <FindingsList
               key={record.id}
               planId={record.id}
-              studentId={record.studentId}
-              request={planned}
-              response={response}
-              chosen={record.chosen}
+              level={student?.level ?? 'middle'}
+              planned={planned}
+              chosen={chosen}
+              speech={speech}
             />
           )}
           <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />
@@ -101,9 +132,13 @@ export default function Bench() {
       </main>
       {palette && (
         <Suspense>
-          <Palette onClose={() => setPalette(false)} />
+          <Palette speech={speech} onClose={() => setPalette(false)} />
         </Suspense>
       )}
     </div>
   );
+}
+
+function issuesOf(planning: Planning) {
+  return planning.kind === 'refused' ? planning.issues : [];
 }

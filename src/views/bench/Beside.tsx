@@ -1,13 +1,16 @@
 import { comparePlans, heldAlike, type PlaceCompared, type Plan, type Step } from '../../core';
 import { COLUMN } from './columns';
 import type { RowProps } from './rows';
-import { layBeside, moveCursor } from './edits';
-import { printed, TERM_WORDS } from '../../brief/words';
+import { layBeside, moveCursor } from '../../app/edits';
+import { counted, sentence } from '../../wording/grammar';
+import { printed } from '../../wording/notes';
+import { placeName, positionName, stretchWords } from '../../wording/places';
+import { TERM_WORDS, type Speech } from '../../wording/plans';
 
 export const BESIDE_HEIGHT = 52;
 
 /** The other plan's strings and fingers under the same columns; where the two part, it is boxed. */
-export function BesideRow({ plan, other, visible, width }: RowProps & { readonly other: Plan }) {
+export function BesideRow({ plan, other, visible, width, speech }: RowProps & { readonly other: Plan }) {
   const pairs = plan.steps
     .map((step, t) => [step, other.steps[t]] as const)
     .filter(([step]) => step.at >= visible.first && step.at < visible.last);
@@ -44,7 +47,8 @@ export function BesideRow({ plan, other, visible, width }: RowProps & { readonly
             textAnchor="middle"
             fill="var(--color-faded)"
           >
-            {theirs.stops.map((stop) => printed(stop.string)).join('+')} {shortPosition(theirs)}
+            {theirs.stops.map((stop) => printed(stop.string)).join('+')}{' '}
+            {theirs.position === 'thumb' ? 'T' : positionName(theirs.position, speech.instrument)}
           </text>
         </g>
       ))}
@@ -56,17 +60,14 @@ function fingersOf(step: Step): string {
   return step.stops.map((stop) => stop.finger).join('-');
 }
 
-function shortPosition(step: Step): string {
-  return step.position === 'thumb' ? 'T' : step.positionName;
-}
-
 interface ComparisonProps {
   readonly plan: Plan;
   readonly other: Plan;
+  readonly speech: Speech;
 }
 
 /** Two ways side by side: what each is charged for, and the places where they part. */
-export function ComparisonPanel({ plan, other }: ComparisonProps) {
+export function ComparisonPanel({ plan, other, speech }: ComparisonProps) {
   const { terms, places } = comparePlans(plan, other);
   return (
     <section aria-labelledby="beside" className="rounded-lg border border-rule bg-sheet px-4 py-2">
@@ -75,7 +76,7 @@ export function ComparisonPanel({ plan, other }: ComparisonProps) {
           Two ways side by side
         </h2>
         <button type="button" className="button" onClick={() => layBeside(null)}>
-          Put the other away
+          Close the comparison
         </button>
       </div>
       <div className="mt-1 grid gap-6 md:grid-cols-2">
@@ -83,10 +84,10 @@ export function ComparisonPanel({ plan, other }: ComparisonProps) {
           <thead>
             <tr className="border-b-2 border-rule align-bottom">
               <th scope="col" className="pr-3">
-                Paid for
+                Cost of
               </th>
               <th scope="col" className="px-2 text-right">
-                on the stand
+                this way
               </th>
               <th scope="col" className="px-2 text-right">
                 the other
@@ -114,9 +115,7 @@ export function ComparisonPanel({ plan, other }: ComparisonProps) {
         </table>
         <div>
           <h3 className="font-semibold">
-            {places.length === 0
-              ? 'They never part'
-              : `They part in ${places.length === 1 ? 'one place' : `${places.length} places`}`}
+            {places.length === 0 ? 'No difference' : `What differs: ${counted(places.length, 'place')}`}
           </h3>
           <ul className="flex flex-col">
             {places.map((place) => (
@@ -126,7 +125,7 @@ export function ComparisonPanel({ plan, other }: ComparisonProps) {
                   onClick={() => moveCursor(place.from)}
                   className="w-full cursor-pointer py-1 text-left hover:text-dove"
                 >
-                  <PlaceWords place={place} plan={plan} other={other} />
+                  <PlaceWords place={place} plan={plan} other={other} speech={speech} />
                 </button>
               </li>
             ))}
@@ -146,15 +145,14 @@ interface PlaceProps extends ComparisonProps {
   readonly place: PlaceCompared;
 }
 
-function PlaceWords({ place, plan, other }: PlaceProps) {
+function PlaceWords({ place, plan, other, speech }: PlaceProps) {
   const inside = (one: Plan) => one.steps.filter((step) => step.at >= place.from && step.at <= place.to);
   const words = (one: Plan) => {
     const steps = inside(one);
     const shown = steps.slice(0, 8).map(fingersOf).join(' ');
-    return `${shown}${steps.length > 8 ? ' …' : ''} (${positionsOf(steps)})`;
+    return `${shown}${steps.length > 8 ? ' …' : ''} (${positionsOf(steps, speech)})`;
   };
-  const notes =
-    place.from === place.to ? `Note ${place.from + 1}` : `Notes ${place.from + 1}–${place.to + 1}`;
+  const notes = sentence(stretchWords(speech.place, place.from, place.to));
   return (
     <>
       <strong>{notes}</strong>: {words(plan)} costs {place.firstCost.toFixed(1)}; the other {words(other)}{' '}
@@ -163,7 +161,9 @@ function PlaceWords({ place, plan, other }: PlaceProps) {
   );
 }
 
-function positionsOf(steps: readonly Step[]): string {
-  const names = steps.map((step) => step.positionName).filter((name, at, all) => name !== all[at - 1]);
+function positionsOf(steps: readonly Step[], { instrument }: Speech): string {
+  const names = steps
+    .map((step) => placeName(step, instrument))
+    .filter((name, at, all) => name !== all[at - 1]);
   return names.join(' – ');
 }

@@ -1,53 +1,53 @@
 import { Fragment, memo } from 'react';
+import { octaveChoices, tempoOf, tuningChoices, tuningOf, withTuning } from '../../app/brief/choices';
 import {
-  INSTRUMENTS,
+  asScale,
+  playableTonics,
+  tonicClass,
+  TONICS,
+  withInstrument,
+  withKind,
+  withTonic,
+  type RunSpec,
+} from '../../app/brief/material';
+import { setRequest, setStudent } from '../../app/edits';
+import { useStudents } from '../../app/students';
+import {
+  INSTRUMENT_KINDS,
+  instrumentData,
+  writtenOut,
   type InstrumentKind,
   type PlanRequest,
   type Rules,
-  type RunSpec,
-} from '../../brief/brief';
+} from '../../core';
 import {
-  CHORDS,
-  KIND_WORDS,
-  SCHOOL_WORDS,
-  kindOf,
-  withKind,
-  HAND_WORDS,
   positionChoices,
-  positionWords,
-  SCALES,
-  STYLE_WORDS,
-  TONICS,
-  DIRECTION_WORDS,
-  octaveChoices,
-  playableTonics,
-  sizeChoices,
   stringChoices,
-  TEMPO_WORDS,
-  tempoOf,
-  tonicClass,
-  tuningChoices,
-  tuningOf,
-  withTuning,
-  asScale,
-  TYPED,
-  withInstrument,
+  STYLE_CHOICES,
+  TEMPO_CHOICES,
+  tempoWords,
   wishesFor,
-  withTonic,
-  type Choice,
-} from '../../brief/brief';
-import { writtenOut } from '../../core';
-import { setRequest, setStudent } from './edits';
-import { useStudents } from './students';
+} from '../../wording/brief';
+import type { WordChoice } from '../../wording/choice';
+import { HAND_CHOICES, instrumentWords, schoolChoices, sizeChoices } from '../../wording/instruments';
+import {
+  CHORD_CHOICES,
+  DIRECTION_CHOICES,
+  KIND_CHOICES,
+  kindOf,
+  SCALE_CHOICES,
+  TYPED,
+} from '../../wording/material';
+import { classWords, noteWords, printed } from '../../wording/notes';
+import { positionRuleWords } from '../../wording/places';
 import { TypedNotes } from './TypedNotes';
-import { classWords, printed } from '../../brief/words';
 
 interface WordProps {
   /** Punctuation that must not begin a line. */
   readonly then?: string;
   readonly label: string;
   readonly value: string;
-  readonly choices: readonly Choice[];
+  readonly choices: readonly WordChoice[];
   readonly onChange: (value: string) => void;
   /** Words for a value that is none of the choices (from a file, say): it is kept and shown. */
   readonly other?: string;
@@ -99,7 +99,7 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
           label="Positions"
           value={JSON.stringify(rules.positions ?? null)}
           choices={positionChoices(request.instrument)}
-          other={positionWords(rules.positions, request.instrument)}
+          other={positionRuleWords(rules.positions, request.instrument)}
           onChange={(value) => setRules({ positions: JSON.parse(value) ?? undefined })}
         />{' '}
         on{' '}
@@ -108,7 +108,7 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
           value={JSON.stringify(rules.strings ?? null)}
           choices={stringChoices(request)}
           onChange={(value) => setRules({ strings: JSON.parse(value) ?? undefined })}
-          other={(rules.strings ?? []).map(printed).join(' and ')}
+          other={(rules.strings ?? []).map((name) => printed(name)).join(' and ')}
           then=","
         />{' '}
         {wishesFor(request).map(({ rule, label, choices }) => (
@@ -126,15 +126,15 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
         <Word
           label="Style"
           value={request.style ?? 'secure'}
-          choices={STYLE_WORDS}
+          choices={STYLE_CHOICES}
           onChange={(value) => setRequest({ ...request, style: value as PlanRequest['style'] })}
         />{' '}
         style, at{' '}
         <Word
           label="Tempo"
           value={tempoOf(request)}
-          choices={TEMPO_WORDS}
-          other={`${tempoOf(request)} beats a minute`}
+          choices={TEMPO_CHOICES}
+          other={tempoWords(tempoOf(request))}
           onChange={(bpm) => setRequest({ ...request, tempo: bpm ? { bpm: Number(bpm) } : undefined })}
           then="."
         />
@@ -185,35 +185,35 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
         <Word
           label="Chord"
           value={material.chord}
-          choices={CHORDS}
+          choices={CHORD_CHOICES}
           onChange={(chord) => setMaterial({ chord })}
         />
       ) : (
         <Word
           label="Scale"
           value={material.scale}
-          choices={SCALES}
+          choices={SCALE_CHOICES}
           onChange={(scale) => setMaterial({ scale })}
         />
       )}{' '}
       <Word
         label="Kind"
         value={kindOf(material)}
-        choices={[...KIND_WORDS, [TYPED, 'scale as notes to change']]}
+        choices={[...KIND_CHOICES, [TYPED, 'scale as notes to change']]}
         onChange={setKind}
       />{' '}
       from{' '}
       <Word
         label="Start"
         value={material.tonic}
-        choices={starts.map((name) => [name, `${printed(name)}${name.at(-1)}`] as const)}
+        choices={starts.map((name) => [name, noteWords(name)] as const)}
         onChange={(tonic) => setMaterial({ tonic })}
         then=","
       />{' '}
       <Word
         label="Direction"
         value={material.direction}
-        choices={DIRECTION_WORDS}
+        choices={DIRECTION_CHOICES}
         onChange={(value) => setMaterial({ direction: value as RunSpec['direction'] })}
         then=","
       />
@@ -240,7 +240,7 @@ function NotesWords({
         value={TYPED}
         choices={[
           [TYPED, 'notes of my own'],
-          ...KIND_WORDS.map(([kind, words]) => [kind, `a ${words}`] as const),
+          ...KIND_CHOICES.map(([kind, words]) => [kind, `a ${words}`] as const),
         ]}
         onChange={(kind) => setRequest({ ...request, material: withKind(asScale(request), kind) })}
       />{' '}
@@ -264,29 +264,30 @@ function NotesWords({
 
 function InstrumentWords({ request }: { readonly request: PlanRequest }) {
   const { instrument } = request;
+  const schools = schoolChoices(instrument);
   const hand = typeof request.hand === 'object' ? 'measured' : (request.hand ?? 'medium');
   return (
     <>
       a{' '}
       <Word
         label="Size"
-        value={request.size ?? INSTRUMENTS[instrument].defaultSize}
+        value={request.size ?? instrumentData(instrument).defaultSize}
         choices={sizeChoices(instrument)}
         onChange={(size) => setRequest({ ...request, size, stringLengthMm: undefined })}
       />{' '}
       <Word
         label="Instrument"
         value={instrument}
-        choices={Object.entries(INSTRUMENTS).map(([name, { label }]) => [name, label] as const)}
+        choices={INSTRUMENT_KINDS.map((name) => [name, instrumentWords(name)] as const)}
         onChange={(value) => setRequest(withInstrument(request, value as InstrumentKind))}
       />{' '}
-      {instrument === 'bass' && (
+      {schools.length > 0 && (
         <>
           by{' '}
           <Word
             label="School"
-            value={request.school ?? 'one-two-four'}
-            choices={SCHOOL_WORDS}
+            value={request.school ?? schools[0][0]}
+            choices={schools}
             onChange={(value) => setRequest({ ...request, school: value as PlanRequest['school'] })}
           />{' '}
         </>
@@ -298,7 +299,7 @@ function InstrumentWords({ request }: { readonly request: PlanRequest }) {
             label="Tuning"
             value={tuningOf(request)}
             choices={tuningChoices(request)}
-            other={(request.tuning ?? []).map(printed).join(' ')}
+            other={(request.tuning ?? []).map((name) => printed(name)).join(' ')}
             onChange={(value) => setRequest(withTuning(request, value))}
           />{' '}
         </>
@@ -307,7 +308,7 @@ function InstrumentWords({ request }: { readonly request: PlanRequest }) {
       <Word
         label="Hand"
         value={hand}
-        choices={HAND_WORDS}
+        choices={HAND_CHOICES}
         onChange={(value) => setRequest({ ...request, hand: value as PlanRequest['hand'] })}
         other="a measured hand"
         then=","

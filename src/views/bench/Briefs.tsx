@@ -1,21 +1,23 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Trash2 } from 'lucide-react';
 import { memo, useState } from 'react';
-import { requestWords } from '../../brief/words';
+import { requestWords } from '../../wording/material';
+import { storageWords } from '../../wording/storage';
 import type { PlanRequest } from '../../core';
-import { deleteBrief, listBriefs, saveBrief, storageTrouble } from '../../store/db';
+import type { Change } from '../../store/changes';
+import { commit, listBriefs, storageFault } from '../../store/db';
 import type { BriefRecord } from '../../store/records';
-import { say } from '../../ui/notices';
-import { newPlan } from './opening';
+import { say } from '../../app/notices';
+import { newPlan } from '../../app/opening';
 
-/** Briefs kept under a name; a new plan begins from one at a click. */
+/** Briefs saved under a name; a new plan begins from one at a click. */
 export const Briefs = memo(function Briefs({ request }: { readonly request: PlanRequest }) {
   const briefs = useLiveQuery(() => listBriefs().catch(() => []), []) ?? [];
   const [name, setName] = useState('');
   return (
     <section aria-labelledby="briefs">
       <h2 id="briefs" className="font-serif text-lg font-semibold">
-        Kept briefs
+        Saved briefs
       </h2>
       <ul className="mt-1 flex max-h-40 flex-col overflow-y-auto rounded-md border border-rule bg-sheet">
         {briefs.map((brief) => (
@@ -38,13 +40,13 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
             </button>
           </li>
         ))}
-        {briefs.length === 0 && <li className="px-3 py-2 text-faded">No brief is kept yet.</li>}
+        {briefs.length === 0 && <li className="px-3 py-2 text-faded">No brief is saved yet.</li>}
       </ul>
       <form
         className="mt-2 flex gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          void keepBrief(name.trim() || requestWords(request), request);
+          void saveBrief(name.trim() || requestWords(request), request);
           setName('');
         }}
       >
@@ -57,7 +59,7 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
           onChange={(event) => setName(event.target.value)}
         />
         <button type="submit" className="button">
-          Keep this brief
+          Save this brief
         </button>
       </form>
     </section>
@@ -65,28 +67,22 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
 });
 
 /** A brief is the sentence; demands at single notes belong to the plan. */
-async function keepBrief(name: string, request: PlanRequest) {
+async function saveBrief(name: string, request: PlanRequest) {
   const rules = request.rules && { ...request.rules, locks: undefined, never: undefined };
-  await orSay(
-    saveBrief({
-      id: crypto.randomUUID(),
-      name,
-      request: { ...request, rules },
-      createdAt: Date.now(),
-    }),
-  );
+  const record = { id: crypto.randomUUID(), name, request: { ...request, rules }, createdAt: Date.now() };
+  await write({ kind: 'added', table: 'briefs', record });
 }
 
 async function removeBrief(brief: BriefRecord) {
-  await orSay(deleteBrief(brief.id));
-  const act = () => void orSay(saveBrief(brief));
+  await write({ kind: 'removed', table: 'briefs', record: brief });
+  const act = () => void write({ kind: 'added', table: 'briefs', record: brief });
   say({ kind: 'done', message: `The brief “${brief.name}” was deleted.`, offer: { words: 'Undo', act } });
 }
 
-async function orSay(work: Promise<void>) {
+async function write(change: Change) {
   try {
-    await work;
+    await commit([change]);
   } catch (error) {
-    say({ kind: 'trouble', message: storageTrouble(error) });
+    say({ kind: 'trouble', message: storageWords(storageFault(error)) });
   }
 }

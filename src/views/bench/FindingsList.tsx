@@ -1,19 +1,20 @@
 import { memo, useEffect, useState } from 'react';
-import { aimFor, drillTitle, findingWords, KIND_NAMES } from '../../brief/findings';
-import { resolveSetup, type Finding, type PlanRequest, type PlanResponse } from '../../core';
+import { aimFor } from '../../app/meaning';
+import type { Planned } from '../../app/session/state';
+import { resolveSetup, type Finding, type Level } from '../../core';
+import { drillTitle, FINDING_NAMES, findingWords } from '../../wording/findings';
+import type { Speech } from '../../wording/plans';
 import { findingDrillInWorker, weightiestInWorker } from '../../work/planner';
 import type { Weightiest } from '../../work/plan.worker';
-import { select } from './edits';
-import { openDrill } from './opening';
-import { useStudent } from './students';
+import { select } from '../../app/edits';
+import { openDrill } from '../../app/opening';
 
 interface Props {
   readonly planId: string;
-  readonly studentId: string | null;
-  /** As it was asked, with its number of alternatives. */
-  readonly request: PlanRequest;
-  readonly response: PlanResponse;
+  readonly level: Level;
+  readonly planned: Planned;
   readonly chosen: number;
+  readonly speech: Speech;
 }
 
 /** Shown before "all" is asked for. */
@@ -32,40 +33,36 @@ const VIEWS: Readonly<Record<Finding['kind'], readonly [string, string]>> = {
 };
 
 /** What is worth attention in this plan for this student, the weightiest first; each selects its notes and leads to its close-up. */
-export const FindingsList = memo(function FindingsList({
-  planId,
-  studentId,
-  request,
-  response,
-  chosen,
-}: Props) {
-  const level = useStudent(studentId)?.level ?? 'middle';
+export const FindingsList = memo(function FindingsList({ planId, level, planned, chosen, speech }: Props) {
+  const { ask, response } = planned;
   const [{ first: found, count }, setFound] = useState<Weightiest>({ first: [], count: 0 });
   const [all, setAll] = useState(false);
   useEffect(() => {
     let here = true;
     if (!response.plans[chosen]) return;
-    void weightiestInWorker(request, chosen, aimFor(response, level), MOST).then((weightiest) => {
-      if (here) setFound(weightiest);
-    });
+    weightiestInWorker(ask, chosen, aimFor(response, level), MOST).then(
+      (weightiest) => here && setFound(weightiest),
+      // Where the planner is lost, the Bench says so.
+      () => undefined,
+    );
     return () => {
       here = false;
     };
-  }, [request, response, chosen, level]);
+  }, [ask, response, chosen, level]);
   const shown = (all ? found : found.slice(0, FIRST)).filter(({ events }) =>
     events.every((at) => response.events[at]),
   );
-  const setup = resolveSetup(request);
+  const setup = resolveSetup(ask.request);
   const drill = async (finding: Finding) => {
-    const made = await findingDrillInWorker(request, chosen, finding);
-    if (made) await openDrill(made, drillTitle(finding));
+    const made = await findingDrillInWorker(ask, chosen, finding);
+    if (made) await openDrill(made, drillTitle(finding, speech));
   };
   return (
     <section aria-labelledby="findings" data-testid="findings">
       <h2 id="findings" className="font-serif text-lg font-semibold">
         Findings
       </h2>
-      {found.length === 0 && <p className="text-faded">Nothing here wants special attention.</p>}
+      {found.length === 0 && <p className="text-faded">Nothing here needs special attention.</p>}
       <ol className="flex flex-col gap-1">
         {shown.map((finding, at) => {
           const [view, words] = VIEWS[finding.kind];
@@ -81,9 +78,9 @@ export const FindingsList = memo(function FindingsList({
                 onClick={() => select(finding.events[0], last)}
               >
                 <span className={`font-semibold ${finding.kind === 'shift' ? 'text-copper' : ''}`}>
-                  {KIND_NAMES[finding.kind]}
+                  {FINDING_NAMES[finding.kind]}
                 </span>{' '}
-                {findingWords(finding, setup)}
+                {findingWords(finding, setup, speech)}
               </button>{' '}
               <span className="flex gap-4">
                 <a

@@ -1,13 +1,12 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
-import { differencesBetween } from '../../brief/differences';
-import type { PlanRequest, PlanResponse } from '../../core';
+import { differencesBetween } from '../../wording/differences';
+import type { Plan, PlanResponse } from '../../core';
 import { getPlan } from '../../store/db';
 import type { PlanRecord } from '../../store/records';
 import { planInWorker } from '../../work/planner';
-import { givePlan } from './opening';
-import { ALTERNATIVES } from './planning';
-import { useStudent, useStudents } from './students';
+import { givePlan } from '../../app/opening';
+import { useStudent, useStudents } from '../../app/students';
 
 /** Gives the plan on the stand to another student. */
 export function GiveTo({ studentId }: { readonly studentId: string | null }) {
@@ -36,21 +35,21 @@ export function GiveTo({ studentId }: { readonly studentId: string | null }) {
 interface Props {
   readonly record: PlanRecord;
   readonly response: PlanResponse | null;
+  readonly plan: Plan | undefined;
 }
 
-/** For a plan that was given from another student's: what came out otherwise for this hand and instrument. */
-export function GivenDifferences({ record, response }: Props) {
+/** For a plan that was given from another student's: what came out differently for this hand and instrument. */
+export function GivenDifferences({ record, response, plan: is }: Props) {
   const source = useLiveQuery(
     () => (record.givenFrom ? getPlan(record.givenFrom).catch(() => undefined) : undefined),
     [record.givenFrom],
   );
   const [away, setAway] = useState<string | null>(null);
   const giver = useStudent(source?.studentId ?? null);
-  const answer = useAnswer(source?.request ?? null);
-  const [was, is] = [source && answer?.plans[source.chosen], response?.plans[record.chosen]];
-  if (!source || !record.givenFrom || !answer || !was || !response || !is || away === record.id) return null;
+  const was = useChosen(source);
+  if (!source || !record.givenFrom || !was || !response || !is || away === record.id) return null;
   const differences = differencesBetween(
-    { request: source.request, response: answer, plan: was },
+    { request: source.request, ...was },
     { request: record.request, response, plan: is },
   );
   return (
@@ -61,10 +60,10 @@ export function GivenDifferences({ record, response }: Props) {
     >
       <div className="flex items-baseline justify-between gap-3">
         <h2 id="given" className="font-serif text-lg font-semibold">
-          Given from {giver ? `${giver.name}’s` : 'another'} plan: what is otherwise here
+          Given from {giver ? `${giver.name}’s` : 'another'} plan: what differs here
         </h2>
         <button type="button" className="button" onClick={() => setAway(record.id)}>
-          Put away
+          Close
         </button>
       </div>
       <ul className="flex list-disc flex-wrap gap-x-8 pl-5">
@@ -76,17 +75,30 @@ export function GivenDifferences({ record, response }: Props) {
   );
 }
 
-function useAnswer(request: PlanRequest | null): PlanResponse | null {
-  const [answer, setAnswer] = useState<PlanResponse | null>(null);
+interface Chosen {
+  readonly response: PlanResponse;
+  readonly plan: Plan;
+}
+
+/** The plan that a record stands for, worked out anew. */
+function useChosen(record: PlanRecord | undefined): Chosen | null {
+  const [chosen, setChosen] = useState<Chosen | null>(null);
   useEffect(() => {
     let here = true;
-    if (!request) return;
-    void planInWorker({ ...request, alternatives: ALTERNATIVES, explain: 'nothing' }).then((found) => {
-      if (here) setAnswer('error' in found ? null : found);
-    });
+    if (!record) return;
+    const { request, choice } = record;
+    const kept = 'fingering' in choice ? choice.fingering : undefined;
+    const show = (next: Chosen | null) => here && setChosen(next);
+    planInWorker({ request, kept }).then(
+      (answer) => {
+        const plan = answer.kind === 'planned' && answer.response.plans[answer.found ?? 0];
+        show(plan ? { response: answer.response, plan } : null);
+      },
+      () => show(null),
+    );
     return () => {
       here = false;
     };
-  }, [request]);
-  return request ? answer : null;
+  }, [record]);
+  return record ? chosen : null;
 }

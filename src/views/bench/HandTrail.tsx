@@ -1,5 +1,8 @@
 import { Ban, Lock } from 'lucide-react';
-import type { Plan, Shift, Step } from '../../core';
+import { boardScale } from '../../board/scale';
+import type { InstrumentKind, Plan, Shift, Step } from '../../core';
+import { mm as mmWords } from '../../wording/grammar';
+import { placeName } from '../../wording/places';
 import { COLUMN, columnX, TRAIL_HEIGHT } from './columns';
 import type { RowProps } from './rows';
 
@@ -7,28 +10,24 @@ const TOP = 44;
 const BOTTOM = 30;
 const TOKEN = 13;
 
-/** Turns mm from the nut into px; the nut lies at the foot, higher up the neck is higher on the page. */
-function scaleFor(plan: Plan) {
-  const most = Math.max(60, ...plan.steps.map((step) => step.handMm[1])) * 1.06;
-  const y = (mm: number) => TRAIL_HEIGHT - BOTTOM - (mm / most) * (TRAIL_HEIGHT - TOP - BOTTOM);
-  return { most, y };
-}
+/** Marks on the axis, about so many. */
+const MARKS = 5;
 
-/** Round distances for the axis: four to six of them. */
-function ticks(most: number): number[] {
-  const step = [10, 20, 25, 50, 100, 200, 250].find((candidate) => most / candidate <= 6) ?? 500;
-  return Array.from({ length: Math.floor(most / step) + 1 }, (_, at) => at * step);
+/** Turns mm from the nut into px; the nut lies at the foot, higher up the neck is higher on the page. */
+function scaleFor({ steps }: Plan) {
+  const most = steps.reduce((far, { handMm }) => Math.max(far, handMm[1]), 60) * 1.06;
+  return boardScale([0, most], [TRAIL_HEIGHT - BOTTOM, TOP]);
 }
 
 /** Distances along the neck, at the left of the trail. */
 export function TrailAxis({ plan }: { readonly plan: Plan }) {
-  const { most, y } = scaleFor(plan);
+  const { at: y, marks } = scaleFor(plan);
   return (
     <svg width="100%" height={TRAIL_HEIGHT} aria-hidden className="block">
       <text x={12} y={18} fontSize={14} fill="var(--color-faded)">
         from the nut
       </text>
-      {ticks(most).map((mm) => (
+      {marks(MARKS).map((mm) => (
         <text key={mm} x={138} y={y(mm) + 5} fontSize={14} textAnchor="end" fill="var(--color-faded)">
           {mm === 0 ? 'nut 0 mm' : `${mm} mm`}
         </text>
@@ -46,8 +45,8 @@ interface TrailProps extends RowProps {
  * The hand trail: every note where its finger stands along the neck, in real mm; the hand as a band from first to fourth finger, which
  * steps at a shift.
  */
-export function HandTrail({ plan, visible, width, demanded }: TrailProps) {
-  const { most, y } = scaleFor(plan);
+export function HandTrail({ plan, visible, width, demanded, speech }: TrailProps) {
+  const { at: y, marks } = scaleFor(plan);
   const steps = plan.steps.filter((step) => step.at >= visible.first && step.at < visible.last);
   const stretched = new Map(
     plan.reach.filter(({ verdict }) => verdict !== 'easy').map((reach) => [reach.at, reach]),
@@ -62,7 +61,7 @@ export function HandTrail({ plan, visible, width, demanded }: TrailProps) {
       role="img"
       aria-label={`Hand trail of ${plan.steps.length} notes with ${plan.shifts.length} shifts`}
     >
-      {ticks(most).map((mm) => (
+      {marks(MARKS).map((mm) => (
         <line
           key={mm}
           x1={0}
@@ -77,7 +76,14 @@ export function HandTrail({ plan, visible, width, demanded }: TrailProps) {
         <Band key={step.at} step={step} y={y} />
       ))}
       {shifts.map((shift) => (
-        <ShiftStep key={shift.from} shift={shift} from={byAt.get(shift.from)} to={byAt.get(shift.to)} y={y} />
+        <ShiftStep
+          key={shift.from}
+          shift={shift}
+          from={byAt.get(shift.from)}
+          to={byAt.get(shift.to)}
+          instrument={speech.instrument}
+          y={y}
+        />
       ))}
       {steps.map((step) => (
         <Token key={step.at} step={step} verdict={stretched.get(step.at)?.verdict} y={y} />
@@ -122,11 +128,12 @@ interface ShiftProps {
   readonly shift: Shift;
   readonly from: Step | undefined;
   readonly to: Step | undefined;
+  readonly instrument: InstrumentKind;
   readonly y: Scale;
 }
 
 /** A shift: a copper step between the two places of the hand, with how far it goes. */
-function ShiftStep({ shift, from, to, y }: ShiftProps) {
+function ShiftStep({ shift, from, to, instrument, y }: ShiftProps) {
   if (!from || !to) return null;
   const x = to.at * COLUMN;
   const [start, end] = [y(middleMm(from)), y(middleMm(to))];
@@ -135,7 +142,7 @@ function ShiftStep({ shift, from, to, y }: ShiftProps) {
   const top = y(Math.max(from.handMm[1], to.handMm[1]));
   return (
     <g data-testid="shift">
-      <title>{`Shift ${from.positionName} to ${to.positionName} position, ${shift.travelMm} mm`}</title>
+      <title>{`Shift ${placeName(from, instrument)} to ${placeName(to, instrument)}, ${mmWords(shift.travelMm)}`}</title>
       <line
         x1={x}
         x2={x}

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { COLUMN, GUTTER } from './columns';
-import { lineBreaks, lineOf } from './lines';
+import { lineBreaks, lineOf } from '../../notation/lines';
+import { barStarts, partsOf } from '../../notation/score';
 import { pointedAt, type PictureProps } from './pointing';
 import { pictureHeight, Strip, StripHead } from './Strip';
 
@@ -16,7 +17,9 @@ export function ManyLines({ picture, zoom, frame, onPoint }: PictureProps) {
   const [view, setView] = useState({ top: 0, bottom: 1000 });
   const { events, clefs, cursor } = picture;
   const most = Math.max(1, Math.floor((width / zoom - GUTTER) / COLUMN));
-  const lines = useMemo(() => lineBreaks(events, most), [events, most]);
+  const { score } = picture;
+  const bars = useMemo(() => barStarts(partsOf(score)), [score]);
+  const lines = useMemo(() => lineBreaks(events.length, bars, most), [events, bars, most]);
   const step = (pictureHeight(picture) + BETWEEN) * zoom;
   useEffect(() => {
     const { current } = box;
@@ -56,7 +59,7 @@ export function ManyLines({ picture, zoom, frame, onPoint }: PictureProps) {
           className="absolute left-0 flex w-full overflow-hidden border-b border-rule"
           style={{ top: (first + at) * (step / zoom), zoom }}
         >
-          <StripHead {...picture} clef={clefs[line.first]} />
+          <StripHead {...picture} clef={clefs[line.first]} first={line.first === 0} />
           <div className="overflow-hidden" style={{ width: (line.last - line.first) * COLUMN }}>
             <Strip
               {...picture}

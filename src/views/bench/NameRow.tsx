@@ -1,4 +1,5 @@
-import { noteName, parsePitch, type NoteNames } from '../../core';
+import type { NoteNames } from '../../core';
+import { printed } from '../../wording/notes';
 import { columnX, NAME_ROW_HEIGHT } from './columns';
 import type { RowProps } from './rows';
 
@@ -19,14 +20,9 @@ export function NameRow({ events, visible, width, names }: Props) {
           textAnchor="middle"
           fill="var(--color-ink)"
         >
-          {'pitches' in event ? event.pitches.map((name) => nameOf(name, names)).join(' ') : ''}
+          {'pitches' in event ? event.pitches.map((name) => printed(name, names)).join(' ') : ''}
         </text>
       ))}
     </svg>
   );
-}
-
-function nameOf(name: string, names: NoteNames): string {
-  const pitch = parsePitch(name);
-  return pitch ? noteName(pitch, names) : name;
 }

@@ -1,19 +1,14 @@
 import { Lock, LockOpen } from 'lucide-react';
 import {
-  comparePlans,
-  priceWords,
   positionsOf,
   resolveSetup,
-  type FingerName,
+  type Finger,
   type Forbidding,
   type Plan,
   type PlanRequest,
   type PlanResponse,
-  type PositionNumber,
 } from '../../core';
-import { positionWords } from '../../brief/brief';
 import {
-  demandWords,
   fingersFor,
   lockAt,
   neverAt,
@@ -21,15 +16,13 @@ import {
   withLock,
   withNever,
   withoutDemands,
-} from '../../brief/demands';
-import { setRequest } from './edits';
-import { useBench } from './state';
-import { stringWords } from '../../brief/words';
-
-const wordsFor = ({ instrument }: PlanRequest) => ({
-  string: stringWords,
-  position: (position: PositionNumber) => positionWords({ only: [position] }, instrument),
-});
+} from '../../app/brief/demands';
+import { setRequest } from '../../app/edits';
+import { useBench } from '../../app/bench';
+import { demandWords } from '../../wording/brief';
+import { changedPlaces } from '../../wording/differences';
+import { positionWords, stringWords } from '../../wording/places';
+import { priceWords, type Speech } from '../../wording/plans';
 
 interface Props {
   readonly response: PlanResponse;
@@ -61,7 +54,7 @@ interface ControlsProps {
 
 function Controls({ request, plan, at, pitch }: ControlsProps) {
   const setup = resolveSetup(request);
-  const words = wordsFor(request);
+  const { instrument } = request;
   const lock = lockAt(request, at);
   const never = neverAt(request, at);
   const step = plan.steps.find((candidate) => candidate.at === at);
@@ -97,7 +90,7 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
         choices={[
           ['', 'any position'],
           ...positionsOf(setup, request.school).map(
-            ({ label, name }) => [String(label), `${name} position`] as const,
+            (position) => [String(position), positionWords(position, instrument)] as const,
           ),
         ]}
         onPick={(value) =>
@@ -112,8 +105,8 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
           ...(shift ? [['shift', 'never shift to this note'] as const] : []),
           ...(stop
             ? [
-                ['finger', `never ${demandWords({ finger: stop.finger }, words)} here`] as const,
-                ['string', `never ${demandWords({ string: stop.string }, words)} here`] as const,
+                ['finger', `never ${demandWords({ finger: stop.finger }, instrument)} here`] as const,
+                ['string', `never ${demandWords({ string: stop.string }, instrument)} here`] as const,
               ]
             : []),
         ]}
@@ -127,8 +120,10 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
         <span className="flex items-center gap-2" data-testid="demands">
           <Lock size={16} aria-hidden />
           {[
-            ...(lock ? [`kept here: ${demandWords(lock, words)}`] : []),
-            ...never.map((one) => ('shift' in one ? 'no shift to here' : `never ${demandWords(one, words)}`)),
+            ...(lock ? [`kept here: ${demandWords(lock, instrument)}`] : []),
+            ...never.map((one) =>
+              'shift' in one ? 'no shift to here' : `never ${demandWords(one, instrument)}`,
+            ),
           ].join('; ')}
           <button
             type="button"
@@ -144,7 +139,7 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
 }
 
 interface FingerButtonProps {
-  readonly finger: FingerName;
+  readonly finger: Finger;
   readonly played: boolean;
   readonly locked: boolean;
   readonly onPut: () => void;
@@ -195,18 +190,20 @@ function Pick({ label, value, choices, onPick }: PickProps) {
   );
 }
 
+interface OutcomeProps {
+  readonly plan: Plan;
+  readonly speech: Speech;
+}
+
 /** What the last edit changed in the plan, and what it costs. */
-export function EditOutcome({ plan }: { readonly plan: Plan }) {
+export function EditOutcome({ plan, speech }: OutcomeProps) {
   const before = useBench((state) => state.before);
   if (!before || before === plan || before.steps.length !== plan.steps.length) return null;
-  const { places } = comparePlans(before, plan);
+  const where = changedPlaces(before, plan, speech);
   const price = `It ${priceWords(plan.cost - before.cost)}.`;
-  const where = places
-    .map(({ from, to }) => (from === to ? `${from + 1}` : `${from + 1}–${to + 1}`))
-    .join(', ');
   return (
     <p role="status" data-testid="outcome" className="border-l-4 border-dove px-3">
-      {places.length === 0 ? 'Nothing had to change.' : `Changed: note ${where}.`} {price}
+      {where === '' ? 'Nothing had to change.' : `Changed: ${where}.`} {price}
     </p>
   );
 }

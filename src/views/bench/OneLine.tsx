@@ -28,7 +28,7 @@ export function OneLine({ picture, zoom, frame, onPoint }: PictureProps) {
   return (
     <div ref={scroller} {...frame} className={`overflow-x-auto ${frame.className}`}>
       <div className="flex" style={{ width: width + GUTTER, zoom }}>
-        <StripHead {...picture} clef={clefs[Math.min(headAt, events.length - 1)]} />
+        <StripHead {...picture} clef={clefs[Math.min(headAt, events.length - 1)]} first={headAt === 0} />
         <Strip
           {...picture}
           visible={visibleEvents(view.left / zoom, view.width / zoom, events.length)}

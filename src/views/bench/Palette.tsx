@@ -11,21 +11,22 @@ import {
   useFilter,
 } from 'react-aria-components';
 import { listPlans } from '../../store/db';
-import { commandsFor } from './commands';
-import { useBench } from './state';
-import { useStudents } from './students';
+import type { Speech } from '../../wording/plans';
+import { commandsFor } from '../../app/commands';
+import { useStudents } from '../../app/students';
 
 interface Props {
+  /** How the plan on the stand is spoken of; null while there is none. */
+  readonly speech: Speech | null;
   readonly onClose: () => void;
 }
 
 /** Everything that can be done, found by typing some of its words. */
-export default function Palette({ onClose }: Props) {
+export default function Palette({ speech, onClose }: Props) {
   const students = useStudents();
   const plans = useLiveQuery(() => listPlans().catch(() => []), []) ?? [];
-  const response = useBench((state) => state.response);
   const { contains } = useFilter({ sensitivity: 'base' });
-  const commands = commandsFor(students, plans, response);
+  const commands = commandsFor(students, plans, speech);
   const allWords = (text: string, typed: string) =>
     typed
       .trim()
@@ -40,25 +41,25 @@ export default function Palette({ onClose }: Props) {
     >
       <Modal className="w-[min(40rem,92vw)]">
         <Dialog
-          aria-label="Do something"
+          aria-label="Commands"
           className="overflow-hidden rounded-lg border-2 border-dove bg-sheet shadow-lg outline-none"
         >
           <Autocomplete filter={allWords}>
-            <SearchField aria-label="What to do" autoFocus>
+            <SearchField aria-label="Find a command" autoFocus>
               <Input
                 placeholder="What would you like to do?"
                 className="w-full border-b border-rule bg-transparent px-4 py-3 font-serif text-lg outline-none"
               />
             </SearchField>
-            <div role="group" aria-label="Things to do" tabIndex={0} className="max-h-[50vh] overflow-y-auto">
+            <div role="group" aria-label="All commands" tabIndex={0} className="max-h-[50vh] overflow-y-auto">
               <Menu
-                aria-label="Things to do"
-                items={commands.map((command) => ({ ...command, id: command.words }))}
+                aria-label="All commands"
+                items={commands}
                 className="py-1"
-                renderEmptyState={() => <p className="px-4 py-2 text-faded">Nothing goes by these words.</p>}
+                renderEmptyState={() => <p className="px-4 py-2 text-faded">No command has these words.</p>}
                 onAction={(id) => {
                   onClose();
-                  commands.find(({ words }) => words === id)?.act();
+                  commands.find((command) => command.id === id)?.act();
                 }}
               >
                 {({ id, words, keys }) => (

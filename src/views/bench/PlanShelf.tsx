@@ -3,13 +3,12 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Plus, Trash2 } from 'lucide-react';
 import { listPlans } from '../../store/db';
 import { BackupButtons } from '../../ui/BackupButtons';
-import { newPlan, openPlan, removePlan } from './opening';
-import { saveNow } from './saving';
-import { useBench } from './state';
-import { useStudents } from './students';
-import { planTitle } from '../../brief/words';
+import { newPlan, openPlan, removePlan } from '../../app/opening';
+import { session } from '../../app/bench';
+import { useStudents } from '../../app/students';
+import { planTitle } from '../../wording/material';
 
-/** All plans kept in this browser. */
+/** All plans saved in this browser. */
 export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: string }) {
   const plans = useLiveQuery(() => listPlans().catch(() => []), []) ?? [];
   const students = useStudents();
@@ -17,7 +16,7 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
     <section aria-labelledby="shelf">
       <div className="flex items-center justify-between">
         <h2 id="shelf" className="font-serif text-lg font-semibold">
-          Kept plans
+          Saved plans
         </h2>
         <button type="button" className="button flex items-center gap-1" onClick={() => void newPlan()}>
           <Plus size={17} aria-hidden /> New plan
@@ -49,7 +48,7 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
             </li>
           );
         })}
-        {plans.length === 0 && <li className="px-3 py-2 text-faded">Nothing is kept yet.</li>}
+        {plans.length === 0 && <li className="px-3 py-2 text-faded">Nothing is saved yet.</li>}
       </ul>
       <div className="mt-2">
         <BackupButtons before={standing} />
@@ -58,9 +57,9 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
   );
 });
 
-/** Keeps what is on the stand; a backup has it even where the browser could not. */
+/** Saves what is on the stand; a backup has it even where the browser could not. */
 async function standing() {
-  await saveNow();
-  const { record, save } = useBench.getState();
+  await session.saveNow();
+  const { record, save } = session.store.getState();
   return save === 'failed' ? record : null;
 }

@@ -1,22 +1,27 @@
-import type { ChoiceIssue, PlanRequest, Problem } from '../../core';
-import { moveCursor, setRequest, undo } from './edits';
-import { useBench } from './state';
-import { printedPitches } from '../../brief/words';
+import { useBench } from '../../app/bench';
+import { moveCursor, setRequest, undo } from '../../app/edits';
+import type { Issue, PlanRequest, Problem } from '../../core';
+import { issueWords } from '../../wording/issues';
+import { barWords } from '../../wording/places';
+import type { Speech } from '../../wording/plans';
+import { changesWords, problemWords } from '../../wording/problems';
 
 interface Props {
   readonly problems: readonly Problem[];
-  readonly issues: readonly ChoiceIssue[];
+  readonly issues: readonly Issue[];
   readonly request: PlanRequest;
+  /** How the answer is spoken of; null where there is none. */
+  readonly speech: Speech | null;
 }
 
 /** What can be done about a problem with one click. */
-function waysOf({ relax, ways = [] }: Problem) {
+function waysOf({ relax, changes, ways = [] }: Problem) {
   if (ways.length > 0) return ways;
-  return relax ? [{ words: 'make this change', relax }] : [];
+  return relax && changes ? [{ changes, relax }] : [];
 }
 
 /** Why there is no plan, and the smallest change that would bring one, a click away. */
-export function Problems({ problems, issues, request }: Props) {
+export function Problems({ problems, issues, request, speech }: Props) {
   const canUndo = useBench((state) => state.history.past.length > 0);
   if (problems.length === 0 && issues.length === 0) return null;
   return (
@@ -35,28 +40,29 @@ export function Problems({ problems, issues, request }: Props) {
       </div>
       <ul className="mt-1 flex flex-col gap-2">
         {issues.map((issue) => (
-          <li key={issue.path}>{issue.message}</li>
+          <li key={issue.path}>{issueWords(issue)}</li>
         ))}
-        {problems.map((problem) => (
-          <li key={`${problem.code}${problem.at}`} className="flex flex-wrap items-center gap-3">
-            <span>{printedPitches(problem.message)}</span>
-            {problem.fight?.map((at) => (
-              <button key={at} type="button" className="link" onClick={() => moveCursor(at)}>
-                go to note {at + 1}
-              </button>
-            ))}
-            {waysOf(problem).map(({ words, relax }) => (
-              <button
-                key={words}
-                type="button"
-                className="button first-letter:uppercase"
-                onClick={() => setRequest({ ...request, rules: { ...request.rules, ...relax } })}
-              >
-                {words}
-              </button>
-            ))}
-          </li>
-        ))}
+        {speech &&
+          problems.map((problem) => (
+            <li key={`${problem.code}${problem.at}`} className="flex flex-wrap items-center gap-3">
+              <span>{problemWords(problem, request, speech)}</span>
+              {problem.fight?.map((at) => (
+                <button key={at} type="button" className="link" onClick={() => moveCursor(at)}>
+                  go to {barWords(speech.place(at))}
+                </button>
+              ))}
+              {waysOf(problem).map(({ changes, relax }) => (
+                <button
+                  key={JSON.stringify(relax)}
+                  type="button"
+                  className="button first-letter:uppercase"
+                  onClick={() => setRequest({ ...request, rules: { ...request.rules, ...relax } })}
+                >
+                  {changesWords(changes, speech)}
+                </button>
+              ))}
+            </li>
+          ))}
       </ul>
     </section>
   );

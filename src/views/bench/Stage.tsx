@@ -1,29 +1,34 @@
-import { useMemo, type KeyboardEvent } from 'react';
+import { useMemo } from 'react';
+import { useBench } from '../../app/bench';
+import { demandedAt } from '../../app/brief/demands';
+import { moveCursor } from '../../app/edits';
+import { namesToWrite, useLook } from '../../app/look';
+import { useStudent } from '../../app/students';
 import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
-import { clefsRead } from '../../brief/clefs';
-import { demandedAt } from '../../brief/demands';
-import { printedPitches, spoken, stepWords } from '../../brief/words';
+import { clefsRead } from '../../notation/clefs';
+import { evenLayout, type Score } from '../../notation/score';
+import { Caution } from '../../ui/Caution';
+import { listed } from '../../wording/grammar';
+import { spoken } from '../../wording/notes';
+import { barWords } from '../../wording/places';
+import { noteCount, stepWords, type Speech } from '../../wording/plans';
+import { reasonsWords } from '../../wording/reasons';
 import { ComparisonPanel } from './Beside';
-import { COLUMN } from './columns';
-import { moveCursor } from './edits';
-import { editByKey } from './keys';
-import { listen } from './listening';
-import { namesToWrite, useLook } from './look';
+import { COLUMN, STAFF_HEIGHT, STAFF_SCALE } from './columns';
+import { usePictureKeys } from './keys';
 import { ManyLines } from './ManyLines';
-import { Neck } from './Neck';
+import { NeckFigure } from './NeckFigure';
 import { EditOutcome, NoteEditor } from './NoteEditor';
 import { OneLine } from './OneLine';
 import { StageTools } from './StageTools';
-import { useBench } from './state';
 import type { Picture } from './Strip';
-import { useStudent } from './students';
-import { Caution } from '../../ui/Caution';
 
 interface Props {
   readonly response: PlanResponse;
   /** Null where no fingering fits the brief: the music is shown all the same. */
   readonly plan: Plan | null;
   readonly request: PlanRequest;
+  readonly speech: Speech;
 }
 
 const FRAME = {
@@ -36,15 +41,8 @@ const FRAME = {
 
 const NO_PLAN: Plan = { cost: 0, terms: {}, steps: [], shifts: [], reach: [], frames: [] };
 
-const KEY_MOVES: Readonly<Record<string, (cursor: number, last: number) => number>> = {
-  ArrowRight: (cursor) => cursor + 1,
-  ArrowLeft: (cursor) => cursor - 1,
-  Home: () => 0,
-  End: (_, last) => last,
-};
-
 /** The picture of one plan: staff, string row and hand trail over one another, with one cursor through all. */
-export function Stage({ response, plan: planned, request }: Props) {
+export function Stage({ response, plan: planned, request, speech }: Props) {
   const plan = planned ?? NO_PLAN;
   const cursor = useBench((state) => state.cursor);
   const beside = useBench((state) => state.beside);
@@ -65,24 +63,29 @@ export function Stage({ response, plan: planned, request }: Props) {
     [problems],
   );
 
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (editByKey(event, request, response, plan, cursor)) {
-      event.preventDefault();
-      return;
-    }
-    const move = KEY_MOVES[event.key];
-    if (!move && event.key !== ' ') return;
-    event.preventDefault();
-    if (move) moveCursor(move(cursor, events.length - 1), event.shiftKey || marking);
-    else if (planned) listen();
-  };
+  const box = usePictureKeys({ request, response, plan, cursor, marking, planned: planned !== null });
+  const strings = useMemo(() => setup.strings.map(({ name }) => name), [setup]);
+  const score = useMemo(
+    (): Score => ({
+      music: response,
+      steps: plan.steps,
+      strings,
+      instrument: request.instrument,
+      clefs,
+      barred: true,
+    }),
+    [response, plan, strings, request.instrument, clefs],
+  );
+  const layout = useMemo(() => evenLayout(events.length, COLUMN, STAFF_HEIGHT, STAFF_SCALE), [events.length]);
 
   const picture: Picture = {
     response,
     events,
     plan,
     setup,
-    instrument: request.instrument,
+    score,
+    layout,
+    speech,
     clefs,
     names: namesToWrite(shownNames, student?.noteNames),
     other,
@@ -97,25 +100,27 @@ export function Stage({ response, plan: planned, request }: Props) {
 
   return (
     <section aria-label="The plan" className="flex flex-col gap-1">
-      {planned && <StageTools response={response} setup={setup} />}
-      <Layout
-        picture={picture}
-        zoom={zoom}
-        frame={{ ...FRAME, onKeyDown }}
-        onPoint={(at, mark) => moveCursor(at, mark || marking)}
-      />
+      {planned && <StageTools response={response} setup={setup} speech={speech} />}
+      <div ref={box}>
+        <Layout
+          picture={picture}
+          zoom={zoom}
+          frame={FRAME}
+          onPoint={(at, mark) => moveCursor(at, mark || marking)}
+        />
+      </div>
       <p role="status" aria-live="polite" data-testid="cursor-words" className="px-1 text-[1.02rem]">
-        {cursorWords(response, plan, cursor)}
+        {cursorWords(response, plan, cursor, speech)}
       </p>
       <NoteEditor response={response} plan={plan} request={request} />
-      {planned && <EditOutcome plan={plan} />}
-      {planned && other && <ComparisonPanel plan={plan} other={other} />}
-      {planned && <Neck events={events} plan={plan} request={request} setup={setup} cursor={cursor} />}
+      {planned && <EditOutcome plan={plan} speech={speech} />}
+      {planned && other && <ComparisonPanel plan={plan} other={other} speech={speech} />}
+      {planned && <NeckFigure events={events} plan={plan} request={request} setup={setup} cursor={cursor} />}
       {planned && asksWideHand(request) && <Caution />}
       {shift && (
         <p className="border-l-4 border-copper px-3 text-[1.02rem]" data-testid="why">
           <strong className="text-copper">Why the shift: </strong>
-          {printedPitches(shift.reasons.map((reason) => reason.message).join(' '))}
+          {reasonsWords(shift.reasons, speech)}
         </p>
       )}
     </section>
@@ -130,11 +135,12 @@ function asksWideHand({ material }: PlanRequest): boolean {
 }
 
 /** The note at the cursor, said aloud. */
-function cursorWords({ events }: PlanResponse, plan: Plan, cursor: number): string {
+function cursorWords({ events }: PlanResponse, plan: Plan, cursor: number, speech: Speech): string {
   const step = plan.steps.find((candidate) => candidate.at === cursor);
   const event = events[cursor];
-  const place = `Note ${cursor + 1} of ${events.length}`;
-  if (!event || !('pitches' in event)) return `${place}: rest`;
-  if (!step) return `${place}: ${event.pitches.map(spoken).join(' and ')}, not planned`;
-  return stepWords(step, event.pitches, cursor, events.length);
+  const place = barWords(speech.place(cursor));
+  if (!event || !('pitches' in event)) return `Rest, ${place}`;
+  if (!step)
+    return `${noteCount(events, cursor)}, ${place}: ${listed(event.pitches.map(spoken))}, not planned`;
+  return stepWords(step, speech);
 }

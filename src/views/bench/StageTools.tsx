@@ -1,9 +1,11 @@
 import { Minus, Play, Plus, Square } from 'lucide-react';
 import { useMemo } from 'react';
 import { dronesFor } from '../../audio/score';
-import { classWords, printed } from '../../brief/words';
+import { classWords, printed } from '../../wording/notes';
+import { stretchWords } from '../../wording/places';
+import type { Speech } from '../../wording/plans';
 import { midiOf, parsePitch, type PlanResponse, type Setup } from '../../core';
-import { carryMarked, toggleMarking, unmark } from './edits';
+import { carryMarked, toggleMarking, unmark } from '../../app/edits';
 import {
   bpmOf,
   FASTEST,
@@ -14,27 +16,28 @@ import {
   setTempo,
   SLOWEST,
   useListening,
-} from './listening';
-import { NAMES_WORDS, setLines, setNames, useLook, ZOOMS, zoomBy } from './look';
-import { useBench } from './state';
+} from '../../app/listening';
+import { NAMES_WORDS, setLines, setNames, useLook, ZOOMS, zoomBy } from '../../app/look';
+import { useBench } from '../../app/bench';
 
 interface Props {
   readonly response: PlanResponse;
   readonly setup: Setup;
+  readonly speech: Speech;
 }
 
 /** Above the picture: hearing it, marking notes in it, and how it is shown. */
-export function StageTools({ response, setup }: Props) {
+export function StageTools({ response, setup, speech }: Props) {
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
       <Listen response={response} setup={setup} />
-      <Marked />
+      <Marked speech={speech} />
       <Look />
     </div>
   );
 }
 
-function Listen({ response, setup }: Props) {
+function Listen({ response, setup }: Omit<Props, 'speech'>) {
   const { playing, count, bpm, loop, countIn, drone } = useListening();
   const request = useBench((state) => state.record.request);
   const drones = useMemo(() => dronesOf(response, setup), [response, setup]);
@@ -123,7 +126,7 @@ function Tick({ words, on, onTick }: TickProps) {
 }
 
 /** Notes marked for listening or as a pattern. */
-function Marked() {
+function Marked({ speech }: Pick<Props, 'speech'>) {
   const selection = useBench((state) => state.selection);
   const marking = useBench((state) => state.marking);
   return (
@@ -133,9 +136,7 @@ function Marked() {
       </button>
       {selection && (
         <>
-          <span data-testid="marked">
-            {selection.from + 1}–{selection.to + 1}
-          </span>
+          <span data-testid="marked">{stretchWords(speech.place, selection.from, selection.to)}</span>
           <button type="button" className="button" onClick={carryMarked}>
             Carry the fingers on
           </button>

@@ -1,6 +1,8 @@
 import { COLUMN, STRING_ROW_HEIGHT } from './columns';
 import type { RowProps } from './rows';
-import { printed } from '../../brief/words';
+import { printed } from '../../wording/notes';
+import { sentence } from '../../wording/grammar';
+import { stretchWords } from '../../wording/places';
 
 interface Run {
   readonly string: string;
@@ -9,7 +11,7 @@ interface Run {
 }
 
 /** Which string each note is on: a line as thick as the string, with its letter where it begins. */
-export function StringRow({ plan, setup, visible, width }: RowProps) {
+export function StringRow({ plan, setup, visible, width, speech }: RowProps) {
   const runs: Run[] = [];
   for (const step of plan.steps) {
     const string = step.stops.map((stop) => stop.string).join(' ');
@@ -25,7 +27,10 @@ export function StringRow({ plan, setup, visible, width }: RowProps) {
       {shown.map((run) => {
         const thick = 1.5 + 1.3 * (names.length - 1 - names.indexOf(run.string.split(' ')[0]));
         const x = run.from * COLUMN + 6;
-        const letters = run.string.split(' ').map(printed).join('+');
+        const letters = run.string
+          .split(' ')
+          .map((name) => printed(name))
+          .join('+');
         return (
           <g key={run.from}>
             <line
@@ -39,7 +44,7 @@ export function StringRow({ plan, setup, visible, width }: RowProps) {
             <text x={x} y={middle + 6} fontSize={17} fontWeight={700} fill="var(--color-ink)">
               {letters}
             </text>
-            <title>{`${letters} string from note ${run.from + 1} to ${run.to + 1}`}</title>
+            <title>{`${letters} string: ${sentence(stretchWords(speech.place, run.from, run.to))}`}</title>
           </g>
         );
       })}

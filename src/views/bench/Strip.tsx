@@ -1,18 +1,29 @@
 import type { PointerEvent, ReactNode } from 'react';
-import type { Clef, InstrumentKind, NoteNames, Plan, PlanResponse } from '../../core';
+import type { Clef, NoteNames, Plan, PlanResponse } from '../../core';
+import { Staff, StaffHead } from '../../notation/Staff';
+import type { Layout, Score } from '../../notation/score';
 import { BESIDE_HEIGHT, BesideRow } from './Beside';
-import { COLUMN, GUTTER, NAME_ROW_HEIGHT, STAFF_HEIGHT, STRING_ROW_HEIGHT, TRAIL_HEIGHT } from './columns';
+import {
+  COLUMN,
+  GUTTER,
+  NAME_ROW_HEIGHT,
+  STAFF_HEIGHT,
+  STAFF_SCALE,
+  STRING_ROW_HEIGHT,
+  TRAIL_HEIGHT,
+} from './columns';
 import { HandTrail, TrailAxis } from './HandTrail';
 import { NameRow } from './NameRow';
 import type { RowProps } from './rows';
-import { Staff, StaffHead } from './Staff';
-import type { Selection } from './state';
+import type { Selection } from '../../app/session/state';
 import { StringRow } from './StringRow';
 
 /** All that the rows of the picture are drawn from, but for which events are in view. */
 export interface Picture extends Omit<RowProps, 'visible'> {
   readonly response: PlanResponse;
-  readonly instrument: InstrumentKind;
+  /** The same as it is engraved. */
+  readonly score: Score;
+  readonly layout: Layout;
   readonly clefs: readonly Clef[];
   readonly names: NoteNames | null;
   readonly other: Plan | undefined;
@@ -29,11 +40,26 @@ export function pictureHeight({ names, other }: Pick<Picture, 'names' | 'other'>
   return rows + (other ? BESIDE_HEIGHT : 0) + (names ? NAME_ROW_HEIGHT : 0);
 }
 
+interface HeadProps extends Picture {
+  readonly clef: Clef;
+  /** True where the piece begins. */
+  readonly first: boolean;
+}
+
 /** What stands at the left of the rows: clef and signature, what each row is, the distances from the nut. */
-export function StripHead({ response, names, other, plan, clef }: Picture & { readonly clef: Clef }) {
+export function StripHead({ response, names, other, plan, clef, first }: HeadProps) {
+  const { key, time } = response;
   return (
     <div className="sticky left-0 z-10 shrink-0 border-r border-rule bg-sheet" style={{ width: GUTTER }}>
-      <StaffHead response={response} clef={clef} />
+      <StaffHead
+        clef={clef}
+        fifths={key.fifths}
+        keyName={key.name}
+        time={first ? time : undefined}
+        width={GUTTER}
+        height={STAFF_HEIGHT}
+        scale={STAFF_SCALE}
+      />
       {names && <RowWord height={NAME_ROW_HEIGHT}>name</RowWord>}
       <RowWord height={STRING_ROW_HEIGHT}>string</RowWord>
       {other && <RowWord height={BESIDE_HEIGHT}>the other way</RowWord>}
@@ -88,7 +114,13 @@ export function Strip({ visible, from = 0, onPoint, ...picture }: StripProps) {
           }}
         />
       )}
-      <Staff {...rows} />
+      <Staff
+        score={picture.score}
+        layout={picture.layout}
+        first={visible.first}
+        last={visible.last}
+        label={`Staff: ${picture.events.length} notes with fingerings`}
+      />
       {names && <NameRow {...rows} names={names} />}
       <StringRow {...rows} />
       {other && <BesideRow {...rows} other={other} />}

@@ -1,7 +1,7 @@
-import { madeForNow } from '../../brief/student';
+import { madeForNow } from '../../app/brief/student';
 import type { PlanRecord } from '../../store/records';
-import { setStudent } from './edits';
-import { useStudent } from './students';
+import { setStudent } from '../../app/edits';
+import { useStudent } from '../../app/students';
 
 /** Said where the plan's instrument or hand is not what its student has now: after a new measuring, say. */
 export function StudentMatch({ record }: { readonly record: PlanRecord }) {

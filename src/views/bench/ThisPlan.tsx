@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { setTags } from './edits';
+import { setTags } from '../../app/edits';
 import { GiveTo } from './Given';
 
 interface Props {

@@ -1,7 +1,8 @@
 import { useRef } from 'react';
-import { INSTRUMENTS, readNoteText, writeNoteText, type MaterialSpec, type TextIssue } from '../../core';
-import { moveCursor, setTyped } from './edits';
-import { useBench } from './state';
+import { instrumentData, readNoteText, writeNoteText, type MaterialSpec, type TextIssue } from '../../core';
+import { moveCursor, setTyped } from '../../app/edits';
+import { useBench } from '../../app/bench';
+import { textIssueWords } from '../../wording/issues';
 
 /** Issues shown at once; the others come up as these are mended. */
 const MOST_SHOWN = 3;
@@ -11,7 +12,7 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
   const typed = useBench((state) => state.record.typed);
   const kind = useBench((state) => state.record.request.instrument);
   const box = useRef<HTMLTextAreaElement>(null);
-  const up = INSTRUMENTS[kind].writtenOctavesUp;
+  const up = instrumentData(kind).writtenOctavesUp;
   const text = typed ?? writeNoteText(material.notes, up);
   const { spans, issues } = readNoteText(text, up);
   const follow = () => {
@@ -50,14 +51,14 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
           {issues.slice(0, MOST_SHOWN).map((issue) => (
             <li key={issue.at} className="flex flex-wrap items-baseline gap-2">
               <Excerpt text={text} issue={issue} />
-              <span className="flex-1">{issue.message}</span>
+              <span className="flex-1">{textIssueWords(issue)}</span>
               <button type="button" className="button" onClick={() => show(issue)}>
                 Show
               </button>
             </li>
           ))}
           {issues.length > MOST_SHOWN && <li>… and {issues.length - MOST_SHOWN} more.</li>}
-          <li className="text-sm text-faded">Below stands what could be read last.</li>
+          <li className="text-sm text-faded">Below is what could be read last.</li>
         </ul>
       )}
     </div>

@@ -2,6 +2,8 @@
 export const COLUMN = 58;
 export const GUTTER = 150;
 export const STAFF_HEIGHT = 200;
+/** The engraving is enlarged, to be read from a music stand. */
+export const STAFF_SCALE = 1.3;
 export const STRING_ROW_HEIGHT = 34;
 export const TRAIL_HEIGHT = 225;
 export const NAME_ROW_HEIGHT = 26;

@@ -1,5 +1,4 @@
-import type { KeyboardEvent } from 'react';
-import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
+import { useHotkeys } from 'react-hotkeys-hook';
 import {
   fingersFor,
   lockAt,
@@ -8,69 +7,82 @@ import {
   withLock,
   withNever,
   withoutDemands,
-} from '../../brief/demands';
-import { redo, setRequest, undo } from './edits';
+} from '../../app/brief/demands';
+import { moveCursor, setRequest } from '../../app/edits';
+import { KEYMAP } from '../../app/keymap';
+import { listen } from '../../app/listening';
+import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
 
-/**
- * Edits the note at the cursor by one key: 0 to 4 and T put a finger, up and down the next string, X forbids the shift that arrives here,
- * Delete sets the note free.
- * @returns whether the key was one of these
- */
-export function editByKey(
-  event: KeyboardEvent,
-  request: PlanRequest,
-  response: PlanResponse,
-  plan: Plan,
-  at: number,
-): boolean {
-  if (event.ctrlKey || event.metaKey || event.altKey) return false;
+interface Picture {
+  readonly request: PlanRequest;
+  readonly response: PlanResponse;
+  readonly plan: Plan;
+  readonly cursor: number;
+  /** True while moving the cursor marks notes. */
+  readonly marking: boolean;
+  /** False where no fingering fits the brief. */
+  readonly planned: boolean;
+}
+
+const PICTURE_KEYS = KEYMAP.filter(({ place }) => place === 'picture')
+  .map(({ keys }) => keys)
+  .join(', ');
+
+/** The keys of the picture, once it has the focus. @returns what is to be its ref */
+export function usePictureKeys(picture: Picture) {
+  return useHotkeys<HTMLDivElement>(
+    PICTURE_KEYS,
+    (event) => pressed(event, picture),
+    { useKey: true, preventDefault: true },
+    [picture],
+  );
+}
+
+function pressed(event: KeyboardEvent, picture: Picture) {
+  const { cursor, response, marking, planned } = picture;
+  const last = response.events.length - 1;
+  const moves: Readonly<Record<string, number>> = {
+    ArrowRight: cursor + 1,
+    ArrowLeft: cursor - 1,
+    Home: 0,
+    End: last,
+  };
+  const to = moves[event.key];
+  if (to !== undefined) moveCursor(to, event.shiftKey || marking);
+  else if (event.key === ' ') {
+    if (planned) listen();
+  } else edit(event.key, picture);
+}
+
+/** Edits the note at the cursor: a finger, the next string up or down, no shift to here, or free again. */
+function edit(key: string, { request, response, plan, cursor: at }: Picture) {
   const note = response.events[at];
-  const step = plan.steps.find((candidate) => candidate.at === at);
-  if (!note || !('pitches' in note)) return false;
+  if (!note || !('pitches' in note)) return;
   const setup = resolveSetup(request);
-  const finger = fingersFor(setup, note.pitches[0]).find((name) => String(name) === event.key.toUpperCase());
+  const finger = fingersFor(setup, note.pitches[0]).find((name) => String(name) === key.toUpperCase());
   if (finger !== undefined) {
     setRequest(withLock(request, at, { finger }));
-    return true;
+    return;
   }
-  switch (event.key) {
+  switch (key) {
     case 'ArrowUp':
     case 'ArrowDown': {
+      const step = plan.steps.find((candidate) => candidate.at === at);
       const from = step?.stops[0].string ?? lockAt(request, at)?.string;
-      const string = from && nextString(setup, note.pitches[0], from, event.key === 'ArrowUp');
+      const string = from && nextString(setup, note.pitches[0], from, key === 'ArrowUp');
       if (string) setRequest(withLock(request, at, { string, finger: undefined }));
-      return true;
+      break;
     }
     case 'x':
     case 'X': {
       const arrives = plan.shifts.some((shift) => shift.to === at);
       const known = neverAt(request, at).some((one) => 'shift' in one);
       if (arrives && !known) setRequest(withNever(request, { at, shift: true }));
-      return true;
+      break;
     }
     case 'Delete':
     case 'Backspace':
       setRequest(withoutDemands(request, at));
-      return true;
-    default:
-      return false;
-  }
-}
-
-/** Keys that work anywhere on the page but where something is typed: undo, redo, and doing anything by its name. */
-export function onPageKey(event: globalThis.KeyboardEvent, openPalette: () => void) {
-  const typing =
-    event.target instanceof HTMLInputElement ||
-    event.target instanceof HTMLTextAreaElement ||
-    event.target instanceof HTMLSelectElement;
-  if (typing) return;
-  const held = event.ctrlKey || event.metaKey;
-  if (held && event.key.toLowerCase() === 'z') {
-    event.preventDefault();
-    if (event.shiftKey) redo();
-    else undo();
-  } else if (!held && !event.altKey && event.key === '.') {
-    event.preventDefault();
-    openPalette();
+      break;
   }
 }

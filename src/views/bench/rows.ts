@@ -1,4 +1,5 @@
 import type { Plan, ResponseEvent, Setup } from '../../core';
+import type { Speech } from '../../wording/plans';
 import type { Visible } from './columns';
 
 /** What every row of the stage draws from. */
@@ -8,4 +9,5 @@ export interface RowProps {
   readonly setup: Setup;
   readonly visible: Visible;
   readonly width: number;
+  readonly speech: Speech;
 }

@@ -1,24 +1,27 @@
 import { useMemo, useState } from 'react';
-import { checkWords, noteWords } from '../../brief/findings';
-import { printed } from '../../brief/words';
-import { pitchName, SYSTEMS, tableIssues, type Aim, type Heard, type Level, type OwnTable } from '../../core';
-import { LEVELS } from '../../store/records';
+
+import {
+  LEVELS,
+  pitchName,
+  SYSTEMS,
+  tableIssues,
+  TOLERANCES,
+  type Aim,
+  type Heard,
+  type Level,
+  type OwnTable,
+} from '../../core';
+import { checkWords, intervalName, STRING_TUNING_CHOICES, SYSTEM_WORDS } from '../../wording/findings';
+import { mm, signed } from '../../wording/grammar';
+import { LEVEL_WORDS } from '../../wording/instruments';
+import { tableIssueWords } from '../../wording/issues';
+import { noteWords, printed } from '../../wording/notes';
+import { fingerWords, placeName, stringWords } from '../../wording/places';
 import { Choose } from '../../ui/Choose';
 import { MeaningPage } from '../../ui/MeaningPage';
-import { useMeaning, type Meaning } from '../../ui/meaning';
+import { useMeaning, type Meaning } from '../../app/meaning';
 import { NoteCloseUp } from './NoteCloseUp';
 import { Together } from './Together';
-
-const SYSTEM_WORDS = {
-  equal: 'equal temperament',
-  pythagorean: 'pure fifths (melody)',
-  just: 'just, against the tonic',
-  own: 'a table of your own',
-} as const;
-const TUNING_WORDS = [
-  ['pure', 'open strings tuned pure'],
-  ['equal', 'open strings as a tuner has them'],
-] as const;
 
 /** Ear: where each note goes, how exactly, and what to check it against. */
 export default function Ear() {
@@ -41,18 +44,14 @@ export default function Ear() {
             <Choose
               label="Open strings"
               value={meaning.aim.tuning}
-              choices={TUNING_WORDS}
+              choices={STRING_TUNING_CHOICES}
               onChoose={(tuning) => set({ tuning: tuning as Aim['tuning'] })}
             />
             <Choose
               label="Level"
               value={meaning.aim.level}
               choices={LEVELS.map(
-                (level) =>
-                  [
-                    level,
-                    `${level.replace('-', ' ')}: within ${meaning.aim.level === level ? meaning.findings.heard[0]?.target.toleranceCents : '…'} cents`,
-                  ] as const,
+                (level) => [level, `${LEVEL_WORDS[level]}: within ${TOLERANCES[level]} cents`] as const,
               )}
               onChoose={(level) => set({ level: level as Level })}
             />
@@ -70,9 +69,11 @@ export default function Ear() {
           </div>
           {meaning.aim.system === 'own' && tableIssues(table).length > 0 && (
             <ul role="alert" className="border-l-4 border-ochre bg-sheet px-3 py-1">
-              {tableIssues(table).map((issue) => (
-                <li key={issue}>{issue}</li>
-              ))}
+              {tableIssues(table)
+                .map(tableIssueWords)
+                .map((words) => (
+                  <li key={words}>{words}</li>
+                ))}
             </ul>
           )}
           <EarOf meaning={meaning} />
@@ -130,8 +131,6 @@ interface TargetsProps {
   readonly onOpen: (at: number) => void;
 }
 
-const signed = (n: number, digits: number) => `${n < 0 ? '−' : '+'}${Math.abs(n).toFixed(digits)}`;
-
 function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
   const { setup } = meaning.findings;
   return (
@@ -173,14 +172,14 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
               </td>
               <td className="px-3 text-right whitespace-nowrap">{signed(target.cents, 1)} cents</td>
               <td className="px-3 text-right whitespace-nowrap">
-                {note.finger === 0 ? '–' : `${target.mm.toFixed(1)} mm (${signed(target.awayMm, 1)})`}
+                {note.finger === 0 ? '–' : `${mm(target.mm)} (${signed(target.awayMm, 1)})`}
               </td>
               <td className="px-3 text-right whitespace-nowrap">
-                {note.finger === 0 ? '–' : `±${target.toleranceMm.toFixed(1)} mm`}
+                {note.finger === 0 ? '–' : `±${mm(target.toleranceMm)}`}
               </td>
               <td className="px-3">
                 {checks[0]
-                  ? `open ${printed(setup.strings[checks[0].string].name)}, ${checks[0].interval}`
+                  ? `open ${printed(setup.strings[checks[0].string].name)}, ${intervalName(checks[0].interval)}`
                   : note.finger === 0
                     ? 'its own tuning'
                     : 'none'}
@@ -215,10 +214,9 @@ function Landmarks({ meaning }: { readonly meaning: Meaning }) {
       <ul className="list-disc pl-5">
         {[...tonics.values()].map((one) => (
           <li key={one.note.midi}>
-            {noteWords(pitchName(one.note.pitch))}:{' '}
-            {one.note.finger === 0 ? 'open' : `finger ${one.note.finger}`} on the{' '}
-            {printed(findings.setup.strings[one.note.string].name)} string, {one.note.step.positionName}{' '}
-            position
+            {noteWords(pitchName(one.note.pitch))}: {fingerWords(one.note.finger)} on the{' '}
+            {stringWords(findings.setup.strings[one.note.string].name)},{' '}
+            {placeName(one.note.step, findings.setup.kind)} position
             {one.checks[0] ? `; ${checkWords(one.checks[0], one.note, findings.setup, 10)}` : ''}.
           </li>
         ))}

@@ -1,10 +1,11 @@
 import { useState } from 'react';
-import { checkWords, commaAdvice, noteWords } from '../../brief/findings';
-import { printed } from '../../brief/words';
+import { checkWords, commaAdvice } from '../../wording/findings';
+import { mm, number } from '../../wording/grammar';
+import { noteWords, printed } from '../../wording/notes';
 import { contactMm, hertzOf, pitchName, TOLERANCES, type Checkpoint, type Heard } from '../../core';
 import { Choose } from '../../ui/Choose';
-import type { Meaning } from '../../ui/meaning';
-import { say } from '../../ui/notices';
+import type { Meaning } from '../../app/meaning';
+import { say } from '../../app/notices';
 
 const OFF = [5, 10, 15, 20, 30].map((cents) => [String(cents), `${cents} cents`] as const);
 const SECONDS = 3;
@@ -31,9 +32,9 @@ export function NoteCloseUp({ meaning, heard }: Props) {
       </h2>
       <p>
         {note.finger === 0
-          ? `The open string, tuned ${Math.abs(target.cents).toFixed(1)} cents ${target.cents < 0 ? 'below' : 'above'} equal temperament.`
-          : `${Math.abs(target.cents).toFixed(1)} cents ${target.cents < 0 ? 'below' : 'above'} equal temperament: the middle of the finger ${target.mm.toFixed(1)} mm from the nut, within ${target.toleranceMm.toFixed(1)} mm (${TOLERANCES[meaning.aim.level]} cents).`}{' '}
-        The bow meets the string about {contactMm(setup.lengthMm, target.mm).toFixed(0)} mm from the bridge.
+          ? `The open string, tuned ${number(Math.abs(target.cents), 1)} cents ${target.cents < 0 ? 'below' : 'above'} equal temperament.`
+          : `${number(Math.abs(target.cents), 1)} cents ${target.cents < 0 ? 'below' : 'above'} equal temperament: the middle of the finger ${mm(target.mm)} from the nut, within ${mm(target.toleranceMm)} (${TOLERANCES[meaning.aim.level]} cents).`}{' '}
+        The bow meets the string about {number(contactMm(setup.lengthMm, target.mm))} mm from the bridge.
       </p>
       {checks.length > 0 && (
         <>
@@ -69,7 +70,7 @@ export function NoteCloseUp({ meaning, heard }: Props) {
       )}
       {comma && (
         <p className="border-l-4 border-madder px-3" data-testid="comma">
-          {commaAdvice({ conflict: comma }, setup)} They are {comma.apart.toFixed(1)} cents apart.
+          {commaAdvice(comma, setup)} They are {number(comma.apart, 1)} cents apart.
         </p>
       )}
     </section>

@@ -1,6 +1,8 @@
-import { noteWords } from '../../brief/findings';
+import { intervalName } from '../../wording/findings';
+import { number } from '../../wording/grammar';
+import { noteWords } from '../../wording/notes';
 import { pitchName, pureBetween, type Played } from '../../core';
-import type { Meaning } from '../../ui/meaning';
+import type { Meaning } from '../../app/meaning';
 
 /** Double stops with their own pure targets: how far the upper finger moves for a pure interval. */
 export function Together({ meaning }: { readonly meaning: Meaning }) {
@@ -25,8 +27,8 @@ export function Together({ meaning }: { readonly meaning: Meaning }) {
       <ul className="list-disc pl-5">
         {rows.map(({ name, pure }) => (
           <li key={name}>
-            {name}: {pure.interval} {pure.ratio.join(':')}, {Math.abs(pure.cents).toFixed(1)} cents{' '}
-            {pure.cents < 0 ? 'narrower' : 'wider'}.
+            {name}: {intervalName(pure.interval)} {pure.ratio.join(':')}, {number(Math.abs(pure.cents), 1)}{' '}
+            cents {pure.cents < 0 ? 'narrower' : 'wider'}.
           </li>
         ))}
       </ul>

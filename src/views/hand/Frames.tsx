@@ -1,6 +1,9 @@
-import { printed } from '../../brief/words';
-import { inPosition, stopMm, type Plan } from '../../core';
-import type { Meaning } from '../../ui/meaning';
+import type { Meaning } from '../../app/meaning';
+import { gapWords, Pattern } from '../../board/Pattern';
+import { laidFingers, type Finger, type Plan } from '../../core';
+import { listed, sentence } from '../../wording/grammar';
+import { printed } from '../../wording/notes';
+import { inPlace, stretchWords } from '../../wording/places';
 
 type Frame = Plan['frames'][number];
 
@@ -16,7 +19,7 @@ export function Frames({ meaning, open, onOpen }: Props) {
   return (
     <section aria-labelledby="frames">
       <h2 id="frames" className="font-serif text-xl font-semibold">
-        Frames, string by string
+        Finger patterns, string by string
       </h2>
       <p className="text-sm text-faded">
         To scale; the tones between the fingers are written above, half tones as ½.
@@ -36,12 +39,10 @@ export function Frames({ meaning, open, onOpen }: Props) {
               <span>
                 <span className="font-semibold">{printed(frame.string)} string</span>
                 <span className="block text-sm text-faded">
-                  {frame.from === frame.to
-                    ? `note ${frame.from + 1}`
-                    : `notes ${frame.from + 1}–${frame.to + 1}`}
+                  {sentence(stretchWords(meaning.speech.place, frame.from, frame.to))}
                 </span>
               </span>
-              <Fingers frame={frame} lengthMm={meaning.findings.setup.lengthMm} />
+              <Pattern fingers={frame.fingers} lengthMm={meaning.findings.setup.lengthMm} />
               <span className="text-[0.95rem]">{changeWords(frame, frames[at - 1], meaning)}</span>
             </button>
           </li>
@@ -51,88 +52,37 @@ export function Frames({ meaning, open, onOpen }: Props) {
   );
 }
 
-const GAPS: Readonly<Record<number, string>> = { 0: '·', 1: '½', 2: '1', 3: '1½', 4: '2' };
-
-/** The fingers that play, to scale, with the steps between them. */
-function Fingers({ frame, lengthMm }: { readonly frame: Frame; readonly lengthMm: number }) {
-  const laid = Object.entries(frame.fingers).sort((a, b) => a[1] - b[1]);
-  const mm = laid.map(([, n]) => stopMm(lengthMm, n));
-  const span = Math.max(60, mm[mm.length - 1] - mm[0]);
-  const x = (place: number) => 16 + ((place - mm[0]) / span) * 140;
-  const words = laid
-    .map(([finger], at) => (at === 0 ? finger : `${GAPS[frame.gaps[at - 1]] ?? ''} ${finger}`))
-    .join(' ');
-  return (
-    <svg
-      viewBox="0 0 172 42"
-      width="172"
-      height="42"
-      role="img"
-      aria-label={`fingers with tones between them: ${words}`}
-    >
-      <line x1={4} x2={168} y1={28} y2={28} stroke="var(--color-faded)" strokeWidth={2} />
-      {laid.map(([finger], at) => (
-        <g key={finger}>
-          <circle cx={x(mm[at])} cy={28} r={11} fill="var(--color-ink)" />
-          <text
-            x={x(mm[at])}
-            y={33}
-            fontSize={14}
-            fontWeight={700}
-            textAnchor="middle"
-            fill="var(--color-sheet)"
-          >
-            {finger}
-          </text>
-          {at > 0 && (
-            <text
-              x={(x(mm[at]) + x(mm[at - 1])) / 2}
-              y={12}
-              fontSize={12}
-              textAnchor="middle"
-              fill="var(--color-ink)"
-            >
-              {GAPS[frame.gaps[at - 1]] ?? frame.gaps[at - 1]}
-            </text>
-          )}
-        </g>
-      ))}
-    </svg>
-  );
-}
-
-/** What the hand does from the frame before to this one. */
-function changeWords(frame: Frame, before: Frame | undefined, { plan }: Meaning): string {
-  const step = plan.steps.find(({ at }) => at === frame.from);
-  const where = inPosition(step?.positionName ?? String(frame.position));
+/** What the hand does from the pattern before to this one. */
+function changeWords(frame: Frame, before: Frame | undefined, { plan, speech }: Meaning): string {
+  const where = inPlace(frame, speech.instrument);
   const pattern = patternWords(frame);
   if (!before) return `Begins ${where}${pattern}.`;
   const shifted = plan.shifts.some(({ to }) => to > before.to - 1 && to <= frame.from && to > before.from);
   if (shifted) return `After a shift, ${where}${pattern}.`;
-  const moves = Object.entries(frame.fingers).flatMap(([finger, n]) => {
-    const old = before.fingers[finger];
-    if (old === undefined || old === n) return [];
-    return [`${finger} ${n > old ? 'higher' : 'lower'}`];
+  const old = new Map(laidFingers(before.fingers));
+  const moves = laidFingers(frame.fingers).flatMap(([finger, n]) => {
+    const was = old.get(finger);
+    return was === undefined || was === n ? [] : [`${finger} ${n > was ? 'higher' : 'lower'}`];
   });
   const crossing =
     frame.string === before.string ? 'The same string' : `To the ${printed(frame.string)} string`;
   return moves.length > 0
-    ? `${crossing}: ${moves.join(', ')}${pattern}.`
+    ? `${crossing}: ${listed(moves)}${pattern}.`
     : `${crossing}, every finger where it was.`;
 }
 
-/** Which fingers touch, and where one reaches further than a tone: ": 2 and 3 touch". */
+/** Which fingers touch, and where one reaches further than a tone: "; 2 and 3 touch". */
 function patternWords({ fingers, gaps }: Frame): string {
-  const names = Object.entries(fingers)
-    .sort((a, b) => a[1] - b[1])
-    .map(([finger]) => finger);
   if (gaps.length === 0) return '';
-  const neighbours = (at: number) =>
-    names[at] === 'T' || Number(names[at + 1]) - Number(names[at]) === 1 ? names.slice(at, at + 2) : [];
+  const laid = laidFingers(fingers).map(([finger]) => finger);
   const told = gaps.flatMap((gap, at) => {
-    const pair = neighbours(at).join(' and ');
-    if (!pair) return [];
-    return gap === 1 ? [`${pair} touch`] : gap > 2 ? [`${GAPS[gap] ?? gap} tones between ${pair}`] : [];
+    if (!neighbours(laid[at], laid[at + 1])) return [];
+    const pair = `${laid[at]} and ${laid[at + 1]}`;
+    return gap === 1 ? [`${pair} touch`] : gap > 2 ? [`${gapWords(gap)} tones between ${pair}`] : [];
   });
   return `; ${told.length > 0 ? told.join(', ') : 'no two fingers touch'}`;
+}
+
+function neighbours(lower: Finger, higher: Finger): boolean {
+  return lower === 'T' || (higher !== 'T' && higher - lower === 1);
 }

@@ -1,10 +1,10 @@
 import { useState } from 'react';
-import { CUE_WORDS, drillTitle, findingWords, noteWords, semitoneWords } from '../../brief/findings';
-import { printed } from '../../brief/words';
-import { drillForFinding, pitchName, type FingerName, type Finding, type Plan } from '../../core';
+import { drillForFinding, type Finger, type Finding, type Plan } from '../../core';
+import { CUE_WORDS, drillTitle, findingWords, trapWords } from '../../wording/findings';
+import { barWords, placesWords } from '../../wording/places';
 import { Caution } from '../../ui/Caution';
 import { MeaningPage } from '../../ui/MeaningPage';
-import { openAsPlan, useMeaning, type Meaning } from '../../ui/meaning';
+import { openAsPlan, useMeaning, type Meaning } from '../../app/meaning';
 import { Frames } from './Frames';
 import { Positions } from './Positions';
 import { WayRound } from './WayRound';
@@ -40,7 +40,7 @@ function HandOf({ meaning }: { readonly meaning: Meaning }) {
 const REACH: ReadonlySet<Finding['kind']> = new Set(['stretch', 'crowding']);
 
 function Reach({ meaning }: { readonly meaning: Meaning }) {
-  const { record, request, response, plan } = meaning;
+  const { record, request, response, plan, speech } = meaning;
   const { ranked, setup } = meaning.findings;
   const drillFor = (finding: Finding) => drillForFinding(request, response, plan, setup, finding);
   const found = ranked.filter(({ kind }) => REACH.has(kind));
@@ -56,13 +56,13 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
             key={`${finding.kind}${finding.events[0]}`}
             className="border-l-4 border-ochre bg-sheet px-3 py-1"
           >
-            <p>{findingWords(finding, setup)}</p>
+            <p>{findingWords(finding, setup, speech)}</p>
             <p className="flex flex-wrap gap-x-4 text-[0.95rem]">
               <WayRound meaning={meaning} {...tightPlace(finding, plan)} />
               <button
                 type="button"
                 className="cursor-pointer text-dove underline"
-                onClick={() => void openAsPlan(drillFor(finding), drillTitle(finding), record)}
+                onClick={() => void openAsPlan(drillFor(finding), drillTitle(finding, speech), record)}
               >
                 open its drill
               </button>
@@ -76,18 +76,17 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
 }
 
 /** The note and the finger that stretch or crowd: of two crowded fingers the upper one, where it plays. */
-function tightPlace(finding: Finding, plan: Plan): { readonly at: number; readonly finger: FingerName } {
+function tightPlace(finding: Finding, plan: Plan): { readonly at: number; readonly finger: Finger } {
   const [at] = finding.events;
   if (finding.kind !== 'crowding') return { at, finger: played(plan, at) };
   const { fingers, at: from } = finding.crowd;
-  const wanted = fingers.map((name) => (name === 'T' ? name : (Number(name) as FingerName)));
   const step = plan.steps.find(
-    (one) => one.at >= from && one.stops.some(({ finger }) => finger === wanted[1]),
+    (one) => one.at >= from && one.stops.some(({ finger }) => finger === fingers[1]),
   );
-  return step ? { at: step.at, finger: wanted[1] } : { at, finger: played(plan, at) };
+  return step ? { at: step.at, finger: fingers[1] } : { at, finger: played(plan, at) };
 }
 
-function played({ steps }: Plan, at: number): FingerName {
+function played({ steps }: Plan, at: number): Finger {
   return steps.find((step) => step.at === at)?.stops[0].finger ?? 0;
 }
 
@@ -96,17 +95,15 @@ function Traps({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="traps">
       <h2 id="traps" className="font-serif text-xl font-semibold">
-        Traps across strings
+        Re-placed fingers
       </h2>
       {traps.length === 0 && (
-        <p>No finger is wanted high on one string and low on another while the hand stays.</p>
+        <p>No finger is needed high on one string and low on the next while the hand stays.</p>
       )}
       <ul className="list-disc pl-5">
-        {traps.map(({ finger, from, to, move }) => (
-          <li key={`${from.at}.${to.at}.${finger}`}>
-            Finger {finger}: {noteWords(pitchName(from.pitch))} on {printed(setup.strings[from.string].name)}{' '}
-            (note {from.at + 1}), then {semitoneWords(Math.abs(move))} {move > 0 ? 'higher' : 'lower'} for{' '}
-            {noteWords(pitchName(to.pitch))} on {printed(setup.strings[to.string].name)} (note {to.at + 1}).
+        {traps.map((trap) => (
+          <li key={`${trap.from.at}.${trap.to.at}.${trap.finger}`}>
+            {trapWords(trap, setup, meaning.speech)}
           </li>
         ))}
       </ul>
@@ -117,7 +114,7 @@ function Traps({ meaning }: { readonly meaning: Meaning }) {
 function Cues({ meaning }: { readonly meaning: Meaning }) {
   const { cues } = meaning.findings;
   const byCue = new Map<(typeof cues)[number]['cue'], number[]>();
-  for (const { at, cue } of cues) byCue.set(cue, [...(byCue.get(cue) ?? []), at + 1]);
+  for (const { at, cue } of cues) byCue.set(cue, [...(byCue.get(cue) ?? []), at]);
   return (
     <section aria-labelledby="cues">
       <h2 id="cues" className="font-serif text-xl font-semibold">
@@ -129,7 +126,10 @@ function Cues({ meaning }: { readonly meaning: Meaning }) {
       <ul className="list-disc pl-5">
         {[...byCue].map(([cue, notes]) => (
           <li key={cue}>
-            {CUE_WORDS[cue]} <span className="text-faded">Notes {notes.join(', ')}.</span>
+            {CUE_WORDS[cue]}{' '}
+            <span className="text-faded">
+              {placesWords(notes.map((at) => barWords(meaning.speech.place(at))))}.
+            </span>
           </li>
         ))}
       </ul>

@@ -1,12 +1,9 @@
-import { printed } from '../../brief/words';
-import { reachShare, reachVerdict, resolveHand, spreadMm, stopMm, type Plan, type Verdict } from '../../core';
-import type { Meaning } from '../../ui/meaning';
-
-const TONES: Readonly<Record<Verdict, string>> = {
-  easy: 'text-sage',
-  stretch: 'text-ochre',
-  beyond: 'text-madder',
-};
+import type { Meaning } from '../../app/meaning';
+import { VERDICT_TEXT } from '../../board/tones';
+import { laidFingers, pairVerdict, resolveHand, spreadMm, stopMm, type Plan } from '../../core';
+import { mm as mmWords } from '../../wording/grammar';
+import { printed } from '../../wording/notes';
+import { semitoneWords } from '../../wording/places';
 
 interface Props {
   readonly meaning: Meaning;
@@ -18,24 +15,23 @@ const MOVES = [0, 2, 4, 5, 7, 9, 12];
 /** The same frame further up the string: the same steps, ever fewer millimetres. */
 export function Positions({ meaning, frame }: Props) {
   const { request, findings } = meaning;
-  const laid = frame ? Object.entries(frame.fingers).sort((a, b) => a[1] - b[1]) : [];
+  const laid = frame ? laidFingers(frame.fingers) : [];
   if (!frame || laid.length < 2)
     return (
-      <p className="text-faded">Choose a frame with two fingers or more to see it in other positions.</p>
+      <p className="text-faded">Choose a pattern with two fingers or more to see it in other positions.</p>
     );
   const hand = resolveHand(request.instrument, request.hand);
   const [low, high] = [laid[0], laid[laid.length - 1]];
-  const number = (finger: string) => (finger === 'T' ? 0 : Number(finger));
   const { lengthMm, reachSemitones } = findings.setup;
   const rows = MOVES.filter((move) => high[1] + move <= reachSemitones).map((move) => {
     const mm = spreadMm(lengthMm, low[1] + move, high[1] + move);
-    const share = reachShare(hand, number(low[0]), number(high[0]), mm);
-    return { move, mm, verdict: reachVerdict(hand, share), at: stopMm(lengthMm, low[1] + move) };
+    const verdict = pairVerdict(hand, low[0], high[0], mm);
+    return { move, mm, verdict, at: stopMm(lengthMm, low[1] + move) };
   });
   return (
     <section aria-labelledby="positions">
       <h2 id="positions" className="font-serif text-xl font-semibold">
-        The same frame in other places
+        The same pattern in other places
       </h2>
       <table className="mt-1 w-full border-collapse rounded-lg bg-sheet text-left text-[0.95rem]">
         <caption className="pb-1 text-left text-sm text-faded">
@@ -53,11 +49,11 @@ export function Positions({ meaning, frame }: Props) {
           {rows.map(({ move, mm, verdict, at }) => (
             <tr key={move} className="border-b border-rule">
               <th scope="row" className="px-2 py-1 font-normal">
-                {move === 0 ? 'as it is' : `${move} semitones`}
+                {move === 0 ? 'as it is' : semitoneWords(move)}
               </th>
-              <td className="px-2 py-1 text-right">{at.toFixed(1)} mm</td>
-              <td className="px-2 py-1 text-right">{mm.toFixed(1)} mm</td>
-              <td className={`px-2 py-1 font-semibold ${TONES[verdict]}`}>{verdict}</td>
+              <td className="px-2 py-1 text-right">{mmWords(at)}</td>
+              <td className="px-2 py-1 text-right">{mmWords(mm)}</td>
+              <td className={`px-2 py-1 font-semibold ${VERDICT_TEXT[verdict]}`}>{verdict}</td>
             </tr>
           ))}
         </tbody>

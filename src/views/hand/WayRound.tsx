@@ -1,13 +1,16 @@
 import { useState } from 'react';
-import { planTitle } from '../../brief/words';
-import { comparePlans, priceWords, type FingerName, type PlanRequest } from '../../core';
-import { openAsPlan, type Meaning } from '../../ui/meaning';
+import type { Finger, PlanRequest } from '../../core';
+import { changedPlaces } from '../../wording/differences';
+import { planTitle } from '../../wording/material';
+import { barWords, fingerWords } from '../../wording/places';
+import { priceWords } from '../../wording/plans';
+import { openAsPlan, type Meaning } from '../../app/meaning';
 import { planInWorker } from '../../work/planner';
 
 interface Props {
   readonly meaning: Meaning;
   readonly at: number;
-  readonly finger: FingerName;
+  readonly finger: Finger;
 }
 
 interface Way {
@@ -27,11 +30,12 @@ export function WayRound({ meaning, at, finger }: Props) {
         className="cursor-pointer text-dove underline"
         onClick={() => void wayRound(meaning, at, finger).then(setWay)}
       >
-        find a way round
+        find another way
       </button>
     );
   const { words, request } = way;
-  const name = `Without finger ${finger} on note ${at + 1} (${planTitle(record, student)})`.slice(0, 120);
+  const where = barWords(meaning.speech.place(at));
+  const name = `Without ${fingerWords(finger)} at ${where} (${planTitle(record, student)})`.slice(0, 120);
   return (
     <span>
       {words}{' '}
@@ -48,15 +52,13 @@ export function WayRound({ meaning, at, finger }: Props) {
   );
 }
 
-async function wayRound({ request, plan }: Meaning, at: number, finger: FingerName): Promise<Way> {
+async function wayRound({ request, plan, speech }: Meaning, at: number, finger: Finger): Promise<Way> {
   const never = [...(request.rules?.never ?? []), { at, finger }];
   const asked = { ...request, rules: { ...request.rules, never } };
-  const answer = await planInWorker({ ...asked, alternatives: 1, explain: 'nothing' });
-  const other = 'error' in answer ? undefined : answer.plans[0];
+  const answer = await planInWorker({ request: asked });
+  const other = answer.kind === 'refused' ? undefined : answer.response.plans[0];
   if (!other) return { words: 'There is no other way within this brief.', request: null };
-  const places = comparePlans(plan, other).places.map(({ from, to }) =>
-    from === to ? `${from + 1}` : `${from + 1}–${to + 1}`,
-  );
-  const words = `Another way changes note ${places.join(', ')} and ${priceWords(other.cost - plan.cost)}.`;
+  const where = changedPlaces(plan, other, speech);
+  const words = `Another way changes ${where} and ${priceWords(other.cost - plan.cost)}.`;
   return { words, request: asked };
 }

@@ -1,28 +1,17 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { clefsRead } from '../../brief/clefs';
-import { HAND_CUES, hearWords, KIND_SENTENCES, noteWords, semitoneWords } from '../../brief/findings';
-import { planTitle, printed, printedPitches } from '../../brief/words';
-import {
-  drillLike,
-  pitchName,
-  priceWords,
-  rehearse,
-  TURNS,
-  type PlanRequest,
-  type RehearsalStep,
-  type ShiftDetail,
-} from '../../core';
-import { openAsPlan, type Meaning } from '../../ui/meaning';
+import { useEffect, useMemo, useState } from 'react';
+import { openAsPlan, type Meaning } from '../../app/meaning';
+import { drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } from '../../core';
+import { clefsRead } from '../../notation/clefs';
+import { notesLabel, Staff, StaffHead } from '../../notation/Staff';
+import { evenLayout, type Marks, type Score } from '../../notation/score';
+import { HAND_CUES, hearWords, KIND_SENTENCES, REHEARSAL_WORDS } from '../../wording/findings';
+import { mm, seconds } from '../../wording/grammar';
+import { planTitle } from '../../wording/material';
+import { noteWords } from '../../wording/notes';
+import { barWords, fingerWords, placeName, placesWords, semitoneWords, stringWords } from '../../wording/places';
+import { priceWords, type Speech } from '../../wording/plans';
+import { reasonsWords } from '../../wording/reasons';
 import { planInWorker } from '../../work/planner';
-
-const STEP_WORDS: Readonly<Record<RehearsalStep, string>> = {
-  hear: 'Find the target the easy way, and listen.',
-  guide: 'Slide slowly and audibly on the guide note.',
-  light: 'The same, the finger light as a feather.',
-  rhythm: `In rhythm, ${TURNS} times.`,
-  turned: 'Turned round, the other way.',
-  joined: 'With the note before and the note after; then alone once more.',
-};
 
 interface Props {
   readonly meaning: Meaning;
@@ -31,7 +20,7 @@ interface Props {
 
 /** One shift close up: what happens, what to hear, what the hand does, why, where else, and how to rehearse it. */
 export function CloseUp({ meaning, detail }: Props) {
-  const { record, student, request, response, plan, findings } = meaning;
+  const { record, student, request, response, plan, findings, speech } = meaning;
   const { setup } = findings;
   const { shift } = detail;
   const notes = [detail.from, detail.to].map(({ pitch }) => noteWords(pitchName(pitch)));
@@ -49,11 +38,11 @@ export function CloseUp({ meaning, detail }: Props) {
       </h2>
       <ShiftStaff meaning={meaning} detail={detail} />
       <p>
-        <strong className="inline-block first-letter:uppercase">{KIND_SENTENCES[shift.kind]}.</strong> Guide:
-        finger {shift.guide.finger} on {noteWords(shift.guide.pitch)}, {printed(shift.guide.string)} string,
-        unheard. It goes {semitoneWords(shift.semitones)}, {shift.travelMm} mm{' '}
-        {detail.up ? 'towards the bridge' : 'towards the nut'}, in {detail.seconds.toFixed(2)} s, from{' '}
-        {detail.from.step.positionName} to {detail.to.step.positionName}.
+        <strong>{KIND_SENTENCES[shift.kind]}</strong> Guide: {fingerWords(shift.guide.finger)} on{' '}
+        {noteWords(shift.guide.pitch)}, {stringWords(shift.guide.string)}, unheard. It goes{' '}
+        {semitoneWords(shift.semitones)}, {mm(shift.travelMm)}{' '}
+        {detail.up ? 'towards the bridge' : 'towards the nut'}, in {seconds(detail.seconds)}, from{' '}
+        {placeName(detail.from.step, speech.instrument)} to {placeName(detail.to.step, speech.instrument)}.
       </p>
       <p>{hearWords(detail.hear, detail, setup)}</p>
       <ul className="list-disc pl-5">
@@ -63,14 +52,13 @@ export function CloseUp({ meaning, detail }: Props) {
       </ul>
       <p className="border-l-4 border-copper px-3">
         <strong className="text-copper">Why here: </strong>
-        {printedPitches(shift.reasons.map(({ message }) => message).join(' ')) ||
-          'Its place makes the plan a little cheaper.'}
+        {reasonsWords(shift.reasons, speech) || 'Here it costs a little less than elsewhere.'}
       </p>
       <Elsewhere meaning={meaning} detail={detail} />
       <div>
         <h3 className="font-serif text-lg font-semibold">Rehearse it</h3>
         <ol className="list-decimal pl-6">
-          {Object.entries(STEP_WORDS).map(([step, words]) => (
+          {Object.entries(REHEARSAL_WORDS).map(([step, words]) => (
             <li key={step}>{words}</li>
           ))}
         </ol>
@@ -97,63 +85,117 @@ export function CloseUp({ meaning, detail }: Props) {
 
 /** Where the same job could be done instead: planned again without this shift. */
 function Elsewhere({ meaning, detail }: Props) {
-  const { request, plan } = meaning;
+  const { request, plan, speech } = meaning;
   const [words, setWords] = useState<string | null>(null);
   const { to } = detail.shift;
   useEffect(() => {
     let here = true;
     const never = [...(request.rules?.never ?? []), { at: to, shift: true as const }];
-    const without = { ...request, alternatives: 1, rules: { ...request.rules, never } };
-    void planInWorker({ ...without, explain: 'nothing' }).then((answer) => {
-      if (here) setWords('error' in answer ? null : elsewhereWords(answer.plans[0], plan));
-    });
+    const without = { ...request, rules: { ...request.rules, never } };
+    planInWorker({ request: without }).then(
+      (answer) => {
+        if (!here) return;
+        setWords(answer.kind === 'refused' ? null : elsewhereWords(answer.response.plans[0], plan, speech));
+      },
+      () => undefined,
+    );
     return () => {
       here = false;
     };
-  }, [request, plan, to]);
+  }, [request, plan, to, speech]);
   return words && <p data-testid="elsewhere">{words}</p>;
 }
 
-function elsewhereWords(other: Meaning['plan'] | undefined, plan: Meaning['plan']): string {
+function elsewhereWords(
+  other: Meaning['plan'] | undefined,
+  plan: Meaning['plan'],
+  { place }: Speech,
+): string {
   if (!other) return 'Nowhere else: without a shift to this note no fingering is left.';
   const known = new Set(plan.shifts.map(({ to }) => to));
-  const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => String(to + 1));
+  const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => barWords(place(to)));
   const price = priceWords(other.cost - plan.cost);
   return places.length === 0
     ? `Without this shift the hand makes no other: that ${price}.`
-    : `Elsewhere the same job is done by shifting to note ${listed(places)}: that ${price}.`;
+    : `Elsewhere the same job is done by shifting at ${placesWords(places)}: that ${price}.`;
 }
 
-/** "15, 17 and 42" */
-function listed(places: readonly string[]): string {
-  return places.length < 2
-    ? places.join()
-    : `${places.slice(0, -1).join(', ')} and ${places[places.length - 1]}`;
-}
+const HEAD_WIDTH = 150;
+const COLUMN = 76;
+const HEIGHT = 190;
+const SCALE = 1.25;
+const MARKS: Marks = { fingers: true, numerals: false, positions: false, barNumbers: false };
 
 /** The two notes and the guide between them, on the staff. */
 function ShiftStaff({ meaning, detail }: Props) {
-  const box = useRef<HTMLDivElement>(null);
-  const { request, response, student } = meaning;
+  const { request, response, student, findings } = meaning;
   const { instrument } = request;
-  const clefs = useMemo(
-    () => clefsRead(response.events, instrument, student),
-    [response, instrument, student],
+  const clef = useMemo(
+    () => clefsRead(response.events, instrument, student)[detail.to.at],
+    [response, instrument, student, detail],
   );
-  useEffect(() => {
-    let here = true;
-    void import('./shiftStaff').then(async ({ drawShift }) => {
-      await document.fonts.load('30px Bravura');
-      if (here && box.current)
-        drawShift(box.current, instrument, clefs[detail.to.at], response.key.fifths, detail);
-    });
-    return () => {
-      here = false;
-    };
-  }, [clefs, instrument, response, detail]);
-  return <div ref={box} className="staff h-48" role="img" aria-label={`Staff: ${staffWords(detail)}`} />;
+  const score = useMemo(
+    () =>
+      shiftScore(
+        detail,
+        response,
+        instrument,
+        clef,
+        findings.setup.strings.map(({ name }) => name),
+      ),
+    [detail, response, instrument, clef, findings],
+  );
+  const names = score.music.events.flatMap((event) => ('pitches' in event ? event.pitches : []));
+  const layout = useMemo(() => evenLayout(names.length, COLUMN, HEIGHT, SCALE), [names.length]);
+  const { fifths, name } = response.key;
+  return (
+    <div className="flex overflow-x-auto" data-testid="shift-staff">
+      <StaffHead
+        clef={clef}
+        fifths={fifths}
+        keyName={name}
+        width={HEAD_WIDTH}
+        height={HEIGHT}
+        scale={SCALE}
+      />
+      <Staff score={score} layout={layout} marks={MARKS} label={notesLabel(names)} />
+    </div>
+  );
 }
 
-function staffWords({ from, to, shift }: ShiftDetail): string {
-  return `${pitchName(from.pitch)}, guide ${shift.guide.pitch} in brackets, ${pitchName(to.pitch)}`;
+/** A shift as music: its two notes, and between them the guide where it is a note of its own. */
+function shiftScore(
+  { from, to, shift }: ShiftDetail,
+  { key, time }: Meaning['response'],
+  instrument: PlanRequest['instrument'],
+  clef: Score['clefs'][number],
+  strings: readonly string[],
+): Score {
+  const { guide } = shift;
+  const ends = [pitchName(from.pitch), pitchName(to.pitch)];
+  const leads = ends.includes(guide.pitch);
+  const notes = [
+    { pitch: ends[0], finger: shift.fromFinger, step: from.step },
+    ...(leads ? [] : [{ pitch: guide.pitch, finger: guide.finger, step: to.step }]),
+    { pitch: ends[1], finger: shift.toFinger, step: to.step },
+  ];
+  return {
+    music: {
+      key,
+      time,
+      pickup: 0,
+      events: notes.map(({ pitch }, at) => ({ at, pitches: [pitch], midi: [0], beats: 1 })),
+    },
+    steps: notes.map(({ finger, step }, at) => ({
+      ...step,
+      at,
+      extended: false,
+      stops: [{ ...step.stops[0], finger }],
+    })),
+    strings,
+    instrument,
+    clefs: notes.map(() => clef),
+    guides: new Set(leads ? [] : [1]),
+    barred: false,
+  };
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { TONICS } from '../../brief/material';
-import { classWords, printed } from '../../brief/words';
+import { TONICS } from '../../app/brief/material';
+import { classWords, printed } from '../../wording/notes';
+import { positionWords } from '../../wording/places';
 import {
   matchingDrill,
   octaveBuilding,
@@ -9,12 +10,12 @@ import {
   sameFingerSeries,
   shiftDrill,
   signatureName,
-  type FingerName,
+  type Finger,
   type PlanRequest,
 } from '../../core';
 import { Choose } from '../../ui/Choose';
-import { openAsPlan, type Meaning } from '../../ui/meaning';
-import { say } from '../../ui/notices';
+import { openAsPlan, type Meaning } from '../../app/meaning';
+import { say } from '../../app/notices';
 import { positionDrillInWorker } from '../../work/planner';
 
 const KINDS = [
@@ -59,7 +60,7 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
   const [span, setSpan] = useState('5');
   const [position, setPosition] = useState('1');
   const places = positionsOf(findings.setup, request.school);
-  const placeName = places.find(({ label }) => String(label) === position)?.name ?? position;
+  const place = places.find((one) => String(one) === position) ?? 1;
   const onePosition = kind === 'scale' || kind === 'broken-thirds';
   const [key, setKey] = useState(() => signatureName(response.key.fifths).split(' ')[0]);
   const make = async () => {
@@ -70,12 +71,12 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
   };
   const madeRequest = async (): Promise<PlanRequest | null> => {
     const common = { key: `${key} major`, string, span: Number(span) };
-    const finger = Number(from) as FingerName;
+    const finger = Number(from) as Finger;
     const { setup } = findings;
     switch (kind) {
       case 'pair': {
         const fromFinger = finger;
-        const toFinger = Number(to) as FingerName;
+        const toFinger = Number(to) as Finger;
         const steps = way === 'up' ? Number(distance) : -Number(distance);
         const start = way === 'up' ? Number(from) : Number(from) + Number(distance);
         return shiftDrill(request, setup, { ...common, fromFinger, toFinger, distance: steps, start });
@@ -90,7 +91,6 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
         return octaveBuilding(request, setup, common.key, common.span);
       case 'scale':
       case 'broken-thirds': {
-        const place = position === 'thumb' ? position : Number(position);
         return positionDrillInWorker(request, { key: common.key, position: place, figure: kind });
       }
     }
@@ -98,7 +98,7 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
   const nameOf = () => {
     const where = `${string === EVERY ? 'every' : printed(string)} string, ${classWords(key)} major`;
     if (onePosition)
-      return `${KINDS.find(([name]) => name === kind)?.[1]}: ${placeName} position, ${classWords(key)} major`;
+      return `${KINDS.find(([name]) => name === kind)?.[1]}: ${positionWords(place, request.instrument)}, ${classWords(key)} major`;
     if (kind === 'octaves') return `Octaves built up, ${classWords(key)} major`;
     if (kind === 'same') return `Finger ${from} all the way, ${where}`;
     return kind === 'match' ? `Finger ${from} matched by 1, ${where}` : `Shift ${from} to ${to}, ${where}`;
@@ -122,7 +122,7 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
           <Choose
             label="Position"
             value={position}
-            choices={places.map(({ label, name }) => [String(label), `${name} position`] as const)}
+            choices={places.map((one) => [String(one), positionWords(one, request.instrument)] as const)}
             onChoose={setPosition}
           />
         )}

@@ -1,10 +1,12 @@
 import { useState } from 'react';
-import { KIND_SHORT, noteWords } from '../../brief/findings';
-import { printed } from '../../brief/words';
+import { KIND_SHORT } from '../../wording/findings';
+import { mm, seconds } from '../../wording/grammar';
+import { noteWords, printed } from '../../wording/notes';
+import { barWords, positionName } from '../../wording/places';
 import { pitchName, type ShiftDetail } from '../../core';
 import { Caution } from '../../ui/Caution';
 import { MeaningPage } from '../../ui/MeaningPage';
-import { useMeaning, type Meaning } from '../../ui/meaning';
+import { useMeaning, type Meaning } from '../../app/meaning';
 import { CloseUp } from './CloseUp';
 import { Series } from './Series';
 
@@ -78,35 +80,38 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
                   onClick={() => onOpen(at)}
                   className="min-h-10 cursor-pointer px-2 text-left text-dove underline"
                 >
-                  {pair(detail)} ({detail.shift.to + 1})
+                  {pair(detail)}
+                  <span className="block text-sm text-faded">
+                    {barWords(meaning.speech.place(detail.shift.to))}
+                  </span>
                 </button>
               </th>
               <td className="px-2">
                 {detail.shift.fromFinger} → {detail.shift.toFinger}
               </td>
               <td className="px-2">
-                {place(detail.from)} → {place(detail.to)}
+                {place(detail.from, meaning)} → {place(detail.to, meaning)}
               </td>
               <td className="px-2">{strings(detail, meaning)}</td>
               <td className="px-2 whitespace-nowrap text-copper">
-                {detail.up ? '↑' : '↓'} {detail.shift.semitones} st, {detail.shift.travelMm} mm
+                {detail.up ? '↑' : '↓'} {detail.shift.semitones} st, {mm(detail.shift.travelMm)}
               </td>
-              <td className="px-2 whitespace-nowrap">{detail.seconds.toFixed(2)} s</td>
+              <td className="px-2 whitespace-nowrap">{seconds(detail.seconds)}</td>
               <td className="px-2">{KIND_SHORT[detail.shift.kind]}</td>
             </tr>
           ))}
         </tbody>
       </table>
       <p className="px-2 py-1 text-sm text-faded">
-        st: semitones along the string; the number in brackets is the note arrived at.
+        st: semitones along the string; the place is that of the note arrived at.
       </p>
     </div>
   );
 }
 
 /** A position in the table: all of thumb position in a word, the close-up says how far up. */
-function place({ step }: ShiftDetail['from']): string {
-  return step.position === 'thumb' ? 'thumb' : step.positionName;
+function place({ step }: ShiftDetail['from'], { speech }: Meaning): string {
+  return positionName(step.position, speech.instrument);
 }
 
 function pair({ from, to }: ShiftDetail): string {

@@ -1,14 +1,13 @@
-import { HAND_WORDS } from '../../brief/brief';
+import { VERDICT_TEXT } from '../../board/tones';
 import {
-  reachShare,
-  reachVerdict,
+  instrumentData,
+  pairVerdict,
   resolveHand,
   resolveSetup,
   spreadMm,
   type HandProfile,
-  type InstrumentKind,
-  type Verdict,
 } from '../../core';
+import { HAND_CHOICES, teachingFrameWords } from '../../wording/instruments';
 import type { Playing } from '../../store/records';
 import { NumberField, Pick } from './fields';
 import { HandPicture } from './HandPicture';
@@ -35,7 +34,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
         <Pick
           label="Known by"
           value={measured ? 'measured' : ((plays.hand as string | undefined) ?? 'medium')}
-          choices={[...HAND_WORDS, ['measured', 'its measures']]}
+          choices={[...HAND_CHOICES, ['measured', 'its measures']]}
           onPick={(value) => (value === 'measured' ? onMeasure({}) : onPut(value as Playing['hand']))}
         />
         {measured && (
@@ -98,34 +97,6 @@ function spreadTrouble(relaxed: number, full: number): string | null {
     : `The comfortable spread (${relaxed} mm) cannot be wider than the full one (${full} mm); measure again.`;
 }
 
-const FOURTHS = [
-  ['perfect fourth, 1st position', 2, 7],
-  ['augmented fourth, 1st position', 1, 7],
-  ['perfect fourth, 4th position', 7, 12],
-] as const;
-
-/** Frames that every player of the instrument meets: from finger 1 to finger 4, in semitones above the open string. */
-const FRAMES: Readonly<Record<InstrumentKind, readonly (readonly [string, number, number])[]>> = {
-  violin: FOURTHS,
-  viola: FOURTHS,
-  cello: [
-    ['minor third, closed hand', 2, 5],
-    ['major third, extended', 2, 6],
-    ['minor third, 4th position', 7, 10],
-  ],
-  bass: [
-    ['whole tone, half position', 1, 3],
-    ['whole tone, 1st position', 2, 4],
-    ['minor third, four fingers', 2, 5],
-  ],
-};
-
-const TONES: Readonly<Record<Verdict, string>> = {
-  easy: 'text-sage',
-  stretch: 'text-ochre',
-  beyond: 'text-madder',
-};
-
 interface MeaningProps {
   readonly plays: Playing;
   readonly hand: HandProfile;
@@ -140,16 +111,16 @@ function Meaning({ plays, hand, words }: MeaningProps) {
         From 1 to 4 on this {words} ({Math.round(lengthMm)} mm)
       </caption>
       <tbody>
-        {FRAMES[plays.instrument].map(([name, low, high]) => {
-          const mm = spreadMm(lengthMm, low, high);
-          const verdict = reachVerdict(hand, reachShare(hand, 1, 4, mm));
+        {instrumentData(plays.instrument).teachingFrames.map(({ code, first, fourth }) => {
+          const mm = spreadMm(lengthMm, first, fourth);
+          const verdict = pairVerdict(hand, 1, 4, mm);
           return (
-            <tr key={name} className="border-t border-rule">
+            <tr key={code} className="border-t border-rule">
               <th scope="row" className="py-1 pr-2 font-normal">
-                {name}
+                {teachingFrameWords(code)}
               </th>
               <td className="py-1 pr-2 text-right whitespace-nowrap">{Math.round(mm)} mm</td>
-              <td className={`py-1 font-semibold ${TONES[verdict]}`}>{verdict}</td>
+              <td className={`py-1 font-semibold ${VERDICT_TEXT[verdict]}`}>{verdict}</td>
             </tr>
           );
         })}

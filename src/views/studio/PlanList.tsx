@@ -1,9 +1,9 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { planTitle } from '../../brief/words';
+import { planTitle } from '../../wording/material';
 import type { PlanRecord, StudentRecord } from '../../store/records';
 import { tagsOf } from './search';
-import { givePlan, planFor, removePlan } from './store';
+import { givePlan, planFor, removePlan } from '../../app/studio';
 
 interface Props {
   readonly heading: string;

@@ -1,27 +1,30 @@
 import { Trash2 } from 'lucide-react';
-import { positionChoices, positionWords, SCHOOL_WORDS, type Choice } from '../../brief/brief';
-import { sizeChoices } from '../../brief/material';
-import { playingIssues } from '../../brief/student';
+import { playingIssues } from '../../app/brief/student';
 import {
-  INSTRUMENTS,
+  INSTRUMENT_KINDS,
+  instrumentData,
+  LEVELS,
   resolveHand,
   type HandProfile,
   type InstrumentKind,
   type Level,
   type NoteNames,
 } from '../../core';
-import { LEVELS, type Playing, type StudentRecord } from '../../store/records';
+import type { Playing, StudentRecord } from '../../store/records';
+import { positionChoices } from '../../wording/brief';
+import {
+  CLEF_WORDS,
+  instrumentWords,
+  LEVEL_WORDS,
+  schoolChoices,
+  sizeChoices,
+} from '../../wording/instruments';
+import { issueWords } from '../../wording/issues';
+import { positionRuleWords } from '../../wording/places';
 import { UndoButtons } from '../../ui/UndoButtons';
 import { NumberField, Pick, TextField } from './fields';
 import { HandMeasure } from './HandMeasure';
-import { changeStudent, redo, removeStudent, undo, useStudio } from './store';
-
-const LEVEL_WORDS: Readonly<Record<Level, string>> = {
-  'first-year': 'first year',
-  early: 'early',
-  middle: 'middle',
-  advanced: 'advanced',
-};
+import { changeStudent, redo, removeStudent, undo, useStudio } from '../../app/studio';
 
 const NAME_WORDS: readonly (readonly [NoteNames, string])[] = [
   ['letters', 'letters (E♭, B♭, B)'],
@@ -34,7 +37,8 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
   const history = useStudio((state) => state.history);
   const { id, plays } = student;
   const { instrument } = plays;
-  const { label, defaultSize, tuning } = INSTRUMENTS[instrument];
+  const { defaultSize, tuning, sizes } = instrumentData(instrument);
+  const schools = schoolChoices(instrument);
   const put = (part: Partial<StudentRecord>, run: string | null = null) =>
     void changeStudent(id, () => part, run);
   const play = (part: Partial<Playing>) =>
@@ -73,7 +77,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
           label="Positions they know"
           value={JSON.stringify(student.positions ?? null)}
           choices={positionChoices(student.plays.instrument)}
-          other={positionWords(student.positions, student.plays.instrument)}
+          other={positionRuleWords(student.positions, student.plays.instrument)}
           onPick={(rule) => put({ positions: JSON.parse(rule) ?? undefined })}
         />
         <Pick
@@ -85,7 +89,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         <Pick
           label="Instrument"
           value={instrument}
-          choices={Object.entries(INSTRUMENTS).map(([kind, data]) => [kind, data.label] as const)}
+          choices={INSTRUMENT_KINDS.map((kind) => [kind, instrumentWords(kind)] as const)}
           onPick={(kind) =>
             void changeStudent(id, (kept) => onInstrument(kind as InstrumentKind, kept.plays))
           }
@@ -100,7 +104,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
           label="String length, nut to bridge"
           unit="mm"
           value={plays.stringLengthMm}
-          usual={INSTRUMENTS[instrument].sizes[plays.size ?? defaultSize]}
+          usual={sizes[plays.size ?? defaultSize]}
           least={150}
           most={1300}
           onPut={(stringLengthMm) => play({ stringLengthMm })}
@@ -111,18 +115,23 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
           trouble={(words) => tuningTrouble(words, plays)}
           onPut={(words) => play({ tuning: tuningOf(words, tuning) })}
         />
-        {instrument === 'bass' && (
+        {schools.length > 0 && (
           <Pick
             label="School"
-            value={plays.school ?? 'one-two-four'}
-            choices={SCHOOL_WORDS}
+            value={plays.school ?? schools[0][0]}
+            choices={schools}
             onPick={(school) => play({ school: school as Playing['school'] })}
           />
         )}
         <Clefs student={student} onPut={(clefs) => put({ clefs })} />
       </div>
       <TextField label="To remember" value={student.remark} onPut={(remark) => put({ remark }, 'remark')} />
-      <HandMeasure plays={plays} words={label} onPut={(hand) => play({ hand })} onMeasure={measure} />
+      <HandMeasure
+        plays={plays}
+        words={instrumentWords(instrument)}
+        onPut={(hand) => play({ hand })}
+        onMeasure={measure}
+      />
     </section>
   );
 }
@@ -130,7 +139,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
 /** Another instrument has other sizes, strings, clefs and spreads; only a hand by name stays. */
 function onInstrument(instrument: InstrumentKind, { hand }: Playing): Partial<StudentRecord> {
   const plays = { instrument, hand: typeof hand === 'string' ? hand : undefined };
-  return { plays, clefs: INSTRUMENTS[instrument].clefs };
+  return { plays, clefs: instrumentData(instrument).clefs };
 }
 
 function tuningOf(words: string, usual: readonly string[]): readonly string[] | undefined {
@@ -139,14 +148,12 @@ function tuningOf(words: string, usual: readonly string[]): readonly string[] | 
 }
 
 function tuningTrouble(words: string, plays: Playing): string | null {
-  const tuning = tuningOf(words, INSTRUMENTS[plays.instrument].tuning);
+  const tuning = tuningOf(words, instrumentData(plays.instrument).tuning);
   if (tuning && (tuning.length < 3 || tuning.length > 6))
     return 'Three to six strings, low to high, such as “G3 D4 A4 E5”.';
   const [issue] = playingIssues({ ...plays, tuning });
-  return issue?.message ?? null;
+  return issue ? issueWords(issue) : null;
 }
-
-const CLEF_WORDS = { treble: 'treble', alto: 'alto', tenor: 'tenor', bass: 'bass' } as const;
 
 interface ClefsProps {
   readonly student: StudentRecord;
@@ -154,9 +161,9 @@ interface ClefsProps {
 }
 
 function Clefs({ student, onPut }: ClefsProps) {
-  const [home, ...others] = INSTRUMENTS[student.plays.instrument].clefs;
+  const [home, ...others] = instrumentData(student.plays.instrument).clefs;
   if (others.length === 0) return null;
-  const choices: readonly Choice[] = [home, ...others].map((clef) => [clef, CLEF_WORDS[clef]] as const);
+  const choices = [home, ...others].map((clef) => [clef, CLEF_WORDS[clef]] as const);
   return (
     <fieldset>
       <legend className="text-sm text-faded">Clefs they read</legend>

@@ -1,15 +1,17 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Plus, Search } from 'lucide-react';
 import { useEffect } from 'react';
-import { INSTRUMENTS } from '../../core';
 import { listKept } from '../../store/db';
 import type { StudentRecord } from '../../store/records';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
+import { usePageKeys } from '../../ui/usePageKeys';
+import { counted } from '../../wording/grammar';
+import { instrumentWords } from '../../wording/instruments';
 import { PlanList } from './PlanList';
 import { found } from './search';
-import { addStudent, emptyStudio, lookFor, open, redo, showStudent, undo, useStudio } from './store';
+import { addStudent, emptyStudio, lookFor, open, redo, showStudent, undo, useStudio } from '../../app/studio';
 import { StudentSheet } from './StudentSheet';
 
 const EMPTY = { students: [], plans: [], briefs: [] };
@@ -20,15 +22,8 @@ export default function Studio() {
   const { studentId, search } = useStudio();
   useEffect(() => {
     void open(new URLSearchParams(location.search));
-    const keys = (event: KeyboardEvent) => {
-      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
-      if (typing || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-      event.preventDefault();
-      void (event.shiftKey ? redo() : undo());
-    };
-    addEventListener('keydown', keys);
-    return () => removeEventListener('keydown', keys);
   }, []);
+  usePageKeys({ undo: () => void undo(), redo: () => void redo() });
   const { students, plans } = kept ?? EMPTY;
   const hits = found(search, students, plans);
   const student = students.find(({ id }) => id === studentId);
@@ -106,7 +101,7 @@ function Students({ students, open, plans }: StudentsProps) {
       <ul className="mt-1 rounded-md border border-rule bg-sheet">
         <Row
           words="Everyone"
-          note={`${plans.length} plans`}
+          note={counted(plans.length, 'plan')}
           open={open === null}
           onOpen={() => showStudent(null)}
         />
@@ -116,7 +111,7 @@ function Students({ students, open, plans }: StudentsProps) {
             <Row
               key={id}
               words={name || 'no name yet'}
-              note={`${INSTRUMENTS[plays.instrument].label}, ${count} ${count === 1 ? 'plan' : 'plans'}`}
+              note={`${instrumentWords(plays.instrument)}, ${counted(count, 'plan')}`}
               open={id === open}
               onOpen={() => showStudent(id)}
             />

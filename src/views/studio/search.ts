@@ -1,5 +1,5 @@
-import { planTitle, requestWords } from '../../brief/words';
-import { INSTRUMENTS } from '../../core';
+import { instrumentWords } from '../../wording/instruments';
+import { planTitle, requestWords } from '../../wording/material';
 import type { PlanRecord, StudentRecord } from '../../store/records';
 
 /** What a search finds: everything that has all the words somewhere. */
@@ -13,7 +13,7 @@ export function found(
   const owner = (plan: PlanRecord) => students.find(({ id }) => id === plan.studentId);
   return {
     students: students.filter(({ name, plays, remark }) =>
-      has([name, INSTRUMENTS[plays.instrument].label, remark].join(' ')),
+      has([name, instrumentWords(plays.instrument), remark].join(' ')),
     ),
     plans: plans.filter((plan) =>
       has([planTitle(plan, owner(plan)), requestWords(plan.request), ...plan.tags].join(' ')),

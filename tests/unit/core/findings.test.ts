@@ -15,6 +15,7 @@ import {
   stopMm,
   type Aim,
   type PlanRequest,
+  type Finger,
 } from '../../../src/core';
 import { playedNotes } from '../../../src/core/findings/played';
 import { someRequest } from '../requests';
@@ -34,7 +35,7 @@ const notes = (words: string, extra: Partial<PlanRequest> = {}): PlanRequest => 
   ...extra,
 });
 
-const one = (name: string, string: string, finger: number, extra: Partial<PlanRequest> = {}) =>
+const one = (name: string, string: string, finger: Finger, extra: Partial<PlanRequest> = {}) =>
   found(notes(name, { rules: { locks: [{ at: 0, string, finger }] }, ...extra })).findings.heard[0];
 
 test('third finger G on the D string: an octave with open G, a fourth above open D left out on its own string', () => {
@@ -56,7 +57,7 @@ test('first-finger E on D: a fourth under open A and a sixth over open G, a comm
     [
       ['octave', 3],
       ['fourth', 2],
-      ['major sixth', 0],
+      ['major-sixth', 0],
     ],
   );
   assert.ok(comma);
@@ -96,7 +97,7 @@ test('targets in mm by hand: B on the A string of 328 mm, equal and Pythagorean'
 });
 
 test('ringing notes: those of an open string and the fifth above one', () => {
-  const ring = (name: string, string: string, finger: number) =>
+  const ring = (name: string, string: string, finger: Finger) =>
     one(name, string, finger).ringing.map(({ string: open, why }) => [open, why]);
   assert.deepEqual(ring('G4', 'D4', 3), [[0, 'same']]);
   assert.deepEqual(ring('B4', 'A4', 1), [[3, 'fifth']]);
@@ -119,7 +120,9 @@ test('with tempered open strings no comma is found, and on a wild tuning no chec
 test('cues: hold going up, block coming down to a full hand, slide by a semitone, bar over a fifth, hop back', () => {
   const cues = (words: string, fingers: string, strings: string, extra: Partial<PlanRequest> = {}) => {
     const names = strings.split(' ');
-    const locks = fingers.split(' ').map((finger, at) => ({ at, finger: Number(finger), string: names[at] }));
+    const locks = fingers
+      .split(' ')
+      .map((finger, at) => ({ at, finger: Number(finger) as Finger, string: names[at] }));
     const { findings } = found(notes(words, { rules: { locks }, ...extra }), { ...AIM, level: 'advanced' });
     return findings.cues.map(({ at, cue }) => `${at} ${cue}`);
   };
@@ -154,12 +157,12 @@ test('traps, crowding and commas agree with looking at every pair of notes', () 
         for (const b of played) {
           if (b.at <= a.at || a.finger === 0 || a.finger !== b.finger) continue;
           const moved = [...shiftAt].some((at) => at > a.at && at <= b.at);
-          const between = played.some(
+          const transition = played.some(
             (c) =>
               c.finger === a.finger && c.at > a.at && (c.at < b.at || (c.at === b.at && c.voice < b.voice)),
           );
           const later = played.some((c) => c.finger === a.finger && c.at === a.at && c.voice > a.voice);
-          if (!moved && !between && !later && a.string !== b.string && a.semitones !== b.semitones)
+          if (!moved && !transition && !later && a.string !== b.string && a.semitones !== b.semitones)
             brute.push(`${a.at}.${b.at}.${a.finger}`);
         }
       assert.deepEqual(
@@ -174,7 +177,7 @@ test('traps, crowding and commas agree with looking at every pair of notes', () 
             ([other, m]) =>
               other !== finger &&
               m < n &&
-              !places.some(([, between]) => between > m && between < n) &&
+              !places.some(([, transition]) => transition > m && transition < n) &&
               spreadMm(setup.lengthMm, m, n) < hand.fingertipMm,
           ),
         );

@@ -1,13 +1,14 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import {
-  INSTRUMENTS,
-  plan,
+  instrumentData,
   resolveSetup,
+  type Finger,
   type InstrumentKind,
   type Lock,
   type PlanRequest,
 } from '../../../src/core';
+import { worded } from '../../support/words';
 import { pitchName, spellMidi } from '../../../src/core/pitch/pitch';
 
 /** The first shift of two notes that are held as locked. */
@@ -16,7 +17,7 @@ function shiftOf(
   locks: readonly Omit<Lock, 'at'>[],
   extra: Partial<PlanRequest> = {},
 ) {
-  const [first] = plan({
+  const [first] = worded({
     instrument: 'violin',
     material: { type: 'notes', key: 'C major', notes: names.map((name) => ({ pitches: [name], beats: 2 })) },
     rules: { locks: locks.map((lock, at) => ({ at, ...lock })) },
@@ -27,8 +28,8 @@ function shiftOf(
   return [shift.kind, `${finger} on ${string}: ${pitch}`, shift.semitones];
 }
 
-const low = { string: 'A4', finger: 1, position: 1 };
-const third = (finger: number) => ({ string: 'A4', finger, position: 3 });
+const low = { string: 'A4', finger: 1, position: 1 } as const;
+const third = (finger: Finger) => ({ string: 'A4', finger, position: 3 });
 
 test('guide notes worked out by hand, for each kind of shift up and down', () => {
   // First position on A: 1 B, 2 C, 3 D. Third position: 1 D, 2 E, 3 F.
@@ -43,12 +44,12 @@ test('guide notes worked out by hand, for each kind of shift up and down', () =>
     3,
   ]);
   // From E on the D string the first finger slides to G there; the third falls on A.
-  assert.deepEqual(shiftOf(['E4', 'F5'], [{ string: 'D4', finger: 1, position: 1 }, third(3)]), [
+  assert.deepEqual(shiftOf(['E4', 'F5'], [{ string: 'D4', finger: 1 as const, position: 1 }, third(3)]), [
     'across-strings',
     '1 on D4: G4',
     3,
   ]);
-  assert.deepEqual(shiftOf(['F5', 'E4'], [third(3), { string: 'D4', finger: 1, position: 1 }]), [
+  assert.deepEqual(shiftOf(['F5', 'E4'], [third(3), { string: 'D4', finger: 1 as const, position: 1 }]), [
     'across-strings',
     '3 on A4: D5',
     3,
@@ -67,7 +68,7 @@ const LOW_STRINGS: readonly (readonly [number, number, string])[] = [
 test('position names on every string of cello and bass', () => {
   for (const instrument of ['cello', 'bass'] as const)
     for (const [semitones, position, name] of LOW_STRINGS)
-      for (const string of INSTRUMENTS[instrument].tuning)
+      for (const string of instrumentData(instrument).tuning)
         assert.equal(nameAt(instrument, string, semitones, position), name, `${instrument} ${string}`);
 });
 
@@ -81,8 +82,8 @@ test('position names on every string of violin and viola go by letters from the 
         const steps = pitch.letter + position;
         const letter = 'CDEFGAB'[steps % 7];
         const pitchOfLetter = `${letter}${pitch.octave + Math.floor(steps / 7)}`;
-        const lock = { at: 0, finger: 1, string, position };
-        const [first] = plan({
+        const lock = { at: 0, finger: 1 as const, string, position };
+        const [first] = worded({
           instrument,
           material: { type: 'notes', key: 'C major', notes: [{ pitches: [pitchOfLetter] }] },
           rules: { locks: [lock] },
@@ -95,7 +96,7 @@ test('position names on every string of violin and viola go by letters from the 
 function nameAt(instrument: InstrumentKind, string: string, semitones: number, position: number): string {
   const open = resolveSetup({ instrument }).strings.find(({ name }) => name === string);
   assert.ok(open);
-  const [first] = plan({
+  const [first] = worded({
     instrument,
     material: {
       type: 'notes',

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { labelStore } from '../../../src/core/planner/labels';
+import { labelStore } from '../../../src/core/planner/search/labels';
 
 const someLabels = fc.array(fc.record({ t: fc.nat(20), least: fc.nat(50) }), {
   minLength: 1,

@@ -1,10 +1,12 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { foldLattice, type Alike } from '../../../src/core/planner/fold';
-import { costsToGo, narrow, nodesOf, width, type Lattice } from '../../../src/core/planner/lattice';
-import { costsOf, leastCost, mostCost } from '../../../src/core/planner/togo';
-import { stepCost } from '../../../src/core/planner/trellis';
+import { foldLattice, type Alike } from '../../../src/core/planner/graph/fold';
+import { boundAgainst } from '../../../src/core/planner/search/bound';
+import { nodesOf, prune } from '../../../src/core/planner/search/prune';
+import { width, type Lattice } from '../../../src/core/planner/graph/lattice';
+import { passesOver, leastCost, mostCost } from '../../../src/core/planner/search/passes';
+import { stepCost } from '../../../src/core/planner/graph/trellis';
 import { allPaths, placesOf, someTrellis } from '../trellises';
 
 const close = (a: number, b: number) => a === b || Math.abs(a - b) < 1e-6;
@@ -28,13 +30,13 @@ function pathsOf(lattice: Lattice): { path: number[]; cost: number }[] {
 test('both passes find the least cost through every node', () => {
   fc.assert(
     fc.property(someTrellis, (trellis) => {
-      const costs = costsOf(trellis);
+      const costs = passesOver(trellis);
       const paths = allPaths(trellis);
       trellis.layers.forEach((layer, t) => {
         for (let node = 0; node < layer.nodes; node++) {
           const through = paths.find(({ path }) => path[t] === node)?.cost ?? Infinity;
           const at = costs.first[t] + node;
-          assert.ok(close(costs.soFar[at] + costs.toGo[at], through));
+          assert.ok(close(costs.forward[at] + costs.backward[at], through));
         }
       });
       assert.ok(close(leastCost(costs), paths[0]?.cost ?? Infinity));
@@ -46,11 +48,11 @@ test('both passes find the least cost through every node', () => {
 test('a lattice has the paths of its trellis up to the limit, at the same cost and in the same places', () => {
   fc.assert(
     fc.property(someTrellis, fc.double({ min: 0, max: 1, noNaN: true }), (trellis, share) => {
-      const costs = costsOf(trellis);
+      const costs = passesOver(trellis);
       const least = leastCost(costs);
       if (least === Infinity) return;
       const most = least + share * (mostCost(costs) - least) + 1e-6;
-      const lattice = narrow(trellis, costs, most);
+      const lattice = prune(trellis, costs, most);
       const found = pathsOf(lattice).map(({ path, cost }) => ({
         path: nodesOf(lattice, Int32Array.from(path)),
         cost,
@@ -80,12 +82,12 @@ test('a lattice has the paths of its trellis up to the limit, at the same cost a
 test('the bounds are what the cheapest finish costs that lies elsewhere often enough', () => {
   fc.assert(
     fc.property(someTrellis, fc.integer({ min: 0, max: 3 }), (trellis, owed) => {
-      const costs = costsOf(trellis);
+      const costs = passesOver(trellis);
       if (leastCost(costs) === Infinity) return;
-      const lattice = narrow(trellis, costs, Number.MAX_VALUE);
+      const lattice = prune(trellis, costs, Number.MAX_VALUE);
       const paths = pathsOf(lattice);
       const places = Int32Array.from(paths[0].path, (node, t) => lattice.place[lattice.first[t] + node]);
-      const bounds = costsToGo(lattice, places, owed);
+      const bounds = boundAgainst(lattice, places, owed);
       const elsewhere = (path: readonly number[]) =>
         path.filter((node, t) => lattice.place[lattice.first[t] + node] !== places[t]).length;
       for (let still = 0; still <= owed; still++) {
@@ -105,9 +107,9 @@ test('the paths of a fold are those that come back the way they went, at the sam
   const alike: Alike = (t, node, late, back) => (node + back + t + late) % 3 > 0;
   fc.assert(
     fc.property(someTrellis, (trellis) => {
-      const costs = costsOf(trellis);
+      const costs = passesOver(trellis);
       if (leastCost(costs) === Infinity) return;
-      const lattice = narrow(trellis, costs, Number.MAX_VALUE);
+      const lattice = prune(trellis, costs, Number.MAX_VALUE);
       const last = trellis.layers.length - 1;
       const placeAt = (path: readonly number[], t: number) => lattice.place[lattice.first[t] + path[t]];
       const returning = pathsOf(lattice).filter(({ path }) =>

@@ -1,14 +1,14 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { stopMm } from '../../../src/core/instrument/geometry';
-import { gripsFor, widestPair } from '../../../src/core/hand/grips';
-import { ordinal } from '../../../src/core/hand/hold';
+import { holdsFor, widestPair } from '../../../src/core/hand/together';
+import { ordinal } from '../../../src/wording/grammar';
 import { letterHand } from '../../../src/core/hand/letters';
 import { resolveSetup } from '../../../src/core/instrument/setup';
 import { parseKey } from '../../../src/core/material/build';
 import { parsePitch, type Pitch } from '../../../src/core/pitch/pitch';
 import type { Key } from '../../../src/core/pitch/key';
-import { demandedPitch } from '../../../src/core/planner/scene';
+import { demandedPitch } from '../../../src/core/planner/cost/context';
 
 const setup = resolveSetup({ instrument: 'violin' });
 const D = 1;
@@ -70,16 +70,18 @@ test('frames lie where the music wants the fingers and never cross', () => {
 test('double stops use two neighbouring strings in one position', () => {
   const key = parseKey('C major') as Key;
   const pitches = ['F4', 'D5'].map((name) => demandedPitch(key, parsePitch(name) as Pitch));
-  const grips = gripsFor(setup, letterHand(setup, key, pitches), pitches);
-  const first = grips.filter((grip) => grip.position === 1 && grip.stops[0].string === D);
+  const candidates = holdsFor(setup, letterHand(setup, key, pitches), pitches);
+  const first = candidates.filter((candidate) => candidate.position === 1 && candidate.stops[0].string === D);
   assert.deepEqual(
-    first.map((grip) => grip.stops.map((stop) => stop.finger)),
+    first.map((candidate) => candidate.stops.map((stop) => stop.finger)),
     [[2, 3]],
   );
   const fifth = ['F4', 'C5'].map((name) => demandedPitch(key, parsePitch(name) as Pitch));
-  const bars = gripsFor(setup, letterHand(setup, key, fifth), fifth).filter((grip) => grip.position === 1);
+  const bars = holdsFor(setup, letterHand(setup, key, fifth), fifth).filter(
+    (candidate) => candidate.position === 1,
+  );
   assert.ok(
-    bars.some((grip) => grip.stops.every((stop) => stop.finger === 2)),
+    bars.some((candidate) => candidate.stops.every((stop) => stop.finger === 2)),
     'a fifth is one finger over two strings',
   );
 });

@@ -2,10 +2,10 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { PlanRequest, Rules } from '../../../src/core';
 import { buildMusic } from '../../../src/core/material/build';
-import { momentsOf } from '../../../src/core/planner/moments';
-import { setStage } from '../../../src/core/planner/scene';
-import { shiftShare } from '../../../src/core/planner/terms';
-import { hasteFor } from '../../../src/core/planner/weights';
+import { transitionsOf } from '../../../src/core/planner/graph/transitions';
+import { contextFor } from '../../../src/core/planner/cost/context';
+import { shiftShare } from '../../../src/core/planner/cost/terms';
+import { hasteFor } from '../../../src/core/planner/cost/weights';
 
 /** Notes as "A4" or "A4:0.5", rests as "-". */
 function momentsBetween(typed: string, rules?: Rules) {
@@ -23,42 +23,42 @@ function momentsBetween(typed: string, rules?: Rules) {
       }),
     },
   };
-  const stage = setStage(request, buildMusic(request.material));
-  return { stage, moments: momentsOf(stage) };
+  const context = contextFor(request, buildMusic(request.material));
+  return { context, transitions: transitionsOf(context) };
 }
 
 test('a moment knows a semitone, a turn of the line, the beat and a rest', () => {
-  const { moments } = momentsBetween('A4 Bb4:0.5 A4:0.5 - E5:1.5 F#5');
+  const { transitions } = momentsBetween('A4 Bb4:0.5 A4:0.5 - E5:1.5 F#5');
   assert.deepEqual(
-    moments.map(({ semitone }) => semitone),
+    transitions.map(({ semitone }) => semitone),
     [true, true, false, false],
   );
   assert.deepEqual(
-    moments.map(({ turn }) => turn),
+    transitions.map(({ turn }) => turn),
     [false, true, true, false],
   );
   assert.deepEqual(
-    moments.map(({ onBeat }) => onBeat),
+    transitions.map(({ onBeat }) => onBeat),
     [true, false, true, false],
   );
   assert.deepEqual(
-    moments.map(({ rest }) => rest),
+    transitions.map(({ rest }) => rest),
     [false, false, true, false],
   );
 });
 
 test('haste is by the time from one start to the next, rests included', () => {
-  const { moments } = momentsBetween('A4:0.25 B4:2 - C5');
+  const { transitions } = momentsBetween('A4:0.25 B4:2 - C5');
   assert.deepEqual(
-    moments.map(({ haste }) => haste),
+    transitions.map(({ haste }) => haste),
     [hasteFor(0.25), hasteFor(3)],
   );
 });
 
 test('the line of a double stop is that of its higher note', () => {
-  const { moments } = momentsBetween('D4+B4 E4+C5 E4+B4');
+  const { transitions } = momentsBetween('D4+B4 E4+C5 E4+B4');
   assert.deepEqual(
-    moments.map(({ semitone, turn }) => [semitone, turn]),
+    transitions.map(({ semitone, turn }) => [semitone, turn]),
     [
       [true, false],
       [true, true],
@@ -67,23 +67,23 @@ test('the line of a double stop is that of its higher note', () => {
 });
 
 test('equal moments are one, and a shift forbidden at one note is forbidden there alone', () => {
-  const plain = momentsBetween('A4 B4 C#5 D5 E5').moments;
+  const plain = momentsBetween('A4 B4 C#5 D5 E5').transitions;
   assert.equal(plain[0], plain[1]);
   assert.notEqual(plain[1], plain[2]);
   assert.equal(plain[0], plain[3]);
-  const { moments } = momentsBetween('A4 B4 C#5 D5 E5', { never: [{ at: 2, shift: true }] });
+  const { transitions } = momentsBetween('A4 B4 C#5 D5 E5', { never: [{ at: 2, shift: true }] });
   assert.deepEqual(
-    moments.map(({ noShift }) => noShift),
+    transitions.map(({ noShift }) => noShift),
     [false, true, false, false],
   );
 });
 
 test('what is worked out beforehand is what the terms say', () => {
-  const { stage, moments } = momentsBetween('A4 Bb4:0.5 A4:0.5 - E5:1.5 F#5');
-  const { weights } = stage.scene;
-  for (const moment of moments) {
-    moment.shares.forEach((share, ease) => assert.equal(share, shiftShare(weights, ease, moment)));
-    assert.equal(moment.across[0], 0);
-    assert.ok(moment.across[1] > 0 && moment.across[2] > moment.across[1]);
+  const { context, transitions } = momentsBetween('A4 Bb4:0.5 A4:0.5 - E5:1.5 F#5');
+  const { weights } = context.pricing;
+  for (const transition of transitions) {
+    transition.shares.forEach((share, ease) => assert.equal(share, shiftShare(weights, ease, transition)));
+    assert.equal(transition.across[0], 0);
+    assert.ok(transition.across[1] > 0 && transition.across[2] > transition.across[1]);
   }
 });

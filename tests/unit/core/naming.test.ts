@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { noteName, parsePitch, type NoteNames } from '../../../src/core';
+import { parsePitch, type NoteNames } from '../../../src/core';
+import { noteName } from '../../../src/wording/notes';
 
 const named = (words: string, names: NoteNames) =>
   words.split(' ').map((name) => {

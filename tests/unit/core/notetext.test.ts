@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { readNoteText, writeNoteText, type NoteSpec } from '../../../src/core';
+import { textIssueWords } from '../../../src/wording/issues';
 
 const pitches = (text: string, octavesUp = 0) =>
   readNoteText(text, octavesUp).notes.map((note) => ('rest' in note ? '-' : note.pitches.join('+')));
@@ -9,7 +10,7 @@ const pitches = (text: string, octavesUp = 0) =>
 /** The first thing wrong with a text: its characters and its sentence. */
 function firstIssue(text: string): [string, string] {
   const [issue] = readNoteText(text).issues;
-  return [text.slice(issue.at, issue.at + issue.length), issue.message];
+  return [text.slice(issue.at, issue.at + issue.length), textIssueWords(issue)];
 }
 
 test('letters, signs and octaves are read, small letters too', () => {

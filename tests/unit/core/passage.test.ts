@@ -40,7 +40,7 @@ test('every finding of 150 plans for a small hand has a drill that can be read a
         const drill = drillForFinding(request, response, first, setup, finding);
         assert.deepEqual(requestIssues(drill), [], finding.kind);
         const answer = plan(drill);
-        assert.ok(answer.plans.length > 0, `${finding.kind}: ${answer.problems[0]?.message}`);
+        assert.ok(answer.plans.length > 0, `${finding.kind}: ${JSON.stringify(answer.problems[0])}`);
         const lines = linesOf(drill).map((pitches) => pitches.join());
         for (const at of finding.events) {
           const event = response.events[at];

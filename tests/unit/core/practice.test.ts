@@ -150,12 +150,12 @@ test('the rehearsal and the drill of every shift of a three-octave scale can be 
   assert.ok(shifts.length >= 4);
   for (const detail of shifts) {
     const drill = plan(drillLike(violin, response, first, setup, detail));
-    assert.ok(drill.plans.length > 0, `drill of ${detail.shift.to}: ${drill.problems[0]?.message}`);
+    assert.ok(drill.plans.length > 0, `drill of ${detail.shift.to}: ${JSON.stringify(drill.problems[0])}`);
     const { request } = rehearse(violin, response, first, setup, detail);
     const rehearsed = plan(request);
     assert.ok(
       rehearsed.plans.length > 0,
-      `rehearsal of ${detail.shift.to}: ${rehearsed.problems[0]?.message}`,
+      `rehearsal of ${detail.shift.to}: ${JSON.stringify(rehearsed.problems[0])}`,
     );
   }
 });

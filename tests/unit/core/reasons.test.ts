@@ -1,16 +1,17 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { plan, priceWords, requestWeights, type PlanRequest } from '../../../src/core';
-import { inPosition } from '../../../src/core/hand/hold';
+import { plan, requestWeights, type PlanRequest } from '../../../src/core';
 import { buildMusic } from '../../../src/core/material/build';
 import type { SoundingEvent } from '../../../src/core/material/events';
-import { beyondHand } from '../../../src/core/planner/allowed';
-import { pitchName } from '../../../src/core/pitch/pitch';
-import { setStage } from '../../../src/core/planner/scene';
-import { costsOf, leastCost } from '../../../src/core/planner/togo';
-import type { Trellis } from '../../../src/core/planner/trellis';
-import { weave } from '../../../src/core/planner/weave';
+import { beyondHand } from '../../../src/core/planner/graph/candidates';
+import { placeOf } from '../../../src/core/planner/place';
+import { contextFor } from '../../../src/core/planner/cost/context';
+import { passesOver, leastCost } from '../../../src/core/planner/search/passes';
+import type { Trellis } from '../../../src/core/planner/graph/trellis';
+import { buildTrellis } from '../../../src/core/planner/graph/build';
+import { priceWords } from '../../../src/wording/plans';
+import { worded } from '../../support/words';
 import { someRequest } from '../requests';
 
 const threeOctaves: PlanRequest = {
@@ -19,7 +20,7 @@ const threeOctaves: PlanRequest = {
 };
 
 /** Cost of the cheapest plan of a trellis; Infinity where there is none. */
-const best = (trellis: Trellis) => leastCost(costsOf(trellis));
+const best = (trellis: Trellis) => leastCost(passesOver(trellis));
 
 /**
  * A claimed loss is that of a real plan. Where a line comes back, the best plan without the element may keep its two ways alike or
@@ -41,14 +42,14 @@ test('the loss claimed for a shift is what re-planning without it costs', () => 
   let seen = 0;
   fc.assert(
     fc.property(someRequest, (request) => {
-      const web = weave(setStage(request, buildMusic(request.material)));
+      const trellis = buildTrellis(contextFor(request, buildMusic(request.material)));
       for (const one of plan({ ...request, alternatives: 1 }).plans) {
         for (const shift of one.shifts) {
           const t = one.steps.findIndex((step) => step.at === shift.from);
-          const blocks = web.blocks.map((block, at) =>
+          const blocks = trellis.blocks.map((block, at) =>
             at === t ? { ...block, moves: block.moves.map(() => Infinity) } : block,
           );
-          const without = { ...web, blocks };
+          const without = { ...trellis, blocks };
           const claimed = shift.reasons.find((reason) => reason.loss !== undefined);
           assert.ok(shift.reasons.length > 0);
           if (best(without) === Infinity) assert.equal(claimed, undefined);
@@ -66,23 +67,23 @@ test('the loss claimed for a little finger, open string or extension is what re-
   let seen = 0;
   fc.assert(
     fc.property(someRequest, (request) => {
-      const web = weave(setStage(request, buildMusic(request.material)));
+      const trellis = buildTrellis(contextFor(request, buildMusic(request.material)));
       const [one] = plan({ ...request, alternatives: 1, explain: 'all' }).plans;
       one?.steps.forEach((step, t) => {
         const claimed = step.reasons?.find((reason) => reason.loss !== undefined);
         if (!claimed) return;
         const has = (finger: number) => step.stops.some((stop) => stop.finger === finger);
-        const layers = web.layers.map((layer, at) => {
+        const layers = trellis.layers.map((layer, at) => {
           if (at !== t) return layer;
           const cost = layer.cost.map((own, node) => {
-            const { hold } = layer.grips[node];
+            const { hold } = layer.candidates[node];
             const plays = (finger: number) => hold.stops.some((stop) => stop.finger === finger);
             const is = step.extended ? hold.extended > 0 : plays(has(4) ? 4 : 0);
             return is ? Infinity : own;
           });
           return { ...layer, cost };
         });
-        assertLoss(claimed.loss, { ...web, layers }, one.cost, request);
+        assertLoss(claimed.loss, { ...trellis, layers }, one.cost, request);
         seen++;
       });
     }),
@@ -92,9 +93,12 @@ test('the loss claimed for a little finger, open string or extension is what re-
 });
 
 test('reasons say range, demand and loss in a sentence', () => {
-  const [one] = plan(threeOctaves).plans;
+  const [one] = worded(threeOctaves).plans;
   const [range, loss] = one.shifts[0].reasons;
-  assert.deepEqual([range.code, range.message], ['range', 'There is no C#6 (note 17) in 1st position.']);
+  assert.deepEqual(
+    [range.code, range.message],
+    ['range', 'There is no C♯6 (bar 5, beat 1) in 1st position.'],
+  );
   assert.match(loss.message, /^Without this shift: .*\(costs \d+\.\d more\)\.$/);
   const { plans } = plan({ ...threeOctaves, rules: { locks: [{ at: 1, finger: 1 }] } });
   const codes = plans[0].shifts.flatMap((shift) => shift.reasons.map(({ code }) => code));
@@ -106,26 +110,24 @@ test('what is said to have no place in a position has none, is beyond the hand, 
   fc.assert(
     fc.property(someRequest, fc.constantFrom('small' as const, 'medium' as const), (request, hand) => {
       const asked = { ...request, hand, rules: {} };
-      const stage = setStage(asked, buildMusic(asked.material));
+      const context = contextFor(asked, buildMusic(asked.material));
       for (const one of plan(asked).plans) {
         for (const shift of one.shifts) {
-          const told = /^(?:There is no )?(.*) \(note (\d+)\).*? ((?:in|with the) .*)\.$/.exec(
-            shift.reasons[0].message,
-          );
-          if (!told) continue;
-          const event = stage.music.events[Number(told[2]) - 1] as SoundingEvent;
-          assert.equal(event.pitches.map(pitchName).join(' and '), told[1]);
-          const there = stage
-            .holdsOf(event)
-            .all.filter(({ position }) => inPosition(stage.model.label(position).name) === told[3]);
+          const { data } = shift.reasons[0];
+          if (data.kind !== 'no-place') continue;
+          const event = context.music.events[data.at] as SoundingEvent;
+          const there = context.holdsOf(event).all.filter(({ position }) => {
+            const place = placeOf(context.model, position);
+            return place.position === data.position && place.thumbAt === data.thumbAt;
+          });
           const { code } = shift.reasons[0];
           seen.set(code, (seen.get(code) ?? 0) + 1);
           if (code === 'range' && event.octave === undefined)
-            assert.ok(there.every((hold) => hold.extended > 0 && beyondHand(stage, hold)));
+            assert.ok(there.every((hold) => hold.extended > 0 && beyondHand(context, hold)));
           const closed = there.filter(({ extended }) => extended === 0);
           if (code === 'reach')
-            assert.ok(closed.length > 0 && there.every((hold) => beyondHand(stage, hold)));
-          if (code === 'height') assert.ok(there.some((hold) => !beyondHand(stage, hold)));
+            assert.ok(closed.length > 0 && there.every((hold) => beyondHand(context, hold)));
+          if (code === 'height') assert.ok(there.some((hold) => !beyondHand(context, hold)));
         }
       }
     }),
@@ -136,7 +138,7 @@ test('what is said to have no place in a position has none, is beyond the hand, 
 
 test('nothing is explained where nothing is asked', () => {
   const [one] = plan({ ...threeOctaves, explain: 'nothing' }).plans;
-  assert.ok(one.shifts.every((shift) => shift.reasons.length === 0) && one.character === undefined);
+  assert.ok(one.shifts.every((shift) => shift.reasons.length === 0) && one.traits === undefined);
 });
 
 test('a price is told to a tenth, and nothing is told as nothing', () => {

@@ -3,12 +3,12 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { buildMusic } from '../../../src/core/material/build';
 import { apartFor } from '../../../src/core/planner/plan';
-import { setStage } from '../../../src/core/planner/scene';
-import type { Alike } from '../../../src/core/planner/fold';
-import { differentPaths, type Wanted } from '../../../src/core/planner/search';
-import { tallyOf } from '../../../src/core/planner/tally';
-import { moveCost, stepCost, type Trellis } from '../../../src/core/planner/trellis';
-import { weave } from '../../../src/core/planner/weave';
+import { contextFor } from '../../../src/core/planner/cost/context';
+import type { Alike } from '../../../src/core/planner/graph/fold';
+import { differentPaths, type Wanted } from '../../../src/core/planner/search/kbest';
+import { tallyOf } from '../../../src/core/planner/graph/pathcost';
+import { moveCost, stepCost, type Trellis } from '../../../src/core/planner/graph/trellis';
+import { buildTrellis } from '../../../src/core/planner/graph/build';
 import type { PlanRequest } from '../../../src/core';
 import { someRequest } from '../requests';
 import { allPaths, pathCost, placesOf, someTrellis } from '../trellises';
@@ -78,11 +78,11 @@ test('the search equals brute force on real fingerings, frames and all', () => {
       rules: { positions: { from: 0.5, to: 3 }, strings: ['G3', 'D4', 'A4'] },
     };
     if (names.includes('G5')) Object.assign(request, { rules: { positions: { from: 1, to: 5 } } });
-    const web = weave(setStage(request, buildMusic(request.material)));
+    const trellis = buildTrellis(contextFor(request, buildMusic(request.material)));
     const apart = apartFor(names.length);
-    const found = differentPaths(web, { count: 4, apart }).map(({ cost }) => cost);
+    const found = differentPaths(trellis, { count: 4, apart }).map(({ cost }) => cost);
     assert.ok(found.length > 0);
-    assertSame(found, bruteForce(web, { count: 4, apart }));
+    assertSame(found, bruteForce(trellis, { count: 4, apart }));
   }
 });
 
@@ -112,17 +112,17 @@ test('nothing is found where there is no way through', () => {
 test('what the search pays for a step is what the answer charges for it', () => {
   fc.assert(
     fc.property(someRequest, fc.infiniteStream(fc.nat(1_000_000)), (request, draws) => {
-      const stage = setStage(request, buildMusic(request.material));
-      const web = weave(stage);
-      if (web.blocks.length === 0) return;
-      for (let t = 0; t + 1 < web.layers.length; t++) {
-        const [from, to] = [t, t + 1].map((at) => (draws.next().value as number) % web.layers[at].nodes);
-        const step = stepCost(web, t, from, to);
+      const context = contextFor(request, buildMusic(request.material));
+      const trellis = buildTrellis(context);
+      if (trellis.blocks.length === 0) return;
+      for (let t = 0; t + 1 < trellis.layers.length; t++) {
+        const [from, to] = [t, t + 1].map((at) => (draws.next().value as number) % trellis.layers[at].nodes);
+        const step = stepCost(trellis, t, from, to);
         if (step === Infinity) continue;
-        const path = new Int32Array(web.layers.length);
+        const path = new Int32Array(trellis.layers.length);
         [path[t], path[t + 1]] = [from, to];
-        const charged = tallyOf(stage, web, path, t, t + 1).reduce((sum, term) => sum + term, 0);
-        const [a, b] = [web.layers[t], web.layers[t + 1]];
+        const charged = tallyOf(context, trellis, path, t, t + 1).reduce((sum, term) => sum + term, 0);
+        const [a, b] = [trellis.layers[t], trellis.layers[t + 1]];
         const paid = a.entry[from] + a.cost[from] + step + b.cost[to];
         assert.ok(Math.abs(charged - paid) < 1e-9, `${charged} against ${paid}`);
       }
@@ -134,7 +134,7 @@ test('what the search pays for a step is what the answer charges for it', () => 
 test('no move costs less than what is said to be the least', () => {
   fc.assert(
     fc.property(someRequest, (request) => {
-      const { layers, blocks } = weave(setStage(request, buildMusic(request.material)));
+      const { layers, blocks } = buildTrellis(contextFor(request, buildMusic(request.material)));
       blocks.forEach((block, t) => {
         for (let from = 0; from < layers[t].touches; from++)
           for (let to = 0; to < layers[t + 1].touches; to++)

@@ -2,14 +2,14 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { stopMm } from '../../../src/core/instrument/geometry';
 import { patternCost } from '../../../src/core/hand/patterns';
-import * as terms from '../../../src/core/planner/terms';
-import { hasteFor, secondsPerBeat, STYLE_WEIGHTS, weightsFor } from '../../../src/core/planner/weights';
+import * as terms from '../../../src/core/planner/cost/terms';
+import { hasteFor, secondsPerBeat, STYLE_WEIGHTS, weightsFor } from '../../../src/core/planner/cost/weights';
 
 const weights = STYLE_WEIGHTS.secure;
 const hand = { relaxedMm: 80, fullMm: 95, fingertipMm: 12 };
 /** A made-up hand whose finger f rests at 2 × (position + f - 1). */
 const resting = (position: number, _string: number, finger: number) => 2 * (position + finger - 1);
-const scene: terms.Scene = {
+const pricing: terms.Pricing = {
   weights,
   hand,
   stops: Float64Array.from({ length: 40 }, (_, n) => stopMm(328, n)),
@@ -30,7 +30,7 @@ const touch = (position: number, string: number, finger: number, semitones: numb
   landmark: false,
   chord: 0,
 });
-const calm: terms.Between = {
+const calm: terms.Transition = {
   haste: hasteFor(0.75),
   semitone: false,
   turn: false,
@@ -39,40 +39,51 @@ const calm: terms.Between = {
   noShift: false,
 };
 
+/** What a shift is charged: its bare cost by what makes it easier or harder. */
+function shiftCost(
+  own: terms.Pricing,
+  from: terms.Touch,
+  to: terms.Touch,
+  transition: terms.Transition,
+): number {
+  const ease = terms.shiftEase(from, to);
+  return terms.bareShift(own, from, to, ease) * terms.shiftShare(own.weights, ease, transition);
+}
+
 test('a shift costs more the further it goes and the less time it has', () => {
   const from = touch(1, 2, 1, 2);
-  const near = terms.shiftTerm(scene, from, touch(2, 2, 1, 4), calm);
-  const far = terms.shiftTerm(scene, from, touch(5, 2, 1, 10), calm);
-  const hasty = terms.shiftTerm(scene, from, touch(2, 2, 1, 4), { ...calm, haste: hasteFor(0.2) });
+  const near = shiftCost(pricing, from, touch(2, 2, 1, 4), calm);
+  const far = shiftCost(pricing, from, touch(5, 2, 1, 10), calm);
+  const hasty = shiftCost(pricing, from, touch(2, 2, 1, 4), { ...calm, haste: hasteFor(0.2) });
   assert.ok(far > near && near > weights.shiftBase && hasty > near);
 });
 
 test('a shift is cheaper on a semitone, at a turn and over an open string, dearer off the beat and across strings', () => {
   const [from, to] = [touch(1, 2, 2, 4), touch(2, 2, 1, 4)];
-  const bare = terms.shiftTerm(scene, from, to, calm);
-  assert.ok(terms.shiftTerm(scene, from, to, { ...calm, semitone: true }) < bare);
-  assert.ok(terms.shiftTerm(scene, from, to, { ...calm, turn: true }) < bare);
-  assert.ok(terms.shiftTerm(scene, from, to, { ...calm, rest: true }) < bare);
-  assert.ok(terms.shiftTerm(scene, touch(1, 2, 0, 0), to, calm) < bare);
-  assert.ok(terms.shiftTerm(scene, from, to, { ...calm, onBeat: false }) > bare);
-  assert.ok(terms.shiftTerm(scene, from, { ...to, leadString: 3 }, calm) > bare);
+  const bare = shiftCost(pricing, from, to, calm);
+  assert.ok(shiftCost(pricing, from, to, { ...calm, semitone: true }) < bare);
+  assert.ok(shiftCost(pricing, from, to, { ...calm, turn: true }) < bare);
+  assert.ok(shiftCost(pricing, from, to, { ...calm, rest: true }) < bare);
+  assert.ok(shiftCost(pricing, touch(1, 2, 0, 0), to, calm) < bare);
+  assert.ok(shiftCost(pricing, from, to, { ...calm, onBeat: false }) > bare);
+  assert.ok(shiftCost(pricing, from, { ...to, leadString: 3 }, calm) > bare);
 });
 
 test('a shift is cheaper into a landmark and with a double stop that keeps its fingers, dearer where the thumb comes up', () => {
   const [from, to] = [touch(1, 2, 1, 2), touch(3, 2, 1, 6)];
-  const bare = terms.shiftTerm(scene, from, to, calm);
-  assert.ok(terms.shiftTerm(scene, from, { ...to, landmark: true }, calm) < bare);
-  assert.ok(terms.shiftTerm(scene, { ...from, chord: 9 }, { ...to, chord: 9 }, calm) < bare);
-  assert.equal(terms.shiftTerm(scene, { ...from, chord: 9 }, { ...to, chord: 8 }, calm), bare);
-  assert.ok(terms.shiftTerm(scene, from, { ...to, thumbUp: true }, calm) > bare + weights.thumbChange / 2);
+  const bare = shiftCost(pricing, from, to, calm);
+  assert.ok(shiftCost(pricing, from, { ...to, landmark: true }, calm) < bare);
+  assert.ok(shiftCost(pricing, { ...from, chord: 9 }, { ...to, chord: 9 }, calm) < bare);
+  assert.equal(shiftCost(pricing, { ...from, chord: 9 }, { ...to, chord: 8 }, calm), bare);
+  assert.ok(shiftCost(pricing, from, { ...to, thumbUp: true }, calm) > bare + weights.thumbChange / 2);
 });
 
 test('the old finger slides to its place in the new position; the new one sets out from its old place', () => {
   const [from, to] = [touch(1, 2, 2, 4), touch(3, 2, 1, 6)];
-  assert.deepEqual(terms.slide(scene, from, to), { finger: 2, string: 2, start: 4, end: 8 });
-  assert.deepEqual(terms.slideIn(scene, from, to), { finger: 1, string: 2, start: 2, end: 6 });
+  assert.deepEqual(terms.slide(pricing, from, to), { finger: 2, string: 2, start: 4, end: 8 });
+  assert.deepEqual(terms.slideIn(pricing, from, to), { finger: 1, string: 2, start: 2, end: 6 });
   assert.equal(
-    terms.slide(scene, touch(1, 2, 1, 2), touch(3, 2, 1, 7)).end,
+    terms.slide(pricing, touch(1, 2, 1, 2), touch(3, 2, 1, 7)).end,
     7,
     'the same finger goes all the way',
   );

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { briefAddress, readAddress } from '../../../src/brief/address';
+import { briefAddress, readAddress } from '../../../src/app/brief/address';
 import type { PlanRequest } from '../../../src/core';
 import { demoStudio } from '../../../src/store/demo';
 

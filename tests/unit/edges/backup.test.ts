@@ -2,6 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { BACKUP_VERSION, backupText, joinKept, readBackup } from '../../../src/store/backup';
 import { demoStudio } from '../../../src/store/demo';
+import { choiceOf } from '../../../src/store/records';
+import { planOfVersion3 } from '../../../src/store/versions';
 import { plan, requestIssues } from '../../../src/core';
 
 const studio = demoStudio(1_700_000_000_000);
@@ -27,24 +29,56 @@ test('every demo plan is sound and belongs to a student of that instrument', () 
   }
 });
 
-test('a backup of version 1, which knew plans alone, is read with its plans for nobody in particular', () => {
-  const first = plans.map(({ id, name, request, chosen, createdAt, changedAt }) => ({
-    id,
-    name,
-    request,
-    chosen,
-    createdAt,
-    changedAt,
-  }));
-  const file = JSON.stringify({ format: 'dove-path-backup', version: 1, savedAt: '', plans: first });
-  const reading = readBackup(file);
+/** The demo plans as version 2 kept them: by the number of the answer. */
+const byNumber = (number: number) => plans.map((plan) => ({ ...plan, choice: undefined, chosen: number }));
+
+const readKept = (file: object) => {
+  const reading = readBackup(JSON.stringify({ format: 'dove-path-backup', savedAt: '', ...file }));
   assert.equal(reading.kind, 'kept');
-  if (reading.kind !== 'kept') return;
+  return reading.kind === 'kept' ? reading.kept : nothing;
+};
+
+test('a backup of version 1, which knew plans alone, is read with its plans for nobody in particular', () => {
+  const first = byNumber(0).map(({ id, name, request, chosen, createdAt, changedAt }) => ({
+    ...{ id, name, request, chosen, createdAt, changedAt },
+  }));
+  const kept = readKept({ version: 1, plans: first });
+  const expected = plans.map((plan) => ({ ...plan, studentId: null, tags: [] }));
+  assert.deepEqual(kept.plans, JSON.parse(JSON.stringify(expected)));
+  assert.deepEqual([kept.students, kept.briefs], [[], []]);
+});
+
+test('a backup of version 2 gives the best plan for its number 0, and for others says that nobody can tell', () => {
+  const choices = (number: number) =>
+    readKept({ version: 2, plans: byNumber(number), students, briefs }).plans.map(
+      ({ choice }) => choice.kind,
+    );
   assert.deepEqual(
-    reading.kept.plans,
-    JSON.parse(JSON.stringify(plans.map((plan) => ({ ...plan, studentId: null, tags: [] })))),
+    choices(0),
+    plans.map(() => 'unplanned'),
   );
-  assert.deepEqual([reading.kept.students, reading.kept.briefs], [[], []]);
+  assert.deepEqual(
+    choices(2),
+    plans.map(() => 'lost'),
+  );
+});
+
+test('in this browser a number waits to be turned into its fingering', () => {
+  const [record] = byNumber(2);
+  assert.deepEqual(planOfVersion3(record, 'browser'), {
+    ...plans[0],
+    choice: { kind: 'number', number: 2 },
+  });
+});
+
+test('a saved fingering comes through a backup whole', () => {
+  const [first, ...rest] = plans;
+  const [best] = plan(first.request).plans;
+  const saved = { ...first, choice: choiceOf(best, 0) };
+  const file = backupText({ ...studio, plans: [saved, ...rest] }, new Date(0));
+  const reading = readBackup(file);
+  assert.ok(reading.kind === 'kept');
+  assert.deepEqual(reading.kept.plans[0].choice, JSON.parse(JSON.stringify(saved.choice)));
 });
 
 test('broken, foreign and later files are refused with a sentence', () => {
@@ -52,7 +86,10 @@ test('broken, foreign and later files are refused with a sentence', () => {
   assert.match(trouble('[1,2,3]'), /not written by Dove Path/);
   assert.match(trouble('null'), /not written by Dove Path/);
   assert.match(trouble(text.replace(`"version": ${BACKUP_VERSION}`, '"version": 99')), /later version/);
-  assert.match(trouble(text.replace('"chosen": 0', '"chosen": "first"')), /damaged at \/plans\/0\/chosen/);
+  assert.match(
+    trouble(text.replace('"kind": "unplanned"', '"kind": "first"')),
+    /damaged at \/plans\/0\/choice/,
+  );
   assert.match(
     trouble(text.replace('"tonic": "Eb4"', '"tonic": "H4"')),
     /damaged at \/plans\/0\/request\/material\/tonic/,

@@ -2,7 +2,13 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import type { ResponseEvent } from '../../../src/core';
-import { beamGroups } from '../../../src/views/bench/beams';
+import { beamGroups as groupsOf } from '../../../src/notation/beams';
+import { partsOf } from '../../../src/notation/score';
+
+function beamGroups(events: ResponseEvent[], time = '4/4'): number[][] {
+  const music = { events, time, pickup: 0, key: { fifths: 0, name: 'C major' } };
+  return groupsOf(music, partsOf({ music, barred: true }));
+}
 
 /** Lengths in beats; a negative one is a rest, a bar line stands before the events listed. */
 function music(beats: readonly number[], bars: readonly number[] = []): ResponseEvent[] {
@@ -32,6 +38,16 @@ test('a rest parts them, and a bar line begins the beats anew', () => {
   assert.deepEqual(beamGroups(music([0.5, -0.5, 0.25, -0.25, 0.5])), []);
   assert.deepEqual(beamGroups(music([0.5, 0.5, 0.5], [1])), [[1, 2]]);
   assert.deepEqual(beamGroups(music([0.5, 0.25, 0.25], [2])), [[0, 1]]);
+  assert.deepEqual(beamGroups(music([3.5, 1, 0.5])), [], 'a note held over the bar line stands alone');
+});
+
+test('eighths by threes are joined by threes, in six-eight and the like', () => {
+  const six = music([1, 1, 1, 1, 1, 1, 1, 2, 1]);
+  assert.deepEqual(beamGroups(six, '6/8'), [
+    [0, 1, 2],
+    [3, 4, 5],
+  ]);
+  assert.deepEqual(beamGroups(music([0.5, 0.5, 0.5, 0.5]), '2/2'), [], 'half a half note is a quarter');
 });
 
 test('every group is neighbours within a beat and no note is in two', () => {

@@ -6,6 +6,7 @@ import fc from 'fast-check';
 import { validResponse } from '../../../src/contract/validators.generated.js';
 import { BadRequest, parseRequest, readRequest } from '../../../src/contract/read';
 import { answerText, answerValue, isError } from '../../../src/work/answer';
+import { wordedIssues } from '../../../src/wording/issues';
 import { someRequest } from '../requests';
 
 const good = {
@@ -18,18 +19,17 @@ function issuesOf(value: unknown) {
     readRequest(value);
   } catch (error) {
     assert.ok(error instanceof BadRequest);
-    return Object.fromEntries(error.issues.map(({ path, message }) => [path, message]));
+    return Object.fromEntries(wordedIssues(error.issues).map(({ path, message }) => [path, message]));
   }
   return {};
 }
 
-test('the generated validators are those of the schemas', async () => {
-  const { validatorSource } = await import('../../../scripts/validators.mjs');
-  const kept = readFileSync(
-    new URL('../../../src/contract/validators.generated.js', import.meta.url),
-    'utf8',
-  );
-  assert.equal(kept, validatorSource(), 'run npm run validators');
+test('the made files of the contract are those of its description', async () => {
+  const { contractFiles } = await import('../../../scripts/contract');
+  for (const [name, text] of Object.entries(contractFiles())) {
+    const kept = readFileSync(new URL(`../../../src/contract/${name}`, import.meta.url), 'utf8');
+    assert.equal(kept, text, `${name}: run npm run contract`);
+  }
 });
 
 test('good requests pass, and what is answered fits the response schema', () => {

@@ -10,7 +10,7 @@ import {
   withLock,
   withNever,
   withoutDemands,
-} from '../../../src/brief/demands';
+} from '../../../src/app/brief/demands';
 
 const request: PlanRequest = {
   instrument: 'violin',

@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { carryOn } from '../../../src/brief/pattern';
+import { carryOn } from '../../../src/app/brief/pattern';
 import { plan, type PlanRequest } from '../../../src/core';
-import { extensionMarks, restezMarks } from '../../../src/views/bench/marks';
+import { extensionMarks, restezMarks } from '../../../src/notation/marks';
 
 const scale = (request: Partial<PlanRequest> & Pick<PlanRequest, 'instrument' | 'material'>) => {
   const response = plan(request);
@@ -15,7 +15,7 @@ test('an extension is marked where the hand opens, not again while it stays open
     material: { type: 'scale', tonic: 'D2', scale: 'major', octaves: 1, direction: 'up' },
     rules: { positions: { from: 1, to: 1 } },
   });
-  const marks = extensionMarks(first);
+  const marks = extensionMarks(first.steps);
   assert.ok(marks.size > 0);
   first.steps.forEach((step, t) => {
     const opens = step.extended && !(t > 0 && first.steps[t - 1].extended);
@@ -29,7 +29,7 @@ test('restez stands where the hand stays in third position over a change of stri
     material: { type: 'scale', tonic: 'C4', scale: 'major', octaves: 2, direction: 'up' },
     rules: { positions: { only: [3] } },
   });
-  const [mark] = restezMarks(first);
+  const [mark] = restezMarks(first.steps);
   const crossing = first.steps.findIndex(
     (step, t) => t > 0 && step.stops[0].string !== first.steps[t - 1].stops[0].string,
   );
@@ -42,7 +42,7 @@ test('in first position nothing says restez', () => {
     material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' },
     rules: { positions: { from: 1, to: 1 } },
   });
-  assert.deepEqual(restezMarks(first), []);
+  assert.deepEqual(restezMarks(first.steps), []);
 });
 
 const thirds = scale({

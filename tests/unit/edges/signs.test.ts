@@ -1,13 +1,15 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { plan, type MaterialSpec } from '../../../src/core';
-import { signatureOf } from '../../../src/ui/notation';
-import { signsToShow } from '../../../src/views/bench/signs';
+import { partsOf } from '../../../src/notation/score';
+import { signatureOf } from '../../../src/notation/signature';
+import { signsToShow } from '../../../src/notation/signs';
 
-const signs = (material: MaterialSpec) =>
-  signsToShow(plan({ instrument: 'violin', material, alternatives: 1 }), 'violin').map((voices) =>
-    voices.map((sign) => sign ?? '.').join('+'),
-  );
+const signs = (material: MaterialSpec) => {
+  const music = plan({ instrument: 'violin', material, alternatives: 1 });
+  const parts = partsOf({ music, barred: true });
+  return signsToShow(music, 'violin', parts).map((voices) => voices.map((sign) => sign ?? '.').join('+'));
+};
 
 const typed = (key: string, names: string, bars: readonly number[] = []) =>
   signs({
@@ -29,7 +31,15 @@ test('what the signature says is not written again; what it does not say is', ()
 test('a sign holds in its octave and to the end of the bar', () => {
   assert.deepEqual(typed('C major', 'C#4 C#5 C#4'), ['#', '#', '.']);
   assert.deepEqual(typed('C major', 'C#5 C#5 C#5 C5', [1]), ['#', '#', '.', 'n']);
-  assert.deepEqual(typed('C major', 'C#5 D5 C5', [2]), ['#', '.', '.']);
+});
+
+test('where the bar before had another sign, the note is given its own once', () => {
+  assert.deepEqual(typed('C major', 'C#5 D5 C5 C5', [2]), ['#', '.', 'n', '.']);
+  assert.deepEqual(
+    typed('C major', 'C#5 D5 E5 C5', [1, 2]),
+    ['#', '.', '.', '.'],
+    'two bars on it is forgotten',
+  );
 });
 
 test('each voice of a double stop has its own sign, a rest none', () => {

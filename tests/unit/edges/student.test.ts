@@ -1,8 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { differencesBetween, type Placed } from '../../../src/brief/differences';
-import { forStudent, madeForNow, playingIssues } from '../../../src/brief/student';
-import { plan, requestIssues, type PlanRequest } from '../../../src/core';
+import { differencesBetween, type Placed } from '../../../src/wording/differences';
+import { forStudent, madeForNow, playingIssues } from '../../../src/app/brief/student';
+import { heldAlike, placesIn, plan, requestIssues, type PlanRequest } from '../../../src/core';
+import { issueWords } from '../../../src/wording/issues';
 import { demoStudio } from '../../../src/store/demo';
 import { newRecord, type StudentRecord } from '../../../src/store/records';
 
@@ -68,17 +69,18 @@ test('contradicting measures and wrong strings are named', () => {
     instrument: 'violin',
     hand: { relaxedMm: 80, fullMm: 70, fingertipMm: 9 },
   });
-  assert.match(issue.message, /cannot be wider than the full one/);
-  assert.match(playingIssues({ instrument: 'violin', tuning: ['G3', 'D3', 'A4'] })[0].message, /low to high/);
+  assert.match(issueWords(issue), /cannot be wider than the full one/);
+  const [wrong] = playingIssues({ instrument: 'violin', tuning: ['G3', 'D3', 'A4'] });
+  assert.match(issueWords(wrong), /low to high/);
   assert.deepEqual(playingIssues({ instrument: 'cello' }), []);
 });
 
 test('what is otherwise for another student is told: instrument, start, demands, shifts, fingers', () => {
   const source = placed({ ...SCALE, rules: { ...SCALE.rules, positions: undefined } });
   const told = differencesBetween(source, placed(forStudent(source.request, student('Juno'))));
-  assert.match(told.join('\n'), /On a full-size cello \(string 692 mm\) rather than a full-size violin/);
-  assert.match(told.join('\n'), /2 demands at single notes were left behind/);
-  assert.match(told.join('\n'), /Other fingers at note/);
+  assert.match(told.join('\n'), /On a full-size cello \(string 692 mm\) instead of a full-size violin/);
+  assert.match(told.join('\n'), /2 demands at single notes were left out/);
+  assert.match(told.join('\n'), /Other fingers at bar/);
   assert.deepEqual(differencesBetween(source, source), ['Every finger is the same.']);
 });
 
@@ -87,14 +89,8 @@ test('for a smaller hand on the same strings the changed notes are the ones that
   const source = placed({ ...high, style: 'singing', rules: { positions: { from: 2, to: 5 } } });
   const given = placed({ ...high, rules: { positions: { from: 1, to: 1 } } });
   const told = differencesBetween(source, given).join('\n');
-  const differ = source.plan.steps.filter((step, at) => {
-    const other = given.plan.steps[at];
-    return (
-      step.positionName !== other.positionName ||
-      step.stops[0].finger !== other.stops[0].finger ||
-      step.stops[0].string !== other.stops[0].string
-    );
-  });
+  const differ = source.plan.steps.filter((step, at) => !heldAlike(step, given.plan.steps[at]));
   assert.ok(differ.length > 0);
-  assert.match(told, new RegExp(`at note ${differ[0].at + 1}\\b`));
+  const { bar, beat } = placesIn(source.response)(differ[0].at);
+  assert.match(told, new RegExp(`at bar ${bar}, beats? ${beat}\\b`));
 });

@@ -1,32 +1,17 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { plan, positionsOf, resolveSetup, TERM_NAMES, type PlanRequest } from '../../../src/core';
-import {
-  octaveChoices,
-  positionChoices,
-  positionWords,
-  stringChoices,
-  wishesFor,
-} from '../../../src/brief/brief';
+import { octaveChoices } from '../../../src/app/brief/choices';
+import { playableTonics, withInstrument, withTonic, type RunSpec } from '../../../src/app/brief/material';
 import { readRequest } from '../../../src/contract/read';
+import { plan, positionsOf, resolveSetup, TERM_NAMES, type PlanRequest } from '../../../src/core';
 import { columnX, visibleEvents } from '../../../src/views/bench/columns';
-import {
-  playableTonics,
-  sizeWords,
-  withInstrument,
-  withTonic,
-  type RunSpec,
-} from '../../../src/brief/material';
-import {
-  dearestTerms,
-  planWords,
-  printed,
-  printedPitches,
-  requestWords,
-  spoken,
-  stepWords,
-  TERM_WORDS,
-} from '../../../src/brief/words';
+import { positionChoices, stringChoices, wishesFor } from '../../../src/wording/brief';
+import { counted, listed, ordinal, ranges } from '../../../src/wording/grammar';
+import { sizeWords } from '../../../src/wording/instruments';
+import { requestWords } from '../../../src/wording/material';
+import { noteWords, printed, spoken } from '../../../src/wording/notes';
+import { barWords, positionName, positionRuleWords, stretchWords } from '../../../src/wording/places';
+import { dearestTerms, planWords, speechOf, stepWords, TERM_WORDS } from '../../../src/wording/plans';
 
 const material: RunSpec = { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' };
 const request: PlanRequest = { instrument: 'violin', material };
@@ -35,17 +20,17 @@ test('notes are spoken and printed', () => {
   assert.equal(spoken('F#4'), 'F sharp 4');
   assert.equal(spoken('Bb3'), 'B flat 3');
   assert.equal(printed('Eb4'), 'E♭');
-  assert.equal(printedPitches('No C#6, Bb3 or Fx in A major b2'), 'No C♯6, B♭3 or Fx in A major b2');
+  assert.equal(noteWords('C#6'), 'C♯6');
+  assert.equal(noteWords('B4', 'german'), 'H4');
 });
 
 test('a plan and its steps are said in words', () => {
-  const { plans, events } = plan(request);
-  assert.equal(planWords(plans[0]), '1st position throughout');
-  const [event] = events;
-  assert.ok('pitches' in event);
+  const response = plan(request);
+  const { plans } = response;
+  assert.equal(planWords(plans[0], 'violin'), '1st position throughout');
   assert.equal(
-    stepWords(plans[0].steps[0], event.pitches, 0, 15),
-    'Note 1 of 15: A 3, finger 1 on the G string, 1st position',
+    stepWords(plans[0].steps[0], speechOf('violin', response)),
+    'Note 1 of 15, bar 1, beat 1: A 3, finger 1 on the G string, 1st position',
   );
   assert.ok(dearestTerms(plans[0], 2).length <= 2);
   assert.ok(TERM_NAMES.every((name) => TERM_WORDS[name].length > 0));
@@ -79,11 +64,11 @@ test('another instrument keeps the key and leaves what only the old one had', ()
 });
 
 test('rules are worded, known to the brief or not', () => {
-  assert.equal(positionWords(undefined, 'violin'), 'any position');
-  assert.equal(positionWords({ from: 0.5, to: 6 }, 'violin'), 'half to 6th position');
-  assert.equal(positionWords({ only: [1, 3] }, 'viola'), '1st and 3rd position');
-  assert.equal(positionWords({ only: [2.5] }, 'cello'), 'raised 2nd position');
-  assert.equal(positionWords({ from: 2.5, to: 'thumb' }, 'bass'), '2½ to thumb position');
+  assert.equal(positionRuleWords(undefined, 'violin'), 'any position');
+  assert.equal(positionRuleWords({ from: 0.5, to: 6 }, 'violin'), 'half to 6th position');
+  assert.equal(positionRuleWords({ only: [1, 3] }, 'viola'), '1st and 3rd position');
+  assert.equal(positionRuleWords({ only: [2.5] }, 'cello'), 'raised 2nd position');
+  assert.equal(positionRuleWords({ from: 2.5, to: 'thumb' }, 'bass'), '2½ to thumb position');
   assert.equal(stringChoices(request).length, 5);
 });
 
@@ -101,7 +86,7 @@ test('the brief offers what the instrument has', () => {
   assert.equal(withInstrument(thumb, 'violin').rules?.positions, undefined);
   assert.deepEqual(withInstrument(thumb, 'bass').rules?.positions, { only: ['thumb'] });
   const names = (instrument: 'viola' | 'cello' | 'bass') =>
-    positionsOf(resolveSetup({ instrument })).map(({ name }) => name);
+    positionsOf(resolveSetup({ instrument })).map((position) => positionName(position, instrument));
   assert.deepEqual(names('cello').slice(0, 5), ['half', '1st', '2nd', 'raised 2nd', '3rd']);
   assert.equal(names('bass').at(-1), 'thumb');
   assert.equal(names('viola').at(-1), '14th');
@@ -127,4 +112,34 @@ test('only the columns in view are drawn', () => {
   assert.deepEqual(visibleEvents(0, 580, 1000), { first: 0, last: 16 });
   const { first, last } = visibleEvents(columnX(500), 580, 1000);
   assert.ok(first < 500 && last > 509 && last - first < 30);
+});
+
+test('places are named by bar and beat, fractions too', () => {
+  assert.equal(barWords({ bar: 3, beat: 2 }), 'bar 3, beat 2');
+  assert.equal(barWords({ bar: 1, beat: 2.5 }), 'bar 1, beat 2½');
+  assert.equal(barWords({ bar: 0, beat: 4 }), 'pick-up, beat 4');
+  const place = (at: number) => ({ bar: 1 + Math.floor(at / 4), beat: (at % 4) + 1 });
+  assert.equal(stretchWords(place, 1, 1), 'bar 1, beat 2');
+  assert.equal(stretchWords(place, 1, 3), 'bar 1, beats 2–4');
+  assert.equal(stretchWords(place, 3, 4), 'bar 1, beat 4 to bar 2, beat 1');
+});
+
+test('counts, lists and ordinals follow the language', () => {
+  assert.deepEqual(
+    [counted(1, 'shift'), counted(0, 'shift'), counted(2, 'key')],
+    ['1 shift', '0 shifts', '2 keys'],
+  );
+  assert.equal(listed(['a', 'b', 'c']), 'a, b, and c');
+  assert.deepEqual([1, 2, 3, 4, 11, 12, 13, 21, 22].map(ordinal), [
+    '1st',
+    '2nd',
+    '3rd',
+    '4th',
+    '11th',
+    '12th',
+    '13th',
+    '21st',
+    '22nd',
+  ]);
+  assert.equal(ranges([1, 3, 4, 5, 9]), '1, 3–5, 9');
 });

@@ -1,0 +1,81 @@
+import {
+  instrumentData,
+  midiOf,
+  parsePitch,
+  type Finger,
+  type Forbidding,
+  type Lock,
+  type PlanRequest,
+  type Setup,
+} from '../../core';
+
+/*
+ * What a teacher demands at single notes: locks and things that must never be there, laid into the request.
+ */
+
+export type LockPart = Omit<Lock, 'at'>;
+
+export function lockAt(request: PlanRequest, at: number): Lock | undefined {
+  return request.rules?.locks?.find((lock) => lock.at === at);
+}
+
+export function neverAt(request: PlanRequest, at: number): Forbidding[] {
+  return (request.rules?.never ?? []).filter((one) => one.at === at);
+}
+
+/** Events at which something is demanded: kept as it is, or only forbidden. */
+export function demandedAt({ rules }: PlanRequest): ReadonlyMap<number, 'kept' | 'never'> {
+  const never = (rules?.never ?? []).map(({ at }) => [at, 'never'] as const);
+  return new Map([...never, ...(rules?.locks ?? []).map(({ at }) => [at, 'kept'] as const)]);
+}
+
+/** The request with more of one note locked; a part that is undefined is set free. */
+export function withLock(request: PlanRequest, at: number, part: LockPart): PlanRequest {
+  const lock = { ...lockAt(request, at), ...part, at };
+  const { finger, string, position } = lock;
+  const others = (request.rules?.locks ?? []).filter((other) => other.at !== at);
+  const empty = finger === undefined && string === undefined && position === undefined;
+  const locks = empty ? others : [...others, lock].sort((a, b) => a.at - b.at);
+  return { ...request, rules: { ...request.rules, locks: locks.length > 0 ? locks : undefined } };
+}
+
+/** The request with one more thing that must never be. */
+export function withNever(request: PlanRequest, one: Forbidding): PlanRequest {
+  return { ...request, rules: { ...request.rules, never: [...(request.rules?.never ?? []), one] } };
+}
+
+/** The request with nothing demanded of one note. */
+export function withoutDemands(request: PlanRequest, at: number): PlanRequest {
+  const left = <T extends { readonly at: number }>(list: readonly T[] = []) => {
+    const others = list.filter((one) => one.at !== at);
+    return others.length > 0 ? others : undefined;
+  };
+  const { rules } = request;
+  return { ...request, rules: { ...rules, locks: left(rules?.locks), never: left(rules?.never) } };
+}
+
+/** Strings a pitch can be played on, low to high. */
+export function stringsFor(setup: Setup, pitch: string): string[] {
+  const midi = pitchMidi(pitch);
+  return setup.strings
+    .filter(({ midi: open }) => midi >= open && midi <= open + setup.reachSemitones)
+    .map(({ name }) => name);
+}
+
+/** The string next up or down on which a pitch can be played; undefined at the end. */
+export function nextString(setup: Setup, pitch: string, from: string, up: boolean): string | undefined {
+  const strings = stringsFor(setup, pitch);
+  return strings[strings.indexOf(from) + (up ? 1 : -1)];
+}
+
+/** Fingers that a pitch can be taken with on some string. */
+export function fingersFor(setup: Setup, pitch: string): Finger[] {
+  const open = setup.strings.some(({ midi }) => midi === pitchMidi(pitch));
+  const { thumb } = instrumentData(setup.kind);
+  return [...(open ? [0 as const] : []), 1, 2, 3, 4, ...(thumb ? ['T' as const] : [])];
+}
+
+function pitchMidi(name: string): number {
+  const pitch = parsePitch(name);
+  return pitch ? midiOf(pitch) : NaN;
+}

@@ -1,0 +1,66 @@
+import { midiOf, parsePitch, requestIssues, resolveSetup, type Issue, type PlanRequest } from '../../core';
+import { newRecord, type PlanRecord, type Playing, type StudentRecord } from '../../store/records';
+import { playableTonics, tonicClass, withInstrument } from './material';
+
+/*
+ * What a student brings to a brief: the instrument, the hand and the positions they know.
+ */
+
+/** The part of a request that its player decides. */
+export function playingOf(whole: Playing): Playing {
+  const { instrument, size, tuning, extensionTo, stringLengthMm, hand, school } = whole;
+  return { instrument, size, tuning, extensionTo, stringLengthMm, hand, school };
+}
+
+/** What is wrong with what is known of a student, each with the way to mend it. */
+export function playingIssues(plays: Playing): Issue[] {
+  const material = { type: 'scale', tonic: 'C4', scale: 'major', octaves: 1, direction: 'up' } as const;
+  return requestIssues({ ...plays, material });
+}
+
+/**
+ * A brief turned to a student: played on their instrument, with their hand, in positions they know. On another instrument or other
+ * strings the demands at single notes are left behind. The key stays; on another instrument it begins in the octave that lies most
+ * like the old start above the lowest string, so that the hand meets it where it did.
+ */
+export function forStudent(request: PlanRequest, { plays, positions }: StudentRecord): PlanRequest {
+  const otherStrings =
+    plays.instrument !== request.instrument || !same(plays.tuning, request.tuning) || !!plays.extensionTo;
+  const base = plays.instrument === request.instrument ? request : withInstrument(request, plays.instrument);
+  const rules = {
+    ...base.rules,
+    positions: positions ?? request.rules?.positions,
+    ...(otherStrings ? { strings: undefined, locks: undefined, never: undefined } : {}),
+  };
+  const turned: PlanRequest = { ...base, ...playingOf(plays), rules };
+  const { material } = request;
+  if (material.type === 'notes') return turned;
+  const height = heightOf(request, material.tonic);
+  const away = (tonic: string) => Math.abs(heightOf(turned, tonic) - height);
+  const [tonic] = playableTonics({ ...turned, material }, tonicClass(material)).sort(
+    (a, b) => away(a) - away(b),
+  );
+  return tonic ? { ...turned, material: { ...material, tonic } } : { ...turned, material };
+}
+
+/** A plan given to another student: a copy on their instrument, for their hand, that knows where it came from. */
+export function givenTo(
+  { id, name, tags, request }: PlanRecord,
+  student: StudentRecord,
+  now: number,
+): PlanRecord {
+  return newRecord(forStudent(request, student), now, { name, tags, studentId: student.id, givenFrom: id });
+}
+
+/** Semitones above the lowest string. */
+function heightOf(request: PlanRequest, tonic: string): number {
+  const pitch = parsePitch(tonic);
+  return pitch ? midiOf(pitch) - resolveSetup(request).strings[0].midi : 0;
+}
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** True where a plan was made for what its student plays on now: instrument, strings and hand. */
+export function madeForNow({ request }: PlanRecord, { plays }: StudentRecord): boolean {
+  return same(playingOf(request), playingOf(plays));
+}

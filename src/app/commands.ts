@@ -1,0 +1,99 @@
+import type { PlanRecord, StudentRecord } from '../store/records';
+import { planTitle } from '../wording/material';
+import { barWords } from '../wording/places';
+import { characterWords, planWords, type Speech } from '../wording/plans';
+import { session } from './bench';
+import {
+  carryMarked,
+  choosePlan,
+  layBeside,
+  moveCursor,
+  redo,
+  setStudent,
+  toggleMarking,
+  undo,
+  unmark,
+} from './edits';
+import { keyOf, type KeyId } from './keymap';
+import { listen, setCountIn, setDrone, setLoop, useListening } from './listening';
+import { NAMES_WORDS, setLines, setNames, useLook, zoomBy } from './look';
+import { givePlan, newPlan, openPlan } from './opening';
+import { planOf, responseOf } from './session/state';
+
+/** Something that can be done by its name. */
+export interface Command {
+  /** Tells it from all others, also from those of the same name. */
+  readonly id: string;
+  readonly words: string;
+  /** The key that does the same, where there is one. */
+  readonly keys?: string;
+  readonly act: () => void;
+}
+
+function command(id: string, words: string, act: () => void, key?: KeyId): Command {
+  return { id, words, act, ...(key ? { keys: keyOf(key).shown } : {}) };
+}
+
+/** Everything that can be done on the Bench now. */
+export function commandsFor(
+  students: readonly StudentRecord[],
+  plans: readonly PlanRecord[],
+  speech: Speech | null,
+): Command[] {
+  const state = session.store.getState();
+  const { record, selection, chosen } = state;
+  const { playing, loop, countIn, drone } = useListening.getState();
+  const { lines } = useLook.getState();
+  const response = responseOf(state);
+  const owner = (plan: PlanRecord) => students.find(({ id }) => id === plan.studentId);
+  return [
+    command('listen', playing ? 'Stop listening' : 'Listen', listen, 'listen'),
+    command('loop', loop ? 'Play once' : 'Play in a loop', () => setLoop(!loop)),
+    command('count-in', countIn ? 'Start without counting in' : 'Count in first', () => setCountIn(!countIn)),
+    ...(drone === null ? [] : [command('drone-off', 'Silence the drone', () => setDrone(null))]),
+    command('undo', 'Undo', undo, 'undo'),
+    command('redo', 'Redo', redo, 'redo'),
+    command('mark', 'Mark notes', toggleMarking),
+    ...(selection
+      ? [command('carry-on', 'Carry the marked fingers on', carryMarked), command('unmark', 'Unmark', unmark)]
+      : []),
+    command('new-plan', 'New plan', () => void newPlan()),
+    command('lines', lines ? 'Show in one line' : 'Break into lines', () => setLines(!lines)),
+    command('larger', 'Larger picture', () => zoomBy(1)),
+    command('smaller', 'Smaller picture', () => zoomBy(-1)),
+    ...NAMES_WORDS.map(([names, words]) =>
+      command(`names-${names}`, `Note names: ${words}`, () => setNames(names)),
+    ),
+    ...(planOf(state)?.shifts ?? []).map((shift, at) =>
+      command(
+        `shift-${shift.to}`,
+        `Go to shift ${at + 1}${speech ? `, at ${barWords(speech.place(shift.to))}` : ''}`,
+        () => moveCursor(shift.to),
+      ),
+    ),
+    ...(response?.plans ?? []).flatMap((plan, at) => {
+      if (at === chosen || !speech) return [];
+      const words = plan.traits
+        ? characterWords(plan.traits, speech)
+        : planWords(plan, record.request.instrument);
+      return [
+        command(`choose-${at}`, `Choose way ${at + 1}: ${words}`, () => choosePlan(at)),
+        command(`compare-${at}`, `Compare with way ${at + 1}`, () => layBeside(at)),
+      ];
+    }),
+    ...students
+      .filter(({ id }) => id !== record.studentId)
+      .flatMap((student) => [
+        command(`for-${student.id}`, `Plan this for ${student.name}`, () => setStudent(student)),
+        command(`give-${student.id}`, `Give a copy to ${student.name}`, () => void givePlan(student)),
+      ]),
+    ...plans
+      .filter(({ id }) => id !== record.id)
+      .map((plan) =>
+        command(`open-${plan.id}`, `Open ${planTitle(plan, owner(plan))}`, () => void openPlan(plan.id)),
+      ),
+    command('studio', 'Go to the Studio', () => location.assign('/studio')),
+    command('keys', 'All keys', () => location.assign('/keys')),
+    command('typing', 'How to type notes', () => location.assign('/notes')),
+  ];
+}

@@ -1,0 +1,123 @@
+import { instrumentData, readNoteText, type PlanRequest } from '../core';
+import type { StudentRecord } from '../store/records';
+import { counted } from '../wording/grammar';
+import { session } from './bench';
+import { carryOn } from './brief/pattern';
+import { forStudent } from './brief/student';
+import { say } from './notices';
+import type { Edited } from './session/state';
+import { planOf, responseOf } from './session/state';
+
+/*
+ * What the user can do to the plan on the stand.
+ */
+
+const { getState: get, setState: set } = session.store;
+
+export const { undo, redo, choose: choosePlan } = session;
+
+/** Lays another way beside the one on the stand, or takes it away. */
+export function layBeside(beside: number | null) {
+  set({ beside });
+}
+
+export function setRequest(request: PlanRequest) {
+  changeRequest(request, {});
+}
+
+/** Makes the plan one for a student, on their instrument and with their hand; null leaves it to nobody in particular. */
+export function setStudent(student: StudentRecord | null) {
+  if (!student) session.change({ studentId: null });
+  else changeRequest(forStudent(get().record.request, student), { studentId: student.id });
+}
+
+function changeRequest(request: PlanRequest, part: Partial<Edited>) {
+  const { record, chosen } = get();
+  const old = record.request;
+  const sameNotes = request.instrument === old.instrument && notesOf(request) === notesOf(old);
+  const moved = request.material !== old.material || request.instrument !== old.instrument;
+  // A demand at one note of a plan that was chosen is one on that plan: what comes stays near it.
+  const follow = !moved && chosen > 0 ? (planOf(get()) ?? null) : null;
+  const typed = sameNotes ? record.typed : undefined;
+  session.changeRequest(moved ? withoutPlaces(request) : request, { ...part, typed }, { follow });
+}
+
+/** Demands at single notes belong to the notes they were made for; undo brings them back with those. */
+function withoutPlaces(request: PlanRequest): PlanRequest {
+  return request.rules
+    ? { ...request, rules: { ...request.rules, locks: undefined, never: undefined } }
+    : request;
+}
+
+function notesOf({ material }: PlanRequest) {
+  return material.type === 'notes' ? material.notes : null;
+}
+
+/** Keeps typed notes as they are, and plans them as far as every word can be read. */
+export function setTyped(typed: string) {
+  const { request } = get().record;
+  const { notes, issues } = readNoteText(typed, instrumentData(request.instrument).writtenOctavesUp);
+  const { material } = request;
+  if (issues.length > 0 || notes.length === 0 || material.type !== 'notes') {
+    session.change({ typed }, 'typed');
+    return;
+  }
+  const planned = withoutPlaces({ ...request, material: { ...material, notes } });
+  session.changeRequest(planned, { typed }, { run: 'typed' });
+}
+
+export function rename(name: string) {
+  session.change({ name }, 'name');
+}
+
+/** @param words tags, with commas between */
+export function setTags(words: string) {
+  const tags = words.split(',').map((tag) => tag.trim().slice(0, 60));
+  session.change({ tags: [...new Set(tags)].filter((tag) => tag !== '') });
+}
+
+/** @param mark true to mark the notes from where the cursor was */
+export function moveCursor(to: number, mark = false) {
+  const { cursor: from, selection } = get();
+  const events = responseOf(get())?.events.length ?? 0;
+  const cursor = Math.max(0, Math.min(events - 1, to));
+  if (!mark) {
+    set({ cursor });
+    return;
+  }
+  const anchor = selection ? (selection.from === from ? selection.to : selection.from) : from;
+  set({ cursor, selection: { from: Math.min(anchor, cursor), to: Math.max(anchor, cursor) } });
+}
+
+/** From now on moving the cursor marks notes, beginning with the one it is on; or no longer. */
+export function toggleMarking() {
+  const { marking, cursor, selection } = get();
+  set({ marking: !marking, selection: marking ? selection : { from: cursor, to: cursor } });
+}
+
+/** Puts the cursor on the last of some notes and marks them all. */
+export function select(from: number, to: number) {
+  set({ cursor: to, selection: { from, to }, marking: false });
+}
+
+export function unmark() {
+  set({ selection: null, marking: false });
+}
+
+/** Carries the marked notes' fingers on to the sequence after them. */
+export function carryMarked() {
+  const { record, selection } = get();
+  const [response, plan] = [responseOf(get()), planOf(get())];
+  if (!response || !plan || !selection) return;
+  const carried = carryOn(record.request, plan, response.events, selection.from, selection.to);
+  if (carried.kind === 'trouble') {
+    say(carried);
+    return;
+  }
+  setRequest(carried.request);
+  say({
+    kind: 'done',
+    message: `The fingers were carried on to ${counted(carried.groups, 'group')} of notes.`,
+    offer: { words: 'Undo', act: undo },
+  });
+}

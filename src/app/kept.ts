@@ -1,0 +1,22 @@
+import { commit, db } from '../store/db';
+import { choiceOf } from '../store/records';
+import { planInWorker } from '../work/planner';
+
+/*
+ * Version 2 of the store kept the number of a plan among the answers. With the planner as it stands now each number is turned into the fingering it
+ * stands for, once, when this version first opens the studio.
+ */
+
+/** Turns every number that is left into its fingering; what cannot be planned stays as it is. */
+export async function keepFingerings(): Promise<void> {
+  const plans = await db.plans.filter(({ choice }) => choice.kind === 'number').toArray();
+  for (const { id, request, choice } of plans) {
+    if (choice.kind !== 'number') continue;
+    const answer = await planInWorker({ request });
+    if (answer.kind === 'refused' || answer.response.plans.length === 0) continue;
+    const number = Math.min(choice.number, answer.response.plans.length - 1);
+    const to = { choice: choiceOf(answer.response.plans[number], number) };
+    // Where the plan was changed meanwhile, that change has settled it.
+    await commit([{ kind: 'updated', table: 'plans', id, from: { choice }, to }]);
+  }
+}

@@ -1,0 +1,86 @@
+/*
+ * Every key of the app in one place: what it does, where it works. The page about keys and the views read from here.
+ */
+
+/** Where a key works: in the picture of the Bench, or anywhere but where something is typed. */
+export type KeyPlace = 'picture' | 'anywhere';
+
+export interface KeyBinding {
+  readonly id: string;
+  readonly place: KeyPlace;
+  /** As the hot-key package reads them, any of them; a comma parts them. */
+  readonly keys: string;
+  /** As they are printed. */
+  readonly shown: string;
+  readonly does: string;
+  /** True for a letter or sign by itself, which some people press by accident or speak: it can be switched off. */
+  readonly single?: true;
+}
+
+export const KEYMAP = [
+  {
+    id: 'cursor',
+    place: 'picture',
+    keys: 'left, right, shift+left, shift+right',
+    shown: '← →',
+    does: 'The note before, the next note; with Shift, mark notes on the way',
+  },
+  {
+    id: 'ends',
+    place: 'picture',
+    keys: 'home, end, shift+home, shift+end',
+    shown: 'Home End',
+    does: 'The first note, the last note',
+  },
+  {
+    id: 'finger',
+    place: 'picture',
+    keys: '0, 1, 2, 3, 4, t',
+    shown: '0 1 2 3 4 T',
+    does: 'Put this finger, the open string or the thumb on the note',
+  },
+  {
+    id: 'string',
+    place: 'picture',
+    keys: 'up, down',
+    shown: '↑ ↓',
+    does: 'Put the note on the next string up or down',
+  },
+  {
+    id: 'no-shift',
+    place: 'picture',
+    keys: 'x',
+    shown: 'X',
+    does: 'Forbid the shift that arrives at the note',
+  },
+  {
+    id: 'free',
+    place: 'picture',
+    keys: 'delete, backspace',
+    shown: 'Delete',
+    does: 'Set the note free again',
+  },
+  {
+    id: 'listen',
+    place: 'picture',
+    keys: 'space',
+    shown: 'Space',
+    does: 'Listen from here, or to what is marked; stop',
+  },
+  {
+    id: 'commands',
+    place: 'anywhere',
+    keys: '.',
+    shown: '.',
+    does: 'Find a command by its name',
+    single: true,
+  },
+  { id: 'undo', place: 'anywhere', keys: 'mod+z', shown: 'Ctrl Z', does: 'Undo the last change' },
+  { id: 'redo', place: 'anywhere', keys: 'mod+shift+z', shown: 'Ctrl Shift Z', does: 'Redo it' },
+] as const satisfies readonly KeyBinding[];
+
+export type KeyId = (typeof KEYMAP)[number]['id'];
+
+export function keyOf(id: KeyId): KeyBinding {
+  return KEYMAP.find((one) => one.id === id) as KeyBinding;
+}

@@ -1,0 +1,107 @@
+import { useEffect, useState } from 'react';
+import {
+  parsePitch,
+  type Aim,
+  type Findings,
+  type Level,
+  type Plan,
+  type PlanRequest,
+  type PlanResponse,
+} from '../core';
+import { commit, getPlan, listPlans, listStudents, storageFault } from '../store/db';
+import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
+import { speechOf, type Speech } from '../wording/plans';
+import { storageWords } from '../wording/storage';
+import { findingsInWorker, planInWorker, PlannerLost } from '../work/planner';
+import { keepFingerings } from './kept';
+import { say } from './notices';
+
+/*
+ * The plan that Hand, Shifts and Ear look at: the one in the address, or the one changed last, with what it means.
+ */
+
+export interface Meaning {
+  readonly record: PlanRecord;
+  readonly student: StudentRecord | undefined;
+  readonly request: PlanRequest;
+  readonly response: PlanResponse;
+  readonly plan: Plan;
+  readonly aim: Aim;
+  readonly findings: Findings;
+  /** How it is spoken of. */
+  readonly speech: Speech;
+}
+
+export type MeaningState =
+  | { readonly kind: 'loading' }
+  | { readonly kind: 'nothing'; readonly message: string }
+  | { readonly kind: 'there'; readonly meaning: Meaning };
+
+/** @param part what the view sets of the aim of the ear; a new object is worked out anew */
+export function useMeaning(part?: Partial<Aim>): MeaningState {
+  const [state, setState] = useState<MeaningState>({ kind: 'loading' });
+  useEffect(() => {
+    let here = true;
+    const show = (next: MeaningState) => here && setState(next);
+    load(part).then(show, (error) => show({ kind: 'nothing', message: troubleWords(error) }));
+    return () => {
+      here = false;
+    };
+  }, [part]);
+  return state;
+}
+
+function troubleWords(error: unknown): string {
+  return error instanceof PlannerLost
+    ? 'The planner stopped before it had an answer. Reload this page to try again; your plans are safe.'
+    : storageWords(storageFault(error));
+}
+
+const nothing = (message: string): MeaningState => ({ kind: 'nothing', message });
+
+async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
+  const asked = new URLSearchParams(location.search).get('plan');
+  const record = (asked ? await getPlan(asked) : undefined) ?? (await listPlans())[0];
+  if (!record) return nothing('No plan is saved here yet. Make one on the Bench, then come back.');
+  void keepFingerings().catch(() => undefined);
+  const student = (await listStudents()).find(({ id }) => id === record.studentId);
+  const { request, choice } = record;
+  const ask = 'fingering' in choice ? { request, kept: choice.fingering } : { request };
+  const answer = await planInWorker(ask);
+  if (answer.kind === 'refused' || answer.response.plans.length === 0)
+    return nothing(
+      'No fingering fits this plan’s brief. Open it on the Bench: it says which note and what would help.',
+    );
+  const { response } = answer;
+  const number = choice.kind === 'number' ? choice.number : (answer.found ?? 0);
+  const chosen = Math.min(number, response.plans.length - 1);
+  const aim = aimFor(response, student?.level ?? 'middle', part);
+  const findings = await findingsInWorker(ask, chosen, aim);
+  if (!findings) return nothing('No way is chosen in this plan. Open it on the Bench and choose one.');
+  const speech = speechOf(request.instrument, response, student?.noteNames);
+  const plan = response.plans[chosen];
+  return { kind: 'there', meaning: { record, student, request, response, plan, aim, findings, speech } };
+}
+
+/** The aim of the ear for a plan: its tonic, and the student's level. */
+export function aimFor(response: PlanResponse, level: Level, part: Partial<Aim> = {}): Aim {
+  const [tonicName] = response.key.name.split(' ');
+  const tonic = parsePitch(`${tonicName}4`) ?? { letter: 0, alteration: 0, octave: 4 };
+  return { system: 'pythagorean', tuning: 'pure', tonic, level, ...part };
+}
+
+/** Saves a drill, a rehearsal or another way as a plan of its own and opens it on the Bench. */
+export async function openAsPlan(
+  request: PlanRequest,
+  name: string,
+  from: PlanRecord,
+  tags: readonly string[] = ['drill'],
+) {
+  const plan = newRecord(request, Date.now(), { name, studentId: from.studentId, tags });
+  try {
+    await commit([{ kind: 'added', table: 'plans', record: plan }]);
+    location.assign(`/?plan=${plan.id}`);
+  } catch (error) {
+    say({ kind: 'trouble', message: storageWords(storageFault(error)) });
+  }
+}

@@ -1,0 +1,192 @@
+import { apart, fieldsBetween, withFields, type Change } from '../../store/changes';
+import type { PlanRecord } from '../../store/records';
+import { requestWords } from '../../wording/material';
+import { afterEdit, NO_HISTORY } from '../history';
+import type { Doors } from './doors';
+import { editedOf, type Edited, type SessionStore } from './state';
+
+/*
+ * Saves what is on the stand: a moment after each change, as the difference to what the store has, and in step with other pages that have the same plan
+ * open.
+ */
+
+/** Quiet time in ms after a change before it is saved. */
+export const SAVE_AFTER = 250;
+
+export interface Saving {
+  saveSoon(): void;
+  /** Writes what is on the stand at once; also called when the page is about to go. */
+  saveNow(): Promise<void>;
+  /** Leaves the stand as it is without writing it, before it is deleted. */
+  forget(): Promise<void>;
+  /** Puts a plan on the stand: one that the store has, or a new one that it is to get. */
+  stand(record: PlanRecord, stored: PlanRecord | null): Promise<boolean>;
+  /** Saves a plan that another page has deleted as it stands here. */
+  keepGone(): Promise<void>;
+}
+
+/** @param replan called when another page has changed what is on the stand */
+export function savingOf(store: SessionStore, doors: Doors, replan: () => void): Saving {
+  const { getState: get, setState: set } = store;
+  let callOff = () => {};
+  /** Writes follow one another, so that none takes its forerunner for another page's. */
+  let writing: Promise<void> = Promise.resolve();
+  let unwatch = () => {};
+  /** What the store told of while a write was under way: most often that very write. */
+  let told: PlanRecord | null = null;
+  let busy = false;
+
+  function saveSoon() {
+    if (get().save === 'gone') return;
+    set({ save: 'saving' });
+    doors.page.show(get().record);
+    callOff();
+    callOff = doors.clock.after(SAVE_AFTER, () => void saveNow());
+  }
+
+  function saveNow(): Promise<void> {
+    callOff();
+    writing = writing.then(write);
+    return writing;
+  }
+
+  async function write() {
+    const { save, record, stored } = get();
+    if (save === 'saved' || save === 'gone') return;
+    const change = changeOf(record, stored);
+    busy = true;
+    try {
+      if (change) {
+        const outcome = await doors.store.commit([change]);
+        if (outcome.kind === 'conflict') {
+          if (outcome.current) await keepBoth(record);
+          else gone();
+          return;
+        }
+        set({ stored: outcome.records[0] as PlanRecord });
+      }
+      if (get().record === record) set({ save: 'saved' });
+    } catch (error) {
+      set({ save: 'failed' });
+      doors.say({
+        kind: 'trouble',
+        message: doors.store.trouble(error),
+        offer: { words: 'Try again', act: () => void saveNow() },
+      });
+    } finally {
+      busy = false;
+      if (told) adopt(told);
+      told = null;
+    }
+  }
+
+  /** Another page has changed the same fields since: what is on the stand here is saved as a plan of its own. */
+  async function keepBoth(record: PlanRecord) {
+    const name = `${record.name || requestWords(record.request)} (second version)`;
+    const copy = { ...record, id: crypto.randomUUID(), name };
+    await doors.store.commit([{ kind: 'added', table: 'plans', record: copy }]);
+    const now = get().record;
+    settle({ ...now, id: copy.id, name: now.name === record.name ? name : now.name }, copy);
+    if (now === record) set({ save: 'saved' });
+    else saveSoon();
+    doors.say({
+      kind: 'done',
+      message: `This plan was changed on another page at the same time. Both are saved: yours is now “${name}”.`,
+    });
+  }
+
+  function settle(record: PlanRecord, stored: PlanRecord | null) {
+    set({ record, stored });
+    doors.page.show(record);
+    watch(record.id);
+  }
+
+  async function stand(record: PlanRecord, stored: PlanRecord | null): Promise<boolean> {
+    await saveNow();
+    if (get().save === 'failed') return false;
+    set({
+      cursor: 0,
+      selection: null,
+      save: 'saved',
+      history: NO_HISTORY,
+      before: null,
+      beside: null,
+      // What was found in the plan before is nothing of this one.
+      planning: { kind: 'idle' },
+      chosen: 0,
+      standing: 'as-planned',
+    });
+    settle(record, stored);
+    return true;
+  }
+
+  async function forget() {
+    callOff();
+    await writing;
+    set({ save: 'saved' });
+  }
+
+  /** Follows what other pages do with the plan on the stand. */
+  function watch(id: string) {
+    unwatch();
+    let here = false;
+    unwatch = doors.store.watchPlan(id, (kept) => {
+      if (kept) {
+        here = true;
+        adopt(kept);
+      } else if (here) {
+        here = false;
+        gone();
+      }
+    });
+  }
+
+  /** Takes over what another page has saved: all of it, or where a change here waits to be saved, the fields that it does not touch. */
+  function adopt(kept: PlanRecord) {
+    if (busy) {
+      told = kept;
+      return;
+    }
+    const { record, stored, history } = get();
+    if (!stored || kept.id !== record.id || kept.changedAt <= stored.changedAt) return;
+    const theirs = fieldsBetween(stored, kept);
+    const ours = fieldsBetween(stored, record);
+    if (ours && theirs && !apart(ours, theirs)) return;
+    const next = theirs ? withFields(record, theirs) : record;
+    set({ stored: kept, record: next });
+    if (!theirs) return;
+    const edited = fieldsBetween<Edited>(editedOf(record), editedOf(next));
+    set({ history: edited ? afterEdit(history, edited, null) : history, before: null, beside: null });
+    doors.page.show(next);
+    doors.say({
+      kind: 'done',
+      message:
+        'This plan was changed on another page and now stands here as it is there. Undo brings back what was here.',
+    });
+    replan();
+  }
+
+  function gone() {
+    set({ save: 'gone', stored: null });
+    doors.say({
+      kind: 'done',
+      message: 'This plan was deleted on another page. What stands here is the last of it.',
+      offer: { words: 'Keep it', act: () => void keepGone() },
+    });
+  }
+
+  async function keepGone() {
+    if (get().save !== 'gone') return;
+    set({ save: 'saving' });
+    await saveNow();
+  }
+
+  return { saveSoon, saveNow, forget, stand, keepGone };
+}
+
+/** What the store is to do so that it has the record; null where it has it. */
+function changeOf(record: PlanRecord, stored: PlanRecord | null): Change | null {
+  if (!stored) return { kind: 'added', table: 'plans', record };
+  const fields = fieldsBetween(stored, record);
+  return fields && { kind: 'updated', table: 'plans', id: record.id, ...fields };
+}

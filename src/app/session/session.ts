@@ -1,0 +1,91 @@
+import type { Plan, PlanRequest } from '../../core';
+import { fieldsBetween, withFields, type Fields } from '../../store/changes';
+import { choiceOf, type PlanRecord } from '../../store/records';
+import { afterEdit, redone, undone, type Step } from '../history';
+import type { Doors } from './doors';
+import { planningOf } from './planning';
+import { savingOf } from './saving';
+import { editedOf, planOf, responseOf, sessionStore, type Edited } from './state';
+
+/*
+ * The plan session: one plan on the stand, edited, undone, planned and saved. The world comes in by doors.
+ */
+
+/** How a request is changed. */
+interface How {
+  /** A plan of the same notes that the answer is to stay near. */
+  readonly follow?: Plan | null;
+  /** Names edits that follow each other and are undone as one. */
+  readonly run?: string;
+}
+
+export type Session = ReturnType<typeof createSession>;
+
+export function createSession(doors: Doors) {
+  const store = sessionStore();
+  const { getState: get, setState: set } = store;
+  const saving = savingOf(store, doors, () => void planning.replan());
+  const planning = planningOf(store, doors, saving.saveSoon);
+
+  /**
+   * Changes the record; the change can be undone, and is saved in a moment.
+   * @param run names edits that follow each other and are undone as one
+   */
+  function change(part: Partial<Edited>, run: string | null = null) {
+    const { record, history } = get();
+    const fields = fieldsBetween<Edited>(editedOf(record), { ...editedOf(record), ...part });
+    if (!fields) return;
+    set({
+      record: withFields(record, fields),
+      history: afterEdit(history, fields, run),
+      before: part.request ? (planOf(get()) ?? null) : null,
+      beside: null,
+    });
+    saving.saveSoon();
+  }
+
+  /** Changes the request, and plans it. */
+  function changeRequest(request: PlanRequest, part: Partial<Edited> = {}, { follow, run }: How = {}) {
+    change({ ...part, request, choice: { kind: 'unplanned' } }, run ?? null);
+    void planning.replan(follow);
+  }
+
+  function step(go: (history: ReturnType<typeof get>['history']) => Step<Fields<Edited>> | null) {
+    const { record, history } = get();
+    const found = go(history);
+    if (!found) return;
+    set({ record: withFields(record, found.change), history: found.history, before: null, beside: null });
+    saving.saveSoon();
+    void planning.replan();
+  }
+
+  /** Puts one of the answer's plans on the stand: its fingering is now the plan's own. */
+  function choose(chosen: number) {
+    const plan = responseOf(get())?.plans[chosen];
+    if (!plan) return;
+    change({ choice: choiceOf(plan, chosen) });
+    set({ chosen, standing: 'as-planned' });
+  }
+
+  /** Puts a plan on the stand and plans it. @param stored as the store has it; null for one that it is to get */
+  async function stand(record: PlanRecord, stored: PlanRecord | null = record) {
+    if (!(await saving.stand(record, stored))) return;
+    if (!stored) saving.saveSoon();
+    await planning.replan();
+  }
+
+  return {
+    store,
+    change,
+    changeRequest,
+    choose,
+    stand,
+    undo: () => step(undone),
+    redo: () => step(redone),
+    replan: planning.replan,
+    saveSoon: saving.saveSoon,
+    saveNow: saving.saveNow,
+    forget: saving.forget,
+    keepGone: saving.keepGone,
+  };
+}

@@ -1,0 +1,120 @@
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import type { Issue, Plan, PlanRequest, PlanResponse } from '../../core';
+import type { Fields } from '../../store/changes';
+import { newRecord, type PlanRecord } from '../../store/records';
+import type { Ask } from '../../work/ask';
+import { NO_HISTORY, type History } from '../history';
+
+/*
+ * What the plan session knows: one plan on the stand, how far it is planned and saved, and where the user is in it.
+ */
+
+/** What an edit can change, and undo brings back. */
+export type Edited = Pick<PlanRecord, 'name' | 'request' | 'typed' | 'choice' | 'studentId' | 'tags'>;
+
+/** An answer with what was asked for it. */
+export interface Planned {
+  readonly ask: Ask;
+  readonly response: PlanResponse;
+  /** True where the last of its plans is the saved fingering, which the planner would no longer offer. */
+  readonly own: boolean;
+}
+
+/** How far the plan on the stand is worked out. Every edit ends in planned, refused or failed. */
+export type Planning =
+  | { readonly kind: 'idle' }
+  | { readonly kind: 'working'; readonly last: Planned | null }
+  | { readonly kind: 'planned'; readonly last: Planned }
+  /** The request cannot be understood. */
+  | { readonly kind: 'refused'; readonly issues: readonly Issue[]; readonly last: Planned | null }
+  /** The planner died or fell silent; it is started again at the next edit. */
+  | { readonly kind: 'failed'; readonly why: PlannerFault; readonly last: Planned | null };
+
+export type PlannerFault = 'died' | 'silent' | 'broken';
+
+/** How far the plan on the stand is saved: `gone` where another page has deleted it. */
+export type SaveState = 'saved' | 'saving' | 'failed' | 'gone';
+
+/** Events from and to, both in it. */
+export interface Selection {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** How the saved fingering lies to what the planner would choose now. */
+export type Standing =
+  | 'as-planned'
+  /** It stays in force, and the planner would now choose otherwise. */
+  | 'kept'
+  /** It cannot be played as it was saved; the best is shown. */
+  | 'unplayable'
+  /** Only its number was in an old backup; the best is shown. */
+  | 'lost';
+
+export interface SessionState {
+  readonly record: PlanRecord;
+  /** The plan as the store has it; null where it has none. */
+  readonly stored: PlanRecord | null;
+  readonly planning: Planning;
+  /** Which of the answer's plans is on the stand. */
+  readonly chosen: number;
+  readonly standing: Standing;
+  readonly cursor: number;
+  /** Notes marked for listening or as a pattern; null where none are. */
+  readonly selection: Selection | null;
+  /** True while moving the cursor marks notes. */
+  readonly marking: boolean;
+  readonly save: SaveState;
+  readonly ready: boolean;
+  readonly history: History<Fields<Edited>>;
+  /** The plan that stood before the last edit of the same notes, to say what the edit changed. */
+  readonly before: Plan | null;
+  /** Another way laid beside the one on the stand. */
+  readonly beside: number | null;
+}
+
+export type SessionStore = StoreApi<SessionState>;
+
+/** What the Bench opens with when nothing is saved yet. */
+export const FIRST_REQUEST: PlanRequest = {
+  instrument: 'violin',
+  style: 'secure',
+  material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' },
+};
+
+export function sessionStore(): SessionStore {
+  return createStore<SessionState>(() => ({
+    record: newRecord(FIRST_REQUEST, 0),
+    stored: null,
+    planning: { kind: 'idle' },
+    chosen: 0,
+    standing: 'as-planned',
+    cursor: 0,
+    selection: null,
+    marking: false,
+    save: 'saved',
+    ready: false,
+    history: NO_HISTORY,
+    before: null,
+    beside: null,
+  }));
+}
+
+/** The last answer there is; an older one while a newer is worked on. */
+export function lastPlanned({ planning }: Pick<SessionState, 'planning'>): Planned | null {
+  return planning.kind === 'idle' ? null : planning.last;
+}
+
+export function responseOf(state: Pick<SessionState, 'planning'>): PlanResponse | null {
+  return lastPlanned(state)?.response ?? null;
+}
+
+/** The plan on the stand; undefined where none fits the brief. */
+export function planOf(state: Pick<SessionState, 'planning' | 'chosen'>): Plan | undefined {
+  return responseOf(state)?.plans[state.chosen];
+}
+
+/** What can be undone in a record. */
+export function editedOf({ name, request, typed, choice, studentId, tags }: PlanRecord): Edited {
+  return { name, request, typed, choice, studentId, tags };
+}

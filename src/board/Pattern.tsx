@@ -1,0 +1,69 @@
+import { laidFingers, stopMm, type FingerPlaces } from '../core';
+import { boardScale } from './scale';
+
+const HEIGHT = 42;
+const LINE_Y = 28;
+const TIP = 11;
+const MARGIN = 16;
+/** A pattern is drawn at least so long, so that two touching fingers stay close. */
+const LEAST_MM = 60;
+const GAPS: Readonly<Record<number, string>> = { 0: '·', 1: '½', 2: '1', 3: '1½', 4: '2' };
+
+/** Steps between two fingers as they are written: half tones as ½. */
+export function gapWords(semitones: number): string {
+  return GAPS[semitones] ?? String(semitones / 2);
+}
+
+interface Props {
+  readonly fingers: FingerPlaces;
+  readonly lengthMm: number;
+  readonly width?: number;
+}
+
+/** A finger pattern on one string, to scale, with the tones between the fingers. */
+export function Pattern({ fingers, lengthMm, width = 172 }: Props) {
+  const laid = laidFingers(fingers);
+  const places = laid.map(([, semitones]) => stopMm(lengthMm, semitones));
+  const first = places[0] ?? 0;
+  const span = Math.max(LEAST_MM, (places[places.length - 1] ?? 0) - first);
+  const { at } = boardScale([first, first + span], [MARGIN, width - MARGIN]);
+  const gaps = laid.map(([, semitones], n) => (n === 0 ? 0 : semitones - laid[n - 1][1]));
+  const words = laid.map(([finger], n) => (n === 0 ? String(finger) : `${gapWords(gaps[n])} ${finger}`));
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${HEIGHT}`}
+      width={width}
+      height={HEIGHT}
+      role="img"
+      aria-label={`fingers with tones between them: ${words.join(' ')}`}
+    >
+      <line x1={4} x2={width - 4} y1={LINE_Y} y2={LINE_Y} stroke="var(--color-faded)" strokeWidth={2} />
+      {laid.map(([finger], n) => (
+        <g key={finger}>
+          <circle cx={at(places[n])} cy={LINE_Y} r={TIP} fill="var(--color-ink)" />
+          <text
+            x={at(places[n])}
+            y={LINE_Y + 5}
+            fontSize={14}
+            fontWeight={700}
+            textAnchor="middle"
+            fill="var(--color-sheet)"
+          >
+            {finger}
+          </text>
+          {n > 0 && (
+            <text
+              x={(at(places[n]) + at(places[n - 1])) / 2}
+              y={12}
+              fontSize={12}
+              textAnchor="middle"
+              fill="var(--color-ink)"
+            >
+              {gapWords(gaps[n])}
+            </text>
+          )}
+        </g>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,163 @@
+import { NOTE_NAMES, CLEFS, LEVELS } from '../core';
+import {
+  either,
+  KeptFingering,
+  NAMES_DESCRIBED,
+  oneOf,
+  Plan,
+  PlanRequest,
+  PlanResponse,
+  PlayingFields,
+  PositionRule,
+  Problem,
+  Reason,
+  Shift,
+  Step,
+  tagged,
+  Type,
+  WayOut,
+} from '../core/described';
+import type { Static, TSchema } from '@sinclair/typebox';
+import type { PlanRequest as Request } from '../core';
+
+/*
+ * The one description of what comes in, goes out and is kept. Types, JSON Schemas and validators are all made of it: npm run contract.
+ */
+
+/** A planning request. */
+export const RequestDescribed = PlanRequest;
+
+const Message = Type.String();
+const WordedReason = Type.Composite([Reason, Type.Object({ message: Message })]);
+const Reasons = Type.Array(WordedReason);
+
+const WordedPlan = Type.Composite([
+  Type.Omit(Plan, ['steps', 'shifts']),
+  Type.Object({
+    /** What sets the plan apart, in a few words. */
+    character: Type.Optional(Type.String()),
+    steps: Type.Array(
+      Type.Composite([
+        Type.Omit(Step, ['reasons']),
+        Type.Object({ positionName: Type.String(), reasons: Type.Optional(Reasons) }),
+      ]),
+    ),
+    shifts: Type.Array(Type.Composite([Type.Omit(Shift, ['reasons']), Type.Object({ reasons: Reasons })])),
+  }),
+]);
+
+const WordedProblem = Type.Composite([
+  Type.Omit(Problem, ['ways']),
+  Type.Object({
+    message: Message,
+    ways: Type.Optional(Type.Array(Type.Composite([WayOut, Type.Object({ words: Type.String() })]))),
+  }),
+]);
+
+/** A planning response with its sentences and names, as every door gives it. */
+export const ResponseDescribed = Type.Composite([
+  Type.Omit(PlanResponse, ['plans', 'problems']),
+  Type.Object({ plans: Type.Array(WordedPlan, { maxItems: 10 }), problems: Type.Array(WordedProblem) }),
+]);
+
+/** What is answered to a request that cannot be understood. */
+export const ErrorDescribed = Type.Object({
+  error: Type.Object({
+    code: Type.Literal('bad-request'),
+    issues: Type.Array(Type.Object({ path: Type.String(), message: Message })),
+  }),
+});
+
+const Id = Type.Unsafe<string>(Type.Ref('#/$defs/id'));
+/** Milliseconds since 1970. */
+const Time = Type.Number();
+const RequestKept = Type.Unsafe<Request>(Type.Ref('request'));
+
+/** Which of the answers to its request a plan is. */
+const ChoiceDescribed = tagged('kind', [
+  // Not planned yet: the best will be taken.
+  Type.Object({ kind: oneOf(['unplanned']) }),
+  // The planner's best, or another way, as it was when it was chosen.
+  Type.Object({ kind: oneOf(['best', 'way']), fingering: KeptFingering }),
+  // What the second version kept: a number, to be turned into the fingering it stands for.
+  Type.Object({ kind: oneOf(['number']), number: Type.Integer({ minimum: 0, maximum: 9 }) }),
+  // A number out of an old backup, whose fingering nobody can tell any more.
+  Type.Object({ kind: oneOf(['lost']) }),
+]);
+
+/** A plan as it is kept: what was asked, and the fingering that was chosen. */
+export const PlanRecordDescribed = Type.Object({
+  id: Id,
+  /** Given by the user; empty while the brief names it. */
+  name: Type.String(),
+  request: RequestKept,
+  /** Notes as they were typed, also where they cannot be read yet; only with a list of notes. */
+  typed: Type.Optional(Type.String()),
+  choice: ChoiceDescribed,
+  /** The student it was made for; null for nobody in particular. */
+  studentId: either({ type: 'string' }, Id, Type.Null()),
+  tags: Type.Array(Type.String({ pattern: '^.{1,60}$' })),
+  /** The plan that this one was given from, of another student. */
+  givenFrom: Type.Optional(Id),
+  createdAt: Time,
+  changedAt: Time,
+});
+
+/** What a student plays on and with: the part of a request that the student decides. */
+export const PlayingDescribed = Type.Object(PlayingFields, { additionalProperties: false });
+
+export const StudentRecordDescribed = Type.Object({
+  id: Id,
+  name: Type.String(),
+  plays: PlayingDescribed,
+  level: oneOf(LEVELS),
+  /** Positions the student knows; all where undefined. */
+  positions: Type.Optional(PositionRule),
+  /** Clefs the student reads, the home clef first. */
+  clefs: Type.Array(oneOf(CLEFS), { minItems: 1 }),
+  noteNames: oneOf(NOTE_NAMES),
+  /** Whatever the teacher wants to remember. */
+  remark: Type.String(),
+  createdAt: Time,
+  changedAt: Time,
+});
+
+/** A brief kept under a name, to begin other plans from. */
+export const BriefRecordDescribed = Type.Object({
+  id: Id,
+  name: Type.String(),
+  request: RequestKept,
+  createdAt: Time,
+});
+
+/** A record by the name of its own schema. */
+function reference<T extends TSchema>(name: string) {
+  return Type.Unsafe<Static<T>>(Type.Ref(name));
+}
+
+/** A backup file. */
+export const BackupDescribed = Type.Object({
+  format: Type.Literal('dove-path-backup'),
+  version: Type.Integer({ minimum: 1 }),
+  savedAt: Type.Optional(Type.String()),
+  plans: Type.Array(reference<typeof PlanRecordDescribed>('plan')),
+  students: Type.Array(reference<typeof StudentRecordDescribed>('student')),
+  briefs: Type.Array(reference<typeof BriefRecordDescribed>('brief')),
+});
+
+const ID = { type: 'string', pattern: '^[\\w-]{1,64}$' };
+
+/** The JSON Schemas by the name of their file. */
+export const SCHEMAS: Readonly<Record<string, object>> = {
+  request: schema('request', 'A planning request, contract version 1', RequestDescribed, NAMES_DESCRIBED),
+  response: schema('response', 'A planning response, contract version 1', ResponseDescribed),
+  error: schema('error', 'What is answered to a request that cannot be understood', ErrorDescribed),
+  plan: schema('plan', 'A kept plan', PlanRecordDescribed, { id: ID }),
+  student: schema('student', 'A student', StudentRecordDescribed, { id: ID }),
+  brief: schema('brief', 'A kept brief', BriefRecordDescribed, { id: ID }),
+  backup: schema('backup', 'A backup file, version 3', BackupDescribed),
+};
+
+function schema(name: string, title: string, described: object, defs?: object): object {
+  return { $id: `dove-path/${name}`, title, ...described, ...(defs ? { $defs: defs } : {}) };
+}

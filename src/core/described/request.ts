@@ -1,0 +1,93 @@
+import { FINGERS } from '../hand/finger';
+import { HAND_SIZES } from '../hand/profile';
+import { INSTRUMENT_KINDS, SCHOOLS, SIZES } from '../instrument/instruments';
+import {
+  CHROMATIC,
+  EXPLAIN,
+  EXTENSIONS,
+  FOURTH_FINGER,
+  MOST_WAYS,
+  OPEN_STRINGS,
+  STYLES,
+} from '../planner/request';
+import { closed, either, oneOf, Type } from './describe';
+import { MaterialSpec } from './material';
+
+/*
+ * A planning request, described.
+ */
+
+export const FingerDescribed = oneOf(FINGERS);
+export const PositionNumbered = Type.Number({ minimum: 0.5, maximum: 20, multipleOf: 0.5 });
+export const PositionDescribed = either({ type: 'number' }, PositionNumbered, Type.Literal('thumb'));
+
+export const PositionRule = either(
+  { required: ['only'] },
+  closed({ only: Type.Array(PositionDescribed, { minItems: 1 }) }),
+  closed({ from: PositionNumbered, to: PositionDescribed }),
+);
+
+/** The event, counted from 0. */
+const At = Type.Integer({ minimum: 0 });
+const HELD = {
+  finger: Type.Optional(FingerDescribed),
+  /** The string by its open pitch. */
+  string: Type.Optional(Type.String()),
+  position: Type.Optional(PositionDescribed),
+};
+
+export const Lock = closed({ at: At, ...HELD });
+
+/** What must not be at one event: a way of holding it that agrees with all that is named, or a shift that arrives there. */
+export const Forbidding = Type.Object(
+  { at: At, shift: Type.Optional(Type.Unsafe<true>({ const: true })), ...HELD },
+  { additionalProperties: false, minProperties: 2 },
+);
+
+export const Rules = closed({
+  positions: Type.Optional(PositionRule),
+  /** Only these, by open pitch. */
+  strings: Type.Optional(Type.Array(Type.String(), { minItems: 1 })),
+  openStrings: Type.Optional(oneOf(OPEN_STRINGS)),
+  fourthFinger: Type.Optional(oneOf(FOURTH_FINGER)),
+  extensions: Type.Optional(oneOf(EXTENSIONS)),
+  chromatic: Type.Optional(oneOf(CHROMATIC)),
+  locks: Type.Optional(Type.Array(Lock)),
+  never: Type.Optional(Type.Array(Forbidding)),
+});
+
+export const Tempo = closed({
+  bpm: Type.Number({ minimum: 10, maximum: 400 }),
+  beatsPerNote: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 64 })),
+});
+
+const SpreadMm = Type.Number({ minimum: 20, maximum: 300 });
+const HandMeasured = closed({
+  relaxedMm: SpreadMm,
+  fullMm: SpreadMm,
+  fingertipMm: Type.Number({ minimum: 3, maximum: 40 }),
+});
+
+/** The part of a request that its player decides: the instrument as it is strung, the hand and the school. */
+export const PlayingFields = {
+  instrument: oneOf(INSTRUMENT_KINDS),
+  size: Type.Optional(oneOf(SIZES)),
+  tuning: Type.Optional(Type.Array(Type.String(), { minItems: 3, maxItems: 6 })),
+  /** Lowest note of an extension of the lowest string, such as "C1" on a double bass. */
+  extensionTo: Type.Optional(Type.String()),
+  stringLengthMm: Type.Optional(Type.Number({ minimum: 150, maximum: 1300 })),
+  hand: Type.Optional(either({ type: 'object' }, HandMeasured, oneOf(HAND_SIZES))),
+  school: Type.Optional(oneOf(SCHOOLS)),
+};
+
+export const PlanRequest = closed({
+  ...PlayingFields,
+  style: Type.Optional(oneOf(STYLES)),
+  tempo: Type.Optional(Tempo),
+  material: MaterialSpec,
+  rules: Type.Optional(Rules),
+  alternatives: Type.Optional(Type.Integer({ minimum: 1, maximum: MOST_WAYS })),
+  /** Two plans of the answer, counted from 0, to be laid side by side. */
+  compare: Type.Optional(Type.Tuple([Type.Integer(), Type.Integer()])),
+  explain: Type.Optional(oneOf(EXPLAIN)),
+});

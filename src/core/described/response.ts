@@ -1,0 +1,232 @@
+import { VERDICTS } from '../hand/reach';
+import { TERM_NAMES } from '../planner/cost';
+import { COUNTED, FELT, PLAN_MEASURES } from '../planner/explain';
+import { ELEMENTS, PROBLEMS, SHIFT_KINDS } from '../planner/response';
+import { either, oneOf, tagged, Type } from './describe';
+import { FingerDescribed, PositionDescribed, Rules } from './request';
+
+/*
+ * A planning response, described as the core answers it.
+ */
+
+const Count = Type.Integer({ minimum: 0 });
+const Beats = Type.Number({ exclusiveMinimum: 0 });
+const True = Type.Unsafe<true>({ const: true });
+/** True where a bar line was written before the event. */
+const Bar = Type.Optional(True);
+
+export const ResponseEvent = either(
+  { required: ['rest'] },
+  Type.Object({ at: Count, rest: True, beats: Beats, bar: Bar }),
+  Type.Object({
+    at: Count,
+    pitches: Type.Array(Type.String(), { minItems: 1 }),
+    midi: Type.Array(Type.Integer(), { minItems: 1 }),
+    beats: Beats,
+    bar: Bar,
+  }),
+);
+
+export const StopAnswer = Type.Object({
+  string: Type.String(),
+  finger: FingerDescribed,
+  semitones: Type.Integer(),
+  stopMm: Type.Number(),
+  harmonic: Type.Boolean(),
+});
+
+/** Where the hand is: its position, and in thumb position where the thumb lies. */
+const PLACE = {
+  position: PositionDescribed,
+  /** Semitones above the nut; only in thumb position. */
+  thumbAt: Type.Optional(Type.Integer({ minimum: 1 })),
+};
+export const HandPlace = Type.Object(PLACE);
+
+/** Where each finger lies or would fall, in semitones above the open string; fingers without a place are left out. */
+const FingerPlaces = Type.Partial(
+  Type.Object({
+    1: Type.Integer(),
+    2: Type.Integer(),
+    3: Type.Integer(),
+    4: Type.Integer(),
+    T: Type.Integer(),
+  }),
+);
+
+/** What a reason is about. */
+const ReasonData = tagged('kind', [
+  // A note that would have no place were the hand to stay.
+  Type.Object({ kind: oneOf(['no-place']), at: Count, ...PLACE }),
+  // A note that can be held no other way.
+  Type.Object({ kind: oneOf(['only-way']), at: Count, element: oneOf(ELEMENTS) }),
+  // What gets worse without an element.
+  Type.Object({
+    kind: oneOf(['without']),
+    element: oneOf(ELEMENTS),
+    worse: Type.Array(Type.Object({ what: oneOf(COUNTED), more: Type.Integer({ minimum: 1 }) })),
+    felt: Type.Optional(oneOf(FELT)),
+  }),
+]);
+
+export const Reason = Type.Object({
+  code: Type.String(),
+  /** How much dearer the cheapest plan without the element is; left out where there is none. */
+  loss: Type.Optional(Type.Number()),
+  data: ReasonData,
+});
+
+export const Step = Type.Object({
+  at: Count,
+  stops: Type.Array(StopAnswer, { minItems: 1 }),
+  ...PLACE,
+  /** What playing it and getting to it costs; with the term `return` they add up to the plan's cost. */
+  cost: Type.Number({ minimum: 0 }),
+  extended: Type.Boolean(),
+  /** True where the hand leans a semitone out of its position on a fixed thumb (double bass, pivot school). */
+  leaned: Type.Optional(True),
+  /** Where the first and the fourth finger (or the last that has a place) lie, in mm from the nut: the width of the hand. */
+  handMm: Type.Tuple([Type.Number(), Type.Number()]),
+  hand: FingerPlaces,
+  /** Why an extension, the little finger or an open string is used here; only where the request asks to explain all. */
+  reasons: Type.Optional(Type.Array(Reason)),
+});
+
+export const Shift = Type.Object({
+  from: Count,
+  to: Count,
+  fromFinger: FingerDescribed,
+  toFinger: FingerDescribed,
+  fromPosition: PositionDescribed,
+  toPosition: PositionDescribed,
+  /** How far the sliding finger travels. */
+  semitones: Type.Number({ minimum: 0 }),
+  travelMm: Type.Number({ minimum: 0 }),
+  kind: oneOf(SHIFT_KINDS),
+  /** The note the sliding finger passes or lands on, unheard. */
+  guide: Type.Object({ finger: FingerDescribed, string: Type.String(), pitch: Type.String() }),
+  reasons: Type.Array(Reason),
+});
+
+export const ReachAnswer = Type.Object({
+  at: Count,
+  fingers: Type.Tuple([FingerDescribed, FingerDescribed]),
+  spreadMm: Type.Number({ minimum: 0 }),
+  /** Spread over the fullest spread of this pair on this hand. */
+  share: Type.Number({ minimum: 0 }),
+  verdict: oneOf(VERDICTS),
+});
+
+export const FrameAnswer = Type.Object({
+  from: Count,
+  to: Count,
+  string: Type.String(),
+  ...PLACE,
+  /** The fingers that played and where. */
+  fingers: FingerPlaces,
+  gaps: Type.Array(Type.Integer()),
+});
+
+/** What sets a plan apart from the others of its answer. */
+export const Trait = tagged('kind', [
+  Type.Object({ kind: oneOf(['on-strings']), strings: Type.Array(Type.String(), { minItems: 1 }) }),
+  Type.Object({ kind: oneOf(['stays']), ...PLACE }),
+  Type.Object({ kind: oneOf(['one-shift']), onSemitone: Type.Boolean(), at: Count, ...PLACE }),
+  Type.Object({
+    kind: oneOf([
+      'shifts-on-semitones',
+      'no-little-finger',
+      'no-open-string',
+      'shifts-land-on-first',
+      'no-extension',
+      'another-way-back',
+    ]),
+  }),
+  Type.Object({ kind: oneOf(['least']), of: oneOf(PLAN_MEASURES) }),
+  Type.Object({
+    kind: oneOf(['shifts-to']),
+    goals: Type.Array(Type.Object({ at: Count, ...PLACE }), { minItems: 1 }),
+  }),
+  Type.Object({ kind: oneOf(['held']), at: Count, stops: Type.Array(StopAnswer) }),
+  Type.Object({ kind: oneOf(['placed']), at: Count, ...PLACE }),
+  Type.Object({ kind: oneOf(['only']) }),
+]);
+
+const Term = oneOf(TERM_NAMES);
+
+export const Plan = Type.Object({
+  /** What sets this plan apart from the others of the answer. */
+  traits: Type.Optional(Type.Array(Trait)),
+  cost: Type.Number({ minimum: 0 }),
+  /** Adds up to the cost; terms of zero are left out. */
+  terms: Type.Partial(
+    Type.Object(
+      Object.fromEntries(TERM_NAMES.map((name) => [name, Type.Number()])) as Record<
+        (typeof TERM_NAMES)[number],
+        ReturnType<typeof Type.Number>
+      >,
+    ),
+  ),
+  steps: Type.Array(Step),
+  shifts: Type.Array(Shift),
+  reach: Type.Array(ReachAnswer),
+  frames: Type.Array(FrameAnswer),
+});
+
+/** One change to the rules, as it is said. */
+export const RuleChange = tagged('kind', [
+  Type.Object({
+    kind: oneOf(['allow-open-strings', 'allow-little-finger', 'allow-little-shifts', 'allow-extension']),
+  }),
+  Type.Object({ kind: oneOf(['allow-positions']), from: HandPlace, to: HandPlace }),
+  Type.Object({ kind: oneOf(['allow-position']), ...PLACE }),
+  Type.Object({ kind: oneOf(['unlock', 'allow-again']), at: Count }),
+  Type.Object({ kind: oneOf(['allow-string']), string: Type.String() }),
+  Type.Object({ kind: oneOf(['allow-all-strings']) }),
+]);
+
+export const WayOut = Type.Object({ changes: Type.Array(RuleChange, { minItems: 1 }), relax: Rules });
+
+export const Problem = Type.Object({
+  code: oneOf(PROBLEMS),
+  at: Count,
+  /** The two events that no way joins, where each alone has its place. */
+  fight: Type.Optional(Type.Tuple([Count, Count])),
+  /** What is changed by `relax`: the smallest changes that help. */
+  changes: Type.Optional(Type.Array(RuleChange)),
+  relax: Type.Optional(Rules),
+  /** Single changes that would each help, one of a kind, the smallest first. */
+  ways: Type.Optional(Type.Array(WayOut)),
+});
+
+export const TermCompared = Type.Object({ term: Term, first: Type.Number(), second: Type.Number() });
+
+/** A stretch of neighbouring notes that two plans hold otherwise; events from and to are both in it. */
+export const PlaceCompared = Type.Object({
+  from: Count,
+  to: Count,
+  /** What each plan pays for these notes and for getting to each of them and on from the last. */
+  firstCost: Type.Number(),
+  secondCost: Type.Number(),
+});
+
+export const Comparison = Type.Object({
+  /** Terms that either is charged for, those that differ most first. */
+  terms: Type.Array(TermCompared),
+  /** In the order of the line. */
+  places: Type.Array(PlaceCompared),
+});
+
+export const PlanResponse = Type.Object({
+  contract: Type.Literal(1),
+  events: Type.Array(ResponseEvent),
+  /** The signature the material is written in, for drawing: fifths from C major and its name. */
+  key: Type.Object({ fifths: Type.Integer(), name: Type.String() }),
+  /** Time signature, and the beats before the first bar. */
+  time: Type.String(),
+  pickup: Type.Number({ minimum: 0 }),
+  plans: Type.Array(Plan, { maxItems: 11 }),
+  /** Two of the plans laid side by side, where the request asked for it and both are there. */
+  comparison: Type.Optional(Comparison),
+  problems: Type.Array(Problem),
+});

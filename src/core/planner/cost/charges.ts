@@ -1,0 +1,214 @@
+import { FINGER_SLOTS, THUMB } from '../../hand/finger';
+import type { Hold, Stop } from '../../hand/hold';
+import type { Candidate, Context } from './context';
+import {
+  bareShift,
+  barTerm,
+  colourTerm,
+  crossingTerm,
+  crowdingTerm,
+  displaceTerm,
+  easiestShift,
+  extensionHeldTerm,
+  extensionTakenTerm,
+  fourthTerm,
+  heightTerm,
+  lowThumbTerm,
+  openTerm,
+  patternTerm,
+  reachTerm,
+  reshapeTerm,
+  shiftEase,
+  skipTerm,
+  stringsApart,
+  TERM_NAMES,
+  trapTerm,
+  type Transition,
+  type PricedTransition,
+  type TermName,
+  type Touch,
+} from './terms';
+import type { Weights } from './weights';
+
+/*
+ * What a note or a step costs, out of its terms. Every function returns the sum and, where a tally is handed in, lays each term into its
+ * slot: the search asks for sums, the answer for names, and both keep the same account.
+ */
+
+export type Tally = Float64Array;
+
+export const newTally = (): Tally => new Float64Array(TERM_NAMES.length);
+
+const SLOT = Object.fromEntries(TERM_NAMES.map((name, at) => [name, at])) as Record<TermName, number>;
+
+/** The tally by name; terms of zero are left out. */
+export function namedTerms(tally: Tally): Partial<Record<TermName, number>> {
+  return Object.fromEntries(
+    TERM_NAMES.map((name) => [name, tally[SLOT[name]]]).filter(([, cost]) => cost !== 0),
+  );
+}
+
+function add(tally: Tally | undefined, term: TermName, cost: number): number {
+  if (tally) tally[SLOT[term]] += cost;
+  return cost;
+}
+
+/**
+ * What a hold is charged each time it is played.
+ * @param lowest where the hand would lie for this event were there no demands, in semitones above the nut
+ */
+export function chargePlay(
+  context: Context,
+  candidate: Candidate,
+  beats: number,
+  lowest: number,
+  tally?: Tally,
+): number {
+  const { weights, hand } = context.pricing;
+  const { hold, widest } = candidate;
+  let cost = add(tally, 'extension', extensionHeldTerm(weights, hold.extended > 0));
+  if (hold.reread) cost += add(tally, 'frame', weights.reread);
+  if (widest) cost += add(tally, 'reach', reachTerm(weights, hand, widest.share));
+  let pressed = false;
+  let below = 0;
+  for (const stop of hold.stops) {
+    if (stop.finger === 0) {
+      cost += add(tally, 'open', openTerm(weights, beats));
+    } else {
+      pressed = true;
+      cost += chargePressed(context, hold, stop, beats, tally);
+      // The thumb lies across two strings by nature; another finger has to be laid flat.
+      if (stop.finger === below && below !== THUMB) cost += add(tally, 'frame', weights.bar);
+    }
+    below = stop.finger;
+  }
+  if (!pressed) return cost;
+  const { model } = context;
+  const place = model.anchor(hold.position);
+  if (model.thumbUp(hold.position)) cost += add(tally, 'height', lowThumbTerm(weights, place));
+  return cost + add(tally, 'height', heightTerm(weights, place - lowest));
+}
+
+function chargePressed(context: Context, hold: Hold, stop: Stop, beats: number, tally?: Tally): number {
+  const { weights, hand, stops } = context.pricing;
+  const { finger, semitones } = stop;
+  let cost = 0;
+  if (finger === 4) cost += add(tally, 'fourth', fourthTerm(weights, semitones, beats));
+  if (weights.openMissed > 0 && couldRing(context, stop)) cost += add(tally, 'open', weights.openMissed);
+  const below = hold.frame[finger - 1];
+  if (finger !== THUMB && semitones - below === 1)
+    cost += add(tally, 'frame', crowdingTerm(weights, hand, stops[semitones] - stops[below]));
+  return cost;
+}
+
+/** True where a stopped note is in unison with an open string. */
+function couldRing(context: Context, stop: Stop): boolean {
+  const midi = context.setup.strings[stop.string].midi + stop.semitones;
+  return context.setup.strings.some((open) => open.midi === midi);
+}
+
+/** What setting the hand into a hold's frame costs, on arrival or when the frame changes. */
+export function chargeEntry(context: Context, hold: Hold, tally?: Tally): number {
+  return (
+    add(tally, 'frame', patternTerm(context.pricing.weights, hold.unsteady)) +
+    add(tally, 'extension', extensionTakenTerm(context.pricing.weights, hold.extended > 0))
+  );
+}
+
+/** What taking the hand to another position costs; the entry into the new frame comes on top. */
+export function chargeMove(
+  { pricing }: Context,
+  from: Touch,
+  to: Touch,
+  transition: PricedTransition,
+  tally?: Tally,
+): number {
+  const ease = shiftEase(from, to);
+  return (
+    add(tally, 'shift', bareShift(pricing, from, to, ease) * transition.shares[ease]) +
+    add(tally, 'landing', pricing.landings[from.finger * FINGER_SLOTS + to.finger]) +
+    chargeAcross(pricing.weights, stringsApart(from, to), transition, tally)
+  );
+}
+
+/** No move to a touch costs less than this; Infinity to an open string, for which no hand travels. */
+export function leastMove(
+  { pricing }: Context,
+  fromOpen: boolean,
+  to: Touch,
+  transition: PricedTransition,
+): number {
+  if (to.finger === 0) return Infinity;
+  const { shiftBase, landing } = pricing.weights;
+  return shiftBase * transition.shares[easiestShift(fromOpen, to)] + landing[to.finger];
+}
+
+/** What going to a string so many strings away costs, by what has been worked out beforehand where only the sum is asked for. */
+function chargeAcross(weights: Weights, apart: number, transition: PricedTransition, tally?: Tally): number {
+  return tally ? acrossCost(weights, apart, transition, tally) : transition.across[apart];
+}
+
+/** What going to a string so many strings away costs. */
+export function acrossCost(weights: Weights, apart: number, transition: Transition, tally?: Tally): number {
+  if (apart === 0) return 0;
+  return (
+    add(tally, 'crossing', crossingTerm(weights, apart, transition)) +
+    add(tally, 'skip', skipTerm(weights, apart, transition)) +
+    add(tally, 'colour', colourTerm(weights, apart, transition))
+  );
+}
+
+/** What going on in the same position costs, whatever the idle fingers do. */
+export function chargeStay(
+  context: Context,
+  from: Touch,
+  to: Touch,
+  transition: PricedTransition,
+  tally?: Tally,
+): number {
+  const apart = stringsApart(from, to);
+  return (
+    chargeAcross(context.pricing.weights, apart, transition, tally) +
+    chargeCrossed(context, apart, from, to, tally)
+  );
+}
+
+/** What a finger pays that is taken to the next string. */
+function chargeCrossed(context: Context, apart: number, from: Touch, to: Touch, tally?: Tally): number {
+  if (apart !== 1) return 0;
+  const { weights } = context.pricing;
+  return (
+    add(tally, 'displace', trapTerm(weights, from, to)) + add(tally, 'frame', barTerm(weights, from, to))
+  );
+}
+
+/**
+ * What taking another frame costs in a stay, its entry left out: fingers moved on the string, or another pattern on the next one.
+ * @param playing the finger that plays next
+ */
+export function chargeReframe(
+  context: Context,
+  oneString: boolean,
+  { frame: from }: Hold,
+  { frame: to }: Hold,
+  playing: number,
+  tally?: Tally,
+): number {
+  const { weights } = context.pricing;
+  return oneString
+    ? add(tally, 'displace', displaceTerm(weights, from, to, playing))
+    : add(tally, 'frame', reshapeTerm(weights, from, to));
+}
+
+/** What coming back another way than the line went is charged, once for the whole plan. */
+export function chargeReturn(context: Context, same: boolean, tally?: Tally): number {
+  return same ? 0 : add(tally, 'return', context.pricing.weights.otherWayBack);
+}
+
+/** True where every finger lies in the same place in both holds. */
+export function sameFrame({ frame: a }: Hold, { frame: b }: Hold): boolean {
+  if (a === b) return true;
+  for (let finger = 1; finger < a.length; finger++)
+    if (a[finger] !== b[finger] && !(Number.isNaN(a[finger]) && Number.isNaN(b[finger]))) return false;
+  return true;
+}

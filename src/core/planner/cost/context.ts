@@ -1,0 +1,138 @@
+import { holdsFor, type WidestPair } from '../../hand/together';
+import { FINGER_SLOTS } from '../../hand/finger';
+import { NO_FRAME, type DemandedPitch, type HandModel, type Hold } from '../../hand/hold';
+import { handModel } from '../../hand/models';
+import { resolveHand } from '../../hand/profile';
+import { stopMm } from '../../instrument/geometry';
+import { resolveSetup, type Setup } from '../../instrument/setup';
+import type { Music, SoundingEvent } from '../../material/events';
+import { keyAlteration, type Key } from '../../pitch/key';
+import { letterSteps, midiOf, respellings, type Pitch } from '../../pitch/pitch';
+import type { PlanRequest } from '../request';
+import { landingTerm, type Pricing } from './terms';
+import { requestWeights, secondsPerBeat, type Weights } from './weights';
+
+/** Everything one request is planned with: the instrument, the hand on it, the music and the prices. */
+export interface Context {
+  readonly request: PlanRequest;
+  readonly setup: Setup;
+  readonly model: HandModel;
+  readonly music: Music;
+  readonly sounding: readonly SoundingEvent[];
+  readonly pricing: Pricing;
+  readonly secondsPerBeat: number;
+  /** All holds of an event before any demand. */
+  readonly holdsOf: (event: SoundingEvent) => Holds;
+}
+
+export interface Holds {
+  readonly all: readonly Hold[];
+  /** Where the hand would lie were there no demands: first position, or the lowest above it that serves; semitones above the nut. */
+  readonly lowest: number;
+}
+
+/** A hold with the widest spread it asks of the hand. */
+export interface Candidate {
+  readonly hold: Hold;
+  readonly widest: WidestPair | null;
+}
+
+/** @returns the pitch with the ways the hand may read it: a note of the key keeps its letter, an altered one may be either. */
+export function demandedPitch(key: Key, pitch: Pitch): DemandedPitch {
+  const inKey = keyAlteration(key, pitch.letter) === pitch.alteration;
+  const plain = pitch.alteration === 0 || inKey;
+  const others = plain ? [] : respellings(pitch);
+  return { midi: midiOf(pitch), readings: [pitch, ...others].map(letterSteps) };
+}
+
+export function contextFor(
+  request: PlanRequest,
+  music: Music,
+  weights: Weights = requestWeights(request),
+): Context {
+  const setup = resolveSetup(request);
+  const hand = resolveHand(request.instrument, request.hand);
+  const sounding = music.events.filter((event): event is SoundingEvent => event.kind === 'sounding');
+  const demanded = distinctPitches(sounding).map((pitch) => demandedPitch(music.key, pitch));
+  const model = handModel(setup, music.key, demanded, request.school);
+  const pricing: Pricing = {
+    weights,
+    hand,
+    stops: new Float64Array(HIGHEST_STOP + 1).map((_, n) => stopMm(setup.lengthMm, n)),
+    landings: landingsOf(weights),
+    ...restingPlaces(setup, model),
+  };
+  const known = new Map<string, Holds>();
+  function holdsOf(event: SoundingEvent): Holds {
+    const tag = contentTag(event);
+    let holds = known.get(tag);
+    if (!holds) {
+      const pitches = event.pitches.map((pitch) => demandedPitch(music.key, pitch));
+      const all = holdsFor(setup, model, pitches);
+      holds = { all, lowest: lowestAnchor(model, all) };
+      known.set(tag, holds);
+    }
+    return holds;
+  }
+  return {
+    request,
+    setup,
+    model,
+    music,
+    sounding,
+    pricing,
+    secondsPerBeat: secondsPerBeat(request.tempo),
+    holdsOf,
+  };
+}
+
+function lowestAnchor(model: HandModel, holds: readonly Hold[]): number {
+  let lowest = Infinity;
+  for (const hold of holds)
+    if (hold.frame !== NO_FRAME) lowest = Math.min(lowest, model.anchor(hold.position));
+  return Math.max(model.anchor(model.home), lowest);
+}
+
+/** Events of the same content have the same holds. */
+export function contentTag(event: SoundingEvent): string {
+  return event.pitches.map((pitch) => `${letterSteps(pitch)}.${midiOf(pitch)}`).join('+');
+}
+
+function distinctPitches(events: readonly SoundingEvent[]): Pitch[] {
+  const seen = new Map<string, Pitch>();
+  for (const event of events)
+    for (const pitch of event.pitches) seen.set(`${letterSteps(pitch)}.${midiOf(pitch)}`, pitch);
+  return [...seen.values()];
+}
+
+/** Stops up to here are looked up in tables; above every fingerboard, with room for a resting little finger. */
+const HIGHEST_STOP = 60;
+
+function landingsOf(weights: Weights): Float64Array {
+  return new Float64Array(FINGER_SLOTS * FINGER_SLOTS).map((_, at) =>
+    landingTerm(weights, Math.floor(at / FINGER_SLOTS), at % FINGER_SLOTS),
+  );
+}
+
+/** The model's resting places worked out once: the search asks for them at every step. */
+function restingPlaces(setup: Setup, model: HandModel): Pick<Pricing, 'resting' | 'settling'> {
+  const strings = setup.strings.length;
+  const resting = new Float64Array(model.positionCount * strings * FINGER_SLOTS).fill(NaN);
+  const settling = resting.slice();
+  for (let position = 0, at = 0; position < model.positionCount; position++) {
+    for (let string = 0; string < strings; string++, at += FINGER_SLOTS) {
+      for (let finger = 1; finger < FINGER_SLOTS; finger++) {
+        const rest = model.resting(position, string, finger);
+        resting[at + finger] = rest;
+        // The thumb on the neck and the fourth finger in thumb position have no place of their own.
+        settling[at + finger] = Number.isNaN(rest) ? resting[at + 1] : rest;
+      }
+    }
+  }
+  const placeOf = (position: number, string: number, finger: number) =>
+    (position * strings + string) * FINGER_SLOTS + finger;
+  return {
+    resting: (position, string, finger) => resting[placeOf(position, string, finger)],
+    settling: (position, string, finger) => settling[placeOf(position, string, finger)],
+  };
+}

@@ -1,0 +1,5 @@
+/** What fingering costs: the terms, their weights, and what a note, a stay and a move are charged. */
+export * from './charges';
+export * from './context';
+export * from './terms';
+export * from './weights';

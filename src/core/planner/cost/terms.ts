@@ -1,0 +1,294 @@
+import type { HandProfile } from '../../hand/profile';
+import type { Haste, Weights } from './weights';
+
+/*
+ * What a plan is charged for, one named function a term. Costs are in the unit of weights.ts. All functions are pure; the search
+ * and the answer call the same ones, so a plan's terms always add up to its cost.
+ */
+
+export const TERM_NAMES = [
+  'shift',
+  'landing',
+  'crossing',
+  'skip',
+  'extension',
+  'reach',
+  'fourth',
+  'open',
+  'displace',
+  'height',
+  'colour',
+  'frame',
+  'return',
+] as const;
+export type TermName = (typeof TERM_NAMES)[number];
+
+/** What stays the same while one request is planned. */
+export interface Pricing {
+  readonly weights: Weights;
+  readonly hand: HandProfile;
+  /** Distance from the nut in mm of each whole semitone, from the open string up. */
+  readonly stops: Float64Array;
+  /** Where a finger falls when the hand rests in a position, in semitones; NaN where it has no place. */
+  readonly resting: (position: number, string: number, finger: number) => number;
+  /** Which finger arrives, by the one that guided it there: landingTerm at [guide * FINGER_SLOTS + finger]. */
+  readonly landings: Float64Array;
+  /** The same for a sliding finger: one that has no place there is taken with the first. */
+  readonly settling: (position: number, string: number, finger: number) => number;
+}
+
+/**
+ * The part of a hold that the outside sees: where the hand is and what it touches. Two holds with the same touch differ only in
+ * how the idle fingers lie.
+ */
+export interface Touch {
+  readonly position: number;
+  /** Lowest and highest string touched. */
+  readonly string: number;
+  readonly topString: number;
+  /** The finger that leads: the lowest-numbered one pressed, 0 where all is open. */
+  readonly finger: number;
+  /** Its stop in semitones above its string. */
+  readonly semitones: number;
+  readonly leadString: number;
+  /** Number of the place by which plans are told apart. */
+  readonly place: number;
+  /** True where the little finger presses anything. */
+  readonly fourth: boolean;
+  /** True in thumb position, where the thumb has left the neck. */
+  readonly thumbUp: boolean;
+  /** True where the hand meets the body of the instrument. */
+  readonly landmark: boolean;
+  /** Fingers and strings of a double stop or chord as one number; 0 for a single stop. */
+  readonly chord: number;
+}
+
+/** What lies between two neighbouring notes, whatever the fingering. */
+export interface Transition {
+  readonly haste: Haste;
+  /** True where the pitches are a semitone apart. */
+  readonly semitone: boolean;
+  /** True where the line turns round at the first of the two. */
+  readonly turn: boolean;
+  readonly onBeat: boolean;
+  /** True where a rest parts them. */
+  readonly rest: boolean;
+  /** True where the teacher wants no shift here. */
+  readonly noShift: boolean;
+}
+
+/** The same with what it makes of costs, worked out once: the search asks at every step. */
+export interface PricedTransition extends Transition {
+  /** Of the different moments of a piece, in the order they come. */
+  readonly number: number;
+  /** What is left of a shift's bare cost, by its ease. */
+  readonly shares: Float64Array;
+  /** Cost of going to a string so many strings away. */
+  readonly across: Float64Array;
+}
+
+/** Which finger slides on which string, from stop to stop in semitones. */
+export interface Slide {
+  readonly finger: number;
+  readonly string: number;
+  readonly start: number;
+  readonly end: number;
+}
+
+/**
+ * How far the finger that makes a shift slides: the old finger to where it falls in the new position, or, out of an open string,
+ * the arriving finger from where it lay in the old one.
+ */
+export function slide(pricing: Pricing, from: Touch, to: Touch): Slide {
+  if (from.finger === 0) return slideIn(pricing, from, to);
+  const { finger, leadString: string, semitones: start } = from;
+  return { finger, string, start, end: oldFingerEnd(pricing, from, to) };
+}
+
+/** The arriving finger sliding from where it lay in the old position. */
+export function slideIn(pricing: Pricing, from: Touch, to: Touch): Slide {
+  const { finger, leadString: string, semitones: end } = to;
+  return { finger, string, start: newFingerStart(pricing, from, to), end };
+}
+
+function oldFingerEnd(pricing: Pricing, from: Touch, to: Touch): number {
+  if (from.finger === to.finger && from.leadString === to.leadString) return to.semitones;
+  return pricing.settling(to.position, from.leadString, from.finger);
+}
+
+function newFingerStart(pricing: Pricing, from: Touch, to: Touch): number {
+  return pricing.settling(from.position, to.leadString, to.finger);
+}
+
+/** What makes a shift easier or harder at any moment, as bits of one number: it leaves an open string, … */
+const FROM_OPEN = 1;
+/** … goes from one string to another, … */
+const ACROSS = 2;
+/** … reaches the place where the hand meets the body, … */
+const TO_LANDMARK = 4;
+/** … or keeps the fingers of a double stop. */
+const SLIDES = 8;
+export const SHIFT_EASES = 16;
+
+export function shiftEase(from: Touch, to: Touch): number {
+  let ease = to.landmark ? TO_LANDMARK : 0;
+  if (from.finger === 0) ease += FROM_OPEN;
+  else if (from.leadString !== to.leadString) ease += ACROSS;
+  return to.chord > 0 && to.chord === from.chord ? ease + SLIDES : ease;
+}
+
+/** The same of the easiest shift there is to a touch. */
+export function easiestShift(fromOpen: boolean, to: Touch): number {
+  return (fromOpen ? FROM_OPEN : 0) + (to.landmark ? TO_LANDMARK : 0) + (to.chord > 0 ? SLIDES : 0);
+}
+
+/** The disturbance and the travel, whatever the moment. */
+export function bareShift(pricing: Pricing, from: Touch, to: Touch, ease: number): number {
+  const { weights, stops } = pricing;
+  const open = (ease & FROM_OPEN) > 0;
+  const start = open ? newFingerStart(pricing, from, to) : from.semitones;
+  const end = open ? to.semitones : oldFingerEnd(pricing, from, to);
+  const travel = Math.abs(stops[end] - stops[start]) / pricing.hand.relaxedMm;
+  let bare = weights.shiftBase + weights.shiftTravel * travel + weights.shiftTravelSquared * travel * travel;
+  if ((ease & ACROSS) > 0) bare += weights.shiftAcross;
+  else if (!open) bare += weights.shiftPastGoal * pastGoal(from, to, end);
+  return from.thumbUp === to.thumbUp ? bare : bare + weights.thumbChange;
+}
+
+/** What is left of a shift's bare cost, by its ease, the moment and the time there is. */
+export function shiftShare(weights: Weights, ease: number, transition: Transition): number {
+  let share = 1;
+  if (transition.semitone && (ease & ACROSS) === 0) share -= weights.shiftOnSemitone;
+  if (transition.turn) share -= weights.shiftAtTurn;
+  if ((ease & TO_LANDMARK) > 0) share -= weights.shiftToLandmark;
+  if ((ease & SLIDES) > 0) share -= weights.frameSlides;
+  if (!transition.onBeat) share += weights.shiftOffBeat;
+  if ((ease & FROM_OPEN) > 0 || transition.rest) share *= weights.shiftOverOpen;
+  return share * transition.haste.shift;
+}
+
+/** Semitones by which a sliding finger's end lies beyond the goal on the same string, in the direction of the line. */
+function pastGoal(from: Touch, to: Touch, end: number): number {
+  return Math.max(0, to.semitones > from.semitones ? end - to.semitones : to.semitones - end);
+}
+
+/** Which finger arrives after a shift and which one guided it there. */
+export function landingTerm(weights: Weights, guide: number, finger: number): number {
+  const same = guide === finger ? weights.sameFinger[finger] : 0;
+  return weights.landing[finger] + weights.guiding[guide] + same;
+}
+
+/** Strings between two touches: 0 where they share one, 1 for neighbours. */
+export function stringsApart(from: Touch, to: Touch): number {
+  if (to.string > from.topString) return to.string - from.topString;
+  return from.string > to.topString ? from.string - to.topString : 0;
+}
+
+/** Going to the next string. */
+export function crossingTerm(weights: Weights, apart: number, transition: Transition): number {
+  return apart > 0 ? weights.crossing * transition.haste.crossing : 0;
+}
+
+/** Jumping over strings. */
+export function skipTerm(weights: Weights, apart: number, transition: Transition): number {
+  return apart > 1 ? weights.skip * (apart - 1) * transition.haste.crossing : 0;
+}
+
+/** Leaving a string inside a phrase; a rest ends the phrase. */
+export function colourTerm(weights: Weights, apart: number, transition: Transition): number {
+  return apart > 0 && !transition.rest ? weights.colour * transition.haste.colour : 0;
+}
+
+/** Opening the hand beyond its frame. */
+export function extensionTakenTerm(weights: Weights, extended: boolean): number {
+  return extended ? weights.extensionTaken : 0;
+}
+
+/** Keeping it open for a note. */
+export function extensionHeldTerm(weights: Weights, extended: boolean): number {
+  return extended ? weights.extensionHeld : 0;
+}
+
+/**
+ * A spread against this student's hand: nothing while comfortable, rising to the full spread; beyond it only a lock lets it stand.
+ * @param share of the fullest spread, the widest pair of the hold
+ */
+export function reachTerm(weights: Weights, hand: HandProfile, share: number): number {
+  const comfortable = hand.relaxedMm / hand.fullMm;
+  if (share <= comfortable) return 0;
+  if (share > 1 + 1e-9) return weights.beyond * share;
+  return (weights.stretch * (share - comfortable)) / (1 - comfortable);
+}
+
+/** The little finger, more on long notes and above the octave. */
+export function fourthTerm(weights: Weights, semitones: number, beats: number): number {
+  const long = Math.min(3, Math.max(0, beats - 1)) * weights.fourthLong;
+  return weights.fourth + long + (semitones > 12 ? weights.fourthHigh : 0);
+}
+
+/** An open string, more on long notes. */
+export function openTerm(weights: Weights, beats: number): number {
+  return weights.open + Math.min(3, Math.max(0, beats - 1)) * weights.openLong;
+}
+
+/**
+ * Fingers moved by semitones while the hand stays, on one string.
+ * @param playing the finger that plays next
+ */
+export function displaceTerm(
+  weights: Weights,
+  from: readonly number[],
+  to: readonly number[],
+  playing: number,
+): number {
+  let cost = 0;
+  for (let finger = 1; finger < to.length; finger++) {
+    const moved = Math.abs(to[finger] - from[finger]);
+    if (moved > 0)
+      cost +=
+        moved * (finger === playing ? weights.displace * weights.slideOf[finger] : weights.displaceIdle);
+  }
+  return cost;
+}
+
+/** The same finger wanted low on one string and high on the other straight after. */
+export function trapTerm(weights: Weights, from: Touch, to: Touch): number {
+  if (from.finger === 0 || from.finger !== to.finger) return 0;
+  return weights.trap * Math.abs(from.semitones - to.semitones);
+}
+
+/** How far the hand lies from where it must be for a note, in semitones: above it, or below first position. */
+export function heightTerm(weights: Weights, semitonesAway: number): number {
+  return weights.height * Math.abs(semitonesAway);
+}
+
+/** The thumb laid on the strings below their octave. */
+export function lowThumbTerm(weights: Weights, semitones: number): number {
+  return weights.lowThumb * Math.max(0, 12 - semitones);
+}
+
+/** How rare or unsteady the pattern under the fingers is. */
+export function patternTerm(weights: Weights, unsteady: number): number {
+  return weights.pattern * unsteady;
+}
+
+/** The pattern changing as the hand crosses to another string. */
+export function reshapeTerm(weights: Weights, from: readonly number[], to: readonly number[]): number {
+  let moved = 0;
+  for (let finger = 1; finger < 5; finger++) {
+    const gap = Math.abs(to[finger] - from[finger]);
+    if (gap > 0) moved += gap;
+  }
+  return weights.reshape * moved;
+}
+
+/** One finger laid over two neighbouring strings, note after note. */
+export function barTerm(weights: Weights, from: Touch, to: Touch): number {
+  const flat = from.finger !== 0 && from.finger === to.finger && from.semitones === to.semitones;
+  return flat ? weights.bar : 0;
+}
+
+/** Neighbouring fingers a semitone apart where a fingertip is wider than the space between them. */
+export function crowdingTerm(weights: Weights, hand: HandProfile, roomMm: number): number {
+  return roomMm < hand.fingertipMm ? weights.crowding * (1 - roomMm / hand.fingertipMm) : 0;
+}

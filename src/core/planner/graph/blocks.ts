@@ -1,0 +1,108 @@
+import { chargeMove, chargeReframe, chargeStay, leastMove, sameFrame } from '../cost';
+import type { HoldLayer } from './layers';
+import type { Context } from '../cost';
+import { stringsApart, type PricedTransition, type Touch } from '../cost';
+import type { Block } from './trellis';
+
+/*
+ * What lies between two layers: the cost of every step from hold to hold.
+ */
+
+/** One block for each different pair of layers and moment. */
+export function blocksFor(
+  context: Context,
+  layers: readonly HoldLayer[],
+  transitions: readonly PricedTransition[],
+): Block[] {
+  const known = new Map<number, Block>();
+  const most = layers.length;
+  return transitions.map((transition, t) => {
+    const [from, to] = [layers[t], layers[t + 1]];
+    const tag = (from.number * most + to.number) * most + transition.number;
+    let block = known.get(tag);
+    if (!block) {
+      block = blockBetween(context, from, to, transition);
+      known.set(tag, block);
+    }
+    return block;
+  });
+}
+
+function blockBetween(context: Context, from: HoldLayer, to: HoldLayer, transition: PricedTransition): Block {
+  const { stayStart, stayTo, stayCost } = staysBetween(context, from, to, transition);
+  return {
+    moves: new Float64Array(from.touches * to.touches),
+    workOut(row, column) {
+      const [a, b] = [from.touchList[row], to.touchList[column]];
+      return transition.noShift || !mayMove(context, a, b) ? Infinity : chargeMove(context, a, b, transition);
+    },
+    least: leastMoves(context, from, to, transition),
+    stayStart,
+    stayTo,
+    stayCost,
+  };
+}
+
+function leastMoves(
+  context: Context,
+  from: HoldLayer,
+  to: HoldLayer,
+  transition: PricedTransition,
+): Float64Array {
+  const open = from.touchList.some(({ finger }) => finger === 0);
+  const least = new Float64Array(to.touches);
+  for (let column = 0; column < to.touches; column++)
+    least[column] = leastMove(context, open, to.touchList[column], transition);
+  return least;
+}
+
+/** What goes on in one position: every hold of a touch joined to every hold of each touch there. */
+function staysBetween(
+  context: Context,
+  from: HoldLayer,
+  to: HoldLayer,
+  transition: PricedTransition,
+): Pick<Block, 'stayStart' | 'stayTo' | 'stayCost'> {
+  const stayStart = new Int32Array(from.nodes + 1);
+  const room = countStays(from, to);
+  const stayTo = new Int32Array(room);
+  const stayCost = new Float64Array(room);
+  let at = 0;
+  for (let row = 0; row < from.touches; row++) {
+    const a = from.touchList[row];
+    const columns = to.touchesAt[a.position];
+    for (let u = from.touchStart[row]; u < from.touchStart[row + 1]; u++) {
+      const { hold } = from.candidates[u];
+      for (const column of columns ?? []) {
+        const b = to.touchList[column];
+        const shared = chargeStay(context, a, b, transition);
+        const oneString = stringsApart(a, b) === 0;
+        for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
+          const next = to.candidates[v].hold;
+          stayTo[at] = v;
+          stayCost[at++] = sameFrame(hold, next)
+            ? shared
+            : shared + to.entry[v] + chargeReframe(context, oneString, hold, next, b.finger);
+        }
+      }
+      stayStart[u + 1] = at;
+    }
+  }
+  return { stayStart, stayTo, stayCost };
+}
+
+function countStays(from: HoldLayer, to: HoldLayer): number {
+  let count = 0;
+  from.touchList.forEach(({ position }, row) => {
+    for (const column of to.touchesAt[position] ?? []) count += sizeOf(from, row) * sizeOf(to, column);
+  });
+  return count;
+}
+
+const sizeOf = ({ touchStart }: HoldLayer, touch: number) => touchStart[touch + 1] - touchStart[touch];
+
+/** The hand travels to press a note, not to let an open string ring; a weak little finger may be kept out of it. */
+function mayMove(context: Context, from: Touch, to: Touch): boolean {
+  if (from.position === to.position || to.finger === 0) return false;
+  return context.request.rules?.fourthFinger !== 'no-shift' || !(from.fourth || to.fourth);
+}

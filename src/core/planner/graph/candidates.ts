@@ -1,0 +1,70 @@
+import { widestPair, type WidestPair } from '../../hand/together';
+import { NO_FRAME, type Hold } from '../../hand/hold';
+import type { SoundingEvent } from '../../material/events';
+import { holdAllowed, lockHeld } from './rules';
+import type { Forbidding, Lock } from '../request';
+import type { Candidate, Context } from '../cost';
+
+/*
+ * What the teacher's demands and this hand leave of an event's holds.
+ */
+
+/**
+ * How many semitones above where the hand would lie a note is looked for, where nobody asks for more: an octave. Nobody plays a note
+ * higher up a lower string but for a string or position that was demanded.
+ */
+const MOST_ABOVE = 12;
+/** The same for a hand with the thumb up: a fifth. The thumb is laid on the strings for what the neck hand does not have near. */
+const THUMB_ABOVE = 7;
+
+/** Holds of an event that the demands and locks leave; a spread beyond the hand stands only where locked. */
+export function candidatesFor(context: Context, event: SoundingEvent, locks: readonly Lock[]): Candidate[] {
+  const rules = context.request.rules ?? {};
+  const anyHeight = rules.strings !== undefined || rules.positions !== undefined || locks.length > 0;
+  const never = forbidden(context, event);
+  const { setup, model, pricing } = context;
+  const { all, lowest } = context.holdsOf(event);
+  const highestFor = ({ position }: Hold) =>
+    anyHeight ? Infinity : lowest + (model.thumbUp(position) ? THUMB_ABOVE : MOST_ABOVE);
+  const candidates: Candidate[] = [];
+  for (const hold of all) {
+    if (hold.frame !== NO_FRAME && model.anchor(hold.position) > highestFor(hold)) continue;
+    if (!takesOctave(event, hold)) continue;
+    if (!holdAllowed(setup, model, rules, hold)) continue;
+    if (never.some((one) => !('shift' in one) && lockHeld(setup, model, one, hold))) continue;
+    if (!locks.every((lock) => lockHeld(setup, model, lock, hold))) continue;
+    const widest = widestPair(hold, pricing.hand, pricing.stops);
+    if (tooWide(widest) && locks.length === 0) continue;
+    candidates.push({ hold, widest });
+  }
+  return candidates;
+}
+
+/** True where a hold asks more than this hand's fullest spread. */
+export function beyondHand({ pricing }: Context, hold: Hold): boolean {
+  return tooWide(widestPair(hold, pricing.hand, pricing.stops));
+}
+
+function tooWide(widest: WidestPair | null): boolean {
+  return widest !== null && widest.share > 1 + 1e-9;
+}
+
+/** True where an octave is taken as the material wants it; a lock may ask for what it likes. */
+export function takesOctave({ octave }: SoundingEvent, hold: Hold): boolean {
+  return octave === undefined || neighbouringFingers(hold) === (octave === 'fingered');
+}
+
+/** True where two notes are taken by 1 and 3 or by 2 and 4. */
+function neighbouringFingers(hold: Hold): boolean {
+  const fingers = hold.stops.map((stop) => stop.finger).sort();
+  return fingers.join() === '1,3' || fingers.join() === '2,4';
+}
+
+/** What must not be at an event. */
+export function forbidden(context: Context, event: SoundingEvent): Forbidding[] {
+  return (context.request.rules?.never ?? []).filter((one) => one.at === event.at);
+}
+
+export function locksAt(context: Context, event: SoundingEvent): Lock[] {
+  return (context.request.rules?.locks ?? []).filter((lock) => lock.at === event.at);
+}

@@ -1,0 +1,9 @@
+/** All that could be played, as a trellis: a layer of candidates an event, a block of priced steps between two layers. */
+export { buildTrellis, type HoldTrellis } from './build';
+export { beyondHand, candidatesFor, takesOctave } from './candidates';
+export { foldLattice, type Alike } from './fold';
+export { width, type Lattice } from './lattice';
+export { chargeEvent, tallyOf, type Terms } from './pathcost';
+export { positionAllowed, positionOrder } from './rules';
+export { moveCost, placeAt, stepCost, type Block, type Layer, type Path, type Trellis } from './trellis';
+export { alikeIn, comesBackAlike } from './wayback';

@@ -1,0 +1,66 @@
+import {
+  chargeEntry,
+  chargeMove,
+  chargePlay,
+  chargeReframe,
+  chargeStay,
+  newTally,
+  sameFrame,
+  type Tally,
+} from '../cost';
+import type { Context } from '../cost';
+import { stringsApart, type TermName } from '../cost';
+import type { Path } from './trellis';
+import type { HoldTrellis } from './build';
+
+export type Terms = Readonly<Partial<Record<TermName, number>>>;
+
+/** The terms of a path from event `first` to event `last`, as if it began and ended there. */
+export function tallyOf(
+  context: Context,
+  trellis: HoldTrellis,
+  path: Path,
+  first: number,
+  last: number,
+): Tally {
+  const tally = newTally();
+  for (let t = first; t <= last; t++) chargeEvent(context, trellis, path, t, tally, t === first);
+  return tally;
+}
+
+/**
+ * What playing event t and getting to it costs; at the opening the hand is set without a step.
+ * @returns the sum of what was laid into the tally
+ */
+export function chargeEvent(
+  context: Context,
+  trellis: HoldTrellis,
+  path: Path,
+  t: number,
+  tally: Tally,
+  opening = t === 0,
+): number {
+  const layer = trellis.layers[t];
+  const candidate = layer.candidates[path[t]];
+  const played = chargePlay(context, candidate, layer.beats, layer.lowest, tally);
+  return (
+    played +
+    (opening ? chargeEntry(context, candidate.hold, tally) : chargeStep(context, trellis, path, t, tally))
+  );
+}
+
+/** The step from event t - 1 to event t. */
+function chargeStep(context: Context, trellis: HoldTrellis, path: Path, t: number, tally: Tally): number {
+  const [before, layer] = [trellis.layers[t - 1], trellis.layers[t]];
+  const from = before.touchList[before.touchOf[path[t - 1]]];
+  const to = layer.touchList[layer.touchOf[path[t]]];
+  const held = before.candidates[path[t - 1]].hold;
+  const { hold } = layer.candidates[path[t]];
+  const transition = trellis.transitions[t - 1];
+  if (from.position !== to.position)
+    return chargeMove(context, from, to, transition, tally) + chargeEntry(context, hold, tally);
+  const stay = chargeStay(context, from, to, transition, tally);
+  if (sameFrame(held, hold)) return stay;
+  const reframe = chargeReframe(context, stringsApart(from, to) === 0, held, hold, to.finger, tally);
+  return stay + chargeEntry(context, hold, tally) + reframe;
+}

@@ -1,0 +1,38 @@
+import type { Setup } from '../../instrument/setup';
+import { slotOf } from '../../hand/finger';
+import type { HandModel, Hold, PositionNumber } from '../../hand/hold';
+import type { Lock, PositionRule, Rules } from '../request';
+
+/** Orders position numbers along the neck: thumb position lies above all numbered ones. */
+export function positionOrder(position: PositionNumber): number {
+  return position === 'thumb' ? Infinity : position;
+}
+
+export function positionAllowed(rule: PositionRule | undefined, position: PositionNumber): boolean {
+  if (!rule) return true;
+  if ('only' in rule) return rule.only.includes(position);
+  const order = positionOrder(position);
+  return order >= rule.from && order <= positionOrder(rule.to);
+}
+
+/** Says of a hold whether the teacher's demands let it stand; locks come on top, by event. */
+export function holdAllowed(setup: Setup, model: HandModel, rules: Rules, hold: Hold): boolean {
+  if (!positionAllowed(rules.positions, model.label(hold.position))) return false;
+  if (rules.extensions === 'never' && hold.extended > 0) return false;
+  return hold.stops.every(
+    (stop) =>
+      (rules.strings === undefined || rules.strings.includes(setup.strings[stop.string].name)) &&
+      (rules.openStrings !== 'never' || stop.finger !== 0) &&
+      (rules.fourthFinger !== 'never' || stop.finger !== 4),
+  );
+}
+
+/** True where a hold has a stop with the locked finger on the locked string, in the locked position. */
+export function lockHeld(setup: Setup, model: HandModel, lock: Lock, hold: Hold): boolean {
+  if (lock.position !== undefined && model.label(hold.position) !== lock.position) return false;
+  return hold.stops.some(
+    (stop) =>
+      (lock.finger === undefined || stop.finger === slotOf(lock.finger)) &&
+      (lock.string === undefined || setup.strings[stop.string].name === lock.string),
+  );
+}

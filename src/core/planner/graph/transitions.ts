@@ -1,0 +1,54 @@
+import type { MusicEvent } from '../../material/events';
+import { midiOf } from '../../pitch/pitch';
+import { forbidden } from './candidates';
+import { acrossCost } from '../cost';
+import type { Context } from '../cost';
+import { SHIFT_EASES, shiftShare, type Transition, type PricedTransition } from '../cost';
+import { hasteFor } from '../cost';
+
+/*
+ * What lies between two neighbouring notes, whatever the fingering. Most moments of a piece are alike; equal ones are one.
+ */
+
+/** The moments of a stage, one between each two neighbouring sounding events. */
+export function transitionsOf(context: Context): PricedTransition[] {
+  const { events } = context.music;
+  const { sounding } = context;
+  const onsets: number[] = [];
+  events.reduce((onset, event) => (onsets.push(onset), onset + event.beats), 0);
+  const top = sounding.map((event) => midiOf(event.pitches[event.pitches.length - 1]));
+  const known = new Map<string, PricedTransition>();
+  return sounding.slice(1).map((event, t) => {
+    const before = sounding[t];
+    const beats = onsets[event.at] - onsets[before.at];
+    const came = t > 0 ? top[t] - top[t - 1] : 0;
+    const goes = top[t + 1] - top[t];
+    const semitone = Math.abs(goes) === 1;
+    const turn = came * goes < 0;
+    const onBeat = Number.isInteger(onsets[event.at]);
+    const rest = hasRest(events, before.at, event.at);
+    const noShift = forbidden(context, event).some((one) => 'shift' in one);
+    const tag = `${beats}${semitone}${turn}${onBeat}${rest}${noShift}`;
+    let transition = known.get(tag);
+    if (!transition) {
+      const haste = hasteFor(Math.max(0.01, beats * context.secondsPerBeat));
+      transition = priced(context, { haste, semitone, turn, onBeat, rest, noShift }, known.size);
+      known.set(tag, transition);
+    }
+    return transition;
+  });
+}
+
+function priced({ pricing, setup }: Context, transition: Transition, number: number): PricedTransition {
+  const { weights } = pricing;
+  const { haste, semitone, turn, onBeat, rest, noShift } = transition;
+  const shares = new Float64Array(SHIFT_EASES);
+  for (let ease = 0; ease < SHIFT_EASES; ease++) shares[ease] = shiftShare(weights, ease, transition);
+  const across = new Float64Array(setup.strings.length);
+  for (let apart = 0; apart < across.length; apart++) across[apart] = acrossCost(weights, apart, transition);
+  return { haste, semitone, turn, onBeat, rest, noShift, number, shares, across };
+}
+
+function hasRest(events: readonly MusicEvent[], from: number, to: number): boolean {
+  return to - from > 1 && events.slice(from + 1, to).some((event) => event.kind === 'rest');
+}

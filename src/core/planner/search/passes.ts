@@ -1,0 +1,147 @@
+import { moveCost, type Block, type Layer, type Trellis } from '../graph';
+
+/*
+ * Least costs from the start to every node and from every node to the end, by dynamic programming over a whole trellis. A move that cannot
+ * be the cheapest by what it costs at least is never worked out.
+ */
+
+/** Least costs of arriving at every node, its own cost left out, and of finishing from it, its own cost included. */
+export interface Passes {
+  /** Number of each layer's first node, all nodes numbered in one row: costs lie at [first[t] + node]. At the end how many there are. */
+  readonly first: Int32Array;
+  readonly forward: Float64Array;
+  readonly backward: Float64Array;
+}
+
+/** Both passes over a trellis: worked out once for everything that is asked about it. */
+export function passesOver({ layers, blocks }: Trellis): Passes {
+  const first = new Int32Array(layers.length + 1);
+  for (let t = 0; t < layers.length; t++) first[t + 1] = first[t] + layers[t].nodes;
+  const [forward, backward] = [
+    new Float64Array(first[layers.length]),
+    new Float64Array(first[layers.length]),
+  ];
+  const room = new Float64Array(layers.reduce((most, { touches }) => Math.max(most, touches), 0));
+  forward.fill(Infinity);
+  forward.set(layers[0].entry);
+  for (let t = 0; t + 1 < layers.length; t++)
+    arrive(blocks[t], layers[t], layers[t + 1], forward, first[t], first[t + 1], room);
+  const last = layers.length - 1;
+  backward.set(layers[last].cost, first[last]);
+  for (let t = last - 1; t >= 0; t--)
+    finish(blocks[t], layers[t], layers[t + 1], backward, first[t], first[t + 1], room);
+  return { first, forward, backward };
+}
+
+/** Cost of the cheapest path of all; Infinity where there is none. */
+export function leastCost({ first, forward, backward }: Passes): number {
+  let least = Infinity;
+  for (let node = 0; node < first[1]; node++) least = Math.min(least, forward[node] + backward[node]);
+  return least;
+}
+
+/** Cost of the cheapest path through the node that lies worst of all that lie on any. */
+export function mostCost({ forward, backward }: Passes): number {
+  let most = 0;
+  for (let node = 0; node < forward.length; node++) {
+    const cost = forward[node] + backward[node];
+    if (cost > most && cost < Infinity) most = cost;
+  }
+  return most;
+}
+
+/**
+ * Least cost of arriving at each node of the next layer.
+ * @param here where this layer's costs lie
+ * @param ahead where the next layer's are to lie
+ * @param leave room for a number a touch
+ */
+function arrive(
+  block: Block,
+  layer: Layer,
+  next: Layer,
+  forward: Float64Array,
+  here: number,
+  ahead: number,
+  leave: Float64Array,
+) {
+  const { least, stayStart, stayTo, stayCost } = block;
+  for (let touch = 0; touch < layer.touches; touch++) {
+    let cheapest = Infinity;
+    for (let node = layer.touchStart[touch]; node < layer.touchStart[touch + 1]; node++) {
+      const paid = forward[here + node] + layer.cost[node];
+      if (paid < cheapest) cheapest = paid;
+      for (let stay = stayStart[node]; stay < stayStart[node + 1]; stay++) {
+        const to = ahead + stayTo[stay];
+        const cost = paid + stayCost[stay];
+        if (cost < forward[to]) forward[to] = cost;
+      }
+    }
+    leave[touch] = cheapest;
+  }
+  for (let to = 0; to < next.touches; to++) {
+    const [start, end] = [next.touchStart[to], next.touchStart[to + 1]];
+    let limit = 0;
+    for (let node = start; node < end; node++) {
+      const bare = forward[ahead + node] - next.entry[node];
+      if (bare > limit) limit = bare;
+    }
+    let moved = Infinity;
+    for (let touch = 0; touch < layer.touches; touch++) {
+      if (leave[touch] + least[to] >= limit) continue;
+      const cost = leave[touch] + moveCost(block, touch, to);
+      if (cost < moved) moved = cost;
+      if (cost < limit) limit = cost;
+    }
+    for (let node = start; node < end; node++) {
+      const cost = moved + next.entry[node];
+      if (cost < forward[ahead + node]) forward[ahead + node] = cost;
+    }
+  }
+}
+
+/**
+ * Least cost from each node of a layer to the end.
+ * @param here where this layer's costs are to lie
+ * @param ahead where the next layer's lie
+ * @param arrival room for a number a touch
+ */
+function finish(
+  block: Block,
+  layer: Layer,
+  next: Layer,
+  backward: Float64Array,
+  here: number,
+  ahead: number,
+  arrival: Float64Array,
+) {
+  const { least, stayStart, stayTo, stayCost } = block;
+  for (let to = 0; to < next.touches; to++) {
+    let cheapest = Infinity;
+    for (let node = next.touchStart[to]; node < next.touchStart[to + 1]; node++) {
+      const cost = next.entry[node] + backward[ahead + node];
+      if (cost < cheapest) cheapest = cost;
+    }
+    arrival[to] = cheapest;
+  }
+  for (let touch = 0; touch < layer.touches; touch++) {
+    const [start, end] = [layer.touchStart[touch], layer.touchStart[touch + 1]];
+    let limit = 0;
+    for (let node = start; node < end; node++) {
+      let cheapest = Infinity;
+      for (let stay = stayStart[node]; stay < stayStart[node + 1]; stay++) {
+        const cost = stayCost[stay] + backward[ahead + stayTo[stay]];
+        if (cost < cheapest) cheapest = cost;
+      }
+      backward[here + node] = cheapest;
+      if (cheapest > limit) limit = cheapest;
+    }
+    for (let to = 0; to < next.touches; to++) {
+      if (arrival[to] + least[to] >= limit) continue;
+      const cost = arrival[to] + moveCost(block, touch, to);
+      if (cost < limit) limit = cost;
+    }
+    for (let node = start; node < end; node++)
+      backward[here + node] = layer.cost[node] + Math.min(backward[here + node], limit);
+  }
+}

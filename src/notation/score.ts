@@ -1,0 +1,114 @@
+import {
+  barsOf,
+  onsetsOf,
+  readTime,
+  type Bar,
+  type Clef,
+  type InstrumentKind,
+  type Plan,
+  type PlanResponse,
+} from '../core';
+
+/*
+ * What a drawing of notes is made of, and what follows from it for every note.
+ */
+
+/** The notes with their signature and bars; of an answer, or of a few notes by themselves. */
+export type Music = Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup'>;
+
+export interface Score {
+  readonly music: Music;
+  /** How the notes are held; nothing is written over them where there is none. */
+  readonly steps: Plan['steps'];
+  /** Names of the strings, low to high. */
+  readonly strings: readonly string[];
+  readonly instrument: InstrumentKind;
+  /** The clef of each event. */
+  readonly clefs: readonly Clef[];
+  /** Events that are guide notes: touched on the way, not heard. */
+  readonly guides?: ReadonlySet<number>;
+  /** False for a few notes that are no bars. */
+  readonly barred: boolean;
+}
+
+/** What is written besides the notes. */
+export interface Marks {
+  readonly fingers: boolean;
+  readonly numerals: boolean;
+  /** Positions as brackets over the notes. */
+  readonly positions: boolean;
+  readonly barNumbers: boolean;
+}
+
+export const ALL_MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbers: true };
+
+/** Where the columns of a drawing lie, in px. */
+export interface Layout {
+  readonly width: number;
+  readonly height: number;
+  /** Left edge of an event's column; for the event after the last the end of the drawing. */
+  readonly left: (at: number) => number;
+  /** How much the engraving is enlarged. */
+  readonly scale: number;
+}
+
+/** Columns that are all of one width. */
+export function evenLayout(events: number, column: number, height: number, scale: number): Layout {
+  return { width: events * column, height, left: (at) => at * column, scale };
+}
+
+export function middleOf({ left }: Layout, at: number): number {
+  return (left(at) + left(at + 1)) / 2;
+}
+
+/** A stretch of an event that lies within one bar. */
+export interface Part {
+  /** In quarter notes. */
+  readonly quarters: number;
+  /** True where a bar line stands before it. */
+  readonly bar: Bar | null;
+}
+
+const EXACT = 1e-6;
+
+/** For each event its parts: a note that is held over a bar line is written as two, tied. */
+export function partsOf({ music, barred }: Pick<Score, 'music' | 'barred'>): Part[][] {
+  const { of } = readTime(music.time);
+  const quarters = (beats: number) => (beats * 4) / of;
+  if (!barred) return music.events.map(({ beats }) => [{ quarters: quarters(beats), bar: null }]);
+  const onsets = onsetsOf(music.events);
+  const bars = barsOf(music, onsets);
+  let next = 0;
+  return music.events.map((_, at) => {
+    const [start, end] = [onsets[at], onsets[at + 1]];
+    const parts: Part[] = [];
+    let from = start;
+    let bar: Bar | null = null;
+    while (next < bars.length && bars[next].start < end - EXACT) {
+      const begins = bars[next];
+      if (begins.start > from + EXACT) {
+        parts.push({ quarters: quarters(begins.start - from), bar });
+        from = begins.start;
+      }
+      bar = begins;
+      next++;
+    }
+    parts.push({ quarters: quarters(end - from), bar });
+    return parts;
+  });
+}
+
+/** Events at whose beginning a bar begins: there a line of music may break. */
+export function barStarts(parts: readonly (readonly Part[])[]): ReadonlySet<number> {
+  return new Set(parts.flatMap(([first], at) => (first.bar ? [at] : [])));
+}
+
+/** The page's own ink, so that the staff follows light and dark. */
+export const INK = 'currentColor';
+
+/** A note as it was drawn, for what is written over it. */
+export interface Drawn {
+  readonly at: number;
+  /** Upper edge of head and stem, in the notation package's units. */
+  readonly top: number;
+}

@@ -1,0 +1,138 @@
+import { samePlace, type Plan } from '../core';
+import { positionName } from '../wording/places';
+import { extensionMarks, restezMarks, type Stay } from './marks';
+import { INK, middleOf, type Drawn, type Layout, type Marks, type Part, type Score } from './score';
+
+/*
+ * What is written over and under the notes: fingers, strings, positions, bar numbers.
+ */
+
+/** Fingers are set as everywhere else in the app. */
+const FONT = 'Atkinson Hyperlegible Next Variable, sans-serif';
+/** Height of a line of fingers, in the notation package's units. */
+const LINE = 13.5;
+const NUMERALS = ['I', 'II', 'III', 'IV', 'V', 'VI'];
+const SVG = 'http://www.w3.org/2000/svg';
+/** The thumb sign of the music font. */
+const THUMB_SIGN = '\uE624';
+/** Where position brackets lie, from the top. */
+const BRACKET_Y = 12;
+const BAR_NUMBER_Y = 70;
+
+interface Context {
+  readonly parts: readonly (readonly Part[])[];
+  readonly drawn: readonly Drawn[];
+  readonly staveBottom: number;
+  readonly first: number;
+  readonly last: number;
+}
+
+export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks: Marks, context: Context) {
+  const pen = penOn(box, layout);
+  const { steps, guides } = score;
+  const byAt = new Map(steps.map((step) => [step.at, step]));
+  const numerals = marks.numerals ? stringChanges(steps, score.strings) : new Map<number, string>();
+  const extensions = extensionMarks(steps);
+  for (const { at, top } of context.drawn) {
+    const step = byAt.get(at);
+    if (!step || !marks.fingers) continue;
+    const fingers = step.stops.map(({ finger }) => String(finger));
+    let y = top - 9;
+    for (const finger of fingers) {
+      pen.write(guides?.has(at) ? `(${finger})` : finger, at, y, 15, 700);
+      y -= LINE;
+    }
+    const numeral = numerals.get(at);
+    if (numeral) {
+      pen.write(numeral, at, y - 2, 11, 400);
+      y -= LINE - 2.5;
+    }
+    if (extensions.has(at)) pen.write('ext.', at, y - 2, 10, 400);
+  }
+  const inView = ({ from, to }: Stay) => to >= context.first && from < context.last;
+  if (marks.positions) {
+    for (const stay of staysOf(steps).filter(inView))
+      pen.bracket(positionName(stay.position, score.instrument), stay, BRACKET_Y);
+  } else {
+    for (const stay of restezMarks(steps).filter(inView)) pen.stay(stay, context.staveBottom + 44);
+  }
+  if (marks.barNumbers)
+    context.parts.slice(context.first, context.last).forEach(([{ bar }], n) => {
+      if (bar && bar.number > 1) pen.small(String(bar.number), layout.left(context.first + n), BAR_NUMBER_Y);
+    });
+}
+
+interface Position extends Stay {
+  readonly position: Plan['steps'][number]['position'];
+}
+
+/** Each position with the notes for which it holds. */
+function staysOf(steps: Plan['steps']): Position[] {
+  const stays: { from: number; to: number; position: Position['position'] }[] = [];
+  steps.forEach((step, t) => {
+    const before = steps[t - 1];
+    if (before && samePlace(before, step)) stays[stays.length - 1].to = step.at;
+    else stays.push({ from: step.at, to: step.at, position: step.position });
+  });
+  return stays;
+}
+
+/** Numeral of the string at each event where it changes; I is the highest. */
+function stringChanges(steps: Plan['steps'], strings: readonly string[]): Map<number, string> {
+  const changes = new Map<number, string>();
+  let last = '';
+  for (const { at, stops } of steps) {
+    const [{ string }] = stops;
+    if (string !== last) changes.set(at, NUMERALS[strings.length - 1 - strings.indexOf(string)] ?? '');
+    last = string;
+  }
+  return changes;
+}
+
+/** Writes into a drawing, in the notation package's units. */
+function penOn(box: HTMLElement, layout: Layout) {
+  const svg = box.querySelector('svg');
+  const { scale } = layout;
+  const add = (name: string, attributes: Readonly<Record<string, string | number>>, text?: string) => {
+    const element = document.createElementNS(SVG, name);
+    for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, String(value));
+    if (text !== undefined) element.textContent = text;
+    svg?.append(element);
+  };
+  const line = (d: string, dashes?: string) =>
+    add('path', { d, fill: 'none', stroke: INK, ...(dashes ? { 'stroke-dasharray': dashes } : {}) });
+
+  function write(text: string, at: number, y: number, size: number, weight: number) {
+    const thumb = text === 'T';
+    const place = { x: middleOf(layout, at) / scale, y, 'text-anchor': 'middle', fill: INK };
+    // The music font measures its signs by the staff, not by letters.
+    const font = thumb
+      ? { 'font-size': size * 2.9, 'font-weight': 400, 'font-family': 'Bravura' }
+      : { 'font-size': size, 'font-weight': weight, 'font-family': FONT };
+    add('text', { ...place, ...font }, thumb ? THUMB_SIGN : text);
+  }
+
+  return {
+    write,
+    /** A small number at a place in px. */
+    small(text: string, x: number, y: number) {
+      add(
+        'text',
+        { x: x / scale + 2, y, 'font-size': 9, 'font-family': FONT, fill: INK, opacity: 0.75 },
+        text,
+      );
+    },
+    /** "restez" and a broken line as long as the hand stays up. */
+    stay({ from, to }: Stay, y: number) {
+      write('restez', from, y, 10.5, 400);
+      const [start, end] = [middleOf(layout, from) / scale + 20, layout.left(to + 1) / scale - 6];
+      if (end > start) line(`M${start} ${y - 3}H${end}V${y - 8}`, '4 3');
+    },
+    /** A position over the notes for which it holds. */
+    bracket(words: string, { from, to }: Stay, y: number) {
+      const [start, end] = [layout.left(from) / scale + 4, layout.left(to + 1) / scale - 4];
+      add('text', { x: start, y: y - 2, 'font-size': 10.5, 'font-family': FONT, fill: INK }, words);
+      line(`M${start} ${y + 6}V${y + 1}H${end}V${y + 6}`);
+    },
+  };
+}

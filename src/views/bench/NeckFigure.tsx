@@ -1,0 +1,88 @@
+import { Neck } from '../../board/Neck';
+import {
+  checkpointsFor,
+  crowdedPairs,
+  midiOf,
+  parsePitch,
+  pitchName,
+  playedNotes,
+  resolveHand,
+  ringing,
+  stopMm,
+  type Plan,
+  type PlanRequest,
+  type ResponseEvent,
+  type Setup,
+  type Step,
+} from '../../core';
+import { crowdWords, shortCheck } from '../../wording/findings';
+import { sentence } from '../../wording/grammar';
+import { noteWords } from '../../wording/notes';
+import { fingerWords } from '../../wording/places';
+
+interface Props {
+  readonly events: readonly ResponseEvent[];
+  readonly plan: Plan;
+  readonly request: PlanRequest;
+  readonly setup: Setup;
+  readonly cursor: number;
+}
+
+/** The neck at the note under the cursor, with what there is to know about it. */
+export function NeckFigure({ events, plan, request, setup, cursor }: Props) {
+  const step = plan.steps.find((candidate) => candidate.at === cursor);
+  if (!step) return null;
+  const hand = resolveHand(request.instrument, request.hand);
+  const spread = plan.reach.find((reach) => reach.at === step.at);
+  const notes = playedNotes(events, { ...plan, steps: [step] }, setup);
+  const rings = new Set(notes.flatMap((note) => ringing(note, setup).map(({ string }) => string)));
+  const guide = guideOf(plan, step, setup);
+  return (
+    <figure
+      aria-label="The neck at this note"
+      className="rounded-lg border border-rule bg-sheet px-2 py-1"
+      data-testid="neck"
+    >
+      <Neck setup={setup} hand={hand} step={step} spread={spread} guide={guide ?? undefined} rings={rings} />
+      <figcaption className="flex flex-wrap gap-x-4 px-2 text-sm text-faded">
+        <span>
+          To scale; fingertips {hand.fingertipMm} mm wide, string {Math.round(setup.lengthMm)} mm.
+        </span>
+        {guide && <span className="text-copper">{guide.words}</span>}
+        {notes.map((note) => {
+          const [check] = checkpointsFor(note, setup, 'pure');
+          return (
+            check && (
+              <span key={note.voice}>
+                Check {noteWords(pitchName(note.pitch))}: {shortCheck(check, setup)}.
+              </span>
+            )
+          );
+        })}
+        {spread && spread.verdict !== 'easy' && (
+          <span className="text-ochre">
+            A stretch: warm up, keep the thumb soft, stop at any pain or tingling.
+          </span>
+        )}
+        {crowdedPairs(step.hand, setup, hand).map((pair) => (
+          <span key={pair.fingers.join()} className="text-ochre">
+            {sentence(crowdWords(pair))}
+          </span>
+        ))}
+      </figcaption>
+    </figure>
+  );
+}
+
+/** Where the finger that makes the shift to this note touches the string unheard; null where no shift arrives here. */
+function guideOf({ shifts }: Plan, { at }: Step, setup: Setup) {
+  const guide = shifts.find(({ to }) => to === at)?.guide;
+  const open = setup.strings.find(({ name }) => name === guide?.string);
+  const pitch = guide && parsePitch(guide.pitch);
+  if (!guide || !open || !pitch) return null;
+  return {
+    string: guide.string,
+    mm: stopMm(setup.lengthMm, midiOf(pitch) - open.midi),
+    words: `Guide note: ${fingerWords(guide.finger)} on ${noteWords(guide.pitch)}, unheard (dotted).`,
+  };
+}

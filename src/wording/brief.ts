@@ -1,0 +1,151 @@
+import {
+  CHROMATIC,
+  EXTENSIONS,
+  FOURTH_FINGER,
+  instrumentData,
+  OPEN_STRINGS,
+  resolveSetup,
+  STYLES,
+  type Finger,
+  type InstrumentKind,
+  type PlanRequest,
+  type PositionNumber,
+  type PositionRule,
+  type Style,
+} from '../core';
+import type { WordChoice } from './choice';
+import { printed } from './notes';
+import { positionWords, stringWords } from './places';
+
+/*
+ * The words of the brief.
+ */
+
+export const OCTAVE_WORDS = ['one-octave', 'two-octave', 'three-octave', 'four-octave'] as const;
+
+type Positions = readonly [rule: PositionRule | null, words: string];
+
+const POSITIONS: readonly Positions[] = [
+  [null, 'any position'],
+  [{ from: 1, to: 1 }, 'first position only'],
+  [{ from: 0.5, to: 1 }, 'half and first position'],
+  [{ from: 1, to: 3 }, 'first to third position'],
+  [{ only: [1, 3] }, 'first and third position'],
+  [{ from: 1, to: 5 }, 'first to fifth position'],
+  [{ only: [2] }, 'second position only'],
+  [{ only: [3] }, 'third position only'],
+  [{ only: [5] }, 'fifth position only'],
+];
+/** Where the thumb can come up. */
+const WITH_THUMB: readonly Positions[] = [
+  [{ from: 0.5, to: 4 }, 'half to fourth position'],
+  [{ from: 0.5, to: 7 }, 'every position but thumb position'],
+  [{ only: ['thumb'] }, 'thumb position only'],
+];
+
+/** Rules on positions that an instrument's teachers ask for. */
+export function positionChoices(instrument: InstrumentKind): WordChoice[] {
+  const list = instrumentData(instrument).thumb ? [...POSITIONS, ...WITH_THUMB] : POSITIONS;
+  return list.map(([rule, words]) => [JSON.stringify(rule), words]);
+}
+
+/** What a teacher can wish of the fingers, in words; the first choice is what holds where nothing is wished. */
+interface Wish {
+  readonly rule: 'openStrings' | 'fourthFinger' | 'extensions' | 'chromatic';
+  readonly label: string;
+  readonly choices: readonly WordChoice[];
+}
+
+function wish<Name extends string>(
+  rule: Wish['rule'],
+  label: string,
+  names: readonly Name[],
+  words: Readonly<Record<Name, string>>,
+): Wish {
+  return { rule, label, choices: names.map((name) => [name, words[name]]) };
+}
+
+const WISHES: readonly Wish[] = [
+  wish('openStrings', 'Open strings', OPEN_STRINGS, {
+    free: 'open strings welcome',
+    prefer: 'open strings wherever they fit',
+    avoid: 'open strings only when needed',
+    never: 'no open strings',
+  }),
+  wish('fourthFinger', 'Little finger', FOURTH_FINGER, {
+    free: 'little finger welcome',
+    'no-shift': 'no shifts with the little finger',
+    avoid: 'little finger only when needed',
+    never: 'no little finger',
+  }),
+  wish('extensions', 'Extensions', EXTENSIONS, {
+    free: 'extensions welcome',
+    avoid: 'extensions only when needed',
+    never: 'no extensions',
+  }),
+  wish('chromatic', 'Chromatic lines', CHROMATIC, {
+    slide: 'fingers sliding by semitones',
+    'finger-per-semitone': 'a finger to each semitone',
+  }),
+];
+
+/** The wishes that matter for what is played: how semitones in a row are fingered only where there are some. */
+export function wishesFor({ material, rules }: PlanRequest): readonly Wish[] {
+  const chromatic =
+    material.type === 'notes' ||
+    ('scale' in material && material.scale === 'chromatic') ||
+    rules?.chromatic !== undefined;
+  return chromatic ? WISHES : WISHES.filter(({ rule }) => rule !== 'chromatic');
+}
+
+const STYLE_WORDS: Readonly<Record<Style, string>> = {
+  secure: 'secure',
+  singing: 'singing',
+  early: 'early music',
+};
+export const STYLE_CHOICES: readonly WordChoice[] = STYLES.map((style) => [style, STYLE_WORDS[style]]);
+
+const TEMPOS = [40, 60, 90, 120, 180, 240, 360];
+
+export function tempoWords(bpm: string): string {
+  return bpm === '' ? 'any tempo' : `${bpm} beats a minute`;
+}
+
+export const TEMPO_CHOICES: readonly WordChoice[] = ['', ...TEMPOS.map(String)].map((bpm) => [
+  bpm,
+  tempoWords(bpm),
+]);
+
+/** All strings, or one alone. */
+export function stringChoices(request: PlanRequest): WordChoice[] {
+  const single = resolveSetup(request).strings.map(({ name }): WordChoice => [
+    JSON.stringify([name]),
+    `the ${printed(name)} string alone`,
+  ]);
+  return [['null', 'all strings'], ...single];
+}
+
+/** "finger 3, the G string" and the like: what a lock or a forbidding names. */
+export function demandWords(
+  {
+    finger,
+    string,
+    position,
+  }: {
+    readonly finger?: Finger;
+    readonly string?: string;
+    readonly position?: PositionNumber;
+  },
+  instrument: InstrumentKind,
+): string {
+  const parts = [
+    ...(finger === undefined ? [] : [fingerName(finger)]),
+    ...(string === undefined ? [] : [`the ${stringWords(string)}`]),
+    ...(position === undefined ? [] : [positionWords(position, instrument)]),
+  ];
+  return parts.join(', ');
+}
+
+function fingerName(finger: Finger): string {
+  return finger === 'T' ? 'thumb' : finger === 0 ? 'open' : `finger ${finger}`;
+}

@@ -1,0 +1,219 @@
+import {
+  beatsPerSecond,
+  hertzOf,
+  pitchName,
+  type Checkpoint,
+  type CommaConflict,
+  type Crowd,
+  type CrowdedPair,
+  type Cue,
+  type Finding,
+  type HandCue,
+  type HearFirst,
+  type Interval,
+  type Played,
+  type RehearsalStep,
+  type Setup,
+  type ShiftDetail,
+  type System,
+  type Trap,
+} from '../core';
+import { TURNS } from '../core';
+import { listed, mm, number, seconds, sentence } from './grammar';
+import { noteWords, printed } from './notes';
+import { barWords, fingerWords, placeName, semitoneWords, stretchWords } from './places';
+import type { Speech } from './plans';
+
+/*
+ * What is found in a plan, in plain sentences.
+ */
+
+const nameOf = (note: Played) => noteWords(pitchName(note.pitch));
+const stringOf = (setup: Setup, string: number) => printed(setup.strings[string].name);
+
+/** Where a finding is: "Bar 2, beat 3", "Bar 2, beats 3–4". */
+function whereWords(events: readonly number[], { place }: Speech): string {
+  return sentence(stretchWords(place, Math.min(...events), Math.max(...events)));
+}
+
+/** The sentence for a finding. */
+export function findingWords(finding: Finding, setup: Setup, speech: Speech): string {
+  return `${whereWords(finding.events, speech)}: ${foundWords(finding, setup, speech)}`;
+}
+
+function foundWords(finding: Finding, setup: Setup, speech: Speech): string {
+  switch (finding.kind) {
+    case 'shift': {
+      const { shift, from, to, seconds: time } = finding.detail;
+      const fingers = `${fingerWords(shift.fromFinger)} to ${fingerWords(shift.toFinger)}`;
+      const name = ({ step }: Played) => placeName(step, speech.instrument);
+      return `a shift from ${name(from)} to ${name(to)}, ${fingers}, ${mm(shift.travelMm)} in ${seconds(time)}.`;
+    }
+    case 'stretch': {
+      const { reach, limitMm } = finding;
+      const [a, b] = reach.fingers;
+      const verdict = reach.verdict === 'beyond' ? 'beyond this hand' : 'a stretch';
+      return `${mm(reach.spreadMm)} from ${a} to ${b}, ${verdict} (full spread ${mm(limitMm)}).`;
+    }
+    case 'crowding':
+      return crowdWords(finding.crowd);
+    case 'trap': {
+      const { trap } = finding;
+      const way = trap.move > 0 ? 'higher' : 'lower';
+      return `${fingerWords(trap.finger)} lies on ${stringOf(setup, trap.from.string)} and is needed ${semitoneWords(Math.abs(trap.move))} ${way} on ${stringOf(setup, trap.to.string)}.`;
+    }
+    case 'comma': {
+      const { fifth, third, apart } = finding.conflict;
+      return `${nameOf(finding.note)} fits ${shortCheck(fifth, setup)}, or ${shortCheck(third, setup)}, not both: ${number(apart, 1)} cents apart.`;
+    }
+    case 'no-check':
+      return `no open string checks ${nameOf(finding.note)}; compare it with the same note elsewhere, or with a drone.`;
+  }
+}
+
+/** Two fingers with too little room: said alike wherever it is told. */
+export function crowdWords({ fingers, roomMm, tipMm }: Crowd | CrowdedPair): string {
+  return `fingers ${listed(fingers.map(String))} are ${mm(roomMm)} apart, less than a fingertip (${mm(tipMm)}): one makes way for the other.`;
+}
+
+/** A trap with both its notes. */
+export function trapWords({ finger, from, to, move }: Trap, setup: Setup, { place }: Speech): string {
+  const at = (note: Played) =>
+    `${nameOf(note)} on ${stringOf(setup, note.string)} (${barWords(place(note.at))})`;
+  const way = `${semitoneWords(Math.abs(move))} ${move > 0 ? 'higher' : 'lower'}`;
+  return `${sentence(fingerWords(finger))}: ${at(from)}, then ${way} for ${at(to)}.`;
+}
+
+/** What a finding is called where findings are told apart by more than their hue. */
+export const FINDING_NAMES: Readonly<Record<Finding['kind'], string>> = {
+  shift: 'shift',
+  stretch: 'stretch',
+  crowding: 'crowding',
+  trap: 'trap',
+  comma: 'comma',
+  'no-check': 'no check',
+};
+
+/** What a drill for a finding is called. */
+export function drillTitle({ kind, events }: Finding, speech: Speech): string {
+  return `Drill: ${FINDING_NAMES[kind]}, ${stretchWords(speech.place, Math.min(...events), Math.max(...events))}`;
+}
+
+const INTERVAL_WORDS: Readonly<Record<Interval, string>> = {
+  unison: 'a unison',
+  octave: 'an octave',
+  'two-octaves': 'two octaves',
+  fifth: 'a fifth',
+  fourth: 'a fourth',
+  'major-sixth': 'a major sixth',
+  'minor-sixth': 'a minor sixth',
+  'major-third': 'a major third',
+  'minor-third': 'a minor third',
+};
+
+export function intervalWords(interval: Interval): string {
+  return INTERVAL_WORDS[interval];
+}
+
+/** The same without its article, as in a table. */
+export function intervalName(interval: Interval): string {
+  return interval.replace('-', ' ');
+}
+
+/** Which of two honest checks to use when. */
+export function commaAdvice({ fifth, third }: CommaConflict, setup: Setup): string {
+  return `In a melody, use the ${intervalName(fifth.interval)} with ${stringOf(setup, fifth.string)}: it agrees with the other open strings. Sounding together with ${stringOf(setup, third.string)}, use the ${intervalName(third.interval)}. With a drone, whichever is pure against the drone.`;
+}
+
+/** A check as a teacher says it: "open G, an octave, together: no beats". */
+export function checkWords(check: Checkpoint, note: Played, setup: Setup, offCents: number): string {
+  const how = check.together ? 'together' : 'one after the other';
+  const higherHz = check.above ? hertzOf(note.midi, check.cents) : hertzOf(setup.strings[check.string].midi);
+  const beats = beatsPerSecond(check.ratio, higherHz, offCents);
+  const heard = check.together
+    ? `no beats; ${offCents} cents off, ${number(beats, 1)} a second`
+    : 'the same colour';
+  return `${shortCheck(check, setup)}, ${how}: ${heard}`;
+}
+
+/** The same in a few words: "open G, an octave". */
+export function shortCheck(check: Checkpoint, setup: Setup): string {
+  return `open ${stringOf(setup, check.string)}, ${INTERVAL_WORDS[check.interval]}`;
+}
+
+export const CUE_WORDS: Readonly<Record<Cue, string>> = {
+  hold: 'Hold the finger before down until this one sounds.',
+  block: 'Put this finger and the next down together.',
+  float: 'Shape the hand above the string before it falls.',
+  'hop-back': 'The same finger hops back to a new place.',
+  slide: 'The same finger slides to the next semitone.',
+  bar: 'Lay one finger over both strings.',
+};
+
+export const KIND_SENTENCES: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
+  'same-finger': 'The same finger slides to its new note.',
+  'old-finger': 'The old finger leads: it slides to the guide note, then the new one falls.',
+  'new-finger': 'The new finger leads: it slides in from the guide note.',
+  'open-string': 'Over an open string: the hand moves while it rings.',
+  'across-strings':
+    'Across strings: the old finger slides to the guide note, the new one falls on the next string.',
+};
+
+/** The same for a table. */
+export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
+  'same-finger': 'same finger',
+  'old-finger': 'old finger',
+  'new-finger': 'new finger',
+  'open-string': 'open string',
+  'across-strings': 'across strings',
+};
+
+export const HAND_CUES: Readonly<Record<HandCue, string>> = {
+  lighten: 'Lighten the finger; it never leaves the string.',
+  'thumb-with-hand': 'Thumb and first finger travel together.',
+  'thumb-under': 'The thumb comes round under the neck.',
+  'thumb-leads': 'The thumb leads a little on the way down.',
+  'elbow-in': 'The elbow swings in.',
+  'elbow-out': 'The elbow swings out.',
+  'whole-arm': 'The whole arm moves, elbow high.',
+  'thumb-up': 'The thumb comes up onto the strings first.',
+};
+
+/** What to hear before the shift is made. */
+export function hearWords(hear: HearFirst, { to }: ShiftDetail, setup: Setup): string {
+  const note = nameOf(to);
+  if (hear.kind === 'open')
+    return hear.octaves === 0
+      ? `Hear ${note} first as the open ${stringOf(setup, hear.string)} string.`
+      : `Hear ${note} first from the open ${stringOf(setup, hear.string)} string, ${octaveWords(hear.octaves)}.`;
+  const where =
+    hear.string === to.string ? 'low on its own string' : `on the ${stringOf(setup, hear.string)} string`;
+  const lower = hear.octaves > 0 ? `, ${octaveWords(hear.octaves)}` : '';
+  return `Hear ${note} first ${where}, ${semitoneWords(hear.semitones)} above the open one${lower}.`;
+}
+
+function octaveWords(octaves: number): string {
+  const n = Math.abs(octaves);
+  return `${n === 1 ? 'an octave' : `${n} octaves`} ${octaves > 0 ? 'lower' : 'higher'}`;
+}
+
+export const REHEARSAL_WORDS: Readonly<Record<RehearsalStep, string>> = {
+  hear: 'Find the target the easy way, and listen.',
+  guide: 'Slide slowly and audibly on the guide note.',
+  light: 'The same, the finger as light as a feather.',
+  rhythm: `In rhythm, ${TURNS} times.`,
+  turned: 'Turned round, the other way.',
+  joined: 'With the note before and the note after; then alone once more.',
+};
+
+export const SYSTEM_WORDS: Readonly<Record<System, string>> = {
+  equal: 'equal temperament',
+  pythagorean: 'pure fifths (melody)',
+  just: 'just, against the tonic',
+  own: 'a table of your own',
+};
+
+export const STRING_TUNING_CHOICES = [
+  ['pure', 'open strings tuned pure'],
+  ['equal', 'open strings as a tuner has them'],
+] as const;

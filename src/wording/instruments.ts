@@ -1,0 +1,107 @@
+import {
+  HAND_SIZES,
+  instrumentData,
+  type Clef,
+  type HandSize,
+  type InstrumentKind,
+  type Level,
+  type School,
+} from '../core';
+import type { WordChoice } from './choice';
+
+/*
+ * Instruments, their sizes, strings and players.
+ */
+
+const INSTRUMENT_WORDS: Readonly<Record<InstrumentKind, string>> = {
+  violin: 'violin',
+  viola: 'viola',
+  cello: 'cello',
+  bass: 'double bass',
+};
+
+export function instrumentWords(instrument: InstrumentKind): string {
+  return INSTRUMENT_WORDS[instrument];
+}
+
+const FRACTIONS: ReadonlyMap<string, string> = new Map([
+  ['4/4', 'full-size'],
+  ['7/8', '7⁄8'],
+  ['3/4', '¾'],
+  ['1/2', '½'],
+  ['1/4', '¼'],
+  ['1/8', '1⁄8'],
+  ['1/10', '1⁄10'],
+  ['1/16', '1⁄16'],
+]);
+
+export function sizeWords(instrument: InstrumentKind, size: string): string {
+  if (instrumentData(instrument).sizesIn === 'fractions') return FRACTIONS.get(size) ?? size;
+  return size.endsWith('.5') ? `${Math.floor(Number(size))}½-inch` : `${size}-inch`;
+}
+
+/** Sizes with the words for them. */
+export function sizeChoices(instrument: InstrumentKind): WordChoice[] {
+  return Object.keys(instrumentData(instrument).sizes).map((size) => [size, sizeWords(instrument, size)]);
+}
+
+const STRINGING_WORDS: ReadonlyMap<string, string> = new Map([
+  ['five-strings', 'five strings'],
+  ['extension-to-c', 'an extension down to C'],
+  ['solo', 'solo tuning'],
+]);
+
+/** Words for another stringing than the usual one. */
+export function stringingWords(code: string): string {
+  return STRINGING_WORDS.get(code) ?? code;
+}
+
+const SCHOOL_WORDS: Readonly<Record<School, string>> = {
+  'one-two-four': 'one-two-four fingering',
+  'four-finger': 'four-finger fingering',
+  pivot: 'pivots',
+};
+
+/** The schools of an instrument; none where it has but one. */
+export function schoolChoices(instrument: InstrumentKind): WordChoice[] {
+  return instrumentData(instrument).schools.map((school) => [school, SCHOOL_WORDS[school as School]]);
+}
+
+const HAND_WORDS: Readonly<Record<HandSize, string>> = {
+  small: 'a small hand',
+  medium: 'a medium hand',
+  large: 'a large hand',
+};
+
+export const HAND_CHOICES: readonly WordChoice[] = HAND_SIZES.map((size) => [size, HAND_WORDS[size]]);
+
+const TEACHING_FRAME_WORDS: ReadonlyMap<string, string> = new Map([
+  ['perfect-fourth-1st', 'perfect fourth, 1st position'],
+  ['augmented-fourth-1st', 'augmented fourth, 1st position'],
+  ['perfect-fourth-4th', 'perfect fourth, 4th position'],
+  ['minor-third-closed', 'minor third, closed hand'],
+  ['major-third-extended', 'major third, extended'],
+  ['minor-third-4th', 'minor third, 4th position'],
+  ['whole-tone-half', 'whole tone, half position'],
+  ['whole-tone-1st', 'whole tone, 1st position'],
+  ['minor-third-four-fingers', 'minor third, four fingers'],
+]);
+
+/** A frame that every player of the instrument meets. */
+export function teachingFrameWords(code: string): string {
+  return TEACHING_FRAME_WORDS.get(code) ?? code;
+}
+
+export const LEVEL_WORDS: Readonly<Record<Level, string>> = {
+  'first-year': 'first year',
+  early: 'early',
+  middle: 'middle',
+  advanced: 'advanced',
+};
+
+export const CLEF_WORDS: Readonly<Record<Clef, string>> = {
+  treble: 'treble',
+  alto: 'alto',
+  tenor: 'tenor',
+  bass: 'bass',
+};

@@ -1,0 +1,135 @@
+import type { BarPlace, Finger, HandPlace, InstrumentKind, PositionNumber, PositionRule } from '../core';
+import { instrumentData } from '../core';
+import { listed, ordinal } from './grammar';
+import { printed } from './notes';
+
+/*
+ * Where things are: in the music, along the neck, on which string, under which finger.
+ */
+
+/** "the thumb", "open", "finger 3". */
+export function fingerWords(finger: Finger): string {
+  return finger === 'T' ? 'the thumb' : finger === 0 ? 'open' : `finger ${finger}`;
+}
+
+/** A finger as it is written over a note. */
+export function fingerSign(finger: Finger): string {
+  return String(finger);
+}
+
+/** "E♭ string". */
+export function stringWords(open: string): string {
+  return `${printed(open)} string`;
+}
+
+const INTERVALS = [
+  '',
+  'a semitone',
+  'a tone',
+  'a minor third',
+  'a third',
+  'a fourth',
+  'a tritone',
+  'a fifth',
+  'a minor sixth',
+  'a sixth',
+  'a minor seventh',
+  'a seventh',
+];
+
+/** A distance up the string as players say it: "a fifth", "an octave and a tone". */
+function intervalWords(semitones: number): string {
+  const octaves = Math.floor(semitones / 12);
+  const rest = INTERVALS[semitones % 12];
+  if (octaves === 0) return rest;
+  const whole = octaves === 1 ? 'an octave' : `${octaves} octaves`;
+  return rest ? `${whole} and ${rest}` : whole;
+}
+
+/** A distance in a sentence: "a semitone", "a tone", "5 semitones". */
+export function semitoneWords(n: number): string {
+  return n === 1 ? 'a semitone' : n === 2 ? 'a tone' : `${n} semitones`;
+}
+
+/** A position's number as players of the instrument say it: "1st", "raised 2nd", "2½", "half", "thumb". */
+export function positionName(position: PositionNumber, instrument: InstrumentKind): string {
+  if (position === 'thumb') return 'thumb';
+  if (position === 0.5) return 'half';
+  const whole = Math.floor(position);
+  if (whole === position) return ordinal(whole);
+  return instrumentData(instrument).between === 'raised' ? `raised ${ordinal(whole)}` : `${whole}½`;
+}
+
+/** Where the hand is: "1st", "thumb a fifth up". */
+export function placeName({ position, thumbAt }: HandPlace, instrument: InstrumentKind): string {
+  return position === 'thumb' && thumbAt !== undefined
+    ? `thumb ${intervalWords(thumbAt)} up`
+    : positionName(position, instrument);
+}
+
+/** The same in a sentence: "in 1st position", "with the thumb a fifth up". */
+export function inPlace(place: HandPlace, instrument: InstrumentKind): string {
+  const name = placeName(place, instrument);
+  return place.position === 'thumb' && place.thumbAt !== undefined
+    ? `with the ${name}`
+    : `in ${name} position`;
+}
+
+/** "1st position", "thumb position": all thumb places are one. */
+export function positionWords(position: PositionNumber, instrument: InstrumentKind): string {
+  return `${positionName(position, instrument)} position`;
+}
+
+/** Words for any rule on positions: "1st to 6th position". */
+export function positionRuleWords(rule: PositionRule | undefined, instrument: InstrumentKind): string {
+  if (!rule) return 'any position';
+  const name = (position: PositionNumber) => positionName(position, instrument);
+  if ('only' in rule) return `${listed(rule.only.map(name))} position`;
+  return rule.from === rule.to
+    ? `${name(rule.from)} position`
+    : `${name(rule.from)} to ${name(rule.to)} position`;
+}
+
+const FRACTIONS: readonly (readonly [share: number, sign: string])[] = [
+  [1 / 2, '½'],
+  [1 / 3, '⅓'],
+  [2 / 3, '⅔'],
+  [1 / 4, '¼'],
+  [3 / 4, '¾'],
+];
+
+/** "1", "2½", "3⅓". */
+function beatWords(beat: number): string {
+  const whole = Math.floor(beat + 1e-6);
+  const rest = beat - whole;
+  if (rest < 1e-6) return String(whole);
+  const sign = FRACTIONS.find(([share]) => Math.abs(share - rest) < 1e-3)?.[1];
+  return sign ? whole + sign : beat.toFixed(2);
+}
+
+/** Says of an event where it lies. */
+export type PlaceOf = (at: number) => BarPlace;
+
+/** The one way to name a place in the music: "bar 3, beat 2". */
+export function barWords({ bar, beat }: BarPlace): string {
+  return `${barNumber(bar)}, beat ${beatWords(beat)}`;
+}
+
+/** The beats before the first bar are no bar of their own. */
+function barNumber(bar: number): string {
+  return bar === 0 ? 'pick-up' : `bar ${bar}`;
+}
+
+/** Several places: a place has a comma of its own. */
+export function placesWords(places: readonly string[]): string {
+  return places.join('; ');
+}
+
+/** From one event to another: "bar 3, beats 2–4", "bar 3, beat 4 to bar 4, beat 1". */
+export function stretchWords(place: PlaceOf, from: number, to: number): string {
+  const [a, b] = [place(from), place(to)];
+  if (from === to) return barWords(a);
+  return a.bar === b.bar
+    ? `${barNumber(a.bar)}, beats ${beatWords(a.beat)}–${beatWords(b.beat)}`
+    : `${barWords(a)} to ${barWords(b)}`;
+}

@@ -1,0 +1,77 @@
+import { resolveSetup, type PlanRequest, type Problem } from '../core';
+import { listed } from './grammar';
+import { instrumentWords } from './instruments';
+import { noteWords } from './notes';
+import { barWords, placeName, positionName, stringWords } from './places';
+import type { Speech } from './plans';
+import { pitchesAt } from './reasons';
+
+/*
+ * Why there is no plan, and what would help.
+ */
+
+type Change = NonNullable<Problem['changes']>[number];
+
+/** The sentence for a problem. */
+export function problemWords(problem: Problem, request: PlanRequest, speech: Speech): string {
+  const names = pitchesAt(speech.events, problem.at, speech);
+  const on = instrumentWords(request.instrument);
+  switch (problem.code) {
+    case 'too-low': {
+      const lowest = noteWords(resolveSetup(request).strings[0].name, speech.names);
+      return `${names} lies below the lowest string (${lowest}) of this ${on}. Start higher, take fewer octaves down, or tune the string lower.`;
+    }
+    case 'too-high':
+      return `${names} lies above the end of the fingerboard of this ${on}. Start lower or take fewer octaves.`;
+    case 'not-together':
+      return `${names} cannot be stopped together in one position on neighbouring strings of this ${on}. Leave a note out or change the voicing.`;
+    case 'beyond-reach':
+      return `${names} needs a wider spread than this hand has. Choose a smaller instrument or a larger hand, or lock a fingering here to see it all the same.`;
+    case 'out-of-rules':
+      return `${brokenWords(problem, speech)} ${helpWords(problem, speech)}`;
+  }
+}
+
+function brokenWords({ at, fight }: Problem, speech: Speech): string {
+  const note = (event: number) =>
+    `${pitchesAt(speech.events, event, speech)} (${barWords(speech.place(event))})`;
+  return fight
+    ? `${note(fight[0])} and ${note(fight[1])} conflict: with what is demanded of them, nothing leads from one to the other.`
+    : `${note(at)} has no place within the rules.`;
+}
+
+function helpWords({ changes }: Problem, speech: Speech): string {
+  return changes
+    ? `What would help: ${changesWords(changes, speech)}.`
+    : 'Taking off one or two of the rules does not help; take them off and add them back one by one.';
+}
+
+/** What would be changed: "unlock bar 2, beat 1", "allow the A string too, and …". */
+export function changesWords(changes: readonly Change[], speech: Speech): string {
+  return listed(changes.map((change) => changeWords(change, speech)));
+}
+
+function changeWords(change: Change, { instrument, place }: Speech): string {
+  switch (change.kind) {
+    case 'allow-open-strings':
+      return 'allow open strings where nothing else is left';
+    case 'allow-little-finger':
+      return 'allow the little finger where nothing else is left';
+    case 'allow-little-shifts':
+      return 'allow the little finger to shift';
+    case 'allow-extension':
+      return 'allow an extension where nothing else is left';
+    case 'allow-positions':
+      return `allow ${placeName(change.from, instrument)} to ${placeName(change.to, instrument)} position`;
+    case 'allow-position':
+      return `allow ${positionName(change.position, instrument)} position too`;
+    case 'unlock':
+      return `unlock ${barWords(place(change.at))}`;
+    case 'allow-again':
+      return `allow again what was forbidden at ${barWords(place(change.at))}`;
+    case 'allow-string':
+      return `allow the ${stringWords(change.string)} too`;
+    case 'allow-all-strings':
+      return 'allow all strings';
+  }
+}

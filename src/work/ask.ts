@@ -1,0 +1,20 @@
+import type { Issue, KeptAnswer, KeptFingering, PlanRequest } from '../core';
+
+/** Ways that are asked for wherever a plan is shown, so that one number means one way in every view. */
+export const WAYS = 5;
+
+/** What is asked of the planner: a request, and the fingering that was kept for it. */
+export interface Ask {
+  readonly request: PlanRequest;
+  readonly kept?: KeptFingering;
+}
+
+/** What it answers: plans, or why the request cannot be understood. */
+export type Answer =
+  | ({ readonly kind: 'planned' } & KeptAnswer)
+  | { readonly kind: 'refused'; readonly issues: readonly Issue[] };
+
+/** The request as it is worked out for a view. */
+export function forView(request: PlanRequest): PlanRequest {
+  return { ...request, alternatives: WAYS };
+}
