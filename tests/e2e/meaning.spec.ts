@@ -31,7 +31,7 @@ test('a finding selects its notes, says its sentence, and leads to its shift, th
   await expect(closeUp).toContainText(/Guide: finger .* unheard\. It goes .*, [\d.]+ mm towards the/);
   await expect(closeUp).toContainText('Why here:');
   await expect(page.getByTestId('elsewhere')).toContainText(/costs|Nowhere else/);
-  await expect(closeUp.locator('svg')).toBeVisible();
+  await expect(closeUp.getByTestId('staff').locator('svg')).toBeVisible();
   await page.getByRole('button', { name: 'Open the drill most like it' }).click();
   await standing(page);
   await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Drill: /);
@@ -156,7 +156,7 @@ test('a stretch has its drill, and a scale is kept in one position or it is said
   await view(page, 'Shifts');
   await page.getByLabel('Kind of drill').selectOption('broken-thirds');
   await page.getByLabel('Position').selectOption({ label: '3rd position' });
-  await page.getByLabel('Key').selectOption('D');
+  await page.getByLabel('Key', { exact: true }).selectOption('D');
   await page.getByRole('button', { name: 'Open it on the Bench' }).click();
   await standing(page);
   await expect(page.getByLabel('Name of this plan')).toHaveValue(
@@ -167,7 +167,7 @@ test('a stretch has its drill, and a scale is kept in one position or it is said
   await view(page, 'Shifts');
   await page.getByLabel('Kind of drill').selectOption('scale');
   await page.getByLabel('Position').selectOption({ label: '5th position' });
-  await page.getByLabel('Key').selectOption('C#');
+  await page.getByLabel('Key', { exact: true }).selectOption('C#');
   await page.getByRole('button', { name: 'Open it on the Bench' }).click();
   await expect(page.getByText('This position has not a whole octave of this key.')).toBeVisible();
 });

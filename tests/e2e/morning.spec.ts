@@ -17,7 +17,7 @@ test('a teacher’s morning', async ({ page }) => {
   await setWord(page, 'Key', 'E-flat');
   await setWord(page, 'Octaves', 'two-octave');
   await setWord(page, 'Start', 'E♭4');
-  await expect(cursorWords(page)).toContainText('of 29: E flat 4');
+  await expect(cursorWords(page)).toContainText('of 29, bar 1, beat 1: E flat 4');
 
   // One finger locked.
   await picture(page).focus();

@@ -8,7 +8,14 @@ import { HAND_CUES, hearWords, KIND_SENTENCES, REHEARSAL_WORDS } from '../../wor
 import { mm, seconds } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { noteWords } from '../../wording/notes';
-import { barWords, fingerWords, placeName, placesWords, semitoneWords, stringWords } from '../../wording/places';
+import {
+  barWords,
+  fingerWords,
+  placeName,
+  placesWords,
+  semitoneWords,
+  stringWords,
+} from '../../wording/places';
 import { priceWords, type Speech } from '../../wording/plans';
 import { reasonsWords } from '../../wording/reasons';
 import { planInWorker } from '../../work/planner';

@@ -1,0 +1,161 @@
+import type { KeptAnswer, PlanRequest } from '../../src/core';
+import { plan, planKept } from '../../src/core';
+import type { Notice } from '../../src/app/notices';
+import type { Doors } from '../../src/app/session/doors';
+import { createSession } from '../../src/app/session/session';
+import { fits, withFields, type Change } from '../../src/store/changes';
+import type { Outcome } from '../../src/store/db';
+import { newRecord, type PlanRecord } from '../../src/store/records';
+import type { Answer, Ask } from '../../src/work/ask';
+
+/*
+ * A world for the plan session that a test holds in its hands: a planner that answers when it is told, a store in memory, a clock that is turned by hand.
+ */
+
+/** A question that waits for its answer. */
+interface Question {
+  readonly ask: Ask;
+  /** Answers it as the planner would, or as the test says. */
+  readonly answer: (other?: Answer) => void;
+  readonly fail: (error: Error) => void;
+}
+
+export const SCALE: PlanRequest = {
+  instrument: 'violin',
+  material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 1, direction: 'up' },
+};
+
+/** The same in another key. */
+export function scaleOn(tonic: string): PlanRequest {
+  return { ...SCALE, material: { ...SCALE.material, tonic } as PlanRequest['material'] };
+}
+
+export function answerTo({ request, kept }: Ask): Answer {
+  const asked = { ...request, alternatives: 3 };
+  const free = (): KeptAnswer => ({ response: plan(asked), found: 0, own: false });
+  return { kind: 'planned', ...(kept ? planKept(asked, kept) : free()) };
+}
+
+export function world() {
+  const questions: Question[] = [];
+  const said: Notice[] = [];
+  const shown: string[] = [];
+  const plans = new Map<string, PlanRecord>();
+  const watchers = new Map<string, (plan: PlanRecord | undefined) => void>();
+  let timers: { at: number; act: () => void }[] = [];
+  let now = 1000;
+  let refusal: Error | null = null;
+
+  const tell = (id: string) => watchers.get(id)?.(plans.get(id));
+
+  function written(change: Change): PlanRecord | null {
+    if (change.table !== 'plans') throw new Error('the session keeps plans alone');
+    const id = change.kind === 'updated' ? change.id : change.record.id;
+    const current = plans.get(id);
+    if (change.kind === 'removed') {
+      plans.delete(id);
+      return change.record;
+    }
+    if (change.kind === 'added') {
+      if (current) return null;
+      plans.set(id, change.record);
+      return change.record;
+    }
+    if (!current || !fits(current, change)) return null;
+    const next = { ...withFields(current, change), changedAt: Math.max(++now, current.changedAt + 1) };
+    plans.set(id, next);
+    return next;
+  }
+
+  const doors: Doors = {
+    planner: {
+      plan: (ask) =>
+        new Promise((resolve, fail) =>
+          questions.push({ ask, answer: (other) => resolve(other ?? answerTo(ask)), fail }),
+        ),
+    },
+    store: {
+      async commit([change]): Promise<Outcome> {
+        await Promise.resolve();
+        if (refusal) throw refusal;
+        const record = written(change);
+        const id = change.kind === 'updated' ? change.id : change.record.id;
+        if (!record) return { kind: 'conflict', change, current: plans.get(id) };
+        tell(id);
+        return { kind: 'written', records: [record] };
+      },
+      getPlan: async (id) => plans.get(id),
+      watchPlan(id, seen) {
+        watchers.set(id, seen);
+        seen(plans.get(id));
+        return () => watchers.delete(id);
+      },
+      trouble: (error) => `trouble: ${(error as Error).message}`,
+    },
+    clock: {
+      now: () => now,
+      after(ms, act) {
+        const timer = { at: now + ms, act };
+        timers.push(timer);
+        return () => {
+          timers = timers.filter((other) => other !== timer);
+        };
+      },
+    },
+    page: { show: ({ id }) => shown.push(id) },
+    say: (notice) => said.push(notice),
+  };
+  const session = createSession(doors);
+
+  /** Lets the clock go on. */
+  async function turn(ms: number) {
+    now += ms;
+    const due = timers.filter(({ at }) => at <= now);
+    timers = timers.filter(({ at }) => at > now);
+    for (const { act } of due) act();
+    await settle();
+  }
+
+  /** Puts a plan on the stand and answers for it. */
+  async function opened(record: PlanRecord = newRecord(SCALE, now)): Promise<PlanRecord> {
+    plans.set(record.id, record);
+    const standing = session.stand(record);
+    await settle();
+    questions.at(-1)?.answer();
+    await standing;
+    await turn(1000);
+    return plans.get(record.id) as PlanRecord;
+  }
+
+  return {
+    session,
+    questions,
+    said,
+    shown,
+    plans,
+    state: () => session.store.getState(),
+    opened,
+    turn,
+    /** What the store refuses from now on; null to let it write again. */
+    refuse(error: Error | null) {
+      refusal = error;
+    },
+    /** Another page writes. */
+    async elsewhere(id: string, part: Partial<PlanRecord>) {
+      const current = plans.get(id);
+      if (current) plans.set(id, { ...current, ...part, changedAt: ++now });
+      tell(id);
+      await settle();
+    },
+    async deletedElsewhere(id: string) {
+      plans.delete(id);
+      tell(id);
+      await settle();
+    },
+  };
+}
+
+/** Lets everything that is ready happen. */
+export async function settle() {
+  for (let at = 0; at < 20; at++) await Promise.resolve();
+}
