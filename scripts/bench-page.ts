@@ -60,7 +60,7 @@ function typedLine(notes: number): string {
 async function typeNotes(page: Page, notes: number) {
   await word(page, 'Kind', 'typed');
   await page.getByLabel('Notes', { exact: true }).fill(typedLine(notes));
-  await page.getByText(`of ${notes}:`).waitFor();
+  await page.getByText(`of ${notes}, bar 1`).waitFor();
 }
 
 const CASES: readonly Case[] = [

@@ -57,7 +57,7 @@ const SHOTS = {
     await page.getByTestId('neck').scrollIntoViewIfNeeded();
   },
   'bench-compare': async (page) => {
-    await page.getByRole('button', { name: 'Compare way 3 with the one on the stand' }).click();
+    await page.getByRole('button', { name: 'Compare way 3 with the one chosen' }).click();
     await moveRight(page, 19);
     await page.getByRole('heading', { name: 'Two ways side by side' }).scrollIntoViewIfNeeded();
   },

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test, type Page } from '@playwright/test';
 import { BROWSER } from '../../scripts/server.mjs';
-import { openBench, saved, setWord } from './bench';
+import { openBench, openStudio, saved, setWord, staffFingers } from './bench';
 
 /*
  * Nothing that was shown as kept is lost: two pages, no room, a page that dies.
@@ -192,3 +192,67 @@ test('what is undone stays undone, however late the store tells of what was kept
     await saved(page);
   }
 });
+
+test('a saved fingering stays when the planner would choose otherwise, and the new one is offered', async ({
+  page,
+}) => {
+  await openBench(page, '/?demo');
+  await page.getByLabel('Name of this plan').fill('Learned by heart');
+  await saved(page);
+  const learned = await staffFingers(page);
+  await setPrices(page, { fourth: 9 });
+  await page.reload();
+  const notice = page.getByTestId('saved-fingering');
+  await expect(notice).toHaveAttribute('data-standing', 'kept');
+  expect(await staffFingers(page)).toEqual(learned);
+  await expect(notice.getByRole('listitem').first()).toBeVisible();
+  await notice.getByRole('button', { name: 'Use the new fingering' }).click();
+  await expect(notice).toHaveCount(0);
+  await expect.poll(() => staffFingers(page)).not.toEqual(learned);
+  await page.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(notice).toBeVisible();
+  await expect.poll(() => staffFingers(page)).toEqual(learned);
+});
+
+/** Has the planner reckon with other prices from the next time the page is opened. */
+function setPrices(page: Page, prices: Record<string, number>) {
+  return page.evaluate((text) => localStorage.setItem('dove-path-prices', text), JSON.stringify(prices));
+}
+
+const OLD_PLAN = {
+  id: 'from-before',
+  name: 'Before',
+  request: {
+    instrument: 'violin',
+    material: { type: 'scale', tonic: 'Eb4', scale: 'major', octaves: 2, direction: 'up' },
+  },
+  createdAt: 1,
+  changedAt: 2,
+};
+
+for (const [version, plan, standing] of [
+  [1, { ...OLD_PLAN, chosen: 1 }, 'lost'],
+  [2, { ...OLD_PLAN, chosen: 1, studentId: null, tags: [] }, 'lost'],
+  [2, { ...OLD_PLAN, chosen: 0, studentId: null, tags: [] }, null],
+] as const)
+  test(`a backup of version ${version} opens with way ${plan.chosen + 1}, and says where that is no longer known`, async ({
+    page,
+  }) => {
+    await openStudio(page);
+    const kept = version === 1 ? { plans: [plan] } : { plans: [plan], students: [], briefs: [] };
+    await page.locator('input[type="file"]').setInputFiles({
+      name: 'old.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify({ format: 'dove-path-backup', version, savedAt: '', ...kept })),
+    });
+    await expect(page.getByText('Before').first()).toBeVisible();
+    await openBench(page, '/?plan=from-before');
+    await expect(page.getByLabel('Name of this plan')).toHaveValue('Before');
+    const notice = page.getByTestId('saved-fingering');
+    if (standing) {
+      await expect(notice).toHaveAttribute('data-standing', standing);
+      await notice.getByRole('button', { name: 'Keep this one' }).click();
+    }
+    await expect(notice).toHaveCount(0);
+    await saved(page);
+  });

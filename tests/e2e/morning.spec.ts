@@ -36,7 +36,7 @@ test('a teacher’s morning', async ({ page }) => {
   await expect(page.getByTestId('never')).toHaveCount(1);
 
   // Two plans compared.
-  await page.getByRole('button', { name: 'Compare way 2 with the one on the stand' }).click();
+  await page.getByRole('button', { name: 'Compare way 2 with the one chosen' }).click();
   await expect(page.getByRole('heading', { name: 'Two ways side by side' })).toBeVisible();
   await chosenWay(page).first().waitFor();
 
@@ -56,7 +56,7 @@ test('a teacher’s morning', async ({ page }) => {
   await picture(page).focus();
   await page.keyboard.press('Home');
   for (let at = 0; at < 7; at++) await page.keyboard.press('Shift+ArrowRight');
-  await expect(page.getByTestId('marked')).toHaveText('1–8');
+  await expect(page.getByTestId('marked')).toHaveText('bar 1, beat 1 to bar 2, beat 4');
   await page.getByLabel('Beats a minute').fill('240');
   await page.getByLabel('count in').uncheck();
   await page.getByRole('button', { name: 'Listen' }).click();

@@ -73,6 +73,44 @@ test('nothing that comes in is thrown back as a stack trace', () => {
   );
 });
 
+/** A request that uses every field of text there is, for each kind of material. */
+const WORDY = [
+  {
+    ...good,
+    instrument: 'violin',
+    size: '4/4',
+    tuning: ['G3', 'D4', 'A4', 'E5'],
+    material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' },
+    hand: 'small',
+    style: 'secure',
+    rules: { locks: [{ at: 0, finger: 1 }] },
+  },
+  { ...good, material: { type: 'arpeggio', tonic: 'A3', chord: 'major', octaves: 2, direction: 'up' } },
+  { ...good, material: { type: 'notes', time: '4/4', notes: [{ pitches: ['A4'], beats: 1 }] } },
+];
+
+/** The request once for each text in it, with another in its place. */
+function* withText(value: unknown, other: string): Generator<unknown> {
+  if (typeof value === 'string') yield other;
+  else if (value && typeof value === 'object')
+    for (const [key, part] of Object.entries(value))
+      for (const changed of withText(part, other))
+        yield Array.isArray(value) ? value.with(Number(key), changed) : { ...value, [key]: changed };
+}
+
+test('names that every object has, and endless ones, are refused in every field, with a short sentence', () => {
+  for (const wordy of WORDY) {
+    assert.deepEqual(issuesOf(wordy), {}, 'it is refused for the one field alone');
+    for (const other of ['__proto__', 'constructor', 'toString', `A${'9'.repeat(400)}`])
+      for (const request of withText(wordy, other)) {
+        const answer = answerText(JSON.stringify(request));
+        assert.ok(isError(answer), JSON.stringify(request).slice(0, 200));
+        assert.equal(answer.error.code, 'bad-request');
+        for (const { message } of answer.error.issues) assert.ok(message.length < 400, message);
+      }
+  }
+});
+
 const cli = (args: string[], input = '') =>
   spawnSync(process.execPath, ['--import', 'tsx', 'scripts/plan.ts', ...args], { input, encoding: 'utf8' });
 
