@@ -17,7 +17,10 @@ export default defineConfig(
     files: ['src/**/*.{ts,tsx}', 'tests/**/*.ts', 'scripts/**/*.ts'],
     plugins: { 'import-x': imports },
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
-    settings: { 'import-x/resolver-next': [createTypeScriptImportResolver()] },
+    settings: {
+      ...imports.flatConfigs.typescript.settings,
+      'import-x/resolver-next': [createTypeScriptImportResolver()],
+    },
     rules: {
       '@typescript-eslint/no-floating-promises': [
         'error',

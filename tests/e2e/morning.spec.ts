@@ -71,7 +71,7 @@ test('a teacher’s morning', async ({ page }) => {
   await page.getByLabel('Give this plan to').selectOption({ label: 'Marlow' });
   await expect(page.getByTestId('given')).toContainText('Given from Linnet’s plan');
   await expect(page.getByTestId('given')).toContainText('viola');
-  await expect(page.getByTestId('given')).toContainText('2 demands at single notes were left behind');
+  await expect(page.getByTestId('given')).toContainText('2 demands at single notes were left out');
   await expect(page.getByLabel('Instrument', { exact: true })).toHaveValue('viola');
   await saved(page);
 
@@ -85,7 +85,7 @@ test('a teacher’s morning', async ({ page }) => {
   await openStudio(page);
   await expect(page.getByText('Nobody here yet')).toBeVisible();
   await page.getByLabel('Backup file to restore').setInputFiles(file);
-  await expect(page.getByText('9 plans, 6 students, 1 brief restored.')).toBeVisible();
+  await expect(page.getByText('9 plans, 6 students, and 1 brief restored.')).toBeVisible();
   await page.getByRole('button', { name: /^Linnet/ }).click();
   await page.getByRole('link', { name: 'Linnet’s first E flat' }).click();
   await expect(page.getByTestId('never')).toHaveCount(1);
