@@ -5,7 +5,6 @@ import { newRecord, type PlanRecord, type StudentRecord } from '../store/records
 import { requestWords } from '../wording/material';
 import { storageWords } from '../wording/storage';
 import { lastOpen, session } from './bench';
-import { readAddress } from './brief/address';
 import { givenTo } from './brief/student';
 import { keepFingerings } from './kept';
 import { dismissNotice, say } from './notices';
@@ -45,7 +44,9 @@ async function firstOf(ids: readonly (string | null)[]): Promise<PlanRecord | un
 
 /** Opens the brief in an address: the plan here that has the same, or else a new one. */
 export async function openAddress(hash: string) {
-  const reading = readAddress(hash);
+  const reading = hash
+    ? (await import('./brief/addressReading')).readAddress(hash)
+    : { kind: 'none' as const };
   const plans = await listPlans();
   if (reading.kind === 'brief') {
     const text = JSON.stringify(reading.request);

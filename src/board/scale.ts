@@ -1,5 +1,4 @@
 import { ticks } from 'd3-array';
-import { scaleLinear } from 'd3-scale';
 
 /*
  * A stretch of the fingerboard in mm from the nut, laid on a picture in px.
@@ -16,10 +15,10 @@ export interface BoardScale {
 
 /** @param mm first and last place shown @param px where they lie */
 export function boardScale(mm: readonly [number, number], px: readonly [number, number]): BoardScale {
-  const scale = scaleLinear(mm, px);
+  const slope = (px[1] - px[0]) / (mm[1] - mm[0]);
   return {
-    at: (place) => scale(place),
+    at: (place) => px[0] + (place - mm[0]) * slope,
     marks: (about) => ticks(Math.max(0, mm[0]), mm[1], about),
-    perMm: Math.abs((px[1] - px[0]) / (mm[1] - mm[0])),
+    perMm: Math.abs(slope),
   };
 }

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { briefAddress, readAddress } from '../../../src/app/brief/address';
+import { briefAddress } from '../../../src/app/brief/address';
+import { readAddress } from '../../../src/app/brief/addressReading';
 import type { PlanRequest } from '../../../src/core';
 import { demoStudio } from '../../../src/store/demo';
 
