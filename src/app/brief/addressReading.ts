@@ -20,11 +20,15 @@ export function readAddress(hash: string): AddressReading {
     const bytes = Uint8Array.from(atob(packed), (letter) => letter.charCodeAt(0));
     return { kind: 'brief', request: parseRequest(new TextDecoder().decode(bytes)) };
   } catch (error) {
-    const why =
-      error instanceof BadRequest ? ` (${error.issues[0].path}: ${issueWords(error.issues[0])})` : '';
+    const why = error instanceof BadRequest ? ` (${firstTrouble(error)})` : '';
     return {
       kind: 'trouble',
       message: `The brief in this address cannot be read${why}. Ask for the link again; it may have been cut off. Your own plans are as they were.`,
     };
   }
+}
+
+/** The first thing wrong, with its place in the brief where it has one. */
+function firstTrouble({ issues: [issue] }: BadRequest): string {
+  return [issue.path, issueWords(issue)].filter(Boolean).join(': ');
 }

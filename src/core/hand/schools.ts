@@ -12,24 +12,8 @@ const shape = (places: Shape['places'], unsteady = 0, extended = 0): Shape => ({
   extended,
 });
 
-/** Numbers of the cello's positions by the stop of the first finger. */
-const CELLO_POSITIONS: FrameSchool['positions'] = {
-  1: 0.5,
-  2: 1,
-  3: 2,
-  4: 2.5,
-  5: 3,
-  6: 3.5,
-  7: 4,
-  8: 5,
-  9: 5.5,
-  10: 6,
-  11: 6.5,
-  12: 7,
-};
-
-/** The same on the bass, as the one-two-four school counts them; the other schools use the same numbers. */
-const BASS_POSITIONS: FrameSchool['positions'] = {
+/** Numbers of positions by the stop of the first finger: on the cello, and on the bass as every school counts them. */
+const POSITIONS: FrameSchool['positions'] = {
   1: 0.5,
   2: 1,
   3: 2,
@@ -78,7 +62,7 @@ function upperRegion(from: number, to: number): Region {
 
 /** Neck: closed, opened forward (2 3 4 and the thumb move), opened backward (1 alone moves). */
 const CELLO: FrameSchool = {
-  positions: CELLO_POSITIONS,
+  positions: POSITIONS,
   regions: [
     {
       from: 1,
@@ -104,7 +88,7 @@ const ONE_TWO_FOUR: Shape['places'] = { 1: 0, 2: 1, 4: 2 };
 
 function bassSchool(neck: readonly Shape[], resting: Shape['places']): FrameSchool {
   return {
-    positions: BASS_POSITIONS,
+    positions: POSITIONS,
     regions: [
       { from: 1, to: 10, thumb: false, shapes: neck, resting },
       // From about 6½ up the third finger takes over from the fourth.

@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { stopMm } from '../../../src/core/instrument/geometry';
 import { holdsFor, widestPair } from '../../../src/core/hand/together';
-import { ordinal } from '../../../src/wording/grammar';
 import { letterHand } from '../../../src/core/hand/letters';
 import { resolveSetup } from '../../../src/core/instrument/setup';
 import { parseKey } from '../../../src/core/material/build';
@@ -94,17 +93,4 @@ test('the widest pair is the first finger against the playing one', () => {
   const widest = widestPair(hold, { relaxedMm: 70, fullMm: 85, fingertipMm: 12 }, stops);
   assert.deepEqual(widest?.fingers, [1, 4]);
   assert.equal(widest?.spreadMm.toFixed(1), '73.3');
-});
-
-test('ordinals', () => {
-  assert.deepEqual([1, 2, 3, 4, 11, 12, 13, 21].map(ordinal), [
-    '1st',
-    '2nd',
-    '3rd',
-    '4th',
-    '11th',
-    '12th',
-    '13th',
-    '21st',
-  ]);
 });

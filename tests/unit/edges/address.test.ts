@@ -38,3 +38,13 @@ test('a cut, foreign or impossible address is refused in a sentence', () => {
     if (reading.kind === 'trouble') assert.match(reading.message, /cannot be read.*Ask for the link again/);
   }
 });
+
+test('a brief that is no brief says what is wrong, with its place where it has one', () => {
+  const packed = (text: string) => `#brief=${Buffer.from(text).toString('base64url')}`;
+  const trouble = (text: string) => {
+    const reading = readAddress(packed(text));
+    return reading.kind === 'trouble' ? reading.message : 'no trouble';
+  };
+  assert.match(trouble('not json'), /cannot be read \(This is not JSON/);
+  assert.match(trouble('{"instrument":"lute","material":{}}'), /cannot be read \(\/instrument: /);
+});
