@@ -11,6 +11,7 @@ import { mm as mmWords } from '../wording/grammar';
 import { printed } from '../wording/notes';
 import { placeName } from '../wording/places';
 import { boardScale } from './scale';
+import { Span } from './Span';
 import { VERDICT_TONES } from './tones';
 
 /** Fingertips are drawn at most so big, in px; a long piece of neck is drawn smaller. */
@@ -138,11 +139,12 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
         />
       ))}
       {spread && (
-        <Spread
+        <Span
           from={placeOf(spread.fingers[0])}
           to={placeOf(spread.fingers[1])}
           y={TOP + rows * STRING_GAP + 2}
           tone={VERDICT_TONES[spread.verdict]}
+          side="below"
           words={`${spread.fingers.join('–')}: ${mmWords(spread.spreadMm)}, ${spread.verdict}`}
         />
       )}
@@ -187,30 +189,6 @@ function Tip({ x, y, radius, finger, playing = false, open = false }: TipProps) 
         fill={solid ? 'var(--color-sheet)' : 'var(--color-ink)'}
       >
         {finger}
-      </text>
-    </g>
-  );
-}
-
-interface SpreadProps {
-  readonly from: number;
-  readonly to: number;
-  readonly y: number;
-  readonly tone: string;
-  readonly words: string;
-}
-
-function Spread({ from, to, y, tone, words }: SpreadProps) {
-  return (
-    <g>
-      <path
-        d={`M${from} ${y - 5}V${y + 5}M${from} ${y}H${to}M${to} ${y - 5}V${y + 5}`}
-        stroke={tone}
-        strokeWidth={3}
-        fill="none"
-      />
-      <text x={(from + to) / 2} y={y + 21} fontSize={15} fontWeight={700} textAnchor="middle" fill={tone}>
-        {words}
       </text>
     </g>
   );

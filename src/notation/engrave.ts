@@ -88,7 +88,8 @@ export function drawNotes(
   const signs = signsToShow(music, instrument, parts);
   const drawn = new Map<number, readonly StaveNote[]>();
   for (let at = first; at < last; at++) {
-    if (at > 0 && clefs[at] !== clefs[at - 1]) placeClef(clefs[at], desk, at);
+    if (at > 0 && clefs[at] !== clefs[at - 1])
+      placeClef(clefs[at], desk, at, score.barred && parts[at][0].bar !== null);
     drawn.set(at, placeEvent(score, desk, at, parts[at], signs[at]));
   }
   if (score.barred && last === music.events.length) drawBar(desk, layout.left(last) - 2);
@@ -209,10 +210,13 @@ function beamOver(notes: StaveNote[]): Beam {
   return beam;
 }
 
-/** A change of clef stands small, just before its note. */
-function placeClef(clef: Clef, desk: Desk, at: number) {
+/** From the middle of a small clef to the bar line after it, in the notation package's units. */
+const CLEF_BEFORE_BAR = 16;
+
+/** A change of clef stands small, just before its note, or before the bar line where a bar begins there. */
+function placeClef(clef: Clef, desk: Desk, at: number, atBar: boolean) {
   const sign = new ClefNote(clef, 'small');
   const { layout } = desk;
-  place(sign, desk, layout.left(at));
+  place(sign, desk, layout.left(at) - (atBar ? CLEF_BEFORE_BAR * layout.scale : 0));
   sign.draw();
 }

@@ -57,6 +57,17 @@ export function evenLayout(events: number, column: number, height: number, scale
   return { width: events * column, height, left: (at) => at * column, scale };
 }
 
+/**
+ * How wide clef, signature and time are together, in px: with seven sharps twice as wide as with none.
+ * @param scale how much the engraving is enlarged
+ */
+export function headWidth(fifths: number, timed: boolean, scale: number): number {
+  return Math.ceil((HEAD.clef + HEAD.sign * Math.abs(fifths) + (timed ? HEAD.time : 0)) * scale);
+}
+
+/** Widths in the notation package's units, each with the space after it. */
+const HEAD = { clef: 58, sign: 11, time: 28 };
+
 export function middleOf({ left }: Layout, at: number): number {
   return (left(at) + left(at + 1)) / 2;
 }

@@ -144,3 +144,17 @@ test('the music is broken into lines, pointed at, and followed by the cursor', a
   await expect(lines).toHaveCount(0);
   await expect(page.getByTestId('staff')).toBeVisible();
 });
+
+for (const key of ['C', 'A', 'C-sharp', 'D-flat'])
+  test(`clef, signature and time stand whole before the notes in ${key} major`, async ({ page }) => {
+    await openBench(page, '/?demo');
+    await setWord(page, 'Key', key);
+    const head = page.getByRole('img', { name: /clef, key of .*4\/4 time/ });
+    const spare = () =>
+      head.evaluate((box) => {
+        const { right } = box.getBoundingClientRect();
+        const signs = [...box.querySelectorAll('text')].map((sign) => sign.getBoundingClientRect().right);
+        return signs.length > 0 ? right - Math.max(...signs) : -Infinity;
+      });
+    await expect.poll(spare).toBeGreaterThan(0);
+  });

@@ -20,15 +20,15 @@ function scaleFor({ steps }: Plan) {
 }
 
 /** Distances along the neck, at the left of the trail. */
-export function TrailAxis({ plan }: { readonly plan: Plan }) {
+export function TrailAxis({ plan, width }: { readonly plan: Plan; readonly width: number }) {
   const { at: y, marks } = scaleFor(plan);
   return (
-    <svg width="100%" height={TRAIL_HEIGHT} aria-hidden className="block">
+    <svg width={width} height={TRAIL_HEIGHT} aria-hidden className="block">
       <text x={12} y={18} fontSize={14} fill="var(--color-faded)">
         from the nut
       </text>
       {marks(MARKS).map((mm) => (
-        <text key={mm} x={138} y={y(mm) + 5} fontSize={14} textAnchor="end" fill="var(--color-faded)">
+        <text key={mm} x={width - 12} y={y(mm) + 5} fontSize={14} textAnchor="end" fill="var(--color-faded)">
           {mm === 0 ? 'nut 0 mm' : `${mm} mm`}
         </text>
       ))}

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { COLUMN, GUTTER } from './columns';
+import { COLUMN } from './columns';
 import { lineBreaks, lineOf } from '../../notation/lines';
 import { barStarts, partsOf } from '../../notation/score';
 import { pointedAt, type PictureProps } from './pointing';
@@ -16,7 +16,7 @@ export function ManyLines({ picture, zoom, frame, onPoint }: PictureProps) {
   const [width, setWidth] = useState(900);
   const [view, setView] = useState({ top: 0, bottom: 1000 });
   const { events, clefs, cursor } = picture;
-  const most = Math.max(1, Math.floor((width / zoom - GUTTER) / COLUMN));
+  const most = Math.max(1, Math.floor((width / zoom - picture.gutter) / COLUMN));
   const { score } = picture;
   const bars = useMemo(() => barStarts(partsOf(score)), [score]);
   const lines = useMemo(() => lineBreaks(events.length, bars, most), [events, bars, most]);

@@ -1,13 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
-import { COLUMN, columnX, GUTTER, visibleEvents } from './columns';
-import { Strip, StripHead, type Picture } from './Strip';
+import { COLUMN, columnX, visibleEvents } from './columns';
+import { Strip, StripHead } from './Strip';
 import { pointedAt, type PictureProps } from './pointing';
 
 /** The whole music in one line that scrolls sideways; only what is in view is drawn. */
 export function OneLine({ picture, zoom, frame, onPoint }: PictureProps) {
   const scroller = useRef<HTMLDivElement>(null);
   const [view, setView] = useState({ left: 0, width: 1200 });
-  const { events, clefs, cursor, width } = picture;
+  const { events, clefs, cursor, width, gutter } = picture;
   const headAt = Math.round(view.left / COLUMN / zoom);
   useEffect(() => {
     const box = scroller.current;
@@ -23,11 +23,11 @@ export function OneLine({ picture, zoom, frame, onPoint }: PictureProps) {
     };
   }, []);
   useEffect(() => {
-    if (scroller.current) keepInView(scroller.current, cursor, zoom);
-  }, [cursor, zoom]);
+    if (scroller.current) keepInView(scroller.current, cursor, zoom, gutter);
+  }, [cursor, zoom, gutter]);
   return (
     <div ref={scroller} {...frame} className={`overflow-x-auto ${frame.className}`}>
-      <div className="flex" style={{ width: width + GUTTER, zoom }}>
+      <div className="flex" style={{ width: width + gutter, zoom }}>
         <StripHead {...picture} clef={clefs[Math.min(headAt, events.length - 1)]} first={headAt === 0} />
         <Strip
           {...picture}
@@ -39,9 +39,9 @@ export function OneLine({ picture, zoom, frame, onPoint }: PictureProps) {
   );
 }
 
-function keepInView(box: HTMLDivElement, cursor: Picture['cursor'], zoom: number) {
+function keepInView(box: HTMLDivElement, cursor: number, zoom: number, gutter: number) {
   const x = columnX(cursor) * zoom;
-  const room = box.clientWidth - GUTTER * zoom;
+  const room = box.clientWidth - gutter * zoom;
   const column = COLUMN * zoom;
   if (x - column < box.scrollLeft) box.scrollLeft = x - column;
   else if (x + column > box.scrollLeft + room) box.scrollLeft = x + column - room;

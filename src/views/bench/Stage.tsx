@@ -14,7 +14,7 @@ import { barWords } from '../../wording/places';
 import { noteCount, stepWords, type Speech } from '../../wording/plans';
 import { reasonsWords } from '../../wording/reasons';
 import { ComparisonPanel } from './Beside';
-import { COLUMN, STAFF_HEIGHT, STAFF_SCALE } from './columns';
+import { COLUMN, gutterOf, STAFF_HEIGHT, STAFF_SCALE } from './columns';
 import { usePictureKeys } from './keys';
 import { ManyLines } from './ManyLines';
 import { NeckFigure } from './NeckFigure';
@@ -94,6 +94,7 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
     selection,
     trouble,
     width: events.length * COLUMN,
+    gutter: gutterOf(response.key),
   };
   const Layout = lines ? ManyLines : OneLine;
   const shift = plan.shifts.find((candidate) => candidate.to === cursor);

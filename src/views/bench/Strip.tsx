@@ -5,7 +5,6 @@ import type { Layout, Score } from '../../notation/score';
 import { BESIDE_HEIGHT, BesideRow } from './Beside';
 import {
   COLUMN,
-  GUTTER,
   NAME_ROW_HEIGHT,
   STAFF_HEIGHT,
   STAFF_SCALE,
@@ -32,6 +31,8 @@ export interface Picture extends Omit<RowProps, 'visible'> {
   readonly selection: Selection | null;
   /** Events that leave no plan. */
   readonly trouble: readonly number[];
+  /** Width of what stands at the left of the rows, in px before any zoom. */
+  readonly gutter: number;
 }
 
 /** Height of the rows together, in px before any zoom. */
@@ -47,23 +48,23 @@ interface HeadProps extends Picture {
 }
 
 /** What stands at the left of the rows: clef and signature, what each row is, the distances from the nut. */
-export function StripHead({ response, names, other, plan, clef, first }: HeadProps) {
+export function StripHead({ response, names, other, plan, clef, first, gutter }: HeadProps) {
   const { key, time } = response;
   return (
-    <div className="sticky left-0 z-10 shrink-0 border-r border-rule bg-sheet" style={{ width: GUTTER }}>
+    <div className="sticky left-0 z-10 shrink-0 border-r border-rule bg-sheet" style={{ width: gutter }}>
       <StaffHead
         clef={clef}
         fifths={key.fifths}
         keyName={key.name}
         time={first ? time : undefined}
-        width={GUTTER}
+        width={gutter}
         height={STAFF_HEIGHT}
         scale={STAFF_SCALE}
       />
       {names && <RowWord height={NAME_ROW_HEIGHT}>name</RowWord>}
       <RowWord height={STRING_ROW_HEIGHT}>string</RowWord>
       {other && <RowWord height={BESIDE_HEIGHT}>the other way</RowWord>}
-      <TrailAxis plan={plan} />
+      <TrailAxis plan={plan} width={gutter} />
     </div>
   );
 }

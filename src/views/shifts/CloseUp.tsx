@@ -3,7 +3,7 @@ import { openAsPlan, type Meaning } from '../../app/meaning';
 import { drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } from '../../core';
 import { clefsRead } from '../../notation/clefs';
 import { notesLabel, Staff, StaffHead } from '../../notation/Staff';
-import { evenLayout, type Marks, type Score } from '../../notation/score';
+import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
 import { HAND_CUES, hearWords, KIND_SENTENCES, REHEARSAL_WORDS } from '../../wording/findings';
 import { mm, seconds } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
@@ -127,7 +127,6 @@ function elsewhereWords(
     : `Elsewhere the same job is done by shifting at ${placesWords(places)}: that ${price}.`;
 }
 
-const HEAD_WIDTH = 150;
 const COLUMN = 76;
 const HEIGHT = 190;
 const SCALE = 1.25;
@@ -161,7 +160,7 @@ function ShiftStaff({ meaning, detail }: Props) {
         clef={clef}
         fifths={fifths}
         keyName={name}
-        width={HEAD_WIDTH}
+        width={headWidth(fifths, false, SCALE)}
         height={HEIGHT}
         scale={SCALE}
       />

@@ -1,3 +1,4 @@
+import { Span } from '../../board/Span';
 import type { HandProfile } from '../../core';
 
 const WIDTH = 215;
@@ -67,32 +68,22 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
           stroke="var(--color-ink)"
         />
       ))}
-      <Span from={x(relaxedMm)} to={x(0)} y={40} tone="var(--color-sage)" words={`${relaxedMm} mm`} />
-      <Span from={x(fullMm)} to={x(0)} y={17} tone="var(--color-ochre)" words={`${fullMm} mm full`} />
-    </svg>
-  );
-}
-
-interface SpanProps {
-  readonly from: number;
-  readonly to: number;
-  readonly y: number;
-  readonly tone: string;
-  readonly words: string;
-}
-
-function Span({ from, to, y, tone, words }: SpanProps) {
-  return (
-    <g>
-      <path
-        d={`M${from} ${y - 4}V${y + 4}M${from} ${y}H${to}M${to} ${y - 4}V${y + 4}`}
-        stroke={tone}
-        strokeWidth={2.5}
-        fill="none"
+      <Span
+        from={x(relaxedMm)}
+        to={x(0)}
+        y={40}
+        tone="var(--color-sage)"
+        side="above"
+        words={`${relaxedMm} mm`}
       />
-      <text x={(from + to) / 2} y={y - 4} fontSize={13} fontWeight={700} textAnchor="middle" fill={tone}>
-        {words}
-      </text>
-    </g>
+      <Span
+        from={x(fullMm)}
+        to={x(0)}
+        y={17}
+        tone="var(--color-ochre)"
+        side="above"
+        words={`${fullMm} mm full`}
+      />
+    </svg>
   );
 }
