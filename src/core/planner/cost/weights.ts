@@ -164,9 +164,7 @@ const EARLY: Weights = {
  * the third stands behind it. Low strings lose their tone high up sooner, the thicker the more: on a bass they hardly speak there, and the
  * hand would rather go on shifting by a tone, which is its daily bread, than play across the strings from where the neck ends.
  */
-const INSTRUMENT_WEIGHTS: Readonly<Record<InstrumentKind, (style: Weights) => Partial<Weights>>> = {
-  violin: () => ({}),
-  viola: () => ({}),
+const INSTRUMENT_WEIGHTS: Readonly<Partial<Record<InstrumentKind, (style: Weights) => Partial<Weights>>>> = {
   cello: (style) => ({ ...SQUARE_HAND, height: style.height * 1.4 }),
   bass: (style) => ({ ...SQUARE_HAND, height: style.height * 3 }),
 };
@@ -193,7 +191,7 @@ const SLID_AGAINST_WISH = 1;
  * becomes cheaper by being demanded.
  */
 export function weightsFor(instrument: InstrumentKind, style: Style, rules: Rules): Weights {
-  const base = { ...STYLE_WEIGHTS[style], ...INSTRUMENT_WEIGHTS[instrument](STYLE_WEIGHTS[style]) };
+  const base = { ...STYLE_WEIGHTS[style], ...INSTRUMENT_WEIGHTS[instrument]?.(STYLE_WEIGHTS[style]) };
   const avoidsExtension = rules.extensions === 'avoid' ? AVOIDED : 0;
   return {
     ...base,
