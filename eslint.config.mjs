@@ -42,6 +42,7 @@ export default defineConfig(
         URL: 'readonly',
         fetch: 'readonly',
         setTimeout: 'readonly',
+        Buffer: 'readonly',
       },
     },
   },

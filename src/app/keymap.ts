@@ -8,8 +8,8 @@ export type KeyPlace = 'picture' | 'anywhere';
 export interface KeyBinding {
   readonly id: string;
   readonly place: KeyPlace;
-  /** As the hot-key package reads them, any of them; a comma parts them. */
-  readonly keys: string;
+  /** As the hot-key package reads them; any of them. */
+  readonly keys: readonly string[];
   /** As they are printed. */
   readonly shown: string;
   readonly does: string;
@@ -21,62 +21,62 @@ export const KEYMAP = [
   {
     id: 'cursor',
     place: 'picture',
-    keys: 'left, right, shift+left, shift+right',
+    keys: ['ArrowLeft', 'ArrowRight', 'Shift+ArrowLeft', 'Shift+ArrowRight'],
     shown: '← →',
     does: 'The note before, the next note; with Shift, mark notes on the way',
   },
   {
     id: 'ends',
     place: 'picture',
-    keys: 'home, end, shift+home, shift+end',
+    keys: ['Home', 'End', 'Shift+Home', 'Shift+End'],
     shown: 'Home End',
     does: 'The first note, the last note',
   },
   {
     id: 'finger',
     place: 'picture',
-    keys: '0, 1, 2, 3, 4, t',
+    keys: ['0', '1', '2', '3', '4', 't'],
     shown: '0 1 2 3 4 T',
     does: 'Put this finger, the open string or the thumb on the note',
   },
   {
     id: 'string',
     place: 'picture',
-    keys: 'up, down',
+    keys: ['ArrowUp', 'ArrowDown'],
     shown: '↑ ↓',
     does: 'Put the note on the next string up or down',
   },
   {
     id: 'no-shift',
     place: 'picture',
-    keys: 'x',
+    keys: ['x'],
     shown: 'X',
     does: 'Forbid the shift that arrives at the note',
   },
   {
     id: 'free',
     place: 'picture',
-    keys: 'delete, backspace',
+    keys: ['Delete', 'Backspace'],
     shown: 'Delete',
     does: 'Set the note free again',
   },
   {
     id: 'listen',
     place: 'picture',
-    keys: 'space',
+    keys: ['Space'],
     shown: 'Space',
     does: 'Listen from here, or to what is marked; stop',
   },
   {
     id: 'commands',
     place: 'anywhere',
-    keys: '.',
+    keys: ['.'],
     shown: '.',
     does: 'Find a command by its name',
     single: true,
   },
-  { id: 'undo', place: 'anywhere', keys: 'mod+z', shown: 'Ctrl Z', does: 'Undo the last change' },
-  { id: 'redo', place: 'anywhere', keys: 'mod+shift+z', shown: 'Ctrl Shift Z', does: 'Redo it' },
+  { id: 'undo', place: 'anywhere', keys: ['$mod+z'], shown: 'Ctrl Z', does: 'Undo the last change' },
+  { id: 'redo', place: 'anywhere', keys: ['$mod+Shift+z'], shown: 'Ctrl Shift Z', does: 'Redo it' },
 ] as const satisfies readonly KeyBinding[];
 
 export type KeyId = (typeof KEYMAP)[number]['id'];

@@ -1,4 +1,5 @@
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useEffect, useRef } from 'react';
+import { tinykeys } from 'tinykeys';
 import {
   fingersFor,
   lockAt,
@@ -24,18 +25,22 @@ interface Picture {
   readonly planned: boolean;
 }
 
-const PICTURE_KEYS = KEYMAP.filter(({ place }) => place === 'picture')
-  .map(({ keys }) => keys)
-  .join(', ');
+const PICTURE_KEYS: readonly string[] = KEYMAP.filter(({ place }) => place === 'picture').flatMap(
+  ({ keys }) => keys,
+);
 
 /** The keys of the picture, once it has the focus. @returns what is to be its ref */
 export function usePictureKeys(picture: Picture) {
-  return useHotkeys<HTMLDivElement>(
-    PICTURE_KEYS,
-    (event) => pressed(event, picture),
-    { useKey: true, preventDefault: true },
-    [picture],
-  );
+  const box = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (!box.current) return;
+    const press = (event: KeyboardEvent) => {
+      event.preventDefault();
+      pressed(event, picture);
+    };
+    return tinykeys(box.current, Object.fromEntries(PICTURE_KEYS.map((key) => [key, press])));
+  }, [picture]);
+  return box;
 }
 
 function pressed(event: KeyboardEvent, picture: Picture) {
