@@ -1,35 +1,17 @@
 /*
  * npm run bench: how long planning takes, in Node on one core and in the page. Medians; nothing here passes or fails.
+ * npm run bench -- --against FOLDER: the same planner of another checkout beside it, in turn in one process.
  */
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { build } from 'esbuild';
-import type * as Core from '../src/core';
-import type { PlanRequest } from '../src/core';
+import { existsSync } from 'node:fs';
 import { benchBook } from './bench-book';
 import { benchPage } from './bench-page';
+import { AIM, scale, thirds, wandering } from './bench-music';
+import { againstOption, besideEachOther } from './bench-pairs';
+import { shippedCore } from './core-of';
 
-/** The core as it ships to the page and to the server's threads: in one file. */
-async function shippedCore(): Promise<typeof Core> {
-  const folder = mkdtempSync(join(tmpdir(), 'dove-path-'));
-  const outfile = join(folder, 'core.mjs');
-  await build({
-    entryPoints: ['src/core/index.ts'],
-    outfile,
-    bundle: true,
-    minify: true,
-    platform: 'node',
-    format: 'esm',
-  });
-  const core = (await import(pathToFileURL(outfile).href)) as typeof Core;
-  rmSync(folder, { recursive: true });
-  return core;
-}
-
-const { findingsOf, plan } = await shippedCore();
+const core = await shippedCore('.');
+const { findingsOf, plan } = core;
 
 interface Row {
   readonly what: string;
@@ -48,20 +30,6 @@ function medianMs(work: () => unknown, warm: number, times: number): number {
   return Math.round(spans[spans.length >> 1] * 100) / 100;
 }
 
-const NAMES = 'G3 A3 B3 C4 C#4 D4 E4 F#4 G4 A4 B4 C#5 D5 E5 F#5 G5 A5 B5 C6 D6 E6'.split(' ');
-
-/** A wandering line in D major, the same at every run. */
-function wandering(length: number): PlanRequest {
-  let seed = 1;
-  const draw = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
-  let at = 8;
-  const notes = Array.from({ length }, () => {
-    at = Math.max(0, Math.min(NAMES.length - 1, at + Math.floor(draw() * 7) - 3));
-    return { pitches: [NAMES[at]], beats: draw() < 0.3 ? 0.5 : 1 };
-  });
-  return { instrument: 'violin', alternatives: 3, material: { type: 'notes', key: 'D major', notes } };
-}
-
 /** A loop of plain arithmetic: a machine that is shared runs at many speeds, and the figures are to be read beside its own. */
 function referenceMs(): string {
   const start = performance.now();
@@ -77,13 +45,11 @@ if (peakOf) {
   process.exit(0);
 }
 
-const LOWEST = { violin: 'A3', viola: 'D3', cello: 'C2', bass: 'E1' } as const;
-
-const scale = (instrument: keyof typeof LOWEST, name: string): PlanRequest => ({
-  instrument,
-  alternatives: 3,
-  material: { type: 'scale', tonic: LOWEST[instrument], scale: name, octaves: 3, direction: 'updown' },
-});
+const other = againstOption();
+if (other) {
+  console.table(await besideEachOther(core, other));
+  process.exit(0);
+}
 
 const before = referenceMs();
 const rows: Row[] = [];
@@ -103,21 +69,10 @@ for (const [instrument, tonic] of [
   ['violin', 'D4'],
   ['cello', 'C3'],
 ] as const) {
-  const thirds: PlanRequest = {
-    instrument,
-    alternatives: 3,
-    material: {
-      type: 'double-stops',
-      interval: 'third',
-      tonic,
-      scale: 'major',
-      octaves: 2,
-      direction: 'updown',
-    },
-  };
+  const request = thirds(instrument, tonic);
   rows.push({
     what: `${instrument}, thirds, two octaves up and down, 3 plans`,
-    'median ms': medianMs(() => plan(thirds), 60, 60),
+    'median ms': medianMs(() => plan(request), 60, 60),
     'limit ms': 10,
   });
 }
@@ -128,11 +83,9 @@ for (const [length, limit] of [
 ] as const) {
   const request = wandering(length);
   const response = plan(request);
-  const tonic = { letter: 1, alteration: 0 };
-  const aim = { system: 'just', tuning: 'pure', tonic, level: 'middle' } as const;
   rows.push({
     what: `all findings of a plan of ${length} notes`,
-    'median ms': medianMs(() => findingsOf(request, response, response.plans[0], aim), 20, 40),
+    'median ms': medianMs(() => findingsOf(request, response, response.plans[0], AIM), 20, 40),
     'limit ms': limit,
   });
 }

@@ -2,29 +2,14 @@
  * npm run same-plans -- OTHER_CHECKOUT: are the plans of this checkout the same as another's? Compares the wanted fingerings and 500 random
  * requests (one seed), every way of each: string, finger, stop and position of every note, and the cost within 1e-9. Exit 1 where any differs.
  */
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { build } from 'esbuild';
 import fc from 'fast-check';
 import type { plan as Plan, PlanRequest } from '../src/core';
+import { shippedCore } from './core-of';
 import { readCases } from '../tests/support/fingerings';
 import { someRequest } from '../tests/unit/requests';
 
 const REQUESTS = 500;
 const SEED = 20261125;
-
-/** The planner of a checkout, in one file. */
-async function plannerOf(checkout: string): Promise<typeof Plan> {
-  const folder = mkdtempSync(join(tmpdir(), 'dove-path-'));
-  const outfile = join(folder, 'core.mjs');
-  const entry = resolve(checkout, 'src/core/index.ts');
-  await build({ entryPoints: [entry], outfile, bundle: true, platform: 'node', format: 'esm' });
-  const core = (await import(pathToFileURL(outfile).href)) as { plan: typeof Plan };
-  rmSync(folder, { recursive: true });
-  return core.plan;
-}
 
 type Found = ReturnType<typeof Plan>['plans'][number];
 
@@ -53,7 +38,7 @@ if (!other) {
   console.error('Name the other checkout: npm run same-plans -- ../other');
   process.exit(2);
 }
-const [here, there] = [await plannerOf('.'), await plannerOf(other)];
+const [here, there] = await Promise.all(['.', other].map(async (folder) => (await shippedCore(folder)).plan));
 const requests: PlanRequest[] = [
   ...[...readCases('fingerings'), ...readCases('further-fingerings')].map(({ request }) => ({
     ...request,

@@ -124,11 +124,14 @@ export function chargeMove(
   tally?: Tally,
 ): number {
   const ease = shiftEase(from, to);
-  return (
-    add(tally, 'shift', bareShift(pricing, from, to, ease) * transition.shares[ease]) +
-    add(tally, 'landing', pricing.landings[from.finger * FINGER_SLOTS + to.finger]) +
-    chargeAcross(pricing.weights, stringsApart(from, to), transition, tally)
-  );
+  const shift = bareShift(pricing, from, to, ease) * transition.shares[ease];
+  const landing = pricing.landings[from.finger * FINGER_SLOTS + to.finger];
+  const across = chargeAcross(pricing.weights, stringsApart(from, to), transition, tally);
+  if (tally) {
+    add(tally, 'shift', shift);
+    add(tally, 'landing', landing);
+  }
+  return shift + landing + across;
 }
 
 /** No move to a touch costs less than this; Infinity to an open string, for which no hand travels. */
