@@ -31,6 +31,7 @@ export function contractFiles(): Record<string, string> {
   const ajv = new Ajv({
     schemas: Object.values(SCHEMAS).map(plain),
     allErrors: true,
+    messages: false,
     discriminator: true,
     strict: true,
     strictTypes: false,

@@ -49,8 +49,9 @@ export function shapeIssues(errors: readonly ErrorObject[]): Issue[] {
   return [...issues.values()];
 }
 
-function shapeIssue({ keyword, instancePath: path, params, message }: ErrorObject): Issue {
-  const { missingProperty, additionalProperty, allowedValues, allowedValue, type, limit } = params as Params;
+function shapeIssue({ keyword, instancePath: path, params }: ErrorObject): Issue {
+  const { missingProperty, additionalProperty, allowedValues, allowedValue, type, limit, comparison } =
+    params as Params;
   switch (keyword) {
     case 'required':
       return { path: `${path}/${missingProperty}`, code: 'missing' };
@@ -78,7 +79,7 @@ function shapeIssue({ keyword, instancePath: path, params, message }: ErrorObjec
     case 'pattern':
       return { path, code: path.endsWith('/time') ? 'no-time' : 'no-text-like-it' };
     default:
-      return { path, code: 'out-of-bounds', data: { bounds: message ?? '' } };
+      return { path, code: 'out-of-bounds', data: { comparison: comparison ?? '', limit: limit ?? 0 } };
   }
 }
 
@@ -90,4 +91,5 @@ interface Params {
   readonly allowedValue?: string | number | boolean | null;
   readonly type?: string;
   readonly limit?: number;
+  readonly comparison?: string;
 }

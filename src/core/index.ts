@@ -1,7 +1,7 @@
 /** The public face of the core: everything above it imports from here only. */
 export { FINGERS, laidFingers, type Finger, type FingerPlaces } from './hand/finger';
 export type { PositionNumber } from './hand/hold';
-export { positionsOf } from './hand/models';
+export { positionsOf } from './hand/positions';
 export {
   HAND_DEFAULTS,
   HAND_SIZES,

@@ -8,17 +8,11 @@ import {
   type CrowdedPair,
   type Cue,
   type Finding,
-  type HandCue,
-  type HearFirst,
   type Interval,
   type Played,
-  type RehearsalStep,
   type Setup,
-  type ShiftDetail,
-  type System,
   type Trap,
 } from '../core';
-import { TURNS } from '../core';
 import { listed, mm, number, seconds, sentence } from './grammar';
 import { noteWords, printed } from './notes';
 import { barWords, fingerWords, placeName, semitoneWords, stretchWords } from './places';
@@ -149,71 +143,3 @@ export const CUE_WORDS: Readonly<Record<Cue, string>> = {
   slide: 'The same finger slides to the next semitone.',
   bar: 'Lay one finger over both strings.',
 };
-
-export const KIND_SENTENCES: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
-  'same-finger': 'The same finger slides to its new note.',
-  'old-finger': 'The old finger leads: it slides to the guide note, then the new one falls.',
-  'new-finger': 'The new finger leads: it slides in from the guide note.',
-  'open-string': 'Over an open string: the hand moves while it rings.',
-  'across-strings':
-    'Across strings: the old finger slides to the guide note, the new one falls on the next string.',
-};
-
-/** The same for a table. */
-export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
-  'same-finger': 'same finger',
-  'old-finger': 'old finger',
-  'new-finger': 'new finger',
-  'open-string': 'open string',
-  'across-strings': 'across strings',
-};
-
-export const HAND_CUES: Readonly<Record<HandCue, string>> = {
-  lighten: 'Lighten the finger; it never leaves the string.',
-  'thumb-with-hand': 'Thumb and first finger travel together.',
-  'thumb-under': 'The thumb comes round under the neck.',
-  'thumb-leads': 'The thumb leads a little on the way down.',
-  'elbow-in': 'The elbow swings in.',
-  'elbow-out': 'The elbow swings out.',
-  'whole-arm': 'The whole arm moves, elbow high.',
-  'thumb-up': 'The thumb comes up onto the strings first.',
-};
-
-/** What to hear before the shift is made. */
-export function hearWords(hear: HearFirst, { to }: ShiftDetail, setup: Setup): string {
-  const note = nameOf(to);
-  if (hear.kind === 'open')
-    return hear.octaves === 0
-      ? `Hear ${note} first as the open ${stringOf(setup, hear.string)} string.`
-      : `Hear ${note} first from the open ${stringOf(setup, hear.string)} string, ${octaveWords(hear.octaves)}.`;
-  const where =
-    hear.string === to.string ? 'low on its own string' : `on the ${stringOf(setup, hear.string)} string`;
-  const lower = hear.octaves > 0 ? `, ${octaveWords(hear.octaves)}` : '';
-  return `Hear ${note} first ${where}, ${semitoneWords(hear.semitones)} above the open one${lower}.`;
-}
-
-function octaveWords(octaves: number): string {
-  const n = Math.abs(octaves);
-  return `${n === 1 ? 'an octave' : `${n} octaves`} ${octaves > 0 ? 'lower' : 'higher'}`;
-}
-
-export const REHEARSAL_WORDS: Readonly<Record<RehearsalStep, string>> = {
-  hear: 'Find the target the easy way, and listen.',
-  guide: 'Slide slowly and audibly on the guide note.',
-  light: 'The same, the finger as light as a feather.',
-  rhythm: `In rhythm, ${TURNS} times.`,
-  turned: 'Turned round, the other way.',
-  joined: 'With the note before and the note after; then alone once more.',
-};
-
-export const SYSTEM_WORDS: Readonly<Record<System, string>> = {
-  equal: 'equal temperament',
-  pythagorean: 'pure fifths (melody)',
-  just: 'just, against the tonic',
-  own: 'a table of your own',
-};
-
-export const STRING_TUNING_CHOICES = [
-  ['pure', 'open strings tuned pure'],
-  ['equal', 'open strings as a tuner has them'],
-] as const;

@@ -45,7 +45,7 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
   ['too-many', ({ limit }) => `At most ${text(limit)} fit here.`],
   ['no-time', () => 'This is no time signature; write it like "3/4" or "6/8".'],
   ['no-text-like-it', () => 'This cannot be read; check how it is written.'],
-  ['out-of-bounds', ({ bounds }) => `This ${text(bounds) || 'cannot be read'}.`],
+  ['out-of-bounds', ({ comparison, limit }) => boundsSentence(text(comparison), text(limit))],
   ['no-pitch', ({ name }) => `"${text(name)}" is no pitch; write it like "A3", "C#4" or "Eb5".`],
   ['no-string-pitch', ({ name }) => `"${text(name)}" is no pitch for a string; use C0 to E7.`],
   [
@@ -149,4 +149,17 @@ export function tableIssueWords(issue: TableIssue): string {
     case 'table-wild':
       return `${issue.cents} cents at ${counted(issue.semitones, 'semitone')} is more than a semitone away; equal temperament is used there.`;
   }
+}
+
+const BOUNDS: ReadonlyMap<string, string> = new Map([
+  ['>=', 'at least'],
+  ['>', 'more than'],
+  ['<=', 'at most'],
+  ['<', 'less than'],
+]);
+
+/** @param comparison the sign of what it must be; any other text where the bounds are of another kind */
+function boundsSentence(comparison: string, limit: string): string {
+  const words = BOUNDS.get(comparison);
+  return words ? `This must be ${words} ${limit}.` : 'This is too long, too short or out of bounds.';
 }

@@ -2,27 +2,14 @@ import type { Setup } from '../instrument/setup';
 import { keyAlteration, type Key } from '../pitch/key';
 import { midiOf } from '../pitch/pitch';
 import { patternCost } from './patterns';
-import {
-  makeHold,
-  makeStop,
-  type DemandedPitch,
-  type HandModel,
-  type Hold,
-  type PositionNumber,
-} from './hold';
+import { makeHold, makeStop, type DemandedPitch, type HandModel, type Hold } from './hold';
 import { THUMB } from './finger';
+import { LETTER_POSITIONS, TOP_POSITION } from './positions';
 
 /*
  * Violin and viola: a position is named by letters. Finger f on a note k letter steps above the open string lies in
  * position k - (f - 1), whatever its accidental; 0 is half position.
  */
-
-/** Highest position planned: the little finger then stands at the end of the fingerboard. */
-const TOP_POSITION = 14;
-
-const LABELS: readonly PositionNumber[] = Array.from({ length: TOP_POSITION + 1 }, (_, position) =>
-  position === 0 ? 0.5 : position,
-);
 
 /** Least and most semitones between two fingers n apart in one frame (index n); an extension adds up to two. */
 const LEAST_GAP = [0, 1, 2, 3];
@@ -121,7 +108,7 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
     // The wrist or the heel of the hand comes to the ribs.
     landmark: 3,
     fixedFrames: false,
-    label: (position) => LABELS[position],
+    label: (position) => LETTER_POSITIONS[position],
     thumbUp: () => false,
     anchor: (position) => (position * 12) / 7,
     resting,

@@ -1,5 +1,6 @@
 import type { Setup } from '../instrument/setup';
 import { THUMB } from './finger';
+import { framePositions } from './positions';
 import {
   makeHold,
   makeStop,
@@ -114,10 +115,9 @@ function layOut(school: FrameSchool, reach: number): Layout {
     if (!place.region.thumb && place.stop >= low && place.stop <= high)
       byStop[HARMONIC_STOP].push(harmonicAt(place, position));
   });
-  const labels = places.map(({ region, stop }) => (region.thumb ? 'thumb' : school.positions[stop]));
   return {
     places,
-    labels,
+    labels: framePositions(school),
     restFrames: places.map(({ region, stop }) => frameOf(region.resting, stop)),
     holdsAt: onStrings(byStop),
   };

@@ -11,7 +11,8 @@ import {
   type Level,
   type OwnTable,
 } from '../../core';
-import { checkWords, intervalName, STRING_TUNING_CHOICES, SYSTEM_WORDS } from '../../wording/findings';
+import { checkWords, intervalName } from '../../wording/findings';
+import { STRING_TUNING_CHOICES, SYSTEM_WORDS } from '../../wording/intonation';
 import { mm, signed } from '../../wording/grammar';
 import { LEVEL_WORDS } from '../../wording/instruments';
 import { tableIssueWords } from '../../wording/issues';

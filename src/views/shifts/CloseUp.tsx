@@ -4,7 +4,7 @@ import { drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } fr
 import { clefsRead } from '../../notation/clefs';
 import { notesLabel, Staff, StaffHead } from '../../notation/Staff';
 import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
-import { HAND_CUES, hearWords, KIND_SENTENCES, REHEARSAL_WORDS } from '../../wording/findings';
+import { HAND_CUES, hearWords, KIND_SENTENCES, REHEARSAL_WORDS } from '../../wording/shifts';
 import { mm, seconds } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { noteWords } from '../../wording/notes';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { KIND_SHORT } from '../../wording/findings';
+import { KIND_SHORT } from '../../wording/shifts';
 import { mm, seconds } from '../../wording/grammar';
 import { noteWords, printed } from '../../wording/notes';
 import { barWords, positionName } from '../../wording/places';
