@@ -1,6 +1,5 @@
 import type { PlanRequest } from '../core';
 import { commit, getPlan, listPlans, storageFault } from '../store/db';
-import { fillWithDemo } from '../store/demo';
 import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
 import { requestWords } from '../wording/material';
 import { storageWords } from '../wording/storage';
@@ -21,7 +20,7 @@ export async function start() {
   const asked = new URLSearchParams(location.search);
   const { hash } = location;
   try {
-    if (asked.has('demo')) await fillWithDemo();
+    if (asked.has('demo')) await (await import('../store/demo')).fillWithDemo();
     const kept = await firstOf([asked.get('plan'), hash ? null : lastOpen()]);
     if (kept) await session.stand(kept);
     else await openAddress(hash);

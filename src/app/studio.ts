@@ -10,7 +10,6 @@ import {
   storageFault,
 } from '../store/db';
 import { fieldsBetween, reversed, type Change, type Fields } from '../store/changes';
-import { fillWithDemo } from '../store/demo';
 import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
 import { counted } from '../wording/grammar';
 import { storageWords } from '../wording/storage';
@@ -50,7 +49,7 @@ async function saved<T>(work: Promise<T>): Promise<T | undefined> {
 
 /** Opens what the address asks for; with `demo` an empty studio is filled first. */
 export async function open(asked: URLSearchParams) {
-  if (asked.has('demo')) await saved(fillWithDemo());
+  if (asked.has('demo')) await saved(import('../store/demo').then(({ fillWithDemo }) => fillWithDemo()));
   const student = asked.get('student');
   if (student) showStudent(student);
   void keepFingerings().catch(() => undefined);

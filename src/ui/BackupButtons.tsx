@@ -1,11 +1,22 @@
 import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
-import type { Kept } from '../store/db';
-import { additions, commit, listKept, storageFault } from '../store/db';
-import type { PlanRecord } from '../store/records';
+import { ahead } from '../app/ahead';
 import { say } from '../app/notices';
-import { counted, listed } from '../wording/grammar';
-import { storageWords } from '../wording/storage';
+import type { PlanRecord } from '../store/records';
+
+/** Reading and writing backups is fetched when it is asked for. */
+const loadBackups = ahead(() => import('../app/backups'));
+
+async function withBackups(work: (backups: Awaited<ReturnType<typeof loadBackups>>) => Promise<void>) {
+  const backups = await loadBackups().catch(() => null);
+  if (backups) await work(backups);
+  else
+    say({
+      kind: 'trouble',
+      message:
+        'This part of the program could not be fetched: is the server still running? Nothing was changed.',
+    });
+}
 
 interface Props {
   /** Called before a backup is written; a plan it returns is in the file even where the browser could not keep it. */
@@ -20,7 +31,7 @@ export function BackupButtons({ before }: Props) {
       <button
         type="button"
         className="button flex items-center gap-1"
-        onClick={() => void saveBackup(before)}
+        onClick={() => void withBackups(({ saveBackup }) => saveBackup(before))}
       >
         <Download size={17} aria-hidden /> Save a backup
       </button>
@@ -36,57 +47,10 @@ export function BackupButtons({ before }: Props) {
         tabIndex={-1}
         onChange={(event) => {
           const [chosen] = event.target.files ?? [];
-          void chosen?.text().then(restoreBackup);
+          if (chosen) void withBackups(async ({ restoreBackup }) => restoreBackup(await chosen.text()));
           event.target.value = '';
         }}
       />
     </div>
   );
-}
-
-/** Reading and writing backups is fetched when it is asked for. */
-const loadBackup = () => import('../store/backup');
-
-async function saveBackup(before: Props['before']) {
-  const stand = (await before?.()) ?? null;
-  const kept = await listKept().catch((): Kept => ({ plans: [], students: [], briefs: [] }));
-  const plans = stand ? [stand, ...kept.plans.filter(({ id }) => id !== stand.id)] : kept.plans;
-  const { backupText } = await loadBackup();
-  offerFile(backupText({ ...kept, plans }, new Date()));
-}
-
-function offerFile(text: string) {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `dove-path-${new Date().toISOString().slice(0, 10)}.json`;
-  link.click();
-  URL.revokeObjectURL(url);
-}
-
-/** Joins what a backup file holds to what is here; a file that cannot be read changes nothing. */
-async function restoreBackup(text: string) {
-  const { joinKept, readBackup } = await loadBackup();
-  const reading = readBackup(text);
-  if (reading.kind === 'trouble') {
-    say({ kind: 'trouble', message: reading.message });
-    return;
-  }
-  try {
-    const { added, known } = joinKept(await listKept(), reading.kept);
-    await commit(additions(added));
-    say({ kind: 'done', message: restoredWords(added, known) });
-  } catch (error) {
-    say({ kind: 'trouble', message: storageWords(storageFault(error)) });
-  }
-}
-
-function restoredWords({ plans, students, briefs }: Kept, known: number) {
-  const parts = [
-    counted(plans.length, 'plan'),
-    ...(students.length > 0 ? [counted(students.length, 'student')] : []),
-    ...(briefs.length > 0 ? [counted(briefs.length, 'brief')] : []),
-  ];
-  const rest = known > 0 ? ` ${known} ${known === 1 ? 'was' : 'were'} here already.` : '';
-  return `${listed(parts)} restored.${rest}`;
 }

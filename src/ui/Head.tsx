@@ -1,4 +1,5 @@
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
+import { fetchAhead } from '../app/ahead';
 
 const VIEWS = [
   ['/studio', 'Studio'],
@@ -20,6 +21,7 @@ interface Props {
 
 /** The head of every view: the way to the others, and what the view puts beside it. */
 export function Head({ here, plan, children }: Props) {
+  useEffect(fetchAhead, []);
   const query = plan ? `?plan=${plan}` : '';
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b-2 border-rule py-2">

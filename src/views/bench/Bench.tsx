@@ -1,11 +1,12 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { session, useBench } from '../../app/bench';
 import { redo, rename, undo } from '../../app/edits';
 import { openAddress, start } from '../../app/opening';
-import { lastPlanned, type Planning, type SaveState } from '../../app/session/state';
+import { lastPlanned, type SaveState } from '../../app/session/state';
 import { useStudent } from '../../app/students';
 import { Head } from '../../ui/Head';
+import { later } from '../../ui/later';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { UndoButtons } from '../../ui/UndoButtons';
 import { usePageKeys } from '../../ui/usePageKeys';
@@ -15,16 +16,22 @@ import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
 import { Briefs } from './Briefs';
 import { FindingsList } from './FindingsList';
-import { GivenDifferences } from './Given';
 import { PlannerTrouble } from './PlannerTrouble';
 import { PlanShelf } from './PlanShelf';
-import { Problems } from './Problems';
-import { SavedFingering } from './SavedFingering';
 import { Stage } from './Stage';
 import { StudentMatch } from './StudentMatch';
 import { ThisPlan } from './ThisPlan';
 
-const Palette = lazy(() => import('./Palette'));
+const GivenDifferences = later(
+  'What differs for this student',
+  async () => (await import('./Given')).GivenDifferences,
+);
+const Palette = later('The list of commands', async () => (await import('./Palette')).Palette);
+const Problems = later('What stands in the way', async () => (await import('./Problems')).Problems);
+const SavedFingering = later(
+  'The saved fingering',
+  async () => (await import('./SavedFingering')).SavedFingering,
+);
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   saved: 'Saved',
@@ -63,6 +70,8 @@ export default function Bench() {
   const planned = lastPlanned({ planning });
   const response = planned?.response ?? null;
   const plan = response?.plans[chosen];
+  const problems = response?.problems ?? [];
+  const issues = planning.kind === 'refused' ? planning.issues : [];
   const instrument = planned?.ask.request.instrument;
   const names = student?.noteNames;
   const speech = useMemo(
@@ -96,15 +105,12 @@ export default function Bench() {
         <div className="flex min-w-0 flex-col gap-3">
           <BriefSentence request={record.request} studentId={record.studentId} />
           <StudentMatch record={record} />
-          <GivenDifferences record={record} response={response} plan={plan} />
-          <Problems
-            problems={response?.problems ?? []}
-            issues={issuesOf(planning)}
-            request={record.request}
-            speech={speech}
-          />
+          {record.givenFrom && <GivenDifferences record={record} response={response} plan={plan} />}
+          {(problems.length > 0 || issues.length > 0) && (
+            <Problems problems={problems} issues={issues} request={record.request} speech={speech} />
+          )}
           <PlannerTrouble planning={planning} />
-          {speech && response && (
+          {speech && response && standing !== 'as-planned' && (
             <SavedFingering standing={standing} plans={response.plans} chosen={chosen} speech={speech} />
           )}
           {response && speech && (
@@ -130,15 +136,7 @@ export default function Bench() {
           <Briefs request={record.request} />
         </aside>
       </main>
-      {palette && (
-        <Suspense>
-          <Palette speech={speech} onClose={() => setPalette(false)} />
-        </Suspense>
-      )}
+      {palette && <Palette speech={speech} onClose={() => setPalette(false)} />}
     </div>
   );
-}
-
-function issuesOf(planning: Planning) {
-  return planning.kind === 'refused' ? planning.issues : [];
 }

@@ -1,3 +1,4 @@
+import { later } from '../../ui/later';
 import { Fragment, memo } from 'react';
 import { octaveChoices, tempoOf, tuningChoices, tuningOf, withTuning } from '../../app/brief/choices';
 import {
@@ -40,7 +41,8 @@ import {
 } from '../../wording/material';
 import { classWords, noteWords, printed } from '../../wording/notes';
 import { positionRuleWords } from '../../wording/places';
-import { TypedNotes } from './TypedNotes';
+
+const TypedNotes = later('The box for notes', async () => (await import('./TypedNotes')).TypedNotes);
 
 interface WordProps {
   /** Punctuation that must not begin a line. */

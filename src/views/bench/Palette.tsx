@@ -22,7 +22,7 @@ interface Props {
 }
 
 /** Everything that can be done, found by typing some of its words. */
-export default function Palette({ speech, onClose }: Props) {
+export function Palette({ speech, onClose }: Props) {
   const students = useStudents();
   const plans = useLiveQuery(() => listPlans().catch(() => []), []) ?? [];
   const { contains } = useFilter({ sensitivity: 'base' });

@@ -28,7 +28,10 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
           const words = planTitle(plan, student);
           const open = plan.id === openId;
           return (
-            <li key={plan.id} className={`flex items-center border-b border-rule ${open ? 'bg-haze' : ''}`}>
+            <li
+              key={plan.id}
+              className={`long-row flex items-center border-b border-rule ${open ? 'bg-haze' : ''}`}
+            >
               <button
                 type="button"
                 aria-current={open ? 'true' : undefined}

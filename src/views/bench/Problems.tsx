@@ -23,7 +23,6 @@ function waysOf({ relax, changes, ways = [] }: Problem) {
 /** Why there is no plan, and the smallest change that would bring one, a click away. */
 export function Problems({ problems, issues, request, speech }: Props) {
   const canUndo = useBench((state) => state.history.past.length > 0);
-  if (problems.length === 0 && issues.length === 0) return null;
   return (
     <section
       aria-label="No plan yet"

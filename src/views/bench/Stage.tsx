@@ -8,20 +8,25 @@ import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '..
 import { clefsRead } from '../../notation/clefs';
 import { evenLayout, type Score } from '../../notation/score';
 import { Caution } from '../../ui/Caution';
+import { later } from '../../ui/later';
 import { listed } from '../../wording/grammar';
 import { spoken } from '../../wording/notes';
 import { barWords } from '../../wording/places';
 import { noteCount, stepWords, type Speech } from '../../wording/plans';
 import { reasonsWords } from '../../wording/reasons';
-import { ComparisonPanel } from './Beside';
 import { COLUMN, gutterOf, STAFF_HEIGHT, STAFF_SCALE } from './columns';
 import { usePictureKeys } from './keys';
-import { ManyLines } from './ManyLines';
 import { NeckFigure } from './NeckFigure';
 import { EditOutcome, NoteEditor } from './NoteEditor';
 import { OneLine } from './OneLine';
 import { StageTools } from './StageTools';
 import type { Picture } from './Strip';
+
+const ManyLines = later('The music in lines', async () => (await import('./ManyLines')).ManyLines);
+const ComparisonPanel = later(
+  'The comparison',
+  async () => (await import('./ComparisonPanel')).ComparisonPanel,
+);
 
 interface Props {
   readonly response: PlanResponse;

@@ -2,7 +2,7 @@ import type { PointerEvent, ReactNode } from 'react';
 import type { Clef, NoteNames, Plan, PlanResponse } from '../../core';
 import { Staff, StaffHead } from '../../notation/Staff';
 import type { Layout, Score } from '../../notation/score';
-import { BESIDE_HEIGHT, BesideRow } from './Beside';
+import { BESIDE_HEIGHT, BesideRow } from './BesideRow';
 import {
   COLUMN,
   NAME_ROW_HEIGHT,

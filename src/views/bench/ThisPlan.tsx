@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { setTags } from '../../app/edits';
-import { GiveTo } from './Given';
+import { GiveTo } from './GiveTo';
 
 interface Props {
   readonly id: string;

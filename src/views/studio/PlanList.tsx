@@ -69,7 +69,7 @@ function PlanRow({ plan, students, named }: RowProps) {
   const words = planTitle(plan, named ? owner : undefined);
   const others = students.filter(({ id }) => id !== plan.studentId);
   return (
-    <li className="flex items-center gap-2 rounded-md border border-rule bg-sheet pl-3">
+    <li className="long-row flex items-center gap-2 rounded-md border border-rule bg-sheet pl-3">
       <a
         href={`/?plan=${plan.id}`}
         className="flex min-h-11 flex-1 flex-col justify-center leading-tight hover:text-dove"

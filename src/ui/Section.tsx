@@ -1,0 +1,39 @@
+import type { ReactNode } from 'react';
+import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
+
+interface Props {
+  /** What the part is called, as in "The neck". */
+  readonly name: string;
+  readonly children: ReactNode;
+}
+
+/** A part of a view that stands or fails on its own: what goes wrong in it leaves the rest of the page as it is. */
+export function Section({ name, children }: Props) {
+  return (
+    <ErrorBoundary
+      fallbackRender={(props) => <Failed name={name} {...props} />}
+      onError={(error) => console.error(error)}
+    >
+      {children}
+    </ErrorBoundary>
+  );
+}
+
+function Failed({ name, resetErrorBoundary }: FallbackProps & { readonly name: string }) {
+  return (
+    <div
+      role="alert"
+      className="flex flex-wrap items-center gap-3 border-l-4 border-madder bg-sheet px-3 py-2"
+    >
+      <p className="min-w-48 flex-1">
+        {name} could not be shown. Your plans are safe; the rest of the page works.
+      </p>
+      <button type="button" className="button" onClick={resetErrorBoundary}>
+        Try again
+      </button>
+      <button type="button" className="button" onClick={() => location.reload()}>
+        Reload the page
+      </button>
+    </div>
+  );
+}
