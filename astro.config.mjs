@@ -21,10 +21,21 @@ const bookWorker = {
   },
 };
 
+/** Every shared part in every state, for those who build the program: only while it is developed. */
+const gallery = {
+  name: 'gallery',
+  hooks: {
+    'astro:config:setup': ({ command, injectRoute }) => {
+      if (command === 'dev')
+        injectRoute({ pattern: '/gallery', entrypoint: 'src/views/gallery/gallery.astro' });
+    },
+  },
+};
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react(), bookWorker],
+  integrations: [react(), bookWorker, gallery],
   devToolbar: { enabled: false },
   vite: {
     plugins: [tailwind()],

@@ -94,6 +94,7 @@ export function commandsFor(
       ),
     command('studio', 'Go to the Studio', () => location.assign('/studio')),
     command('keys', 'All keys', () => location.assign('/keys')),
+    command('licences', 'Licences', () => location.assign('/licences')),
     command('typing', 'How to type notes', () => location.assign('/notes')),
   ];
 }

@@ -50,6 +50,9 @@ export default function Keys() {
         By touch: tap a note to put the cursor on it, then a finger, string or position below the picture.
         “Mark notes” makes the next taps mark from there.
       </p>
+      <p>
+        <a href="/licences">Licences</a> of what this program is built with.
+      </p>
     </main>
   );
 }

@@ -1,0 +1,181 @@
+import { useState, type ReactNode } from 'react';
+import { NO_HISTORY } from '../../app/history';
+import { say } from '../../app/notices';
+import { Neck } from '../../board/Neck';
+import { Pattern } from '../../board/Pattern';
+import { Span } from '../../board/Span';
+import { plan, resolveHand, resolveSetup, type PlanRequest } from '../../core';
+import { clefsRead } from '../../notation/clefs';
+import { evenLayout } from '../../notation/score';
+import { Staff, StaffHead } from '../../notation/Staff';
+import { BackupButtons } from '../../ui/BackupButtons';
+import { Caution } from '../../ui/Caution';
+import { Choose } from '../../ui/Choose';
+import { Head } from '../../ui/Head';
+import { MeaningPage } from '../../ui/MeaningPage';
+import { NoticeBar } from '../../ui/NoticeBar';
+import { Section } from '../../ui/Section';
+import { UndoButtons } from '../../ui/UndoButtons';
+
+const LONG =
+  'A very long name, as somebody will give it one day, with more words in it than any row has room for';
+const CHANGE = { was: {}, is: {} };
+
+const SCALE: PlanRequest = {
+  instrument: 'violin',
+  material: { type: 'scale', tonic: 'A3', scale: 'harmonic-minor', octaves: 2, direction: 'updown' },
+};
+const OCTAVES: PlanRequest = {
+  instrument: 'cello',
+  material: {
+    type: 'double-stops',
+    interval: 'octave',
+    tonic: 'C3',
+    scale: 'major',
+    octaves: 1,
+    direction: 'up',
+  },
+};
+
+/** Every shared part in every state it has. Only while the program is developed. */
+export default function Gallery() {
+  return (
+    <main className="mx-auto flex max-w-6xl flex-col gap-6 px-5 py-6">
+      <h1 className="font-serif text-3xl font-bold">Gallery</h1>
+      <p>By lamplight, set the machine to its dark look.</p>
+      <Part name="Head">
+        <Head here="/hand" />
+        <Head here="/" plan="one">
+          <p className="font-serif text-lg">{LONG}</p>
+        </Head>
+      </Part>
+      <Part name="Notices">
+        <NoticeBar />
+        <p className="flex flex-wrap gap-2">
+          <Press words="done" onPress={() => say({ kind: 'done', message: 'Two plans restored.' })} />
+          <Press
+            words="done, with an offer"
+            onPress={() =>
+              say({
+                kind: 'done',
+                message: `“${LONG}” was deleted.`,
+                offer: { words: 'Undo', act: () => undefined },
+              })
+            }
+          />
+          <Press words="trouble" onPress={() => say({ kind: 'trouble', message: 'The storage is full.' })} />
+        </p>
+      </Part>
+      <Part name="Undo and redo">
+        <UndoButtons history={NO_HISTORY} onUndo={() => undefined} onRedo={() => undefined} />
+        <UndoButtons
+          history={{ past: [CHANGE], future: [CHANGE], run: null }}
+          onUndo={() => undefined}
+          onRedo={() => undefined}
+        />
+      </Part>
+      <Part name="Choices, backup, caution">
+        <Choices />
+        <BackupButtons />
+        <Caution />
+      </Part>
+      <Part name="A part that fails">
+        <Section name="The neck">
+          <Fails />
+        </Section>
+      </Part>
+      <Part name="A view of a plan: loading, nothing there">
+        <MeaningPage here="/hand" heading="Hand" state={{ kind: 'loading' }}>
+          {() => null}
+        </MeaningPage>
+        <MeaningPage here="/ear" heading="Ear" state={{ kind: 'nothing', message: 'There is no plan yet.' }}>
+          {() => null}
+        </MeaningPage>
+      </Part>
+      <Part name="Staff and neck">
+        <Music request={SCALE} />
+        <Music request={OCTAVES} />
+      </Part>
+      <Part name="Finger patterns">
+        <Pattern fingers={{ 1: 2, 2: 4, 3: 5, 4: 7 }} lengthMm={328} />
+        <Pattern fingers={{ 1: 2 }} lengthMm={1050} />
+        <Pattern fingers={{ T: 12, 1: 14, 2: 16, 3: 17 }} lengthMm={692} />
+      </Part>
+      <Part name="Spans">
+        <svg width={300} height={70} role="img" aria-label="two spans">
+          <Span from={20} to={220} y={24} tone="var(--color-sage)" side="above" words="72 mm, easy" />
+          <Span from={60} to={90} y={40} tone="var(--color-madder)" side="below" words="beyond this hand" />
+        </svg>
+      </Part>
+    </main>
+  );
+}
+
+function Part({ name, children }: { readonly name: string; readonly children: ReactNode }) {
+  return (
+    <section aria-label={name} className="flex flex-col gap-3 border-t border-rule pt-2">
+      <h2 className="font-serif text-xl font-semibold">{name}</h2>
+      {children}
+    </section>
+  );
+}
+
+function Press({ words, onPress }: { readonly words: string; readonly onPress: () => void }) {
+  return (
+    <button type="button" className="button" onClick={onPress}>
+      {words}
+    </button>
+  );
+}
+
+function Choices() {
+  const [value, setValue] = useState('short');
+  const choices = [
+    ['short', 'short'],
+    ['long', LONG],
+  ] as const;
+  return <Choose label="A choice" value={value} choices={choices} onChoose={setValue} />;
+}
+
+function Fails(): ReactNode {
+  throw new Error('This part fails on purpose.');
+}
+
+function Music({ request }: { readonly request: PlanRequest }) {
+  const response = plan(request);
+  const [best] = response.plans;
+  const setup = resolveSetup(request);
+  const { events } = response;
+  const clefs = clefsRead(events, request.instrument, undefined);
+  const score = {
+    music: response,
+    steps: best.steps,
+    strings: setup.strings.map(({ name }) => name),
+    instrument: request.instrument,
+    clefs,
+    barred: true,
+  };
+  const [widest] = [...best.reach].sort((a, b) => b.share - a.share);
+  const step = best.steps.find(({ at }) => at === widest?.at) ?? best.steps[0];
+  return (
+    <>
+      <div className="flex overflow-x-auto">
+        <StaffHead
+          clef={clefs[0]}
+          fifths={response.key.fifths}
+          time={response.time}
+          keyName={response.key.name}
+          width={90}
+          height={150}
+          scale={1.1}
+        />
+        <Staff
+          score={score}
+          layout={evenLayout(events.length, 40, 150, 1.1)}
+          label={`${events.length} notes`}
+        />
+      </div>
+      <Neck setup={setup} hand={resolveHand(request.instrument, request.hand)} step={step} spread={widest} />
+    </>
+  );
+}

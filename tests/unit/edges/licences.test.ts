@@ -1,0 +1,26 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { test } from 'node:test';
+import { licensed, licencesFile } from '../../../scripts/licences';
+import { licenceGroups, licencesText, packageWords } from '../../../src/views/licences/licensed';
+
+test('the list of licences is that of what is sent to the browser (npm run licences makes it anew)', async () => {
+  const kept = readFileSync('src/views/licences/licences.generated.json', 'utf8');
+  assert.equal(kept, licencesFile(await licensed()));
+});
+
+test('every package and font comes with the text of its licence, said once', () => {
+  const groups = licenceGroups();
+  const packages = groups.flatMap((group) => group.packages);
+  for (const name of ['react-dom', 'dexie', 'vexflow', 'tone', '@vexflow-fonts/bravura'])
+    assert.ok(
+      packages.some((one) => one.name === name),
+      name,
+    );
+  const fonts = packages.filter(({ licence }) => licence === 'OFL-1.1');
+  assert.equal(fonts.length, 3);
+  for (const { text } of groups) assert.ok(text.length > 200);
+  assert.equal(new Set(groups.map(({ text }) => text)).size, groups.length);
+  const all = licencesText();
+  for (const one of packages) assert.ok(all.includes(packageWords(one)), one.name);
+});
