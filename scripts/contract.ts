@@ -19,7 +19,6 @@ const VALIDATORS = {
   validPlan: 'plan',
   validStudent: 'student',
   validBrief: 'brief',
-  validBackup: 'backup',
 };
 
 /** Every made file of the contract, by its name below src/contract. */

@@ -80,7 +80,8 @@ const SHOTS = {
     await moveRight(page, 17);
   },
   'bench-given': async (page) => {
-    await page.getByLabel('Give this plan to').selectOption({ label: 'Marlow' });
+    await page.getByRole('button', { name: 'Give this plan to' }).click();
+    await page.getByRole('menuitem', { name: 'Marlow' }).click();
     await page.getByTestId('given').waitFor();
   },
   'bench-tablet': (page) => moveRight(page, 6),

@@ -1,46 +1,72 @@
 import { backupText, joinKept, readBackup } from '../store/backup';
-import { additions, commit, listKept, storageFault, type Kept } from '../store/db';
+import { storageFault } from '../store/db';
 import type { PlanRecord } from '../store/records';
+import { additions, listAll, NOTHING, type AllRows, type Kept } from '../store/rows';
 import { counted, listed } from '../wording/grammar';
-import { storageWords } from '../wording/storage';
+import { readingTroubleWords } from '../wording/storage';
+import { offerFile } from './files';
 import { say } from './notices';
+import { save } from './writes';
 
 /* Everything kept here as a file, and back. */
 
 /**
- * Offers everything kept here as a file.
+ * Offers everything kept here as a file. One with nothing in it is not written without a question: it might take the place of a good one.
  * @param before called first; a plan it returns is in the file even where the browser could not keep it
  */
 export async function saveBackup(before?: () => Promise<PlanRecord | null>) {
   const stand = (await before?.()) ?? null;
-  const kept = await listKept().catch((): Kept => ({ plans: [], students: [], briefs: [] }));
-  const plans = stand ? [stand, ...kept.plans.filter(({ id }) => id !== stand.id)] : kept.plans;
-  offerFile(backupText({ ...kept, plans }, new Date()));
+  try {
+    const all = await listAll();
+    const plans = stand ? [stand, ...all.plans.filter(({ id }) => id !== stand.id)] : all.plans;
+    const whole = { ...all, plans };
+    const amount = plans.length + all.students.length + all.briefs.length + all.damaged.length;
+    const write = () => writeFile(whole, 'dove-path');
+    if (amount > 0) write();
+    else
+      say({
+        kind: 'done',
+        message: 'Nothing is saved here yet, so the backup would be empty.',
+        offer: { words: 'Save it all the same', act: write },
+      });
+  } catch (error) {
+    const trouble = readingTroubleWords(storageFault(error));
+    if (stand) writeFile({ ...NOTHING, plans: [stand] }, 'dove-path-one-plan');
+    say({
+      kind: 'trouble',
+      message: stand
+        ? `${trouble} The file has only the plan that stands here; keep your earlier backup.`
+        : `No backup was written. ${trouble}`,
+    });
+  }
 }
 
-function offerFile(text: string) {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `dove-path-${new Date().toISOString().slice(0, 10)}.json`;
-  link.click();
-  URL.revokeObjectURL(url);
+function writeFile(all: AllRows, name: string) {
+  const now = new Date();
+  offerFile(backupText(all, now), `${name}-${now.toISOString().slice(0, 10)}.json`);
 }
 
 /** Joins what a backup file holds to what is here; a file that cannot be read changes nothing. */
 export async function restoreBackup(text: string) {
   const reading = readBackup(text);
   if (reading.kind === 'trouble') {
-    say({ kind: 'trouble', message: reading.message });
+    say(reading);
     return;
   }
   try {
-    const { added, known } = joinKept(await listKept(), reading.kept);
-    await commit(additions(added));
-    say({ kind: 'done', message: restoredWords(added, known) });
+    const { added, known } = joinKept(await listAll(), reading.kept);
+    await save(additions(added), () =>
+      say({ kind: 'done', message: restoredWords(added, known) + asideWords(reading.aside) }),
+    );
   } catch (error) {
-    say({ kind: 'trouble', message: storageWords(storageFault(error)) });
+    say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
   }
+}
+
+function asideWords([first, ...others]: readonly string[]): string {
+  if (!first) return '';
+  const many = others.length > 0 ? `${others.length + 1} entries are` : 'One entry is';
+  return ` ${many} damaged and was left out; it is still in the file. ${first}`;
 }
 
 function restoredWords({ plans, students, briefs }: Kept, known: number) {

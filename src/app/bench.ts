@@ -1,18 +1,41 @@
 import { liveQuery } from 'dexie';
 import { useStore } from 'zustand';
-import { commit, getPlan, storageFault } from '../store/db';
+import type { Fields } from '../store/changes';
+import { storageFault } from '../store/db';
+import { dropDraft, keepDraft } from '../store/drafts';
+import { getPlan } from '../store/rows';
+import { commit } from '../store/writes';
 import { storageWords } from '../wording/storage';
 import { planOnStand } from '../work/planner';
 import { briefAddress } from './brief/address';
+import { NO_HISTORY, type History } from './history';
 import { say } from './notices';
 import { createSession } from './session/session';
-import type { SessionState } from './session/state';
+import { forgetDeleted } from './writes';
+import type { Edited, SessionState } from './session/state';
 
 /*
  * The session of this page: the plan session with the browser's own doors.
  */
 
 const LAST_OPEN = 'dove-path-open';
+
+/** The plan in the address; null before the first. */
+let shown: string | null = null;
+/** True while Back or Forward is being followed. */
+let stepping = false;
+
+/** Follows Back and Forward: what is opened meanwhile is no step of its own. */
+export async function whileStepping(work: () => Promise<unknown>) {
+  stepping = true;
+  try {
+    await work();
+  } finally {
+    stepping = false;
+  }
+}
+
+export const isStepping = () => stepping;
 
 export const session = createSession({
   planner: { plan: planOnStand },
@@ -39,10 +62,70 @@ export const session = createSession({
       } catch {
         // Where storage is blocked the address alone knows the plan.
       }
-      history.replaceState(null, '', `${location.pathname}?plan=${id}${briefAddress(request)}`);
+      const address = `${location.pathname}?plan=${id}${briefAddress(request)}`;
+      // Another plan is a step that Back goes back over; a change of this one is not.
+      if (shown === null || shown === id || stepping) history.replaceState(null, '', address);
+      else history.pushState(null, '', address);
+      shown = id;
     },
+    keepHistory,
+    historyOf,
+    keepDraft,
+    dropDraft,
   },
   say,
+});
+
+const STEPS = 'dove-path-steps:';
+/** Letters of steps that are kept of one plan: a page that goes must not be held up. */
+const MOST_LETTERS = 400_000;
+
+/** The steps of a plan outlive a visit to another view; they go with the tab. */
+function keepHistory(id: string, { past, future }: History<Fields<Edited>>) {
+  try {
+    const text = JSON.stringify({ past: past.slice(-100), future: future.slice(-100), run: null });
+    if (text.length <= MOST_LETTERS) sessionStorage.setItem(STEPS + id, text);
+    else sessionStorage.removeItem(STEPS + id);
+  } catch {
+    // Without room the steps end with the page.
+  }
+}
+
+function historyOf(id: string): History<Fields<Edited>> {
+  try {
+    const kept = JSON.parse(sessionStorage.getItem(STEPS + id) ?? 'null') as History<Fields<Edited>> | null;
+    return kept ?? NO_HISTORY;
+  } catch {
+    return NO_HISTORY;
+  }
+}
+
+const OPENING = 'dove-path-opening';
+
+/** The plan whose opening did not come to its end on the page before: it may be what ended that page. Null for none. */
+export function failedOpening(): string | null {
+  try {
+    return localStorage.getItem(OPENING);
+  } catch {
+    return null;
+  }
+}
+
+/** Marks a plan as being opened, or with null that it came to its end. */
+export function markOpening(id: string | null) {
+  try {
+    if (id) localStorage.setItem(OPENING, id);
+    else localStorage.removeItem(OPENING);
+  } catch {
+    // Where storage is blocked nothing is opened by itself anyway.
+  }
+}
+
+session.store.subscribe((now, before) => {
+  const { kind } = now.planning;
+  if (kind !== 'idle' && kind !== 'working' && kind !== before.planning.kind) markOpening(null);
+  const edited = now.record.id === before.record.id && now.history.past.length > before.history.past.length;
+  if (edited) forgetDeleted();
 });
 
 /** The id of the plan that was open last; null where that is not known. */

@@ -5,6 +5,7 @@ import { session } from './bench';
 import { carryOn } from './brief/pattern';
 import { forStudent } from './brief/student';
 import { say } from './notices';
+import { bringBack, lastDeleted } from './writes';
 import type { Edited } from './session/state';
 import { planOf, responseOf } from './session/state';
 
@@ -14,7 +15,14 @@ import { planOf, responseOf } from './session/state';
 
 const { getState: get, setState: set } = session.store;
 
-export const { undo, redo, choose: choosePlan } = session;
+export const { redo, choose: choosePlan } = session;
+
+/** Takes the last edit back; right after something was deleted, that. */
+export function undo() {
+  const bin = lastDeleted();
+  if (bin) void bringBack(bin);
+  else session.undo();
+}
 
 /** Lays another way beside the one on the stand, or takes it away. */
 export function layBeside(beside: number | null) {

@@ -37,6 +37,8 @@ export function afterEdit<C extends FieldChange>(
 export interface Step<C> {
   readonly change: C;
   readonly history: History<C>;
+  /** The history where the change can no longer be made: the step is gone. */
+  readonly without: History<C>;
 }
 
 /** One step back: what takes the last change back; null where there is none. */
@@ -46,6 +48,7 @@ export function undone<C extends FieldChange>(history: History<C>): Step<C> | nu
   return {
     change: { ...last, ...turnedRound(last) },
     history: { past: history.past.slice(0, -1), future: [...history.future, last], run: null },
+    without: { past: history.past.slice(0, -1), future: history.future, run: null },
   };
 }
 
@@ -56,5 +59,6 @@ export function redone<C extends FieldChange>(history: History<C>): Step<C> | nu
   return {
     change: next,
     history: { past: [...history.past, next], future: history.future.slice(0, -1), run: null },
+    without: { past: history.past, future: history.future.slice(0, -1), run: null },
   };
 }

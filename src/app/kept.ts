@@ -1,4 +1,5 @@
-import { commit, db } from '../store/db';
+import { listPlans } from '../store/rows';
+import { commit } from '../store/writes';
 import { choiceOf } from '../store/records';
 import { planInWorker } from '../work/planner';
 
@@ -9,7 +10,7 @@ import { planInWorker } from '../work/planner';
 
 /** Turns every number that is left into its fingering; what cannot be planned stays as it is. */
 export async function keepFingerings(): Promise<void> {
-  const plans = await db.plans.filter(({ choice }) => choice.kind === 'number').toArray();
+  const plans = (await listPlans()).filter(({ choice }) => choice.kind === 'number');
   for (const { id, request, choice } of plans) {
     if (choice.kind !== 'number') continue;
     const answer = await planInWorker({ request });

@@ -8,13 +8,15 @@ import {
   type PlanRequest,
   type PlanResponse,
 } from '../core';
-import { commit, getPlan, listPlans, listStudents, storageFault } from '../store/db';
+import { storageFault } from '../store/db';
 import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
+import { getPlan, listPlans, listStudents } from '../store/rows';
 import { speechOf, type Speech } from '../wording/plans';
-import { storageWords } from '../wording/storage';
+import { readingTroubleWords } from '../wording/storage';
 import { findingsInWorker, planInWorker, PlannerLost } from '../work/planner';
 import { keepFingerings } from './kept';
-import { say } from './notices';
+import { recover } from './recovery';
+import { save } from './writes';
 
 /*
  * The plan that Hand, Shifts and Ear look at: the one in the address, or the one changed last, with what it means.
@@ -54,14 +56,19 @@ export function useMeaning(part?: Partial<Aim>): MeaningState {
 function troubleWords(error: unknown): string {
   return error instanceof PlannerLost
     ? 'The planner stopped before it had an answer. Reload this page to try again; your plans are safe.'
-    : storageWords(storageFault(error));
+    : readingTroubleWords(storageFault(error));
 }
 
 const nothing = (message: string): MeaningState => ({ kind: 'nothing', message });
 
 async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
   const asked = new URLSearchParams(location.search).get('plan');
-  const record = (asked ? await getPlan(asked) : undefined) ?? (await listPlans())[0];
+  await recover();
+  const record = asked ? await getPlan(asked) : (await listPlans())[0];
+  if (!record && asked)
+    return nothing(
+      'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Open another one on the Bench or in the Studio.',
+    );
   if (!record) return nothing('No plan is saved here yet. Make one on the Bench, then come back.');
   void keepFingerings().catch(() => undefined);
   const student = (await listStudents()).find(({ id }) => id === record.studentId);
@@ -98,10 +105,5 @@ export async function openAsPlan(
   tags: readonly string[] = ['drill'],
 ) {
   const plan = newRecord(request, Date.now(), { name, studentId: from.studentId, tags });
-  try {
-    await commit([{ kind: 'added', table: 'plans', record: plan }]);
-    location.assign(`/?plan=${plan.id}`);
-  } catch (error) {
-    say({ kind: 'trouble', message: storageWords(storageFault(error)) });
-  }
+  await save([{ kind: 'added', table: 'plans', record: plan }], () => location.assign(`/?plan=${plan.id}`));
 }

@@ -1,13 +1,16 @@
 import type { PlanRequest } from '../core';
-import { commit, getPlan, listPlans, storageFault } from '../store/db';
+import { storageFault } from '../store/db';
 import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
+import { getPlan, listPlans } from '../store/rows';
 import { requestWords } from '../wording/material';
-import { storageWords } from '../wording/storage';
-import { lastOpen, session } from './bench';
+import { readingTroubleWords } from '../wording/storage';
+import { failedOpening, isStepping, lastOpen, markOpening, session, whileStepping } from './bench';
 import { givenTo } from './brief/student';
 import { keepFingerings } from './kept';
-import { dismissNotice, say } from './notices';
+import { say } from './notices';
+import { recover } from './recovery';
 import { FIRST_REQUEST } from './session/state';
+import { remove, save } from './writes';
 
 /*
  * Which plan stands on the Bench: opened, made, given away, deleted, brought back.
@@ -21,24 +24,75 @@ export async function start() {
   const { hash } = location;
   try {
     if (asked.has('demo')) await (await import('../store/demo')).fillWithDemo();
-    const kept = await firstOf([asked.get('plan'), hash ? null : lastOpen()]);
-    if (kept) await session.stand(kept);
-    else await openAddress(hash);
+    await recover();
+    await openAsked(asked.get('plan'), hash);
     void keepFingerings().catch(() => undefined);
   } catch (error) {
     set({ save: 'failed' });
-    sayTrouble(error);
+    say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
     await session.replan();
   }
   set({ ready: true });
 }
 
-async function firstOf(ids: readonly (string | null)[]): Promise<PlanRecord | undefined> {
-  for (const id of ids) {
-    const kept = id ? await getPlan(id) : undefined;
-    if (kept) return kept;
+/** Opens a plan by its id, with the brief in the address as what is left of it where it is not here. */
+async function openAsked(id: string | null, hash: string) {
+  const stuck = failedOpening();
+  const wanted = id ?? (hash ? null : lastOpen());
+  if (stuck && stuck === wanted) {
+    markOpening(null);
+    sayStuck(stuck);
+    const other = (await listPlans()).find((plan) => plan.id !== stuck);
+    await (other ? standSaved(other) : standNew(FIRST_REQUEST));
+    return;
   }
-  return undefined;
+  const plan = wanted ? await getPlan(wanted) : undefined;
+  await (plan ? standSaved(plan) : openAddress(hash));
+  if (id && !plan)
+    say({
+      kind: 'trouble',
+      message: hash
+        ? 'The plan in this address is not saved in this browser. Its brief stands here as a plan of its own.'
+        : 'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Another one stands here.',
+    });
+}
+
+/** A plan that may have ended the page before is opened only where the user wants it. */
+function sayStuck(id: string) {
+  say({
+    kind: 'trouble',
+    message:
+      'The plan that was open last did not come to its end when it was opened, so it was not opened again by itself. It is safe in the Studio, and in a backup file.',
+    offer: { words: 'Open it all the same', act: () => openPlan(id) },
+  });
+}
+
+/** The page goes by the user's own will. @returns false where something would be lost */
+export function leave(): boolean {
+  markOpening(null);
+  return session.leave();
+}
+
+function standSaved(plan: PlanRecord) {
+  markOpening(plan.id);
+  return session.stand(plan);
+}
+
+/** Follows what the user does with the address: Back, Forward, or another brief. @returns ends it */
+export function followAddress(): () => void {
+  const step = () => {
+    const id = new URLSearchParams(location.search).get('plan');
+    if (id && id !== get().record.id) void whileStepping(() => openPlan(id));
+  };
+  const linked = () => {
+    if (!isStepping()) void openAddress(location.hash);
+  };
+  addEventListener('popstate', step);
+  addEventListener('hashchange', linked);
+  return () => {
+    removeEventListener('popstate', step);
+    removeEventListener('hashchange', linked);
+  };
 }
 
 /** Opens the brief in an address: the plan here that has the same, or else a new one. */
@@ -53,8 +107,8 @@ export async function openAddress(hash: string) {
     await (alike ? session.stand(alike) : standNew(reading.request));
     return;
   }
-  const kept = (await firstOf([lastOpen()])) ?? plans[0];
-  await (kept ? session.stand(kept) : standNew(FIRST_REQUEST));
+  const kept = plans.find(({ id }) => id === lastOpen()) ?? plans[0];
+  await (kept ? standSaved(kept) : standNew(FIRST_REQUEST));
   if (reading.kind === 'trouble') say(reading);
 }
 
@@ -83,39 +137,40 @@ export async function openDrill(request: PlanRequest, what: string) {
   await saveAndStand(newRecord(request, Date.now(), { name, studentId: record.studentId, tags: ['drill'] }));
 }
 
-async function saveAndStand(record: PlanRecord) {
+function saveAndStand(record: PlanRecord): Promise<boolean> {
+  return save([{ kind: 'added', table: 'plans', record }], () => void session.stand(record));
+}
+
+/** @returns whether it is there to be opened */
+export async function openPlan(id: string): Promise<boolean> {
   try {
-    await commit([{ kind: 'added', table: 'plans', record }]);
-    await session.stand(record);
+    const record = await getPlan(id);
+    if (record) await standSaved(record);
+    else say({ kind: 'trouble', message: 'This plan is not here any more: it was deleted on another page.' });
+    return record !== undefined;
   } catch (error) {
-    sayTrouble(error);
+    say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
+    return false;
   }
 }
 
-export async function openPlan(id: string) {
-  const record = await getPlan(id);
-  if (record) await session.stand(record);
-}
-
-/** Deletes a plan and offers it back. */
+/** Deletes a plan and offers it back. One that is on the stand is saved first, so that the bin has it as it stood. */
 export async function removePlan(listed: PlanRecord, words: string) {
   const onStand = get().record.id === listed.id;
+  if (onStand) await session.saveNow();
   const record = onStand ? get().record : listed;
-  if (onStand) {
-    await session.forget();
-    const next = (await listPlans()).find(({ id }) => id !== record.id);
-    await (next ? session.stand(next) : standNew(FIRST_REQUEST));
+  // It is about to go from the store by this page's own doing.
+  if (onStand) session.unwatch();
+  const message = `“${words}” was deleted.`;
+  const gone = await remove([{ kind: 'removed', table: 'plans', record }], message, words, () =>
+    onStand ? void openPlan(record.id) : undefined,
+  );
+  if (!onStand) return;
+  if (!gone) {
+    session.watchAgain();
+    return;
   }
-  await commit([{ kind: 'removed', table: 'plans', record }]);
-  const act = () => void bringBack(record);
-  say({ kind: 'done', message: `“${words}” was deleted.`, offer: { words: 'Undo', act } });
-}
-
-async function bringBack(record: PlanRecord) {
-  await saveAndStand(record);
-  dismissNotice();
-}
-
-function sayTrouble(error: unknown) {
-  say({ kind: 'trouble', message: storageWords(storageFault(error)) });
+  await session.forget();
+  const next = (await listPlans()).find(({ id }) => id !== record.id);
+  await (next ? session.stand(next) : standNew(FIRST_REQUEST));
 }

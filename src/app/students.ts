@@ -1,5 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { listStudents } from '../store/db';
+import { listStudents } from '../store/rows';
 import type { StudentRecord } from '../store/records';
 
 const NOBODY: readonly StudentRecord[] = [];

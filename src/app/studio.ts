@@ -1,22 +1,19 @@
 import { create } from 'zustand';
 import { instrumentData, type PlanRequest } from '../core';
-import {
-  additions,
-  commit,
-  getStudent,
-  listKept,
-  removalOfStudent,
-  removals,
-  storageFault,
-} from '../store/db';
-import { fieldsBetween, reversed, type Change, type Fields } from '../store/changes';
+import { fieldsBetween, joined, type Change, type Fields } from '../store/changes';
+import { storageFault } from '../store/db';
+import { dropDraft, keepDraft } from '../store/drafts';
 import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
-import { counted } from '../wording/grammar';
-import { storageWords } from '../wording/storage';
+import { getStudent, listAll, removals } from '../store/rows';
+import { commit, removalOfStudent } from '../store/writes';
+import { listed } from '../wording/grammar';
+import { amountWords, readingTroubleWords, storageWords } from '../wording/storage';
 import { forStudent, givenTo } from './brief/student';
 import { afterEdit, NO_HISTORY, redone, undone, type History, type Step } from './history';
 import { keepFingerings } from './kept';
 import { say } from './notices';
+import { recover } from './recovery';
+import { bringBack, forgetDeleted, lastDeleted, remove, save } from './writes';
 
 /*
  * What can be done in the Studio. Each thing is saved at once; edits of students can be undone, and what was deleted comes back.
@@ -37,22 +34,23 @@ export const useStudio = create<StudioState>(() => ({ studentId: null, search: '
 
 const { getState: get, setState: set } = useStudio;
 
-/** Does a thing with the store and says so where it cannot be done. */
-async function saved<T>(work: Promise<T>): Promise<T | undefined> {
-  try {
-    return await work;
-  } catch (error) {
-    say({ kind: 'trouble', message: storageWords(storageFault(error)) });
-    return undefined;
-  }
-}
-
 /** Opens what the address asks for; with `demo` an empty studio is filled first. */
 export async function open(asked: URLSearchParams) {
-  if (asked.has('demo')) await saved(import('../store/demo').then(({ fillWithDemo }) => fillWithDemo()));
   const student = asked.get('student');
   if (student) showStudent(student);
-  void keepFingerings().catch(() => undefined);
+  try {
+    if (asked.has('demo')) await (await import('../store/demo')).fillWithDemo();
+    await recover();
+    if (student && !(await getStudent(student)))
+      say({
+        kind: 'trouble',
+        message:
+          'The student in this address is not in this browser: they may have been deleted, or belong to another browser.',
+      });
+    void keepFingerings().catch(() => undefined);
+  } catch (error) {
+    say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
+  }
 }
 
 export function showStudent(studentId: string | null) {
@@ -77,78 +75,144 @@ export async function addStudent() {
     createdAt: now,
     changedAt: now,
   };
-  await saved(commit([{ kind: 'added', table: 'students', record: student }]));
-  showStudent(student.id);
+  await save([{ kind: 'added', table: 'students', record: student }], () => showStudent(student.id));
 }
 
+/** Edits that the store does not have yet, by student, with the student as the store has them. */
+const unsaved = new Map<
+  string,
+  { readonly student: StudentRecord; readonly fields: Fields<StudentRecord> }
+>();
+/** Students as last written by this page: newer than what the page shows until it has heard of it. */
+const written = new Map<string, StudentRecord>();
+
 /**
- * Changes some of what is known of a student, from what is saved at that moment: quick changes and other pages lose nothing.
+ * Changes some of what is known of a student.
+ * @param shown as the page shows it
  * @param run names edits that follow each other in one box and are undone as one
  */
 export async function changeStudent(
-  id: string,
+  shown: StudentRecord,
   change: (student: StudentRecord) => Partial<StudentRecord>,
   run: string | null = null,
 ) {
-  const edit = editing.then(() => editStudent(id, change));
-  editing = edit.then(() => undefined);
-  const fields = await edit;
-  if (fields) set({ history: afterEdit(get().history, { id, ...fields }, run && `${id}.${run}`) });
+  forgetDeleted();
+  const { id } = shown;
+  const own = written.get(id);
+  const student = own && own.changedAt > shown.changedAt ? own : shown;
+  const waiting = unsaved.get(id)?.fields;
+  const seen = { ...student, ...waiting?.to };
+  const fields = fieldsBetween(seen, { ...seen, ...change(seen) });
+  if (!fields) return;
+  unsaved.set(id, { student, fields: waiting ? joined(waiting, fields) : fields });
+  set({ history: afterEdit(get().history, { id, ...fields }, run && `${id}.${run}`) });
+  await writeStudent(id);
 }
 
-/** Edits follow one another: each begins from what the one before has saved. */
-let editing: Promise<void> = Promise.resolve();
+/** Edits follow one another. */
+let writing: Promise<unknown> = Promise.resolve();
 
-/** @returns what was changed; undefined where nothing was */
-async function editStudent(
-  id: string,
-  change: (student: StudentRecord) => Partial<StudentRecord>,
-): Promise<Fields<StudentRecord> | undefined> {
-  // Where another page writes in the very same moment, the edit is made once more, from what that page has saved.
-  for (let again = 0; again < 2; again++) {
-    const before = await saved(getStudent(id));
-    const fields = before && fieldsBetween(before, { ...before, ...change(before) });
-    if (!fields) return undefined;
-    const outcome = await saved(commit([{ kind: 'updated', table: 'students', id, ...fields }]));
-    if (outcome?.kind !== 'conflict') return outcome && fields;
+/** Writes what is not saved yet of one student. @returns whether it is saved now */
+function writeStudent(id: string): Promise<boolean> {
+  const work = writing.then(() => writeUnsaved(id));
+  writing = work;
+  return work;
+}
+
+async function writeUnsaved(id: string): Promise<boolean> {
+  const edit = unsaved.get(id);
+  if (!edit) return true;
+  try {
+    const outcome = await commit([{ kind: 'updated', table: 'students', id, ...edit.fields }]);
+    if (outcome.kind === 'written') {
+      written.set(id, outcome.records[0] as StudentRecord);
+      if (unsaved.get(id) === edit) {
+        unsaved.delete(id);
+        dropDraft(id);
+      }
+      return true;
+    }
+    const now = outcome.current as StudentRecord | undefined;
+    if (!now) {
+      unsaved.delete(id);
+      say({
+        kind: 'trouble',
+        message: 'This student was deleted on another page. They lie in the bin for 30 days.',
+      });
+      return true;
+    }
+    // Another page wrote the same field meanwhile: what is typed here is put on top of that.
+    const fields = fieldsBetween(now, { ...now, ...edit.fields.to });
+    if (fields) unsaved.set(id, { student: now, fields });
+    else unsaved.delete(id);
+    return await writeUnsaved(id);
+  } catch (error) {
+    const offer = { words: 'Try again', act: () => writeStudent(id) };
+    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+    return false;
   }
-  return undefined;
 }
 
-export const undo = () => step(undone);
-export const redo = () => step(redone);
+/** The page goes: edits the store does not have yet are kept as drafts. @returns false where something would be lost */
+export function leave(): boolean {
+  return [...unsaved].every(([id, { student, fields }]) =>
+    keepDraft({
+      change: { kind: 'updated', table: 'students', id, ...fields },
+      record: { ...student, ...fields.to },
+    }),
+  );
+}
 
-async function step(go: (history: History<StudentChange>) => Step<StudentChange> | null) {
-  const found = go(get().history);
+/** Takes the last edit back; right after something was deleted, that. */
+export async function undo() {
+  const bin = lastDeleted();
+  if (bin) await bringBack(bin);
+  else await step(undone(get().history));
+}
+
+export const redo = () => step(redone(get().history));
+
+async function step(found: Step<StudentChange> | null) {
   if (!found) return;
-  const { change, history } = found;
-  const outcome = await saved(commit([{ kind: 'updated', table: 'students', ...change }]));
-  if (outcome?.kind === 'written') set({ history, studentId: change.id });
+  const { change, history, without } = found;
+  try {
+    const outcome = await commit([{ kind: 'updated', table: 'students', ...change }]);
+    if (outcome.kind === 'written') {
+      set({ history, studentId: change.id });
+      return;
+    }
+    set({ history: without });
+    say({
+      kind: 'done',
+      message: outcome.current
+        ? 'This step cannot be taken any more: the same was changed on another page since. It was dropped.'
+        : 'This step cannot be taken any more: the student was deleted. It was dropped.',
+    });
+  } catch (error) {
+    say({
+      kind: 'trouble',
+      message: storageWords(storageFault(error)),
+      offer: { words: 'Try again', act: () => step(found) },
+    });
+  }
 }
 
 export async function removeStudent(student: StudentRecord) {
-  const changes = await saved(removalOfStudent(student));
-  if (!changes || !(await saved(commit(changes)))) return;
-  showStudent(null);
-  const act = () => void saved(commit(takenBack(changes))).then(() => showStudent(student.id));
+  let changes: Change[];
+  try {
+    changes = await removalOfStudent(student);
+  } catch (error) {
+    say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
+    return;
+  }
+  const words = student.name || 'The student';
   const theirs = changes.length > 1 ? ' Their plans are still here, for anyone.' : '';
-  say({
-    kind: 'done',
-    message: `${student.name || 'The student'} was deleted.${theirs}`,
-    offer: { words: 'Undo', act },
-  });
-}
-
-/** What takes some changes back, the last first. */
-function takenBack(changes: readonly Change[]): Change[] {
-  return changes.map(reversed).reverse();
+  const gone = await remove(changes, `${words} was deleted.${theirs}`, words, () => showStudent(student.id));
+  if (gone) showStudent(null);
 }
 
 export async function removePlan(plan: PlanRecord, words: string) {
-  const changes: Change[] = [{ kind: 'removed', table: 'plans', record: plan }];
-  await saved(commit(changes));
-  const act = () => void saved(commit(takenBack(changes)));
-  say({ kind: 'done', message: `“${words}” was deleted.`, offer: { words: 'Undo', act } });
+  await remove([{ kind: 'removed', table: 'plans', record: plan }], `“${words}” was deleted.`, words);
 }
 
 const FIRST_SCALE: PlanRequest = {
@@ -168,20 +232,19 @@ export async function givePlan(plan: PlanRecord, student: StudentRecord) {
 }
 
 async function openNew(plan: PlanRecord) {
-  const outcome = await saved(commit([{ kind: 'added', table: 'plans', record: plan }]));
-  if (outcome) location.assign(`/?plan=${plan.id}`);
+  await save([{ kind: 'added', table: 'plans', record: plan }], () => location.assign(`/?plan=${plan.id}`));
 }
 
-/** Takes everything out of the studio; until the page is left it can be brought back. */
+/** Takes everything out of the studio; it can be brought back for as long as the bin keeps it. */
 export async function emptyStudio() {
-  const all = await saved(listKept());
-  if (!all || !(await saved(commit(removals(all))))) return;
-  showStudent(null);
-  const act = () => void saved(commit(additions(all)));
-  const out = `${counted(all.students.length, 'student')} and ${counted(all.plans.length, 'plan')}`;
-  say({
-    kind: 'done',
-    message: `The studio is empty: ${out} were taken out.`,
-    offer: { words: 'Undo', act },
-  });
+  try {
+    const all = await listAll();
+    const amount = listed(
+      amountWords({ students: all.students.length, plans: all.plans.length, briefs: all.briefs.length }),
+    );
+    const gone = await remove(removals(all), `The studio is empty: ${amount} were taken out.`, amount);
+    if (gone) showStudent(null);
+  } catch (error) {
+    say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
+  }
 }

@@ -143,6 +143,8 @@ export const BackupDescribed = Type.Object({
   plans: Type.Array(reference<typeof PlanRecordDescribed>('plan')),
   students: Type.Array(reference<typeof StudentRecordDescribed>('student')),
   briefs: Type.Array(reference<typeof BriefRecordDescribed>('brief')),
+  /** Rows that were damaged when the file was written, as they were found. */
+  damaged: Type.Optional(Type.Array(Type.Object({ table: Type.String(), row: Type.Unknown() }))),
 });
 
 const ID = { type: 'string', pattern: '^[\\w-]{1,64}$' };

@@ -9,4 +9,3 @@ export const validResponse: Validator;
 export const validPlan: Validator;
 export const validStudent: Validator;
 export const validBrief: Validator;
-export const validBackup: Validator;

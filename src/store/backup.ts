@@ -1,22 +1,29 @@
-import { parseJson, shapeIssues, BadRequest } from '../contract/read';
-import { validBackup } from '../contract/validators.generated.js';
-import { requestIssues, type Issue } from '../core';
+import { BadRequest, parseJson } from '../contract/read';
 import { issueWords } from '../wording/issues';
-import type { Kept } from './db';
-import type { PlanRecord, StudentRecord } from './records';
+import { TABLES, type TableName } from './changes';
+import type { BriefRecord, PlanRecord, StudentRecord } from './records';
+import { rowIssue, type AllRows, type Kept } from './rows';
 import { planOfVersion2, planOfVersion3 } from './versions';
 
 /** Version of the backup file this app writes; it reads this one and all before. */
 export const BACKUP_VERSION = 3;
 
-export function backupText(kept: Kept, now: Date): string {
+/** Everything as the text of a backup file; damaged rows are in it as they are. */
+export function backupText({ damaged = [], ...kept }: Kept & Partial<AllRows>, now: Date): string {
   const head = { format: 'dove-path-backup', version: BACKUP_VERSION, savedAt: now.toISOString() };
-  return JSON.stringify({ ...head, ...kept }, null, 2);
+  const rest = damaged.length > 0 ? { damaged: damaged.map(({ table, row }) => ({ table, row })) } : {};
+  return JSON.stringify({ ...head, ...kept, ...rest }, null, 2);
 }
 
 /** What a backup file holds, or why it cannot be read. */
 export type BackupReading =
-  { readonly kind: 'kept'; readonly kept: Kept } | { readonly kind: 'trouble'; readonly message: string };
+  | {
+      readonly kind: 'kept';
+      readonly kept: Kept;
+      /** What is damaged in the file, in a sentence each; the rest is sound. */
+      readonly aside: readonly string[];
+    }
+  | { readonly kind: 'trouble'; readonly message: string };
 
 /** Reads a backup file's text; nothing is changed by reading. */
 export function readBackup(text: string): BackupReading {
@@ -38,21 +45,33 @@ export function readBackup(text: string): BackupReading {
     return trouble(
       `This backup comes from a later version of Dove Path (${head.version}; this one reads up to ${BACKUP_VERSION}). Update the app, then restore it.`,
     );
-  const current = upgraded(head);
-  if (!validBackup(current)) {
-    const [issue] = shapeIssues(validBackup.errors ?? []);
+  return sorted(upgraded(head));
+}
+
+/** Every record of a file looked at for itself: one that is damaged is set aside. */
+function sorted(file: object): BackupReading {
+  const lists = file as Readonly<Record<string, unknown>>;
+  const missing = TABLES.find((table) => !Array.isArray(lists[table]));
+  if (missing)
     return trouble(
-      `This backup is damaged at ${issue.path}: ${issueWords(issue)} Nothing was changed; choose another copy.`,
+      `This backup is damaged: its list of ${missing} is missing. Nothing was changed; choose another copy.`,
     );
-  }
-  const { plans, students, briefs } = current as unknown as Kept;
-  const [issue] = [
-    ...plans.flatMap(({ request }, at) => under(`/plans/${at}/request`, requestIssues(request))),
-    ...briefs.flatMap(({ request }, at) => under(`/briefs/${at}/request`, requestIssues(request))),
-  ];
-  if (issue)
-    return trouble(`This backup is damaged at ${issue.path}: ${issueWords(issue)} Nothing was changed.`);
-  return { kind: 'kept', kept: { plans, students, briefs } };
+  const aside: string[] = [];
+  const soundIn = (table: TableName) =>
+    (lists[table] as unknown[]).filter((row, at) => {
+      const issue = rowIssue(table, row);
+      if (issue) aside.push(`/${table}/${at}${issue.path}: ${issueWords(issue)}`);
+      return !issue;
+    });
+  const kept = {
+    plans: soundIn('plans') as PlanRecord[],
+    students: soundIn('students') as StudentRecord[],
+    briefs: soundIn('briefs') as BriefRecord[],
+  };
+  const { damaged } = lists;
+  if (Array.isArray(damaged))
+    aside.push(...damaged.map(() => 'An entry that was damaged when the file was written.'));
+  return { kind: 'kept', kept, aside };
 }
 
 /** A file of any version as one of this version. */
@@ -66,12 +85,8 @@ function upgraded(file: { readonly version?: unknown }): object {
 
 function withPlans(file: object, become: (plan: object) => object): object {
   const { plans } = file as { plans?: unknown };
-  const known = Array.isArray(plans) && plans.every((plan) => typeof plan === 'object' && plan !== null);
-  return { ...file, plans: known ? plans.map(become) : plans };
-}
-
-function under(path: string, issues: readonly Issue[]): Issue[] {
-  return issues.map((issue) => ({ ...issue, path: path + issue.path }));
+  const one = (plan: unknown) => (typeof plan === 'object' && plan !== null ? become(plan) : plan);
+  return { ...file, plans: Array.isArray(plans) ? plans.map(one) : plans };
 }
 
 function trouble(message: string): BackupReading {
@@ -90,13 +105,13 @@ export interface Joining {
  * added as a copy, so that neither is lost. Plans follow their student to the copy.
  */
 export function joinKept(here: Kept, restored: Kept): Joining {
-  const students = joinRecords(here.students, restored.students, studentContent);
+  const students = joinRecords(here.students, restored.students, ALIKE.students);
   const ofStudent = (plan: PlanRecord) => ({
     ...plan,
     studentId: students.copies.get(plan.studentId ?? '') ?? plan.studentId,
   });
-  const plans = joinRecords(here.plans, restored.plans.map(ofStudent), planContent);
-  const briefs = joinRecords(here.briefs, restored.briefs, ({ name, request }) => [name, request]);
+  const plans = joinRecords(here.plans, restored.plans.map(ofStudent), ALIKE.plans);
+  const briefs = joinRecords(here.briefs, restored.briefs, ALIKE.briefs);
   const all = [students, plans, briefs];
   return {
     added: { students: students.added, plans: plans.added, briefs: briefs.added },
@@ -104,14 +119,32 @@ export function joinKept(here: Kept, restored: Kept): Joining {
   };
 }
 
-const studentContent = (student: StudentRecord) => ({ ...student, createdAt: 0, changedAt: 0 });
-const planContent = (plan: PlanRecord) => [
-  plan.name,
-  plan.typed,
-  plan.choice,
-  plan.request,
-  plan.studentId,
-  plan.tags,
+/** True where two records of a kind say the same; a plan whose fingering was not chosen yet is like one that was opened since. */
+const ALIKE = {
+  students: (a: StudentRecord, b: StudentRecord) => sameWords(whatOfStudent(a), whatOfStudent(b)),
+  briefs: (a: BriefRecord, b: BriefRecord) => sameWords([a.name, a.request], [b.name, b.request]),
+  plans: (a: PlanRecord, b: PlanRecord) =>
+    sameWords(whatOfPlan(a), whatOfPlan(b)) &&
+    (a.choice.kind === 'unplanned' || b.choice.kind === 'unplanned' || sameWords(a.choice, b.choice)),
+};
+
+const sameWords = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+const whatOfStudent = ({ name, plays, level, positions, clefs, noteNames, remark }: StudentRecord) => [
+  name,
+  plays,
+  level,
+  positions,
+  clefs,
+  noteNames,
+  remark,
+];
+const whatOfPlan = ({ name, typed, request, studentId, tags }: PlanRecord) => [
+  name,
+  typed,
+  request,
+  studentId,
+  tags,
 ];
 
 interface Joined<T> {
@@ -124,18 +157,21 @@ interface Joined<T> {
 function joinRecords<T extends { readonly id: string; readonly name: string }>(
   here: readonly T[],
   restored: readonly T[],
-  content: (record: T) => unknown,
+  alike: (a: T, b: T) => boolean,
 ): Joined<T> {
   const byId = new Map(here.map((record) => [record.id, record]));
   const added: T[] = [];
   const copies = new Map<string, string>();
   for (const record of restored) {
     const own = byId.get(record.id);
-    if (own && JSON.stringify(content(own)) === JSON.stringify(content(record))) continue;
-    const copy = own ? copyOf(record) : record;
-    if (own) copies.set(record.id, copy.id);
-    byId.set(copy.id, copy);
-    added.push(copy);
+    if (own && alike(own, record)) continue;
+    const put = own ? copyOf(record) : record;
+    // The same file restored again: its copy is here already.
+    const twin = own && [...byId.values()].find((other) => alike(other, put));
+    if (own) copies.set(record.id, (twin ?? put).id);
+    if (twin) continue;
+    byId.set(put.id, put);
+    added.push(put);
   }
   return { added, known: restored.length - added.length, copies };
 }

@@ -42,6 +42,11 @@ export function fieldsBetween<T extends object>(before: T, after: T): Fields<T> 
   return { from: pick(before), to: pick(after) };
 }
 
+/** True where two records say the same, whenever they were written. */
+export function sameContent<T extends object>(a: T, b: T): boolean {
+  return fieldsBetween(a, b) === null;
+}
+
 /** The record with the fields as they became. */
 export function withFields<T extends object>(record: T, { to }: { readonly to: Partial<NoInfer<T>> }): T {
   return { ...record, ...to };

@@ -1,5 +1,6 @@
 import type { PlanRequest } from '../core';
-import { additions, commit, listKept, type Kept } from './db';
+import { additions, listAll, type Kept } from './rows';
+import { commit } from './writes';
 import { newRecord, type StudentRecord } from './records';
 
 type DemoStudent = Omit<StudentRecord, 'id' | 'createdAt' | 'changedAt'>;
@@ -179,6 +180,7 @@ export function demoStudio(now: number): Kept {
 
 /** Fills a studio in which nothing is kept. */
 export async function fillWithDemo(): Promise<void> {
-  const { plans, students, briefs } = await listKept();
-  if (plans.length + students.length + briefs.length === 0) await commit(additions(demoStudio(Date.now())));
+  const { plans, students, briefs, damaged } = await listAll();
+  if (plans.length + students.length + briefs.length + damaged.length === 0)
+    await commit(additions(demoStudio(Date.now())));
 }

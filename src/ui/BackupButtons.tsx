@@ -21,10 +21,12 @@ async function withBackups(work: (backups: Awaited<ReturnType<typeof loadBackups
 interface Props {
   /** Called before a backup is written; a plan it returns is in the file even where the browser could not keep it. */
   readonly before?: () => Promise<PlanRecord | null>;
+  /** True where only saving makes sense. */
+  readonly saveOnly?: boolean;
 }
 
 /** Everything kept here as a file, and back. */
-export function BackupButtons({ before }: Props) {
+export function BackupButtons({ before, saveOnly = false }: Props) {
   const file = useRef<HTMLInputElement>(null);
   return (
     <div className="flex flex-wrap gap-2">
@@ -35,22 +37,30 @@ export function BackupButtons({ before }: Props) {
       >
         <Download size={17} aria-hidden /> Save a backup
       </button>
-      <button type="button" className="button flex items-center gap-1" onClick={() => file.current?.click()}>
-        <Upload size={17} aria-hidden /> Restore
-      </button>
-      <input
-        ref={file}
-        type="file"
-        accept="application/json,.json"
-        aria-label="Backup file to restore"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          const [chosen] = event.target.files ?? [];
-          if (chosen) void withBackups(async ({ restoreBackup }) => restoreBackup(await chosen.text()));
-          event.target.value = '';
-        }}
-      />
+      {!saveOnly && (
+        <>
+          <button
+            type="button"
+            className="button flex items-center gap-1"
+            onClick={() => file.current?.click()}
+          >
+            <Upload size={17} aria-hidden /> Restore
+          </button>
+          <input
+            ref={file}
+            type="file"
+            accept="application/json,.json"
+            aria-label="Backup file to restore"
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              const [chosen] = event.target.files ?? [];
+              if (chosen) void withBackups(async ({ restoreBackup }) => restoreBackup(await chosen.text()));
+              event.target.value = '';
+            }}
+          />
+        </>
+      )}
     </div>
   );
 }

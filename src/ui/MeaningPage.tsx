@@ -3,6 +3,7 @@ import { planTitle } from '../wording/material';
 import { Head, type ViewAddress } from './Head';
 import type { Meaning, MeaningState } from '../app/meaning';
 import { NoticeBar } from './NoticeBar';
+import { Section } from './Section';
 
 interface Props {
   readonly here: ViewAddress;
@@ -28,8 +29,17 @@ export function MeaningPage({ here, heading, state, children }: Props) {
             {state.message} <a href="/">To the Bench</a>
           </p>
         )}
-        {meaning && children(meaning)}
+        {meaning && (
+          <Section name={heading} on={[meaning]}>
+            <Inside meaning={meaning} show={children} />
+          </Section>
+        )}
       </main>
     </div>
   );
+}
+
+/** Drawn inside its section, so that what fails in it is caught there. */
+function Inside({ meaning, show }: { readonly meaning: Meaning; readonly show: Props['children'] }) {
+  return show(meaning);
 }

@@ -4,13 +4,16 @@ import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 interface Props {
   /** What the part is called, as in "The neck". */
   readonly name: string;
+  /** What makes it worth another try once it has failed: a new plan, say. */
+  readonly on?: readonly unknown[];
   readonly children: ReactNode;
 }
 
 /** A part of a view that stands or fails on its own: what goes wrong in it leaves the rest of the page as it is. */
-export function Section({ name, children }: Props) {
+export function Section({ name, on, children }: Props) {
   return (
     <ErrorBoundary
+      resetKeys={on ? [...on] : undefined}
       fallbackRender={(props) => <Failed name={name} {...props} />}
       onError={(error) => console.error(error)}
     >

@@ -1,5 +1,6 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import type { History } from '../app/history';
+import { useDeleted } from '../app/writes';
 
 interface Props<T> {
   readonly history: History<T>;
@@ -9,12 +10,13 @@ interface Props<T> {
 
 /** One step back, one step forward again. */
 export function UndoButtons<T>({ history, onUndo, onRedo }: Props<T>) {
+  const deleted = useDeleted(({ bins }) => bins.length > 0);
   return (
     <span className="flex gap-2">
       <button
         type="button"
         className="button"
-        disabled={history.past.length === 0}
+        disabled={history.past.length === 0 && !deleted}
         onClick={onUndo}
         aria-label="Undo edit"
       >

@@ -1,5 +1,4 @@
 import { expose } from 'comlink';
-import { BadRequest, readRequest } from '../contract/read';
 import {
   drillForFinding,
   findingsOf,
@@ -29,16 +28,11 @@ function answerTo(ask: Ask): Answer {
 }
 
 function workOut({ request, kept }: Ask): Answer {
-  try {
-    const asked = forView(readRequest(request));
-    const weights = { ...requestWeights(asked), ...prices };
-    if (kept) return { kind: 'planned', ...planKept(asked, kept, weights) };
-    const response = plan(asked, weights);
-    return { kind: 'planned', response, found: response.plans.length > 0 ? 0 : null, own: false };
-  } catch (error) {
-    if (error instanceof BadRequest) return { kind: 'refused', issues: error.issues };
-    throw error;
-  }
+  const asked = forView(request);
+  const weights = { ...requestWeights(asked), ...prices };
+  if (kept) return { kind: 'planned', ...planKept(asked, kept, weights) };
+  const response = plan(asked, weights);
+  return { kind: 'planned', response, found: response.plans.length > 0 ? 0 : null, own: false };
 }
 
 /** One plan of an answer; null where it has no such plan. */

@@ -1,3 +1,4 @@
+import { BadRequest, readRequest } from '../contract/read';
 import { wrap, type Remote } from 'comlink';
 import type { Aim, Finding, Findings, PlanRequest, PositionDrill } from '../core';
 import type { Answer, Ask } from './ask';
@@ -88,8 +89,21 @@ function askOnce<T>(question: (planner: Remote<PlannerInWorker>) => Promise<T>):
   });
 }
 
+/** The worker takes what it is asked as it comes: whether it can be understood is seen on this side. */
+function refusalOf({ request }: Ask): Answer | null {
+  try {
+    readRequest(request);
+    return null;
+  } catch (error) {
+    if (error instanceof BadRequest) return { kind: 'refused', issues: error.issues };
+    throw error;
+  }
+}
+
 /** Plans in the background. */
 export async function planInWorker(asked: Ask): Promise<Answer> {
+  const refused = refusalOf(asked);
+  if (refused) return refused;
   return JSON.parse(await ask((planner) => planner.answerText(asked))) as Answer;
 }
 
@@ -98,6 +112,8 @@ let onStand: { readonly since: number } | undefined;
 
 /** The same for the plan on the stand: one that is still worked on for an older question is ended. */
 export async function planOnStand(asked: Ask): Promise<Answer> {
+  const refused = refusalOf(asked);
+  if (refused) return refused;
   if (onStand && running && performance.now() - onStand.since > WORTH_ENDING) end(running, 'replaced');
   const mine = { since: performance.now() };
   onStand = mine;

@@ -12,6 +12,18 @@ export async function setWord(page: Page, label: string, words: string) {
   await page.getByRole('combobox', { name: label, exact: true }).selectOption({ label: words });
 }
 
+/** Does one of the things in a menu. */
+export async function act(page: Page, menu: string, words: string | RegExp) {
+  await page.getByRole('button', { name: menu, exact: true }).click();
+  await page.getByRole('menuitem', { name: words, exact: typeof words === 'string' }).click();
+}
+
+/** Empties the studio, the question answered. */
+export async function emptyStudio(page: Page) {
+  await page.getByRole('button', { name: 'Empty the studio …' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Empty the studio' }).click();
+}
+
 export const chosenWay = (page: Page) => page.getByRole('button', { pressed: true });
 export const cursorWords = (page: Page) => page.getByTestId('cursor-words');
 export const picture = (page: Page) => page.getByRole('application');

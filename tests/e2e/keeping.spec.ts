@@ -10,20 +10,26 @@ import { openBench, openStudio, saved, setWord, staffFingers } from './bench';
  * Nothing that was shown as kept is lost: two pages, no room, a page that dies.
  */
 
-test('two pages with the same plan follow each other, and undo brings back what stood here', async ({
+test('two pages with the same plan follow each other, and undo takes back what was edited here', async ({
   context,
 }) => {
   const [one, two] = [await context.newPage(), await context.newPage()];
   await openBench(one, '/?demo');
   await openBench(two, '/');
+  await two.getByLabel('Name of this plan').fill('For Friday');
+  await saved(two);
+  await expect(one.getByLabel('Name of this plan')).toHaveValue('For Friday');
   await setWord(one, 'Key', 'G');
   await saved(one);
   await expect(two.getByLabel('Key', { exact: true })).toHaveValue('G');
   await expect(two.getByText('changed on another page and now stands here')).toBeVisible();
   await two.getByRole('button', { name: 'Undo edit' }).click();
-  await expect(two.getByLabel('Key', { exact: true })).toHaveValue('Eb');
   await saved(two);
-  await expect(one.getByLabel('Key', { exact: true })).toHaveValue('Eb');
+  await expect(two.getByLabel('Name of this plan')).toHaveValue('');
+  await expect(two.getByLabel('Key', { exact: true })).toHaveValue('G');
+  await expect(one.getByLabel('Name of this plan')).toHaveValue('');
+  await one.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(two.getByLabel('Key', { exact: true })).toHaveValue('Eb');
 });
 
 /** Makes the browser refuse writes, as where its room is full, until it is let again. */

@@ -1,5 +1,15 @@
 import { expect, test } from '@playwright/test';
-import { chosenWay, cursorWords, openStudio, picture, saved, setWord, staffFingers } from './bench';
+import {
+  act,
+  emptyStudio,
+  chosenWay,
+  cursorWords,
+  openStudio,
+  picture,
+  saved,
+  setWord,
+  staffFingers,
+} from './bench';
 
 test('a teacher’s morning', async ({ page }) => {
   // A student with a small hand.
@@ -68,7 +78,7 @@ test('a teacher’s morning', async ({ page }) => {
   // Saved, and given to a violist.
   await page.getByLabel('Name of this plan').fill('Linnet’s first E flat');
   await saved(page);
-  await page.getByLabel('Give this plan to').selectOption({ label: 'Marlow' });
+  await act(page, 'Give this plan to', 'Marlow');
   await expect(page.getByTestId('given')).toContainText('Given from Linnet’s plan');
   await expect(page.getByTestId('given')).toContainText('viola');
   await expect(page.getByTestId('given')).toContainText('2 demands at single notes were left out');
@@ -80,7 +90,7 @@ test('a teacher’s morning', async ({ page }) => {
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save a backup' }).click();
   const file = await (await download).path();
-  await page.getByRole('button', { name: 'Empty the studio' }).click();
+  await emptyStudio(page);
   await expect(page.getByText('Nobody here yet')).toBeVisible();
   await openStudio(page);
   await expect(page.getByText('Nobody here yet')).toBeVisible();

@@ -1,10 +1,13 @@
 import type { KeptAnswer, PlanRequest } from '../../src/core';
 import { plan, planKept } from '../../src/core';
+import { NO_HISTORY, type History } from '../../src/app/history';
 import type { Notice } from '../../src/app/notices';
 import type { Doors } from '../../src/app/session/doors';
 import { createSession } from '../../src/app/session/session';
-import { fits, withFields, type Change } from '../../src/store/changes';
-import type { Outcome } from '../../src/store/db';
+import type { Edited } from '../../src/app/session/state';
+import { fits, withFields, type Change, type Fields } from '../../src/store/changes';
+import type { Draft } from '../../src/store/drafts';
+import type { Outcome } from '../../src/store/writes';
 import { newRecord, type PlanRecord } from '../../src/store/records';
 import type { Answer, Ask } from '../../src/work/ask';
 
@@ -39,6 +42,9 @@ export function answerTo({ request, kept }: Ask): Answer {
 export function world() {
   const questions: Question[] = [];
   const said: Notice[] = [];
+  const withdrawn: Notice[] = [];
+  const drafts: Draft[] = [];
+  const histories = new Map<string, History<Fields<Edited>>>();
   const shown: string[] = [];
   const plans = new Map<string, PlanRecord>();
   const watchers = new Map<string, (plan: PlanRecord | undefined) => void>();
@@ -82,7 +88,7 @@ export function world() {
         const id = change.kind === 'updated' ? change.id : change.record.id;
         if (!record) return { kind: 'conflict', change, current: plans.get(id) };
         tell(id);
-        return { kind: 'written', records: [record] };
+        return { kind: 'written', records: [record], bin: null };
       },
       getPlan: async (id) => plans.get(id),
       watchPlan(id, seen) {
@@ -102,8 +108,18 @@ export function world() {
         };
       },
     },
-    page: { show: ({ id }) => shown.push(id) },
-    say: (notice) => said.push(notice),
+    page: {
+      show: ({ id }) => shown.push(id),
+      keepHistory: (id, history) => histories.set(id, history),
+      historyOf: (id) => histories.get(id) ?? NO_HISTORY,
+      keepDraft: (draft) => drafts.push(draft) > 0,
+      dropDraft: (id) =>
+        void drafts.splice(0, drafts.length, ...drafts.filter(({ record }) => record.id !== id)),
+    },
+    say(notice) {
+      said.push(notice);
+      return () => withdrawn.push(notice);
+    },
   };
   const session = createSession(doors);
 
@@ -131,6 +147,8 @@ export function world() {
     session,
     questions,
     said,
+    withdrawn,
+    drafts,
     shown,
     plans,
     state: () => session.store.getState(),

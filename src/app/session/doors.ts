@@ -1,8 +1,11 @@
-import type { Change, Tables, TableName } from '../../store/changes';
-import type { Outcome } from '../../store/db';
+import type { Change, Fields, Tables, TableName } from '../../store/changes';
+import type { Draft } from '../../store/drafts';
+import type { Outcome } from '../../store/writes';
 import type { PlanRecord } from '../../store/records';
 import type { Answer, Ask } from '../../work/ask';
+import type { History } from '../history';
 import type { Notice } from '../notices';
+import type { Edited } from './state';
 
 /*
  * All that the session needs of the world, handed in, so that it is tested without a browser.
@@ -31,6 +34,13 @@ export interface Clock {
 export interface Page {
   /** Puts the plan into the page's address and remembers it as the one last open. */
   show(record: PlanRecord): void;
+  /** Keeps the steps of a plan for as long as the page's tab lives. */
+  keepHistory(id: string, history: History<Fields<Edited>>): void;
+  historyOf(id: string): History<Fields<Edited>>;
+  /** Keeps an edit that the store does not have yet where a page that goes can still write. @returns whether it could */
+  keepDraft(draft: Draft): boolean;
+  /** The store has it now. */
+  dropDraft(id: string): void;
 }
 
 export interface Doors {
@@ -38,7 +48,8 @@ export interface Doors {
   readonly store: Store;
   readonly clock: Clock;
   readonly page: Page;
-  readonly say: (notice: Notice) => void;
+  /** Says something to the user; the function returned takes it away again. */
+  readonly say: (notice: Notice) => () => void;
 }
 
 export type Written = Tables[TableName];

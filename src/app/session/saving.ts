@@ -1,9 +1,8 @@
 import { apart, fieldsBetween, withFields, type Change } from '../../store/changes';
 import type { PlanRecord } from '../../store/records';
 import { requestWords } from '../../wording/material';
-import { afterEdit, NO_HISTORY } from '../history';
 import type { Doors } from './doors';
-import { editedOf, type Edited, type SessionStore } from './state';
+import type { SessionStore } from './state';
 
 /*
  * Saves what is on the stand: a moment after each change, as the difference to what the store has, and in step with other pages that have the same plan
@@ -17,12 +16,17 @@ export interface Saving {
   saveSoon(): void;
   /** Writes what is on the stand at once; also called when the page is about to go. */
   saveNow(): Promise<void>;
+  /** The page goes: what is not saved yet is kept as a draft. @returns false where something would be lost */
+  leave(): boolean;
   /** Leaves the stand as it is without writing it, before it is deleted. */
   forget(): Promise<void>;
   /** Puts a plan on the stand: one that the store has, or a new one that it is to get. */
   stand(record: PlanRecord, stored: PlanRecord | null): Promise<boolean>;
+  /** Stops following what becomes of the plan in the store, and goes on with it. */
+  unwatch(): void;
+  watchAgain(): void;
   /** Saves a plan that another page has deleted as it stands here. */
-  keepGone(): Promise<void>;
+  keepGone(): Promise<boolean>;
 }
 
 /** @param replan called when another page has changed what is on the stand */
@@ -35,6 +39,8 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   /** What the store told of while a write was under way: most often that very write. */
   let told: PlanRecord | null = null;
   let busy = false;
+  /** Takes the notice of a failed write away. */
+  let withdraw = () => {};
 
   function saveSoon() {
     if (get().save === 'gone') return;
@@ -65,19 +71,28 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
         }
         set({ stored: outcome.records[0] as PlanRecord });
       }
-      if (get().record === record) set({ save: 'saved' });
+      if (get().record === record) {
+        set({ save: 'saved' });
+        doors.page.dropDraft(record.id);
+      }
+      withdraw();
     } catch (error) {
       set({ save: 'failed' });
-      doors.say({
+      withdraw = doors.say({
         kind: 'trouble',
         message: doors.store.trouble(error),
-        offer: { words: 'Try again', act: () => void saveNow() },
+        offer: { words: 'Try again', act: tryAgain },
       });
     } finally {
       busy = false;
       if (told) adopt(told);
       told = null;
     }
+  }
+
+  async function tryAgain() {
+    await saveNow();
+    return get().save !== 'failed';
   }
 
   /** Another page has changed the same fields since: what is on the stand here is saved as a plan of its own. */
@@ -104,11 +119,12 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   async function stand(record: PlanRecord, stored: PlanRecord | null): Promise<boolean> {
     await saveNow();
     if (get().save === 'failed') return false;
+    doors.page.keepHistory(get().record.id, get().history);
     set({
       cursor: 0,
       selection: null,
       save: 'saved',
-      history: NO_HISTORY,
+      history: doors.page.historyOf(record.id),
       before: null,
       beside: null,
       // What was found in the plan before is nothing of this one.
@@ -147,7 +163,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       told = kept;
       return;
     }
-    const { record, stored, history } = get();
+    const { record, stored } = get();
     if (!stored || kept.id !== record.id || kept.changedAt <= stored.changedAt) return;
     const theirs = fieldsBetween(stored, kept);
     const ours = fieldsBetween(stored, record);
@@ -155,13 +171,12 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     const next = theirs ? withFields(record, theirs) : record;
     set({ stored: kept, record: next });
     if (!theirs) return;
-    const edited = fieldsBetween<Edited>(editedOf(record), editedOf(next));
-    set({ history: edited ? afterEdit(history, edited, null) : history, before: null, beside: null });
+    set({ before: null, beside: null });
     doors.page.show(next);
     doors.say({
       kind: 'done',
       message:
-        'This plan was changed on another page and now stands here as it is there. Undo brings back what was here.',
+        'This plan was changed on another page and now stands here as it is there. Undo takes back your own edits only.',
     });
     replan();
   }
@@ -171,17 +186,33 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     doors.say({
       kind: 'done',
       message: 'This plan was deleted on another page. What stands here is the last of it.',
-      offer: { words: 'Keep it', act: () => void keepGone() },
+      offer: { words: 'Keep it', act: keepGone },
     });
   }
 
   async function keepGone() {
-    if (get().save !== 'gone') return;
+    if (get().save !== 'gone') return true;
     set({ save: 'saving' });
-    await saveNow();
+    return tryAgain();
   }
 
-  return { saveSoon, saveNow, forget, stand, keepGone };
+  function leave(): boolean {
+    const { record, stored, save, history } = get();
+    doors.page.keepHistory(record.id, history);
+    const change = save === 'saved' || save === 'gone' ? null : changeOf(record, stored);
+    return !change || (doors.page.keepDraft({ change, record }) && save !== 'failed');
+  }
+
+  return {
+    saveSoon,
+    saveNow,
+    leave,
+    forget,
+    stand,
+    keepGone,
+    unwatch: () => unwatch(),
+    watchAgain: () => watch(get().record.id),
+  };
 }
 
 /** What the store is to do so that it has the record; null where it has it. */

@@ -1,5 +1,5 @@
 import type { Plan, PlanRequest } from '../../core';
-import { fieldsBetween, withFields, type Fields } from '../../store/changes';
+import { fieldsBetween, fits, withFields, type Fields } from '../../store/changes';
 import { choiceOf, type PlanRecord } from '../../store/records';
 import { afterEdit, redone, undone, type Step } from '../history';
 import type { Doors } from './doors';
@@ -54,6 +54,15 @@ export function createSession(doors: Doors) {
     const { record, history } = get();
     const found = go(history);
     if (!found) return;
+    if (!stillFits(record, found.change)) {
+      set({ history: found.without });
+      doors.say({
+        kind: 'done',
+        message:
+          'This step cannot be taken any more: the same was changed on another page since. It was dropped.',
+      });
+      return;
+    }
     set({ record: withFields(record, found.change), history: found.history, before: null, beside: null });
     saving.saveSoon();
     void planning.replan();
@@ -85,7 +94,17 @@ export function createSession(doors: Doors) {
     replan: planning.replan,
     saveSoon: saving.saveSoon,
     saveNow: saving.saveNow,
+    leave: saving.leave,
+    comeBack: () => void saving.saveNow(),
     forget: saving.forget,
+    unwatch: saving.unwatch,
+    watchAgain: saving.watchAgain,
     keepGone: saving.keepGone,
   };
+}
+
+/** True where a step still finds what it left. The fingering follows from the rest and is settled by planning. */
+function stillFits(record: PlanRecord, { from }: Fields<Edited>): boolean {
+  const { choice, ...rest } = from;
+  return choice !== undefined && Object.keys(rest).length === 0 ? true : fits<Edited>(record, { from: rest });
 }

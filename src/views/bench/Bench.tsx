@@ -2,13 +2,15 @@ import { useEffect, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { session, useBench } from '../../app/bench';
 import { redo, rename, undo } from '../../app/edits';
-import { openAddress, start } from '../../app/opening';
+import { followAddress, leave, start } from '../../app/opening';
 import { lastPlanned, type SaveState } from '../../app/session/state';
 import { useStudent } from '../../app/students';
 import { Head } from '../../ui/Head';
 import { later } from '../../ui/later';
+import { Section } from '../../ui/Section';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { UndoButtons } from '../../ui/UndoButtons';
+import { useLeaving } from '../../ui/useLeaving';
 import { usePageKeys } from '../../ui/usePageKeys';
 import { requestWords } from '../../wording/material';
 import { speechOf } from '../../wording/plans';
@@ -56,15 +58,9 @@ export default function Bench() {
   const [palette, setPalette] = useState(false);
   useEffect(() => {
     void start();
-    const leave = () => void session.saveNow();
-    const linked = () => void openAddress(location.hash);
-    addEventListener('pagehide', leave);
-    addEventListener('hashchange', linked);
-    return () => {
-      removeEventListener('pagehide', leave);
-      removeEventListener('hashchange', linked);
-    };
+    return followAddress();
   }, []);
+  useLeaving(leave, session.comeBack);
   usePageKeys({ undo, redo, commands: () => setPalette(true) });
   const student = useStudent(record.studentId);
   const planned = lastPlanned({ planning });
@@ -81,7 +77,7 @@ export default function Bench() {
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-4">
       <Head here="/" plan={record.id}>
-        <label className="flex min-w-84 flex-1 items-center gap-2">
+        <label className="flex min-w-[min(21rem,100%)] flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>
           <input
             className="w-full rounded border border-transparent bg-transparent px-2 py-1 font-serif text-lg hover:border-rule focus:bg-sheet"
@@ -103,7 +99,9 @@ export default function Bench() {
       <main className="grid flex-1 gap-x-5 gap-y-3 lg:grid-cols-[minmax(0,1fr)_19rem]" data-ready={ready}>
         <h1 className="sr-only">Bench</h1>
         <div className="flex min-w-0 flex-col gap-3">
-          <BriefSentence request={record.request} studentId={record.studentId} />
+          <Section name="The brief" on={[record]}>
+            <BriefSentence request={record.request} studentId={record.studentId} />
+          </Section>
           <StudentMatch record={record} />
           {record.givenFrom && <GivenDifferences record={record} response={response} plan={plan} />}
           {(problems.length > 0 || issues.length > 0) && (
@@ -114,26 +112,36 @@ export default function Bench() {
             <SavedFingering standing={standing} plans={response.plans} chosen={chosen} speech={speech} />
           )}
           {response && speech && (
-            <Stage response={response} plan={plan ?? null} request={record.request} speech={speech} />
+            <Section name="The picture of the plan" on={[response, chosen]}>
+              <Stage response={response} plan={plan ?? null} request={record.request} speech={speech} />
+            </Section>
           )}
         </div>
         <aside className="flex flex-col gap-4">
           {response && speech && planned && (
-            <Alternatives plans={response.plans} chosen={chosen} own={planned.own} speech={speech} />
+            <Section name="The list of ways" on={[response]}>
+              <Alternatives plans={response.plans} chosen={chosen} own={planned.own} speech={speech} />
+            </Section>
           )}
           {planned && plan && speech && (
-            <FindingsList
-              key={record.id}
-              planId={record.id}
-              level={student?.level ?? 'middle'}
-              planned={planned}
-              chosen={chosen}
-              speech={speech}
-            />
+            <Section name="The findings" on={[planned, chosen]}>
+              <FindingsList
+                key={record.id}
+                planId={record.id}
+                level={student?.level ?? 'middle'}
+                planned={planned}
+                chosen={chosen}
+                speech={speech}
+              />
+            </Section>
           )}
           <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />
-          <PlanShelf openId={record.id} />
-          <Briefs request={record.request} />
+          <Section name="The list of plans">
+            <PlanShelf openId={record.id} />
+          </Section>
+          <Section name="The list of briefs">
+            <Briefs request={record.request} />
+          </Section>
         </aside>
       </main>
       {palette && <Palette speech={speech} onClose={() => setPalette(false)} />}

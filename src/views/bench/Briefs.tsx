@@ -1,14 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Trash2 } from 'lucide-react';
+import { ifOnce } from '../../ui/focus';
 import { memo, useState } from 'react';
 import { requestWords } from '../../wording/material';
-import { storageWords } from '../../wording/storage';
 import type { PlanRequest } from '../../core';
-import type { Change } from '../../store/changes';
-import { commit, listBriefs, storageFault } from '../../store/db';
+import { listBriefs } from '../../store/rows';
 import type { BriefRecord } from '../../store/records';
-import { say } from '../../app/notices';
 import { newPlan } from '../../app/opening';
+import { remove, save } from '../../app/writes';
 
 /** Briefs saved under a name; a new plan begins from one at a click. */
 export const Briefs = memo(function Briefs({ request }: { readonly request: PlanRequest }) {
@@ -33,7 +32,7 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
             <button
               type="button"
               aria-label={`Delete the brief ${brief.name}`}
-              onClick={() => void removeBrief(brief)}
+              onClick={(event) => ifOnce(event, () => void removeBrief(brief))}
               className="cursor-pointer p-2 text-faded hover:text-madder"
             >
               <Trash2 size={17} aria-hidden />
@@ -46,8 +45,7 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
         className="mt-2 flex gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          void saveBrief(name.trim() || requestWords(request), request);
-          setName('');
+          void saveBrief(name.trim() || requestWords(request), request, () => setName(''));
         }}
       >
         <input
@@ -67,22 +65,13 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
 });
 
 /** A brief is the sentence; demands at single notes belong to the plan. */
-async function saveBrief(name: string, request: PlanRequest) {
+async function saveBrief(name: string, request: PlanRequest, done: () => void) {
   const rules = request.rules && { ...request.rules, locks: undefined, never: undefined };
   const record = { id: crypto.randomUUID(), name, request: { ...request, rules }, createdAt: Date.now() };
-  await write({ kind: 'added', table: 'briefs', record });
+  await save([{ kind: 'added', table: 'briefs', record }], done);
 }
 
 async function removeBrief(brief: BriefRecord) {
-  await write({ kind: 'removed', table: 'briefs', record: brief });
-  const act = () => void write({ kind: 'added', table: 'briefs', record: brief });
-  say({ kind: 'done', message: `The brief “${brief.name}” was deleted.`, offer: { words: 'Undo', act } });
-}
-
-async function write(change: Change) {
-  try {
-    await commit([change]);
-  } catch (error) {
-    say({ kind: 'trouble', message: storageWords(storageFault(error)) });
-  }
+  const words = `The brief “${brief.name}”`;
+  await remove([{ kind: 'removed', table: 'briefs', record: brief }], `${words} was deleted.`, words);
 }

@@ -7,6 +7,7 @@ import type { Speech } from '../../wording/plans';
 import { findingDrillInWorker, weightiestInWorker } from '../../work/planner';
 import type { Weightiest } from '../../work/plan.worker';
 import { select } from '../../app/edits';
+import { say } from '../../app/notices';
 import { openDrill } from '../../app/opening';
 
 interface Props {
@@ -54,8 +55,15 @@ export const FindingsList = memo(function FindingsList({ planId, level, planned,
   );
   const setup = resolveSetup(ask.request);
   const drill = async (finding: Finding) => {
-    const made = await findingDrillInWorker(ask, chosen, finding);
-    if (made) await openDrill(made, drillTitle(finding, speech));
+    try {
+      const made = await findingDrillInWorker(ask, chosen, finding);
+      if (made) await openDrill(made, drillTitle(finding, speech));
+    } catch {
+      say({
+        kind: 'trouble',
+        message: 'The drill could not be made: the planner stopped. Try again; your plan is safe.',
+      });
+    }
   };
   return (
     <section aria-labelledby="findings" data-testid="findings">

@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { differencesBetween } from '../../wording/differences';
 import type { Plan, PlanResponse } from '../../core';
-import { getPlan } from '../../store/db';
+import { getPlan } from '../../store/rows';
 import type { PlanRecord } from '../../store/records';
 import { planInWorker } from '../../work/planner';
 import { useStudent } from '../../app/students';

@@ -19,6 +19,8 @@ import {
 } from '../../app/brief/demands';
 import { setRequest } from '../../app/edits';
 import { useBench } from '../../app/bench';
+import { ActMenu } from '../../ui/ActMenu';
+import { focusPicture } from '../../ui/focus';
 import { demandWords } from '../../wording/brief';
 import { changedPlaces } from '../../wording/differences';
 import { positionWords, stringWords } from '../../wording/places';
@@ -97,25 +99,26 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
           put({ position: value === '' ? undefined : value === 'thumb' ? 'thumb' : Number(value) })
         }
       />
-      <Pick
-        label="Never here"
-        value=""
-        choices={[
-          ['', 'never here …'],
-          ...(shift ? [['shift', 'never shift to this note'] as const] : []),
-          ...(stop
-            ? [
-                ['finger', `never ${demandWords({ finger: stop.finger }, instrument)} here`] as const,
-                ['string', `never ${demandWords({ string: stop.string }, instrument)} here`] as const,
-              ]
-            : []),
-        ]}
-        onPick={(what) => {
-          if (what === 'shift') forbid({ at, shift: true });
-          if (what === 'finger' && stop) forbid({ at, finger: stop.finger });
-          if (what === 'string' && stop) forbid({ at, string: stop.string });
-        }}
-      />
+      {step && (
+        <ActMenu
+          label="Never here"
+          words="never here …"
+          acts={[
+            ...(shift ? [{ id: 'shift', words: 'never shift to this note' }] : []),
+            ...(stop
+              ? [
+                  { id: 'finger', words: `never ${demandWords({ finger: stop.finger }, instrument)} here` },
+                  { id: 'string', words: `never ${demandWords({ string: stop.string }, instrument)} here` },
+                ]
+              : []),
+          ]}
+          onAct={(what) => {
+            if (what === 'shift') forbid({ at, shift: true });
+            if (what === 'finger' && stop) forbid({ at, finger: stop.finger });
+            if (what === 'string' && stop) forbid({ at, string: stop.string });
+          }}
+        />
+      )}
       {(lock || never.length > 0) && (
         <span className="flex items-center gap-2" data-testid="demands">
           <Lock size={16} aria-hidden />
@@ -128,7 +131,10 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
           <button
             type="button"
             className="button flex items-center gap-1"
-            onClick={() => setRequest(withoutDemands(request, at))}
+            onClick={() => {
+              focusPicture();
+              setRequest(withoutDemands(request, at));
+            }}
           >
             <LockOpen size={16} aria-hidden /> Set free
           </button>

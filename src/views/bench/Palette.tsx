@@ -10,7 +10,7 @@ import {
   SearchField,
   useFilter,
 } from 'react-aria-components';
-import { listPlans } from '../../store/db';
+import { listPlans } from '../../store/rows';
 import type { Speech } from '../../wording/plans';
 import { commandsFor } from '../../app/commands';
 import { useStudents } from '../../app/students';

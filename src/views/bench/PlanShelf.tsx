@@ -1,7 +1,8 @@
+import { ifOnce } from '../../ui/focus';
 import { memo } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Plus, Trash2 } from 'lucide-react';
-import { listPlans } from '../../store/db';
+import { listPlans } from '../../store/rows';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { newPlan, openPlan, removePlan } from '../../app/opening';
 import { session } from '../../app/bench';
@@ -43,7 +44,7 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
               <button
                 type="button"
                 aria-label={`Delete ${words}`}
-                onClick={() => void removePlan(plan, words)}
+                onClick={(event) => ifOnce(event, () => void removePlan(plan, words))}
                 className="cursor-pointer p-2 text-faded hover:text-madder"
               >
                 <Trash2 size={17} aria-hidden />

@@ -34,7 +34,7 @@ export function Frames({ meaning, open, onOpen }: Props) {
               type="button"
               aria-pressed={at === open}
               onClick={() => onOpen(at)}
-              className="grid w-full cursor-pointer grid-cols-[7rem_11rem_minmax(0,1fr)] items-center gap-x-3 px-3 py-1.5 text-left"
+              className="grid w-full cursor-pointer grid-cols-1 sm:grid-cols-[7rem_11rem_minmax(0,1fr)] items-center gap-x-3 px-3 py-1.5 text-left"
             >
               <span>
                 <span className="font-semibold">{printed(frame.string)} string</span>

@@ -22,14 +22,14 @@ function HandOf({ meaning }: { readonly meaning: Meaning }) {
   const [frame, setFrame] = useState(0);
   return (
     <>
-      <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <Frames meaning={meaning} open={frame} onOpen={setFrame} />
         <div className="flex flex-col gap-4">
           <Positions meaning={meaning} frame={meaning.plan.frames[frame]} />
           <Reach meaning={meaning} />
         </div>
       </div>
-      <div className="grid items-start gap-5 lg:grid-cols-2">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-2">
         <Traps meaning={meaning} />
         <Cues meaning={meaning} />
       </div>

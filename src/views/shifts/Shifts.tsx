@@ -34,7 +34,7 @@ function ShiftsOf({ meaning }: { readonly meaning: Meaning }) {
       {shifts.length === 0 ? (
         <p>This plan has no shift: the hand stays where it is. Series for shifts to come are below.</p>
       ) : (
-        <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,11fr)_minmax(0,9fr)]">
+        <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,11fr)_minmax(0,9fr)]">
           <ShiftTable meaning={meaning} open={open} onOpen={setOpen} />
           {detail && <CloseUp key={detail.shift.to} meaning={meaning} detail={detail} />}
         </div>

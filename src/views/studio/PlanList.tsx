@@ -1,5 +1,7 @@
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { ActMenu } from '../../ui/ActMenu';
+import { ifOnce } from '../../ui/focus';
 import { planTitle } from '../../wording/material';
 import type { PlanRecord, StudentRecord } from '../../store/records';
 import { tagsOf } from './search';
@@ -78,27 +80,20 @@ function PlanRow({ plan, students, named }: RowProps) {
         {plan.tags.length > 0 && <span className="text-sm text-faded">{plan.tags.join(', ')}</span>}
       </a>
       {others.length > 0 && (
-        <select
-          aria-label={`Give ${words} to`}
-          className="min-h-9 w-24 cursor-pointer rounded-md border border-rule bg-sheet px-1 text-sm text-dove"
-          value=""
-          onChange={(event) => {
-            const student = others.find(({ id }) => id === event.target.value);
+        <ActMenu
+          label={`Give ${words} to`}
+          words="Give to …"
+          acts={others.map(({ id, name }) => ({ id, words: name || 'no name yet' }))}
+          onAct={(id) => {
+            const student = others.find((one) => one.id === id);
             if (student) void givePlan(plan, student);
           }}
-        >
-          <option value="">Give to …</option>
-          {others.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name || 'no name yet'}
-            </option>
-          ))}
-        </select>
+        />
       )}
       <button
         type="button"
         aria-label={`Delete ${words}`}
-        onClick={() => void removePlan(plan, words)}
+        onClick={(event) => ifOnce(event, () => void removePlan(plan, words))}
         className="min-h-11 cursor-pointer p-2 text-faded hover:text-madder"
       >
         <Trash2 size={18} aria-hidden />

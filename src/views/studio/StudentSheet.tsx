@@ -35,16 +35,16 @@ const NAME_WORDS: readonly (readonly [NoteNames, string])[] = [
 /** Everything known of one student; each change is kept at once. */
 export function StudentSheet({ student }: { readonly student: StudentRecord }) {
   const history = useStudio((state) => state.history);
-  const { id, plays } = student;
+  const { plays } = student;
   const { instrument } = plays;
   const { defaultSize, tuning, sizes } = instrumentData(instrument);
   const schools = schoolChoices(instrument);
   const put = (part: Partial<StudentRecord>, run: string | null = null) =>
-    void changeStudent(id, () => part, run);
+    void changeStudent(student, () => part, run);
   const play = (part: Partial<Playing>) =>
-    void changeStudent(id, (kept) => ({ plays: { ...kept.plays, ...part } }));
+    void changeStudent(student, (kept) => ({ plays: { ...kept.plays, ...part } }));
   const measure = (part: Partial<HandProfile>) =>
-    void changeStudent(id, (kept) => ({
+    void changeStudent(student, (kept) => ({
       plays: { ...kept.plays, hand: { ...resolveHand(kept.plays.instrument, kept.plays.hand), ...part } },
     }));
   return (
@@ -91,7 +91,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
           value={instrument}
           choices={INSTRUMENT_KINDS.map((kind) => [kind, instrumentWords(kind)] as const)}
           onPick={(kind) =>
-            void changeStudent(id, (kept) => onInstrument(kind as InstrumentKind, kept.plays))
+            void changeStudent(student, (kept) => onInstrument(kind as InstrumentKind, kept.plays))
           }
         />
         <Pick

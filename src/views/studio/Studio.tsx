@@ -1,30 +1,38 @@
-import { useLiveQuery } from 'dexie-react-hooks';
 import { Plus, Search } from 'lucide-react';
 import { useEffect } from 'react';
-import { listKept } from '../../store/db';
+import { useRows } from '../../app/rows';
 import type { StudentRecord } from '../../store/records';
+import { NOTHING } from '../../store/rows';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
+import { Section } from '../../ui/Section';
+import { useLeaving } from '../../ui/useLeaving';
 import { usePageKeys } from '../../ui/usePageKeys';
 import { counted } from '../../wording/grammar';
 import { instrumentWords } from '../../wording/instruments';
+import { Bin } from './Bin';
+import { EmptyStudio } from './EmptyStudio';
+import { DamagedList } from './Damaged';
 import { PlanList } from './PlanList';
 import { found } from './search';
-import { addStudent, emptyStudio, lookFor, open, redo, showStudent, undo, useStudio } from '../../app/studio';
+import { addStudent, leave, lookFor, open, redo, showStudent, undo, useStudio } from '../../app/studio';
 import { StudentSheet } from './StudentSheet';
 
-const EMPTY = { students: [], plans: [], briefs: [] };
+const KEYS = { undo: () => void undo(), redo: () => void redo() };
+const comeBack = () => undefined;
 
 /** The Studio: the students, what they play on, their hands and their plans. */
 export default function Studio() {
-  const kept = useLiveQuery(() => listKept().catch(() => EMPTY), []);
+  const kept = useRows();
   const { studentId, search } = useStudio();
   useEffect(() => {
     void open(new URLSearchParams(location.search));
   }, []);
-  usePageKeys({ undo: () => void undo(), redo: () => void redo() });
-  const { students, plans } = kept ?? EMPTY;
+  useLeaving(leave, comeBack);
+  usePageKeys(KEYS);
+  const rows = kept.kind === 'there' ? kept.rows : NOTHING;
+  const { students, plans } = rows;
   const hits = found(search, students, plans);
   const student = students.find(({ id }) => id === studentId);
   const shown = search ? hits.plans : student ? plans.filter((plan) => plan.studentId === student.id) : plans;
@@ -34,7 +42,7 @@ export default function Studio() {
       <NoticeBar />
       <main
         className="grid flex-1 items-start gap-x-6 gap-y-4 md:grid-cols-[17rem_minmax(0,1fr)]"
-        data-ready={kept !== undefined}
+        data-ready={kept.kind !== 'reading'}
       >
         <h1 className="sr-only">Studio</h1>
         <aside className="flex flex-col gap-3">
@@ -49,32 +57,47 @@ export default function Studio() {
               onChange={(event) => lookFor(event.target.value)}
             />
           </label>
-          <Students students={search ? hits.students : students} open={student?.id ?? null} plans={plans} />
-          <BackupButtons />
-          {students.length + plans.length > 0 && (
-            <button
-              type="button"
-              className="cursor-pointer self-start text-sm text-madder underline"
-              onClick={() => void emptyStudio()}
-            >
-              Empty the studio
-            </button>
+          {kept.kind === 'there' && (
+            <Section name="The list of students">
+              <Students
+                students={search ? hits.students : students}
+                open={student?.id ?? null}
+                plans={plans}
+              />
+            </Section>
           )}
+          <BackupButtons />
+          {kept.kind === 'there' && <Bin bin={kept.bin} />}
+          <EmptyStudio rows={rows} />
         </aside>
         <div className="flex min-w-0 flex-col gap-4">
-          {student && !search && <StudentSheet key={student.id} student={student} />}
-          <PlanList
-            heading={
-              search
-                ? `Found for “${search}”`
-                : student
-                  ? `Plans for ${student.name || 'this student'}`
-                  : 'All plans'
-            }
-            plans={shown}
-            students={students}
-            student={search ? undefined : student}
-          />
+          {kept.kind === 'trouble' && (
+            <p role="alert" className="border-l-4 border-madder bg-sheet px-3 py-2">
+              {kept.message}
+            </p>
+          )}
+          <DamagedList damaged={rows.damaged} />
+          {student && !search && (
+            <Section name="The student’s sheet" on={[student]}>
+              <StudentSheet key={student.id} student={student} />
+            </Section>
+          )}
+          {kept.kind === 'there' && (
+            <Section name="The list of plans" on={[shown]}>
+              <PlanList
+                heading={
+                  search
+                    ? `Found for “${search}”`
+                    : student
+                      ? `Plans for ${student.name || 'this student'}`
+                      : 'All plans'
+                }
+                plans={shown}
+                students={students}
+                student={search ? undefined : student}
+              />
+            </Section>
+          )}
         </div>
       </main>
     </div>

@@ -97,7 +97,7 @@ test('a store that refuses is said to, nothing typed is lost, and it is tried ag
   await session.stand(newRecord(SCALE, 0));
   assert.equal(state().record.id, id, 'a plan that could not be saved is not taken off the stand');
   refuse(null);
-  said[0].offer?.act();
+  await said[0].offer?.act();
   await settle();
   assert.equal(state().save, 'saved');
   assert.equal(plans.get(id)?.name, 'Monday');
@@ -112,7 +112,7 @@ test('a plan deleted on another page stays as it is until it is kept, and edits 
   await turn(1000);
   assert.equal(plans.has(id), false);
   assert.equal(state().save, 'gone');
-  said.at(-1)?.offer?.act();
+  await said.at(-1)?.offer?.act();
   await turn(1000);
   assert.equal(plans.get(id)?.name, 'Still here');
   assert.equal(state().save, 'saved');
@@ -129,7 +129,7 @@ test('an edit of a plan that was deleted meanwhile is told, not written', async 
   assert.equal(state().record.name, 'Too late');
 });
 
-test('another page’s change is taken over and can be undone; one of another field joins an unsaved edit', async () => {
+test('another page’s change is taken over and joins an unsaved edit of another field; undo takes back the own edit alone', async () => {
   const { opened, session, state, said, elsewhere, questions, turn, plans } = world();
   const { id } = await opened();
   await elsewhere(id, { name: 'Theirs' });
@@ -143,7 +143,66 @@ test('another page’s change is taken over and can be undone; one of another fi
   await turn(1000);
   assert.deepEqual([plans.get(id)?.name, plans.get(id)?.tags], ['Theirs again', ['ours']]);
   session.undo();
+  assert.deepEqual([state().record.name, state().record.tags], ['Theirs again', []]);
+  session.undo();
+  assert.equal(state().record.name, 'Theirs again');
+});
+
+test('a step whose field another page has changed since says so and goes; the one before it can be taken', async () => {
+  const { opened, session, state, said, elsewhere, turn } = world();
+  const { id } = await opened();
+  session.change({ tags: ['first'] });
+  session.change({ name: 'Ours' });
+  await turn(1000);
+  await elsewhere(id, { name: 'Theirs' });
+  session.undo();
   assert.equal(state().record.name, 'Theirs');
+  assert.match(said.at(-1)?.message ?? '', /cannot be taken any more/);
+  session.undo();
+  assert.deepEqual(state().record.tags, []);
+});
+
+test('a page that goes leaves a draft of what is not saved yet, and none once it is', async () => {
+  const { opened, session, drafts, turn } = world();
+  await opened();
+  assert.equal(session.leave(), true);
+  assert.equal(drafts.length, 0);
+  session.change({ name: 'Half a second ago' });
+  assert.equal(session.leave(), true);
+  assert.deepEqual(
+    drafts.map(({ change, record }) => [change.kind, record.name]),
+    [['updated', 'Half a second ago']],
+  );
+  await turn(1000);
+  assert.equal(drafts.length, 0);
+});
+
+test('a page whose storage refuses asks before it goes, and the notice of it goes once all is saved', async () => {
+  const { opened, session, said, withdrawn, refuse, state, turn } = world();
+  await opened();
+  refuse(new Error('no room'));
+  session.change({ name: 'Monday' });
+  await turn(1000);
+  assert.equal(session.leave(), false);
+  const notice = said.at(-1);
+  assert.equal(await notice?.offer?.act(), false);
+  refuse(null);
+  assert.equal(await said.at(-1)?.offer?.act(), true);
+  assert.equal(state().save, 'saved');
+  assert.deepEqual(withdrawn.at(-1), said.at(-1));
+});
+
+test('the steps of a plan are there again when it is opened again', async () => {
+  const { opened, session, state } = world();
+  const first = await opened();
+  session.change({ name: 'Monday' });
+  const other = await opened(newRecord(SCALE, 0));
+  assert.equal(state().record.id, other.id);
+  session.undo();
+  assert.equal(state().record.name, '');
+  await opened({ ...first, name: 'Monday' });
+  session.undo();
+  assert.equal(state().record.name, '');
 });
 
 test('where both have changed the same field, both are saved', async () => {

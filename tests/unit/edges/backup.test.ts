@@ -16,7 +16,11 @@ const trouble = (file: string) => {
 };
 
 test('what is backed up is read back whole', () => {
-  assert.deepEqual(readBackup(text), { kind: 'kept', kept: JSON.parse(JSON.stringify(studio)) });
+  assert.deepEqual(readBackup(text), {
+    kind: 'kept',
+    kept: JSON.parse(JSON.stringify(studio)),
+    aside: [],
+  });
   assert.equal(JSON.parse(text).plans.length, 7);
 });
 
@@ -86,18 +90,33 @@ test('broken, foreign and later files are refused with a sentence', () => {
   assert.match(trouble('[1,2,3]'), /not written by Dove Path/);
   assert.match(trouble('null'), /not written by Dove Path/);
   assert.match(trouble(text.replace(`"version": ${BACKUP_VERSION}`, '"version": 99')), /later version/);
-  assert.match(
-    trouble(text.replace('"kind": "unplanned"', '"kind": "first"')),
-    /damaged at \/plans\/0\/choice/,
-  );
-  assert.match(
-    trouble(text.replace('"tonic": "Eb4"', '"tonic": "H4"')),
-    /damaged at \/plans\/0\/request\/material\/tonic/,
-  );
-  assert.match(
-    trouble(text.replace('"level": "middle"', '"level": "grand"')),
-    /damaged at \/students\/0\/level/,
-  );
+  assert.match(trouble(text.replace('"students"', '"pupils"')), /list of students is missing/);
+});
+
+test('a damaged record is set aside with what is wrong with it, and the rest is read', () => {
+  const damaged = (from: string, to: string) => {
+    const reading = readBackup(text.replace(from, to));
+    assert.ok(reading.kind === 'kept');
+    assert.equal(reading.aside.length, 1);
+    const { kept } = reading;
+    const left = kept.plans.length + kept.students.length + kept.briefs.length;
+    assert.equal(left, plans.length + students.length + briefs.length - 1);
+    return reading.aside[0];
+  };
+  assert.match(damaged('"kind": "unplanned"', '"kind": "first"'), /^\/plans\/0\/choice/);
+  assert.match(damaged('"tonic": "Eb4"', '"tonic": "H4"'), /^\/plans\/0\/request\/material\/tonic.*no pitch/);
+  assert.match(damaged('"level": "middle"', '"level": "grand"'), /^\/students\/0\/level: Choose one of/);
+});
+
+test('rows that were damaged here are in the backup as they were found, and are told of when it is read', () => {
+  const row = { id: 'x', name: 7 };
+  const issue = { path: '/name', code: 'wrong-type' };
+  const file = backupText({ ...studio, damaged: [{ table: 'plans', key: 'x', row, issue }] }, new Date(0));
+  assert.deepEqual(JSON.parse(file).damaged, [{ table: 'plans', row }]);
+  const reading = readBackup(file);
+  assert.ok(reading.kind === 'kept');
+  assert.equal(reading.aside.length, 1);
+  assert.equal(reading.kept.plans.length, plans.length);
 });
 
 test('restoring adds what is new, leaves out what is here, and copies what differs', () => {
@@ -111,6 +130,16 @@ test('restoring adds what is new, leaves out what is here, and copies what diffe
   assert.equal(added.plans.length, 1);
   assert.notEqual(added.plans[0].id, first.id);
   assert.match(added.plans[0].name, /from backup/);
+  // The same file once more: the copy is here already.
+  const twice = joinKept({ ...renamed, plans: [...renamed.plans, ...added.plans] }, studio);
+  assert.deepEqual([twice.added.plans, twice.known], [[], all]);
+});
+
+test('a plan that was opened since its backup is the same plan, though its fingering is chosen now', () => {
+  const [first, ...rest] = plans;
+  const opened = { ...first, choice: choiceOf(plan(first.request).plans[0], 0) };
+  const { added } = joinKept({ ...studio, plans: [opened, ...rest] }, studio);
+  assert.deepEqual(added.plans, []);
 });
 
 test('a student who has changed since is added as a copy, and restored plans follow the copy', () => {

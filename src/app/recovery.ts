@@ -1,0 +1,19 @@
+import { recoverDrafts } from '../store/drafts';
+import { clearOldBin } from '../store/writes';
+import { say } from './notices';
+
+/*
+ * What a view does with the store before it reads from it.
+ */
+
+/** Takes up what a page that went could not save any more, and empties the bin of what has lain there for its time. */
+export async function recover() {
+  const recovered = await recoverDrafts();
+  const copies = recovered.filter(({ how }) => how === 'copy');
+  if (copies.length > 0)
+    say({
+      kind: 'done',
+      message: `Your last edit was made to something that was changed on another page meanwhile. Both are saved: yours has “(second version)” in its name.`,
+    });
+  void clearOldBin().catch(() => undefined);
+}

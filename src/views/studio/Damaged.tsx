@@ -1,0 +1,70 @@
+import { offerFile } from '../../app/files';
+import { save } from '../../app/writes';
+import type { Damaged } from '../../store/rows';
+import { issueWords } from '../../wording/issues';
+
+const KINDS = { plans: 'A plan', students: 'A student', briefs: 'A brief' } as const;
+
+/** Entries that cannot be read any more, apart from the others: each can be saved as it is, or deleted. */
+export function DamagedList({ damaged }: { readonly damaged: readonly Damaged[] }) {
+  if (damaged.length === 0) return null;
+  return (
+    <section aria-labelledby="damaged" className="rounded-lg border-l-4 border-madder bg-sheet px-4 py-3">
+      <h2 id="damaged" className="font-serif text-xl font-semibold text-madder">
+        Damaged entries
+      </h2>
+      <p>
+        These cannot be read, so they cannot be opened. All others are safe. Save one as a file to keep what
+        is in it; a backup has them too.
+      </p>
+      <ul className="mt-2 flex flex-col gap-2">
+        {damaged.map((one) => (
+          <DamagedRow key={`${one.table}/${String(one.key)}`} damaged={one} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function DamagedRow({ damaged }: { readonly damaged: Damaged }) {
+  const { table, key, row, issue } = damaged;
+  const words = nameOf(damaged);
+  return (
+    <li className="flex flex-wrap items-center gap-2">
+      <span className="min-w-48 flex-1">
+        <strong>{words}</strong>, at {issue.path.slice(1).replaceAll('/', ', ') || 'its beginning'}:{' '}
+        {issueWords(issue)}
+      </span>
+      <button
+        type="button"
+        className="button"
+        onClick={() =>
+          offerFile(JSON.stringify({ table, row }, null, 2), `dove-path-damaged-${String(key)}.json`)
+        }
+      >
+        Save as file
+      </button>
+      <button type="button" className="button" onClick={() => void deleteRow(damaged, words)}>
+        Delete
+      </button>
+    </li>
+  );
+}
+
+/** It goes to the bin like all that is deleted, and comes back from there as it was. */
+function deleteRow({ table, key, row }: Damaged, words: string) {
+  return save(
+    [
+      { kind: 'removed', table, record: { ...(row as object), id: key } } as Parameters<
+        typeof save
+      >[0][number],
+    ],
+    undefined,
+    words,
+  );
+}
+
+function nameOf({ table, row }: Damaged): string {
+  const { name } = (row ?? {}) as { name?: unknown };
+  return typeof name === 'string' && name !== '' ? `${KINDS[table]}, “${name.slice(0, 60)}”` : KINDS[table];
+}

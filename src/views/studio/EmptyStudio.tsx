@@ -1,0 +1,50 @@
+import { useRef } from 'react';
+import { emptyStudio } from '../../app/studio';
+import type { AllRows } from '../../store/rows';
+import { BIN_DAYS } from '../../store/writes';
+import { BackupButtons } from '../../ui/BackupButtons';
+import { listed } from '../../wording/grammar';
+import { amountWords } from '../../wording/storage';
+
+/** Takes everything out of the studio, after a question that says what goes. */
+export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
+  const question = useRef<HTMLDialogElement>(null);
+  const { students, plans, briefs } = rows;
+  const amount = amountWords({ students: students.length, plans: plans.length, briefs: briefs.length });
+  if (amount.length === 0) return null;
+  return (
+    <>
+      <button
+        type="button"
+        className="cursor-pointer self-start text-sm text-madder underline"
+        onClick={() => question.current?.showModal()}
+      >
+        Empty the studio …
+      </button>
+      <dialog
+        ref={question}
+        aria-labelledby="empty-studio"
+        className="m-auto max-w-lg rounded-lg border-2 border-madder bg-sheet p-5 text-ink shadow-lg backdrop:bg-ink/30"
+      >
+        <h2 id="empty-studio" className="font-serif text-xl font-semibold">
+          Empty the studio?
+        </h2>
+        <p className="mt-2">
+          This takes out {listed(amount)}. They lie under “Deleted” for {BIN_DAYS} days and can be brought
+          back from there. A backup file keeps them for longer.
+        </p>
+        <div className="mt-3">
+          <BackupButtons saveOnly />
+        </div>
+        <form method="dialog" className="mt-4 flex flex-wrap justify-end gap-2">
+          <button type="submit" className="button">
+            Leave it as it is
+          </button>
+          <button type="submit" className="button" onClick={() => void emptyStudio()}>
+            Empty the studio
+          </button>
+        </form>
+      </dialog>
+    </>
+  );
+}
