@@ -4,14 +4,16 @@ import tailwind from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 import { build } from 'esbuild';
 
-/** Puts the thread that books are worked out in beside the server, as one file of its own. */
-const bookWorker = {
-  name: 'book-worker',
+/** Puts what runs beside the app into the server's folder, each as one file: the thread that plans, and the door that everybody comes in by. */
+const beside = {
+  name: 'beside-the-app',
   hooks: {
     'astro:build:done': () =>
       build({
-        entryPoints: ['src/work/book.worker.ts'],
-        outfile: 'dist/server/book.worker.mjs',
+        entryPoints: { 'plan.thread': 'src/work/plan.thread.ts', entry: 'src/server/entry.ts' },
+        outdir: 'dist/server',
+        outExtension: { '.js': '.mjs' },
+        external: ['./app.mjs'],
         bundle: true,
         minify: true,
         platform: 'node',
@@ -35,13 +37,15 @@ const gallery = {
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react(), bookWorker, gallery],
+  integrations: [react(), beside, gallery],
+  build: { serverEntry: 'app.mjs' },
   devToolbar: { enabled: false },
   vite: {
     plugins: [tailwind()],
     // Small files stay files: the page allows no data: scripts, and fonts come from this machine only.
     build: { assetsInlineLimit: 0 },
     worker: { format: 'es' },
+    ssr: { external: ['piscina'] },
   },
   security: { checkOrigin: false },
   experimental: {

@@ -1,22 +1,21 @@
 /*
  * npm run demo: installs, builds, starts the production server with demo data and prints the address.
- * PORT chooses the port; a free one is taken where it is in use.
+ * PORT chooses the port; without it a free one is taken.
  */
 import { spawn } from 'node:child_process';
-import { ensureNode, ensurePackages, run } from './setup.mjs';
+import { ensureNode, ensurePackages, ensurePort, run } from './setup.mjs';
 
 ensureNode();
+if (process.env.PORT) await ensurePort(process.env.PORT);
 ensurePackages();
 run('npx', ['astro', 'build', '--silent']);
 
 const { default: getPort } = await import('get-port');
-const wanted = Number(process.env.PORT) || 4321;
-const port = await getPort({ port: wanted });
-if (port !== wanted) console.log(`Port ${wanted} is in use; taking ${port}.`);
+const port = process.env.PORT ? Number(process.env.PORT) : await getPort({ port: 4321 });
 
 const server = spawn(process.execPath, ['dist/server/entry.mjs'], {
   stdio: ['ignore', 'ignore', 'inherit'],
-  env: { ...process.env, HOST: '127.0.0.1', PORT: String(port) },
+  env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), LOG: 'off' },
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code) => process.exit(code ?? 0));

@@ -2,6 +2,7 @@
  * What demo and test need on a fresh machine: the packages, and for the browser tests Debian's Chromium.
  */
 import { spawnSync } from 'node:child_process';
+import { createServer } from 'node:net';
 import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 
 export const CHROMIUM = '/usr/bin/chromium';
@@ -52,4 +53,22 @@ export function ensureNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 3))
     stop(`Dove Path needs Node 20.3 or newer; this is ${process.versions.node}.`);
+}
+
+/** Checks, before anything is built, that a port that was asked for can be had. */
+export async function ensurePort(text) {
+  const port = Number(text);
+  if (!/^\d+$/.test(text) || port > 65535)
+    stop(`PORT is "${text.slice(0, 20)}"; it must be a whole number from 0 to 65535.`);
+  await new Promise((free) => {
+    const probe = createServer();
+    probe.once('error', ({ code }) =>
+      stop(
+        code === 'EADDRINUSE'
+          ? `Port ${port} is in use already. Stop what uses it, or choose another with PORT.`
+          : `Port ${port} cannot be used (${code}). Choose another with PORT.`,
+      ),
+    );
+    probe.listen(port, '127.0.0.1', () => probe.close(free));
+  });
 }

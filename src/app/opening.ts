@@ -162,8 +162,11 @@ export async function removePlan(listed: PlanRecord, words: string) {
   // It is about to go from the store by this page's own doing.
   if (onStand) session.unwatch();
   const message = `“${words}” was deleted.`;
-  const gone = await remove([{ kind: 'removed', table: 'plans', record }], message, words, () =>
-    onStand ? void openPlan(record.id) : undefined,
+  const gone = await remove(
+    [{ kind: 'removed', table: 'plans', record }],
+    message,
+    words,
+    () => void openPlan(record.id),
   );
   if (!onStand) return;
   if (!gone) {

@@ -63,7 +63,9 @@ export const ResponseDescribed = Type.Composite([
 /** What is answered to a request that cannot be understood. */
 export const ErrorDescribed = Type.Object({
   error: Type.Object({
-    code: Type.Literal('bad-request'),
+    code: oneOf(['bad-request', 'internal']),
+    /** What a mistake of our own is found by in the log. */
+    id: Type.Optional(Type.String()),
     issues: Type.Array(Type.Object({ path: Type.String(), message: Message })),
   }),
 });

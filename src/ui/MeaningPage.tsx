@@ -16,7 +16,7 @@ interface Props {
 export function MeaningPage({ here, heading, state, children }: Props) {
   const meaning = state.kind === 'there' ? state.meaning : null;
   return (
-    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-6">
+    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here={here} plan={meaning?.record.id}>
         {meaning && <p className="font-serif text-lg">{planTitle(meaning.record, meaning.student)}</p>}
       </Head>

@@ -1,6 +1,9 @@
 import { useEffect, useRef } from 'react';
-import { dismissNotice, takeUp, useNotice, type Notice } from '../app/notices';
+import { dismissNotice, takeUp, useNotice, withdraw, type Notice } from '../app/notices';
 import { focusPage } from './focus';
+
+/** Milliseconds in which a sentence is read. */
+const READ_MS = 12_000;
 
 /** What just happened, with the way back where there is one. It lies over the page and moves nothing in it. */
 export function NoticeBar() {
@@ -19,6 +22,12 @@ export function NoticeBar() {
 function Standing({ notice }: { readonly notice: Notice }) {
   const box = useRef<HTMLDivElement>(null);
   const tone = notice.kind === 'trouble' ? 'border-madder text-madder' : 'border-dove text-ink';
+  useEffect(() => {
+    // What asks for nothing goes by itself; what offers something, or is trouble, waits to be read.
+    if (notice.kind === 'trouble' || notice.offer) return;
+    const timer = setTimeout(() => withdraw(notice), READ_MS);
+    return () => clearTimeout(timer);
+  }, [notice]);
   useEffect(() => {
     const { current } = box;
     // The focus goes back to where it was before it went into the notice.

@@ -112,6 +112,12 @@ export function errorAnswer(issues: readonly Issue[]): ErrorAnswer {
   return { error: { code: 'bad-request', issues: wordedIssues(issues) } };
 }
 
+/** A mistake of our own inside one request. @param id what it is found by in the log */
+export function internalAnswer(id: string): ErrorAnswer {
+  const message = `The planner met a mistake of its own in this request; others are not touched by it. It is number ${id} in the log. Change the request a little, or report it with the request.`;
+  return { error: { code: 'internal', id, issues: [{ path: '', message }] } };
+}
+
 /** The same for the whole of a request, with one sentence. */
 export function refusalAnswer(message: string): ErrorAnswer {
   return { error: { code: 'bad-request', issues: [{ path: '', message }] } };

@@ -2,7 +2,8 @@ import { BadRequest, parseRequest, readRequest } from '../contract/read';
 import type { ErrorAnswer, PlanAnswer } from '../contract/types';
 import { plan, type PlanRequest } from '../core';
 import { wordedAnswer } from '../wording/answer';
-import { errorAnswer } from '../wording/issues';
+import { errorAnswer, internalAnswer } from '../wording/issues';
+import { logged } from './logged';
 
 /** Checks a value and plans it, in words; a request that cannot be understood comes back as the error object, nothing is thrown for it. */
 export function answerValue(value: unknown): PlanAnswer | ErrorAnswer {
@@ -14,13 +15,14 @@ export function answerText(text: string): PlanAnswer | ErrorAnswer {
   return guarded(() => parseRequest(text));
 }
 
+/** Whatever goes wrong in a request is that request's answer: others go on. */
 function guarded(read: () => PlanRequest): PlanAnswer | ErrorAnswer {
   try {
     const request = read();
     return wordedAnswer(request, plan(request));
   } catch (error) {
     if (error instanceof BadRequest) return errorAnswer(error.issues);
-    throw error;
+    return internalAnswer(logged(error));
   }
 }
 

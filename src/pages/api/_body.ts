@@ -3,26 +3,54 @@ import { refusalAnswer } from '../../wording/issues';
 /** Past this many times its limit a sender is cut off without an answer. */
 const DRAINED = 10;
 
-/** Reads a body up to a limit in bytes; null where it is longer. The rest is read and dropped, so that the answer gets through. */
-export async function bodyText(request: Request, most: number): Promise<string | null> {
+/** What came of reading a body. */
+export type Body =
+  | { readonly kind: 'text'; readonly text: string }
+  | { readonly kind: 'too-large' }
+  /** The sender went before its end. */
+  | { readonly kind: 'cut-off' };
+
+/** Reads a body up to a limit in bytes. The rest of a longer one is read and dropped, so that the answer gets through. */
+export async function readBody(request: Request, most: number): Promise<Body> {
   const chunks: Uint8Array[] = [];
   let size = 0;
-  for await (const chunk of request.body ?? []) {
-    size += chunk.length;
-    if (size > DRAINED * most) break;
-    if (size <= most) chunks.push(chunk);
+  try {
+    for await (const chunk of request.body ?? []) {
+      size += chunk.length;
+      if (size > DRAINED * most) break;
+      if (size <= most) chunks.push(chunk);
+    }
+  } catch {
+    return { kind: 'cut-off' };
   }
-  return size > most ? null : new TextDecoder().decode(Buffer.concat(chunks));
+  if (size > most) return { kind: 'too-large' };
+  return { kind: 'text', text: new TextDecoder().decode(Buffer.concat(chunks)) };
 }
 
-export function json(status: number, body: unknown): Response {
-  return new Response(JSON.stringify(body), {
+export function json(status: number, text: string, headers: Record<string, string> = {}): Response {
+  return new Response(text, {
     status,
-    headers: { 'content-type': 'application/json; charset=utf-8' },
+    headers: { 'content-type': 'application/json; charset=utf-8', ...headers },
   });
 }
 
 /** An error of the whole request, with one sentence. */
-export function refusal(status: number, message: string): Response {
-  return json(status, refusalAnswer(message));
+export function refusal(status: number, message: string, headers: Record<string, string> = {}): Response {
+  return json(status, JSON.stringify(refusalAnswer(message)), headers);
+}
+
+export const CUT_OFF = 'The request was cut off before its end; send it again.';
+
+/** Seconds after which one who was sent away may come again. */
+const COME_AGAIN = 2;
+
+export function busy(): Response {
+  return refusal(503, `Too many plans are being worked out; send it again in ${COME_AGAIN} s.`, {
+    'retry-after': String(COME_AGAIN),
+  });
+}
+
+/** How a way in is asked: what is left out is answered with the methods there are. */
+export function onlyPost(message: string): Response {
+  return refusal(405, message, { allow: 'POST, OPTIONS' });
 }

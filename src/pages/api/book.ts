@@ -1,16 +1,25 @@
 import type { APIRoute } from 'astro';
 import { bookTexts, MOST_PAGES, workBook } from '../../work/book';
-import { bodyText, refusal } from './_body';
-import { startWorker } from './_thread';
+import { busy, CUT_OFF, onlyPost, readBody, refusal } from './_body';
+import { pool } from './_pool';
 
 export const prerender = false;
 
 const MOST_BYTES = 16_000_000;
+/** Books at once; each holds its requests in memory until its last page is read. */
+const MOST_BOOKS = 8;
+/** Seconds a reader may take over a page before the book is put away. */
+const READER_SECONDS = 60;
+
+let open = 0;
 
 export const POST: APIRoute = async ({ request }) => {
-  const body = await bodyText(request, MOST_BYTES);
-  if (body === null) return refusal(413, `The book is larger than ${MOST_BYTES} bytes; send it in parts.`);
-  const texts = bookTexts(body);
+  if (open >= MOST_BOOKS) return busy();
+  const body = await readBody(request, MOST_BYTES);
+  if (body.kind === 'cut-off') return refusal(400, CUT_OFF);
+  if (body.kind === 'too-large')
+    return refusal(413, `The book is larger than ${MOST_BYTES} bytes; send it in parts.`);
+  const texts = bookTexts(body.text);
   if (texts === null)
     return refusal(422, 'This is not a JSON array of requests; send one, or one request a line.');
   if (texts.length === 0) return refusal(422, 'The book is empty; send at least one request.');
@@ -19,19 +28,50 @@ export const POST: APIRoute = async ({ request }) => {
       422,
       `A book holds at most ${MOST_PAGES} requests; this one has ${texts.length}. Send it in parts.`,
     );
-  const pages = workBook(texts, startWorker);
-  const encoder = new TextEncoder();
-  const stream = new ReadableStream<Uint8Array>({
-    async pull(controller) {
-      const { value, done } = await pages.next();
-      if (done) controller.close();
-      else controller.enqueue(encoder.encode(value + '\n'));
-    },
-    // The reader has gone: the threads are stopped.
-    cancel: () => void pages.return(undefined),
+  if (open >= MOST_BOOKS) return busy();
+  return new Response(bookStream(texts, request.signal), {
+    headers: { 'content-type': 'application/x-ndjson; charset=utf-8' },
   });
-  return new Response(stream, { headers: { 'content-type': 'application/x-ndjson; charset=utf-8' } });
 };
 
+/** The pages as they are read; where the reader goes or falls asleep the work is stopped. */
+function bookStream(texts: readonly string[], gone: AbortSignal): ReadableStream<Uint8Array> {
+  const pages = workBook(texts, pool());
+  const encoder = new TextEncoder();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let ended = false;
+  open++;
+  const end = () => {
+    clearTimeout(timer);
+    if (ended) return;
+    ended = true;
+    open--;
+    void pages.return(undefined);
+  };
+  gone.addEventListener('abort', end, { once: true });
+  return new ReadableStream<Uint8Array>({
+    async pull(controller) {
+      clearTimeout(timer);
+      try {
+        const { value, done } = await pages.next();
+        if (done || ended) {
+          controller.close();
+          end();
+          return;
+        }
+        controller.enqueue(encoder.encode(value + '\n'));
+        timer = setTimeout(() => {
+          end();
+          controller.error(new Error('The reader of a book fell asleep.'));
+        }, READER_SECONDS * 1000);
+      } catch {
+        end();
+        controller.close();
+      }
+    },
+    cancel: end,
+  });
+}
+
 export const ALL: APIRoute = () =>
-  refusal(405, 'Books are asked for with POST: a JSON array or one request a line.');
+  onlyPost('Books are asked for with POST: a JSON array or one request a line.');

@@ -1,21 +1,27 @@
 import type { APIRoute } from 'astro';
-import { answerText, isError } from '../../work/answer';
-import { workPlan } from '../../work/book';
-import { bodyText, json, refusal } from './_body';
-import { startWorker } from './_thread';
+import { Busy, Gone } from '../../work/pool';
+import { busy, CUT_OFF, json, onlyPost, readBody, refusal } from './_body';
+import { pool } from './_pool';
 
 export const prerender = false;
 
 /** Largest request body taken, in bytes: room for the longest note list allowed. */
 const MOST_BYTES = 4_000_000;
-/** Requests longer than this, in letters, may take seconds: they are worked out beside the server. About 500 notes. */
-const LONG = 20_000;
 
 export const POST: APIRoute = async ({ request }) => {
-  const text = await bodyText(request, MOST_BYTES);
-  if (text === null) return refusal(413, `The request is larger than ${MOST_BYTES} bytes; send it in parts.`);
-  const answer = text.length > LONG ? await workPlan(text, startWorker) : answerText(text);
-  return json(isError(answer) ? 422 : 200, answer);
+  const body = await readBody(request, MOST_BYTES);
+  if (body.kind === 'cut-off') return refusal(400, CUT_OFF);
+  if (body.kind === 'too-large')
+    return refusal(413, `The request is larger than ${MOST_BYTES} bytes; send it in parts.`);
+  try {
+    const { status, text } = await pool().work({ text: body.text }, { signal: request.signal });
+    return json(status, text);
+  } catch (error) {
+    if (error instanceof Busy) return busy();
+    // Nobody reads it.
+    if (error instanceof Gone) return refusal(499, CUT_OFF);
+    throw error;
+  }
 };
 
-export const ALL: APIRoute = () => refusal(405, 'Plans are asked for with POST and one JSON request.');
+export const ALL: APIRoute = () => onlyPost('Plans are asked for with POST and one JSON request.');

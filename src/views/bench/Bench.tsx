@@ -75,7 +75,7 @@ export default function Bench() {
     [response, instrument, names],
   );
   return (
-    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-4">
+    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/" plan={record.id}>
         <label className="flex min-w-[min(21rem,100%)] flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>

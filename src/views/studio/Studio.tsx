@@ -37,7 +37,7 @@ export default function Studio() {
   const student = students.find(({ id }) => id === studentId);
   const shown = search ? hits.plans : student ? plans.filter((plan) => plan.studentId === student.id) : plans;
   return (
-    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-4">
+    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/studio" />
       <NoticeBar />
       <main

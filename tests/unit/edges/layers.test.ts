@@ -38,6 +38,7 @@ const ROOMS = [
   'styles',
   'ui',
   'views',
+  'server',
   'pages',
 ];
 

@@ -86,7 +86,8 @@ export function contextFor(
   };
 }
 
-function lowestAnchor(model: HandModel, holds: readonly Hold[]): number {
+/** Where the hand lies lowest for any of some holds, but not below its home position; semitones above the nut. */
+export function lowestAnchor(model: HandModel, holds: readonly Hold[]): number {
   let lowest = Infinity;
   for (const hold of holds)
     if (hold.frame !== NO_FRAME) lowest = Math.min(lowest, model.anchor(hold.position));

@@ -50,8 +50,9 @@ function outOfRange({ setup }: Context, event: SoundingEvent): Problem {
 
 /** @param events the one that has no place, or the two that no way joins */
 function outOfRules(context: Context, events: readonly SoundingEvent[]): Problem {
-  const ways = waysOut(context, events);
-  const found = ways.at(0) ?? pairThatHelps(context);
+  const budget = { left: MOST_LOOKED_AT };
+  const ways = waysOut(context, events, budget);
+  const found = ways.at(0) ?? pairThatHelps(context, budget);
   const [first, second] = events;
   return {
     code: 'out-of-rules',
@@ -74,39 +75,55 @@ interface Relaxation {
 const MOST_WAYS = 3;
 
 /** Single changes that leave a plan, the smallest of each kind; to unlock one fighting note or the other are two kinds. */
-function waysOut(context: Context, events: readonly SoundingEvent[]): Relaxation[] {
+function waysOut(context: Context, events: readonly SoundingEvent[], budget: Budget): Relaxation[] {
   const ways = new Map<string, Relaxation>();
   const fights = (at: number | undefined) => events.some((event) => event.at === at);
   const all = relaxations(context);
   for (const one of [...all.filter(({ at }) => fights(at)), ...all.filter(({ at }) => !fights(at))]) {
     const [rule] = Object.keys(one.relax);
     const kind = fights(one.at) ? `${rule} ${one.at}` : rule;
-    if (ways.size < MOST_WAYS && !ways.has(kind) && leavesPlan(context, one.relax)) ways.set(kind, one);
+    if (ways.size < MOST_WAYS && !ways.has(kind) && leavesPlan(context, one.relax, budget))
+      ways.set(kind, one);
   }
   return [...ways.values()];
 }
 
 /** Where no single change helps: the first two that do so together. */
-function pairThatHelps(context: Context): Relaxation | null {
+function pairThatHelps(context: Context, budget: Budget): Relaxation | null {
   const single = relaxations(context);
   for (const first of single) {
+    if (budget.left < 0) return null;
     for (const second of single) {
       if (Object.keys(second.relax).some((name) => name in first.relax)) continue;
       const relax = { ...first.relax, ...second.relax };
-      if (leavesPlan(context, relax)) return { relax, changes: [...first.changes, ...second.changes] };
+      if (leavesPlan(context, relax, budget))
+        return { relax, changes: [...first.changes, ...second.changes] };
     }
   }
   return null;
 }
 
-function leavesPlan(context: Context, change: Rules): boolean {
+/** What looking for a way out may take, in events looked at; the core has no clock. */
+interface Budget {
+  left: number;
+}
+const MOST_LOOKED_AT = 60_000;
+/** A whole trellis takes as long as looking so often at whether each event has a hold. */
+const TRELLIS = 10;
+
+function leavesPlan(context: Context, change: Rules, budget: Budget): boolean {
+  const events = context.sounding.length;
+  if (budget.left < 0) return false;
+  budget.left -= events;
   const rules = { ...context.request.rules, ...change };
   const relaxed: Context = { ...context, request: { ...context.request, rules } };
-  const locksAt = (event: SoundingEvent) => (rules.locks ?? []).filter((lock) => lock.at === event.at);
-  if (!context.sounding.every((event) => candidatesFor(relaxed, event, locksAt(event)).length > 0))
+  const locksOf = (event: SoundingEvent) => (rules.locks ?? []).filter((lock) => lock.at === event.at);
+  if (!context.sounding.every((event) => candidatesFor(relaxed, event, locksOf(event)).length > 0))
     return false;
-  const shiftsBound = rules.fourthFinger === 'no-shift' || rules.never?.some((one) => 'shift' in one);
-  return !shiftsBound || leastCost(passesOver(buildTrellis(relaxed))) < Infinity;
+  // Every event has a hold; whether a hand can go from each to the next is seen on the whole trellis.
+  budget.left -= TRELLIS * events;
+  const trellis = buildTrellis(relaxed);
+  return trellis.layers.every(({ nodes }) => nodes > 0) && leastCost(passesOver(trellis)) < Infinity;
 }
 
 /** Single changes to the rules in force, from the least to the greatest. */

@@ -1,17 +1,18 @@
 import { widestPair, type WidestPair } from '../../hand/together';
 import { NO_FRAME, type Hold } from '../../hand/hold';
 import type { SoundingEvent } from '../../material/events';
-import { holdAllowed, lockHeld } from './rules';
+import { holdAllowed, lockHeld, placeDemands } from './rules';
 import type { Forbidding, Lock } from '../request';
-import type { Candidate, Context } from '../cost';
+import { lowestAnchor, type Candidate, type Context } from '../cost';
 
 /*
  * What the teacher's demands and this hand leave of an event's holds.
  */
 
 /**
- * How many semitones above where the hand would lie a note is looked for, where nobody asks for more: an octave. Nobody plays a note
- * higher up a lower string but for a string or position that was demanded.
+ * How many semitones above the lowest place that strings, positions and locks leave it a note is looked for: an octave. Nobody plays a note higher up
+ * a lower string than that but where it has no lower place left. The rule holds for every request alike: naming what is free anyway changes
+ * nothing, and a demand on fingers, extensions or open strings never changes where is looked.
  */
 const MOST_ABOVE = 12;
 /** The same for a hand with the thumb up: a fifth. The thumb is laid on the strings for what the neck hand does not have near. */
@@ -20,18 +21,23 @@ const THUMB_ABOVE = 7;
 /** Holds of an event that the demands and locks leave; a spread beyond the hand stands only where locked. */
 export function candidatesFor(context: Context, event: SoundingEvent, locks: readonly Lock[]): Candidate[] {
   const rules = context.request.rules ?? {};
-  const anyHeight = rules.strings !== undefined || rules.positions !== undefined || locks.length > 0;
-  const never = forbidden(context, event);
+  const never = forbidden(context, event).flatMap((one) => ('shift' in one ? [] : [one]));
   const { setup, model, pricing } = context;
-  const { all, lowest } = context.holdsOf(event);
-  const highestFor = ({ position }: Hold) =>
-    anyHeight ? Infinity : lowest + (model.thumbUp(position) ? THUMB_ABOVE : MOST_ABOVE);
+  const { all, lowest: free } = context.holdsOf(event);
+  const inPlace = placeDemands(rules, locks, never);
+  const lowest = inPlace
+    ? lowestAnchor(
+        model,
+        all.filter((hold) => inPlace(setup, model, hold)),
+      )
+    : free;
   const candidates: Candidate[] = [];
   for (const hold of all) {
-    if (hold.frame !== NO_FRAME && model.anchor(hold.position) > highestFor(hold)) continue;
+    const above = model.thumbUp(hold.position) ? THUMB_ABOVE : MOST_ABOVE;
+    if (hold.frame !== NO_FRAME && model.anchor(hold.position) > lowest + above) continue;
     if (!takesOctave(event, hold)) continue;
     if (!holdAllowed(setup, model, rules, hold)) continue;
-    if (never.some((one) => !('shift' in one) && lockHeld(setup, model, one, hold))) continue;
+    if (never.some((one) => lockHeld(setup, model, one, hold))) continue;
     if (!locks.every((lock) => lockHeld(setup, model, lock, hold))) continue;
     const widest = widestPair(hold, pricing.hand, pricing.stops);
     if (tooWide(widest) && locks.length === 0) continue;

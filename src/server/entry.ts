@@ -1,0 +1,72 @@
+import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { refusalAnswer } from '../wording/issues';
+import { EVERY_ANSWER, isApi, methodsOf, pathOf, turnedAway, type TurnedAway } from './door';
+import { errorPage } from './errorPage';
+import { listenTrouble, readSettings } from './settings';
+
+/*
+ * The server as it is started: it looks at each request, sends what every answer carries, writes the log, and hands on to the built app.
+ */
+
+const settings = readSettings(process.env);
+if (typeof settings === 'string') stop(settings);
+const { host, port, names, log } = settings;
+
+// The app does not start a server of its own: this is it.
+process.env.ASTRO_NODE_AUTOSTART = 'disabled';
+const app = (await import(/* @vite-ignore */ './app.mjs' as string)) as {
+  handler: (request: IncomingMessage, response: ServerResponse) => void;
+};
+
+const server = createServer((request, response) => {
+  const start = performance.now();
+  for (const [name, value] of Object.entries(EVERY_ANSWER)) response.setHeader(name, value);
+  if (log) response.on('close', () => writeLine(request, response, performance.now() - start));
+  const away = turnedAway(request, names);
+  const path = pathOf(request) ?? '/';
+  if (away) turnAway(request, response, away, isApi(path));
+  else if (request.method === 'OPTIONS') response.writeHead(204, { allow: methodsOf(path) }).end();
+  else app.handler(request, response);
+});
+
+// A request that is no HTTP, or is cut off in its head, is answered in one line and leaves no trace in the log.
+server.on('clientError', (_error, socket) => {
+  if (socket.writable) socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\n\r\n');
+});
+server.on('error', (error) => stop(listenTrouble(error, settings)));
+server.listen(port, host, () => {
+  const at = server.address();
+  if (log && at && typeof at === 'object')
+    console.log(`Dove Path listens on http://${host.includes(':') ? `[${host}]` : host}:${at.port}`);
+});
+
+function turnAway(
+  request: IncomingMessage,
+  response: ServerResponse,
+  { status, message, allow }: TurnedAway,
+  api: boolean,
+) {
+  const type = api ? 'application/json' : 'text/html';
+  response.writeHead(status, {
+    'content-type': `${type}; charset=utf-8`,
+    ...(allow ? { allow } : {}),
+    // What is still being sent is not read.
+    ...(request.method === 'POST' ? { connection: 'close' } : {}),
+  });
+  if (request.method === 'HEAD') response.end();
+  else response.end(api ? JSON.stringify(refusalAnswer(message)) : errorPage(status, message));
+}
+
+/** Letters of an address that are logged. */
+const MOST_LOGGED = 200;
+
+function writeLine({ url = '' }: IncomingMessage, response: ServerResponse, ms: number) {
+  const path = JSON.stringify(url.split('?')[0].slice(0, MOST_LOGGED)).slice(1, -1);
+  const status = response.writableFinished ? response.statusCode : 499;
+  console.log(`${new Date().toISOString()} ${path} ${status} ${ms.toFixed(0)} ms`);
+}
+
+function stop(message: string): never {
+  console.error(message);
+  process.exit(1);
+}

@@ -1,0 +1,37 @@
+/*
+ * How the server is run, from the environment.
+ */
+
+export interface ServerSettings {
+  readonly host: string;
+  readonly port: number;
+  /** Names it answers to, besides this machine's own and plain addresses. */
+  readonly names: readonly string[];
+  /** True where each request is one line of the log. */
+  readonly log: boolean;
+}
+
+/** @returns the settings, or a sentence that says what is wrong with them */
+export function readSettings(env: Readonly<Record<string, string | undefined>>): ServerSettings | string {
+  const { HOST: host = '127.0.0.1', PORT = '4321', ALLOWED_HOSTS = '', LOG = 'on' } = env;
+  const port = Number(PORT);
+  if (!/^\d+$/.test(PORT) || port > 65535)
+    return `PORT is "${PORT.slice(0, 20)}"; it must be a whole number from 0 to 65535.`;
+  const names = ALLOWED_HOSTS.split(',').map((name) => name.trim().toLowerCase());
+  return { host, port, names: names.filter((name) => name !== ''), log: LOG !== 'off' };
+}
+
+/** Why a server could not listen, in a sentence. */
+export function listenTrouble(error: NodeJS.ErrnoException, { host, port }: ServerSettings): string {
+  switch (error.code) {
+    case 'EADDRINUSE':
+      return `Port ${port} is in use already. Stop what uses it, or choose another with PORT.`;
+    case 'EACCES':
+      return `Port ${port} may not be used by this user. Choose one above 1023 with PORT.`;
+    case 'EADDRNOTAVAIL':
+    case 'ENOTFOUND':
+      return `"${host}" is no address of this machine. Set HOST to one, such as 127.0.0.1 or 0.0.0.0.`;
+    default:
+      return `The server cannot listen on ${host}:${port} (${error.code ?? error.message}).`;
+  }
+}

@@ -1,0 +1,2 @@
+/** The mark that some editors put before a text. */
+export const BOM = '\uFEFF';
