@@ -1,4 +1,14 @@
-import type { Plan, PlanRequest, PlanResponse, Problem, Reason } from '../core';
+import {
+  resolveSetup,
+  stopMm,
+  type FingerPlaces,
+  type Plan,
+  type PlanRequest,
+  type PlanResponse,
+  type Problem,
+  type Reason,
+  type Step,
+} from '../core';
 import type { PlanAnswer, WordedPlan, WordedProblem } from '../contract/types';
 import { placeName } from './places';
 import { characterWords, speechOf, type Speech } from './plans';
@@ -8,11 +18,47 @@ import { reasonWords } from './reasons';
 /** A response with its sentences and names, as the contract shows it; the same at every door. */
 export function wordedAnswer(request: PlanRequest, response: PlanResponse): PlanAnswer {
   const speech = speechOf(request.instrument, response);
+  const counted = countedFromEnd(request);
   return {
     ...response,
-    plans: response.plans.map((plan) => wordedPlan(plan, speech)),
+    plans: response.plans.map((plan) => wordedPlan(counted(plan), speech)),
     problems: response.problems.map((problem) => wordedProblem(problem, request, speech)),
   };
+}
+
+/** On a bass with an extension everything on the lowest string is counted from the extension's end, so that nothing lies below the nut. */
+function countedFromEnd(request: PlanRequest): (plan: Plan) => Plan {
+  const { extensionSemitones: more, strings, lengthMm } = resolveSetup(request);
+  if (more === 0) return (plan) => plan;
+  const [{ name: lowest }] = strings;
+  const longer = lengthMm * 2 ** (more / 12);
+  const mmAt = (semitones: number) => Math.round(stopMm(longer, semitones) * 10) / 10;
+  const raised = (places: FingerPlaces) =>
+    Object.fromEntries(
+      Object.entries(places).map(([finger, semitones]) => [finger, semitones + more]),
+    ) as FingerPlaces;
+  const countedStep = (step: Step): Step => {
+    if (!step.stops.some(({ string }) => string === lowest)) return step;
+    const hand = raised(step.hand);
+    const places = Object.values(hand);
+    return {
+      ...step,
+      hand,
+      handMm: [mmAt(Math.min(...places)), mmAt(Math.max(...places))],
+      stops: step.stops.map((stop) =>
+        stop.string === lowest
+          ? { ...stop, semitones: stop.semitones + more, stopMm: mmAt(stop.semitones + more) }
+          : stop,
+      ),
+    };
+  };
+  return (plan) => ({
+    ...plan,
+    steps: plan.steps.map(countedStep),
+    frames: plan.frames.map((frame) =>
+      frame.string === lowest ? { ...frame, fingers: raised(frame.fingers) } : frame,
+    ),
+  });
 }
 
 function wordedPlan(plan: Plan, speech: Speech): WordedPlan {

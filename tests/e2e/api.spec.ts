@@ -117,3 +117,49 @@ test('a long request is worked out beside the server, which answers others meanw
   expect(answer.plans.length).toBeGreaterThan(0);
   expect(answer.book).toBeUndefined();
 });
+
+test('every answer carries its policies: pages, files, plans, errors', async ({ request }) => {
+  const page = await request.get('/');
+  const file = /"(\/_astro\/[^"]+\.css)"/.exec(await page.text())?.[1] ?? '';
+  const answers = [
+    page,
+    await request.get(file),
+    await request.get('/nothing/here'),
+    await request.get('/%E0%A4%A'),
+    await request.post('/api/plan', { data: good }),
+    await request.post('/api/plan', { data: '{' }),
+  ];
+  expect(answers.map((answer) => answer.status())).toEqual([200, 200, 404, 400, 200, 422]);
+  for (const answer of answers) {
+    const headers = answer.headers();
+    expect(headers['x-content-type-options']).toBe('nosniff');
+    expect(headers['referrer-policy']).toBe('no-referrer');
+    expect(headers['content-security-policy']).toBeTruthy();
+  }
+  expect(await answers[2].text()).toContain('There is no page at this address');
+  expect((await request.head('/')).status()).toBe(200);
+  expect((await request.fetch('/api/plan', { method: 'OPTIONS' })).headers().allow).toContain('POST');
+  expect((await request.get('/_image?href=%2Fdove.svg')).status()).toBe(404);
+  const gallery = await request.get('/gallery');
+  expect(gallery.status()).toBe(404);
+  expect((await request.get('/licences.txt')).headers()['content-type']).toContain('text/plain');
+});
+
+test('a request that was once a crash is answered, names of an object’s own are no names', async ({
+  request,
+}) => {
+  const fights = {
+    instrument: 'bass',
+    material: { type: 'notes', notes: [{ pitches: ['A1'] }, { pitches: ['E1'] }] },
+    rules: { fourthFinger: 'no-shift', locks: [{ at: 1, position: 6 }], never: [{ at: 0, position: 5 }] },
+  };
+  const answer = await request.post('/api/plan', { data: fights });
+  expect(answer.status()).toBe(200);
+  expect((await answer.json()).problems[0].code).toBe('out-of-rules');
+  for (const name of ['__proto__', 'constructor', 'toString']) {
+    const odd = await request.post('/api/plan', {
+      data: { ...good, material: { ...good.material, scale: name } },
+    });
+    expect(odd.status()).toBe(422);
+  }
+});

@@ -1,3 +1,4 @@
+import type { Hold } from '../hand/hold';
 import { buildMusic } from '../material/build';
 import { plansOf, responseEvent } from './answer';
 import { comparePlans } from './explain';
@@ -31,7 +32,7 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
   const context = contextFor(request, music, weights);
   const trellis = buildTrellis(context);
   const costs = trellis.layers.every((layer) => layer.nodes > 0) ? passesOver(trellis) : null;
-  const paths = costs ? differentPaths(trellis, wantedOf(context, trellis), costs) : [];
+  const paths = costs ? distinct(trellis, differentPaths(trellis, wantedOf(context, trellis), costs)) : [];
   const plans = costs ? explained(context, trellis, costs, events, paths) : [];
   return {
     contract: 1,
@@ -43,6 +44,23 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     ...comparison(plans, request.compare),
     problems: paths.length === 0 ? problemsOf(context, trellis) : [],
   };
+}
+
+/** The paths without those that lay every finger where a cheaper one does: another name for the same hand is no other way. */
+function distinct({ layers }: HoldTrellis, paths: readonly Found[]): Found[] {
+  const seen = new Set<string>();
+  return paths.filter(({ path }) => {
+    const laid = Array.from(path, (node, t) => laidOut(layers[t].candidates[node].hold)).join(' ');
+    if (seen.has(laid)) return false;
+    seen.add(laid);
+    return true;
+  });
+}
+
+/** Where a hold lays every finger. */
+function laidOut({ stops, frame }: Hold): string {
+  const touched = stops.map(({ string, finger, semitones }) => `${string}.${finger}.${semitones}`);
+  return `${touched.join('+')}/${frame.join('.')}`;
 }
 
 function comparison(plans: readonly Plan[], pair: PlanRequest['compare']): Partial<PlanResponse> {

@@ -1,26 +1,48 @@
 import assert from 'node:assert/strict';
-import type { Worker } from 'node:worker_threads';
-import { test } from 'node:test';
-import { bookTexts, startFromSource, workBook, workPlan, type Page } from '../../../src/work/book';
+import { after, test } from 'node:test';
+import { fileURLToPath } from 'node:url';
+import { bookTexts, workBook } from '../../../src/work/book';
+import type { Page } from '../../../src/work/page';
+import { Busy, createPool, Gone, LIMITS, type Pool } from '../../../src/work/pool';
 
-const scale = (tonic: string) =>
+const filename = fileURLToPath(new URL('../../../src/work/thread.dev.mjs', import.meta.url));
+const open: Pool[] = [];
+after(() => Promise.all(open.map((pool) => pool.close())));
+
+function poolOf(limits: Partial<typeof LIMITS> = {}): Pool {
+  const pool = createPool({ filename }, { ...LIMITS, threads: 2, ...limits });
+  open.push(pool);
+  return pool;
+}
+
+const scale = (tonic: string, octaves = 1) =>
   JSON.stringify({
     instrument: 'violin',
     explain: 'nothing',
-    material: { type: 'scale', tonic, scale: 'major', octaves: 1, direction: 'up' },
+    material: { type: 'scale', tonic, scale: 'major', octaves, direction: 'up' },
   });
-const start = () => startFromSource(new URL('../../../src/work/book.worker.ts', import.meta.url));
 
-test('a body is an array of requests or one a line', () => {
+/** Seconds of work: a line as long as a request may hold. */
+const endless = JSON.stringify({
+  instrument: 'cello',
+  alternatives: 10,
+  material: {
+    type: 'notes',
+    notes: Array.from({ length: 20_000 }, (_, at) => ({ pitches: [['C3', 'D#3', 'A3', 'F#4'][at % 4]] })),
+  },
+});
+
+test('a body is an array of requests or one a line, with or without the mark before a text', () => {
   assert.deepEqual(bookTexts('[{"a":1},{"b":2}]'), ['{"a":1}', '{"b":2}']);
   assert.deepEqual(bookTexts('{"a":1}\n\n{"b":2}\n'), ['{"a":1}', '{"b":2}']);
+  assert.deepEqual(bookTexts('\uFEFF[{"a":1}]'), ['{"a":1}']);
   assert.deepEqual(bookTexts(''), []);
   assert.equal(bookTexts('[{'), null);
 });
 
 test('pages come in order whichever thread is first, bad ones in their place', async () => {
   const pages: Page[] = [];
-  for await (const line of workBook([scale('A3'), 'nonsense', scale('D4'), scale('G3')], start))
+  for await (const line of workBook([scale('A3'), 'nonsense', scale('D4'), scale('G3')], poolOf()))
     pages.push(JSON.parse(line) as Page);
   assert.deepEqual(
     pages.map(({ book }) => book.page),
@@ -32,25 +54,50 @@ test('pages come in order whichever thread is first, bad ones in their place', a
   );
 });
 
-test('a book put away early stops its threads', async () => {
-  const threads: Worker[] = [];
-  const watched = () => {
-    const worker = start();
-    threads.push(worker);
-    return worker;
+test('a book waits for its reader, and one put away early stops its work', async () => {
+  const begun: number[] = [];
+  const signals: AbortSignal[] = [];
+  const pool: Pool = {
+    work({ page = 0 }, { signal } = {}) {
+      begun.push(page);
+      if (signal) signals.push(signal);
+      return Promise.resolve({ status: 200, text: `page ${page}` });
+    },
+    close: () => Promise.resolve(),
   };
-  for await (const line of workBook(Array(50).fill(scale('A3')), watched)) {
-    assert.equal((JSON.parse(line) as Page).book.of, 50);
-    break;
-  }
-  assert.ok(threads.length > 0 && threads.every((worker) => worker.threadId === -1));
+  const book = workBook(Array(50).fill(scale('A3')), pool);
+  assert.equal((await book.next()).value, 'page 0');
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  assert.ok(begun.length < 8, `${begun.length} pages begun for one that was read`);
+  await book.return(undefined);
+  assert.ok(signals.every(({ aborted }) => aborted));
 });
 
-test('a single plan in a thread is the same answer, and a clock ends what takes too long', async () => {
-  const answer = await workPlan(scale('A3'), start);
-  assert.ok('plans' in answer && answer.plans.length > 0);
-  assert.ok(!('book' in answer), 'it is no page of a book');
-  const clock = { seconds: 0.001, message: 'too long' };
-  const late = await workPlan(scale('A3'), start, clock);
-  assert.deepEqual(late, { error: { code: 'bad-request', issues: [{ path: '', message: 'too long' }] } });
+test('the clock starts with the work and ends what takes too long; others go on', async () => {
+  const pool = poolOf({ threads: 1, seconds: 3 });
+  const [late, waited] = await Promise.all([pool.work({ text: endless }), pool.work({ text: scale('A3') })]);
+  assert.equal(late.status, 422);
+  assert.match(late.text, /took longer than 3 s/);
+  assert.equal(waited.status, 200);
+});
+
+test('so many may wait; who comes after is asked to come again, but for the pages of a book', async () => {
+  const pool = poolOf({ threads: 1, waiting: 1 });
+  const first = pool.work({ text: scale('A3') });
+  const second = pool.work({ text: scale('A3') });
+  await assert.rejects(pool.work({ text: scale('A3') }), Busy);
+  const patient = pool.work({ text: scale('A3') }, { patient: true });
+  for (const { status } of await Promise.all([first, second, patient])) assert.equal(status, 200);
+  assert.equal((await pool.work({ text: scale('A3') })).status, 200);
+});
+
+test('work whose client has gone is stopped, waiting or begun', async () => {
+  const pool = poolOf({ threads: 1 });
+  const client = new AbortController();
+  const begun = pool.work({ text: endless }, { signal: client.signal });
+  const waiting = pool.work({ text: endless }, { signal: client.signal });
+  setTimeout(() => client.abort(), 300);
+  await assert.rejects(begun, Gone);
+  await assert.rejects(waiting, Gone);
+  assert.equal((await pool.work({ text: scale('A3') })).status, 200);
 });

@@ -1,4 +1,5 @@
 import { chargeMove, chargeReframe, chargeStay, leastMove, sameFrame } from '../cost';
+import { THUMB } from '../../hand/finger';
 import type { HoldLayer } from './layers';
 import type { Context } from '../cost';
 import { stringsApart, type PricedTransition, type Touch } from '../cost';
@@ -75,6 +76,7 @@ function staysBetween(
       const { hold } = from.candidates[u];
       for (const column of columns ?? []) {
         const b = to.touchList[column];
+        if (fingersCross(a, b)) continue;
         const shared = chargeStay(context, a, b, transition);
         const oneString = stringsApart(a, b) === 0;
         for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
@@ -89,6 +91,14 @@ function staysBetween(
     }
   }
   return { stayStart, stayTo, stayCost };
+}
+
+/** True where a hand that stays would lay a lower finger above a higher one: 4 on the eleventh semitone, then 3 on the octave's harmonic. */
+function fingersCross(a: Touch, b: Touch): boolean {
+  if (a.finger === 0 || b.finger === 0 || a.finger === b.finger || a.leadString !== b.leadString)
+    return false;
+  if (a.finger === THUMB || b.finger === THUMB) return false;
+  return a.finger < b.finger ? a.semitones > b.semitones : a.semitones < b.semitones;
 }
 
 function countStays(from: HoldLayer, to: HoldLayer): number {
