@@ -1,5 +1,6 @@
 /* Starts the built server for scripts, on a free port of this machine. */
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import getPort from 'get-port';
 
 /** @returns the address and a way to stop it again */
@@ -8,7 +9,7 @@ export async function startServer() {
   const address = `http://127.0.0.1:${port}`;
   const server = spawn(process.execPath, ['dist/server/entry.mjs'], {
     stdio: 'ignore',
-    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port) },
+    env: { ...process.env, HOST: '127.0.0.1', PORT: String(port), LOG: 'off' },
   });
   // However the script ends, the server ends with it.
   process.once('exit', () => server.kill());
@@ -17,11 +18,17 @@ export async function startServer() {
       () => true,
       () => false,
     );
-    if (up) return { address, stop: () => server.kill() };
+    if (up) return { address, stop: () => server.kill(), memoryMb: () => memoryOf(server.pid) };
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
   server.kill();
   throw new Error('The built server does not start; run npm run build and look at its output.');
+}
+
+/** Memory of a process in MB, as the machine counts it. */
+function memoryOf(pid) {
+  const [, kilobytes] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8')) ?? [];
+  return Number(kilobytes) / 1024;
 }
 
 export const BROWSER = {

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { storm } from '../support/storm';
 import { act, emptyStudio, openBench, openStudio, saved, setWord } from './bench';
 
 /*
@@ -270,4 +271,13 @@ test('a planner that cannot be had is said, and is started again', async ({ page
   await page.unroute(/plan\.worker/);
   await page.getByTestId('planner-trouble').getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByTestId('staff')).toBeVisible();
+});
+
+test('a short storm of edits, kills and refused writes loses nothing that was shown as saved', async ({
+  browser,
+  baseURL,
+}) => {
+  const { edits, lost } = await storm(browser, baseURL ?? '', 15_000, 6);
+  expect(edits).toBeGreaterThan(0);
+  expect(lost).toEqual([]);
 });

@@ -1,0 +1,104 @@
+/*
+ * npm run faults: the standing test of faults. Requests by chance with fixed seeds, hostile HTTP, memory, and a storm of edits in the browser; exit 1
+ * where anything does not hold.
+ *   npm run faults -- --requests 10000 --http 3000 --memory 20000 --minutes 10
+ * Build first: npm run build.
+ */
+import { parseArgs } from 'node:util';
+import { chromium } from '@playwright/test';
+import fc from 'fast-check';
+import { answerFault, demandingRequest, hostileRequest, refusalFault } from '../tests/support/fuzz';
+import { storm } from '../tests/support/storm';
+import { BROWSER, startServer } from './server.mjs';
+
+const SEED = 20261125;
+const { values } = parseArgs({
+  options: {
+    requests: { type: 'string', default: '10000' },
+    http: { type: 'string', default: '3000' },
+    memory: { type: 'string', default: '20000' },
+    minutes: { type: 'string', default: '10' },
+  },
+});
+const [requests, http, memory, minutes] = [values.requests, values.http, values.memory, values.minutes].map(
+  Number,
+);
+const faults: string[] = [];
+
+function report(what: string, found: readonly string[]) {
+  console.log(`${what}: ${found.length === 0 ? 'no fault' : `${found.length} faults`}`);
+  for (const fault of found.slice(0, 10)) console.log(`  ${fault.slice(0, 600)}`);
+  faults.push(...found);
+}
+
+const good = fc.sample(demandingRequest, { numRuns: requests, seed: SEED });
+report(
+  `${requests} requests`,
+  good.flatMap((request) => {
+    const fault = answerFault(request);
+    return fault ? [`${fault}: ${JSON.stringify(request)}`] : [];
+  }),
+);
+const hostile = fc
+  .sample(hostileRequest, { numRuns: http, seed: SEED })
+  .map((value) => JSON.stringify(value));
+report(
+  `${http} hostile requests`,
+  hostile.flatMap((text) => {
+    const fault = refusalFault(text);
+    return fault ? [`${fault}: ${text.slice(0, 300)}`] : [];
+  }),
+);
+
+const server = await startServer();
+try {
+  report(`${http} hostile requests over HTTP`, await overHttp(server.address, hostile));
+  if (memory > 0) report(`memory after ${memory} requests`, await memoryFault(server));
+  if (minutes > 0) {
+    const browser = await chromium.launch(BROWSER);
+    const { edits, lost } = await storm(browser, server.address, minutes * 60_000, SEED);
+    await browser.close();
+    report(`${minutes} minutes of storm, ${edits} edits shown as saved`, lost);
+  }
+} finally {
+  server.stop();
+}
+process.exit(faults.length > 0 ? 1 : 0);
+
+/** Sends each text as one of many ways in, odd methods and heads among them. */
+async function overHttp(address: string, texts: readonly string[]): Promise<string[]> {
+  const found: string[] = [];
+  for (const [at, text] of texts.entries()) {
+    const path = ['/api/plan', '/api/book', '/api/plan?x=%E0', `/${encodeURIComponent(text.slice(0, 40))}`][
+      at % 4
+    ];
+    const method = path.startsWith('/api') ? ['POST', 'POST', 'PUT', 'GET'][(at >> 2) % 4] : 'GET';
+    const body = method === 'POST' || method === 'PUT' ? text : undefined;
+    const headers = at % 7 === 0 ? { origin: 'http://elsewhere.example' } : undefined;
+    const answer = await fetch(address + path, { method, body, headers });
+    const said = await answer.text();
+    if (answer.status >= 500) found.push(`${method} ${path} ${answer.status}: ${text.slice(0, 200)}`);
+    if (/\bat .*:\d+:\d+\)/.test(said)) found.push(`a stack trace: ${said.slice(0, 200)}`);
+    if (answer.status === 422 && said.length > 64_000 && !path.includes('book'))
+      found.push(`${said.length} letters`);
+    if (!answer.headers.get('x-content-type-options'))
+      found.push(`no policy: ${method} ${path} ${answer.status}`);
+  }
+  return found;
+}
+
+/** Memory after so many mixed requests is to be within a tenth of that after a tenth of them. */
+async function memoryFault({ address, memoryMb }: typeof server): Promise<string[]> {
+  const mixed = [...good.slice(0, 400).map((request) => JSON.stringify(request)), ...hostile.slice(0, 400)];
+  let early = 0;
+  for (let at = 0; at < memory; at++) {
+    const answer = await fetch(`${address}/api/plan`, { method: 'POST', body: mixed[at % mixed.length] });
+    await answer.arrayBuffer();
+    if (at === Math.floor(memory / 10)) early = memoryMb();
+  }
+  const late = memoryMb();
+  console.log(
+    `  ${early.toFixed(0)} MB after ${Math.floor(memory / 10)}, ${late.toFixed(0)} MB after ${memory}`,
+  );
+  return late > 1.1 * early ? [`from ${early.toFixed(0)} to ${late.toFixed(0)} MB`] : [];
+}
