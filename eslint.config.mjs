@@ -43,6 +43,7 @@ export default defineConfig(
         fetch: 'readonly',
         setTimeout: 'readonly',
         Buffer: 'readonly',
+        indexedDB: 'readonly',
       },
     },
   },

@@ -89,9 +89,13 @@ const SHOTS = {
     await page.goto(`${address}/studio`);
     await page.getByRole('button', { name: /^Pip/ }).click();
   },
-  'studio-tablet': async (page, address) => {
+  'studio-damaged': async (page, address) => {
+    await page.getByRole('button', { name: /^Delete Otis/ }).click();
+    await page.getByText('was deleted').waitFor();
+    await page.evaluate(putDamaged);
     await page.goto(`${address}/studio`);
-    await page.getByText('Everyone').waitFor();
+    await page.getByText('Deleted (1)').click();
+    await page.getByRole('heading', { name: 'Damaged entries' }).waitFor();
   },
   hand: (page) => openView(page, 'Hand', 'Wren: E♭ major scale, two octaves, violin'),
   shifts: (page) => openView(page, 'Shifts', 'Juno: D major into thumb position'),
@@ -102,6 +106,18 @@ const SHOTS = {
     await word(page, 'Positions', JSON.stringify({ from: 1, to: 1 }));
   },
 };
+
+/** Puts an entry into the database that nobody can read. */
+function putDamaged() {
+  return new Promise((done) => {
+    const opening = indexedDB.open('dove-path');
+    opening.onsuccess = () => {
+      const step = opening.result.transaction('plans', 'readwrite');
+      step.objectStore('plans').put({ id: 'torn', name: 'Half a plan', changedAt: 1 });
+      step.oncomplete = () => done(opening.result.close());
+    };
+  });
+}
 
 /** Pictures of what stands further down the page. */
 const LOWER = new Set(['bench-edit', 'bench-compare', 'bench-neck']);

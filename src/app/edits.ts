@@ -123,9 +123,18 @@ export function carryMarked() {
     return;
   }
   setRequest(carried.request);
-  say({
-    kind: 'done',
-    message: `The fingers were carried on to ${counted(carried.groups, 'group')} of notes.`,
-    offer: { words: 'Undo', act: undo },
+  const { groups } = carried;
+  // Said once it is known whether the fingers can be had there.
+  const unwatch = session.store.subscribe((state) => {
+    if (state.planning.kind === 'working') return;
+    unwatch();
+    const fits = planOf(state) !== undefined;
+    say({
+      kind: fits ? 'done' : 'trouble',
+      message: fits
+        ? `The fingers were carried on to ${counted(groups, 'group')} of notes.`
+        : `The fingers cannot be carried on to ${counted(groups, 'group')} of notes: no fingering has them there.`,
+      offer: { words: 'Undo', act: session.undo },
+    });
   });
 }

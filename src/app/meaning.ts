@@ -104,6 +104,8 @@ export async function openAsPlan(
   from: PlanRecord,
   tags: readonly string[] = ['drill'],
 ) {
-  const plan = newRecord(request, Date.now(), { name, studentId: from.studentId, tags });
+  const plan = newRecord(request, Date.now(), {
+    ...{ name, studentId: from.studentId, tags, drillFor: from.id },
+  });
   await save([{ kind: 'added', table: 'plans', record: plan }], () => location.assign(`/?plan=${plan.id}`));
 }

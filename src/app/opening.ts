@@ -134,7 +134,8 @@ export async function openDrill(request: PlanRequest, what: string) {
   await session.saveNow();
   const { record } = get();
   const name = `${what} (${record.name || requestWords(record.request)})`.slice(0, 120);
-  await saveAndStand(newRecord(request, Date.now(), { name, studentId: record.studentId, tags: ['drill'] }));
+  const part = { name, studentId: record.studentId, tags: ['drill'], drillFor: record.id };
+  await saveAndStand(newRecord(request, Date.now(), part));
 }
 
 function saveAndStand(record: PlanRecord): Promise<boolean> {

@@ -101,6 +101,8 @@ export const PlanRecordDescribed = Type.Object({
   tags: Type.Array(Type.String({ pattern: '^.{1,60}$' })),
   /** The plan that this one was given from, of another student. */
   givenFrom: Type.Optional(Id),
+  /** The plan that this one is a drill or a rehearsal for. */
+  drillFor: Type.Optional(Id),
   createdAt: Time,
   changedAt: Time,
 });

@@ -17,6 +17,7 @@ import { speechOf } from '../../wording/plans';
 import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
 import { Briefs } from './Briefs';
+import { DrillFor } from './DrillFor';
 import { FindingsList } from './FindingsList';
 import { PlannerTrouble } from './PlannerTrouble';
 import { PlanShelf } from './PlanShelf';
@@ -102,6 +103,7 @@ export default function Bench() {
           <Section name="The brief" on={[record]}>
             <BriefSentence request={record.request} studentId={record.studentId} />
           </Section>
+          {record.drillFor && <DrillFor id={record.drillFor} />}
           <StudentMatch record={record} />
           {record.givenFrom && <GivenDifferences record={record} response={response} plan={plan} />}
           {(problems.length > 0 || issues.length > 0) && (

@@ -46,7 +46,12 @@ export function Problems({ problems, issues, request, speech }: Props) {
             <li key={`${problem.code}${problem.at}`} className="flex flex-wrap items-center gap-3">
               <span>{problemWords(problem, request, speech)}</span>
               {problem.fight?.map((at) => (
-                <button key={at} type="button" className="link" onClick={() => moveCursor(at)}>
+                <button
+                  key={at}
+                  type="button"
+                  className="cursor-pointer text-dove underline"
+                  onClick={() => moveCursor(at)}
+                >
                   go to {barWords(speech.place(at))}
                 </button>
               ))}
