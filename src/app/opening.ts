@@ -159,6 +159,8 @@ export async function openPlan(id: string): Promise<boolean> {
 export async function removePlan(listed: PlanRecord, words: string) {
   const onStand = get().record.id === listed.id;
   if (onStand) await session.saveNow();
+  // An edit that could not be saved would not be in the bin either; what is wrong has been said.
+  if (onStand && get().save === 'failed') return;
   const record = onStand ? get().record : listed;
   // It is about to go from the store by this page's own doing.
   if (onStand) session.unwatch();

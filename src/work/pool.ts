@@ -59,7 +59,8 @@ export function createPool(file: ThreadFile, limits: Limits = LIMITS): Pool {
     minThreads: 1,
     maxThreads: limits.threads,
     idleTimeout: 30_000,
-    resourceLimits: { maxOldGenerationSizeMb: limits.megabytes },
+    // Little room for what is young: it is swept often, and memory stays level.
+    resourceLimits: { maxOldGenerationSizeMb: limits.megabytes, maxYoungGenerationSizeMb: 16 },
   });
   const queue: (() => void)[] = [];
   let running = 0;

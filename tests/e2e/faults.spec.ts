@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { storm } from '../support/storm';
+import { refuseWrites, storm } from '../support/storm';
 import { act, emptyStudio, openBench, openStudio, saved, setWord } from './bench';
 
 /*
@@ -31,6 +31,45 @@ test('a field of a student is kept through a reload straight after it', async ({
   await page.getByLabel('To remember').fill('Plays by heart now');
   await page.reload();
   await expect(page.getByLabel('To remember')).toHaveValue('Plays by heart now');
+});
+
+test('a field of a student keeps what was typed though it could not be saved, and tries again', async ({
+  page,
+}) => {
+  await openStudio(page, '/studio?demo');
+  await page.getByRole('button', { name: /^Wren/ }).click();
+  await refuseWrites(page, true);
+  const box = page.getByLabel('To remember');
+  await box.fill('Typed while the room was full');
+  await box.blur();
+  await expect(page.getByText('the browser has no room left')).toBeVisible();
+  await expect(box).toHaveValue('Typed while the room was full');
+  await refuseWrites(page, false);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('the browser has no room left')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByLabel('To remember')).toHaveValue('Typed while the room was full');
+});
+
+test('a plan that cannot be deleted is not said to be, and a student deleted elsewhere is not written back', async ({
+  context,
+}) => {
+  const [page, studio] = [await context.newPage(), await context.newPage()];
+  await openBench(page, '/?demo');
+  await saved(page);
+  await refuseWrites(page, true);
+  await page.getByRole('button', { name: /^Delete Otis/ }).click();
+  await expect(page.getByText('the browser has no room left')).toBeVisible();
+  await expect(shelf(page)).toHaveCount(7);
+  await refuseWrites(page, false);
+  await openStudio(studio);
+  await studio.getByRole('button', { name: /^Wren/ }).click();
+  await studio.getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('anyone');
+  await setWord(page, 'Key', 'G');
+  await saved(page);
+  await page.reload();
+  await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('anyone');
 });
 
 /** Puts rows into the database as nobody should. */

@@ -18,7 +18,14 @@ interface Outcome {
   readonly lost: readonly string[];
 }
 
-export async function storm(browser: Browser, address: string, ms: number, seed: number): Promise<Outcome> {
+/** @param atLeast edits that must have been shown as saved before it ends: a slow machine gets more time */
+export async function storm(
+  browser: Browser,
+  address: string,
+  ms: number,
+  seed: number,
+  atLeast = 3,
+): Promise<Outcome> {
   const context = await browser.newContext();
   const edits: Edit[] = [];
   let drawn = seed;
@@ -35,7 +42,8 @@ export async function storm(browser: Browser, address: string, ms: number, seed:
   };
   let pages = [await openPage('/?demo'), await openPage('/')];
   const end = Date.now() + ms;
-  while (Date.now() < end) {
+  const enough = () => edits.filter(({ saved }) => saved).length >= atLeast;
+  while (Date.now() < end || (!enough() && Date.now() < end + 90_000)) {
     const which = draw(pages.length);
     try {
       pages[which] = await oneStep(pages[which], draw, edits, openPage);
@@ -133,7 +141,8 @@ async function shownAsSaved(page: Page, name: string): Promise<boolean> {
   return state === 'saved' && shown === name;
 }
 
-async function refuseWrites(page: Page, refuse: boolean) {
+/** Makes the browser refuse writes and deletions, as where its room is full, until it is let again. */
+export async function refuseWrites(page: Page, refuse: boolean) {
   await page.evaluate((on) => {
     const room = window as typeof window & { refusing?: boolean };
     if (room.refusing === undefined) {
@@ -141,6 +150,11 @@ async function refuseWrites(page: Page, refuse: boolean) {
       IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
         if (room.refusing) throw new DOMException('no room', 'QuotaExceededError');
         return put.apply(this, args);
+      };
+      const add = IDBObjectStore.prototype.add;
+      IDBObjectStore.prototype.add = function (...args: Parameters<typeof add>) {
+        if (room.refusing) throw new DOMException('no room', 'QuotaExceededError');
+        return add.apply(this, args);
       };
     }
     room.refusing = on;

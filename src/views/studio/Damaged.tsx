@@ -27,13 +27,12 @@ export function DamagedList({ damaged }: { readonly damaged: readonly Damaged[] 
 }
 
 function DamagedRow({ damaged }: { readonly damaged: Damaged }) {
-  const { table, key, row, issue } = damaged;
+  const { table, key, row } = damaged;
   const words = nameOf(damaged);
   return (
     <li className="flex flex-wrap items-center gap-2">
       <span className="min-w-48 flex-1">
-        <strong>{words}</strong>, at {issue.path.slice(1).replaceAll('/', ', ') || 'its beginning'}:{' '}
-        {issueWords(issue)}
+        <strong>{words}</strong>: {faultOf(damaged)}
       </span>
       <button
         type="button"
@@ -67,4 +66,11 @@ function deleteRow({ table, key, row }: Damaged, words: string) {
 function nameOf({ table, row }: Damaged): string {
   const { name } = (row ?? {}) as { name?: unknown };
   return typeof name === 'string' && name !== '' ? `${KINDS[table]}, “${name.slice(0, 60)}”` : KINDS[table];
+}
+
+/** What is wrong, as something that is found, not asked for. */
+function faultOf({ issue }: Damaged): string {
+  const place = issue.path.slice(1).replaceAll('/', ', ');
+  if (issue.code === 'missing') return `“${place}” is missing.`;
+  return place ? `“${place}” cannot be used: ${issueWords(issue)}` : issueWords(issue);
 }

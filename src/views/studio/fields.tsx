@@ -6,6 +6,14 @@ import { useEffect, useId, useRef, useState } from 'react';
 
 const BOX = 'min-h-10 w-full rounded-md border border-rule bg-paper px-2';
 
+/** Texts that differ in spaces, commas or case alone are the same to a box. */
+const plain = (text: string) =>
+  text
+    .trim()
+    .split(/[\s,]+/)
+    .join(' ')
+    .toLowerCase();
+
 interface TextProps {
   readonly label: string;
   readonly value: string;
@@ -16,8 +24,11 @@ interface TextProps {
 
 export function TextField({ label, value, trouble = () => null, onPut }: TextProps) {
   const [typed, setTyped] = useState<string | null>(null);
+  const [focused, setFocused] = useState(false);
   const id = useId();
   const wrong = typed === null ? null : trouble(typed);
+  // What was typed stays in the box until it is saved, also where that fails at first.
+  if (typed !== null && !focused && !wrong && plain(typed) === plain(value)) setTyped(null);
   return (
     <label className="flex flex-col text-sm text-faded">
       {label}
@@ -31,7 +42,8 @@ export function TextField({ label, value, trouble = () => null, onPut }: TextPro
           setTyped(event.target.value);
           if (trouble(event.target.value) === null) onPut(event.target.value);
         }}
-        onBlur={() => !wrong && setTyped(null)}
+        onFocus={() => setFocused(true)}
+        onBlur={() => setFocused(false)}
       />
       {wrong && <Wrong id={id} words={wrong} />}
     </label>
@@ -93,10 +105,7 @@ export function NumberField({
           aria-describedby={wrong ? id : undefined}
           onChange={(event) => setTyped(event.target.value)}
           onFocus={() => setFocused(true)}
-          onBlur={() => {
-            setFocused(false);
-            if (!wrong) setTyped(null);
-          }}
+          onBlur={() => setFocused(false)}
         />
         <span className="text-base">{unit}</span>
       </span>

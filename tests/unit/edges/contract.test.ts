@@ -149,3 +149,24 @@ test('line mode answers in order and goes on after a bad line', () => {
     [1, 'bad-request', 1],
   );
 });
+
+test('line mode says which line it skipped, and a mark before the text is no error', () => {
+  const { stdout, stderr } = cli(['--lines'], `\uFEFF${JSON.stringify(good)}\n\n${JSON.stringify(good)}\n`);
+  assert.equal(stdout.trimEnd().split('\n').length, 2);
+  assert.ok(
+    stdout
+      .split('\n')
+      .slice(0, 2)
+      .every((line) => line.includes('"contract":1')),
+  );
+  assert.match(stderr, /"notice":"Line 2 is empty and was skipped."/);
+});
+
+test('a full disk is said, and the answer is not taken for whole', () => {
+  const full = spawnSync('sh', ['-c', `node --import tsx scripts/plan.ts - > /dev/full`], {
+    input: JSON.stringify(good),
+    encoding: 'utf8',
+  });
+  assert.equal(full.status, 1);
+  assert.match(full.stderr, /the disk is full/);
+});
