@@ -28,7 +28,7 @@ export const LIMITS: Limits = {
   threads: availableParallelism(),
   waiting: 200,
   seconds: 30,
-  megabytes: 1024,
+  megabytes: 640,
 };
 
 /** Too many wait already. */

@@ -60,6 +60,17 @@ test('a pattern is carried on to its sequence; where none follows it is said', a
   await picture(page).focus();
   await page.keyboard.press('Home');
   await page.keyboard.press('Shift+ArrowRight');
+  // An open string cannot go up with the sequence: that is said, not that it is done.
+  await page.getByRole('button', { name: 'Carry the fingers on' }).click();
+  await expect(page.getByText(/The fingers cannot be carried on to \d+ groups/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await setWord(page, 'Key', 'E-flat');
+  await setWord(page, 'Positions', 'any position');
+  await saved(page);
+  await page.getByRole('button', { name: 'Unmark' }).click();
+  await picture(page).focus();
+  await page.keyboard.press('Home');
+  await page.keyboard.press('Shift+ArrowRight');
   await page.getByRole('button', { name: 'Carry the fingers on' }).click();
   await expect(page.getByText(/The fingers were carried on to \d+ groups/)).toBeVisible();
   await expect(async () => {
