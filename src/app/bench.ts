@@ -22,20 +22,20 @@ const LAST_OPEN = 'dove-path-open';
 
 /** The plan in the address; null before the first. */
 let shown: string | null = null;
-/** True while Back or Forward is being followed. */
-let stepping = false;
+/** The plan that Back or Forward is going to; null while neither is followed. */
+let steppingTo: string | null = null;
 
-/** Follows Back and Forward: what is opened meanwhile is no step of its own. */
-export async function whileStepping(work: () => Promise<unknown>) {
-  stepping = true;
+/** Follows Back and Forward to a plan: what is opened meanwhile is no step of its own. */
+export async function whileStepping(id: string, work: () => Promise<unknown>) {
+  steppingTo = id;
   try {
     await work();
   } finally {
-    stepping = false;
+    if (steppingTo === id) steppingTo = null;
   }
 }
 
-export const isStepping = () => stepping;
+export const isStepping = () => steppingTo !== null;
 
 export const session = createSession({
   planner: { plan: planOnStand },
@@ -63,8 +63,10 @@ export const session = createSession({
         // Where storage is blocked the address alone knows the plan.
       }
       const address = `${location.pathname}?plan=${id}${briefAddress(request)}`;
+      // The plan that is being left has no say in the address any more.
+      if (steppingTo !== null && steppingTo !== id) return;
       // Another plan is a step that Back goes back over; a change of this one is not.
-      if (shown === null || shown === id || stepping) history.replaceState(null, '', address);
+      if (shown === null || shown === id || steppingTo === id) history.replaceState(null, '', address);
       else history.pushState(null, '', address);
       shown = id;
     },

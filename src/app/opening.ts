@@ -82,7 +82,7 @@ function standSaved(plan: PlanRecord) {
 export function followAddress(): () => void {
   const step = () => {
     const id = new URLSearchParams(location.search).get('plan');
-    if (id && id !== get().record.id) void whileStepping(() => openPlan(id));
+    if (id && id !== get().record.id) void whileStepping(id, () => openPlan(id));
   };
   const linked = () => {
     if (!isStepping()) void openAddress(location.hash);

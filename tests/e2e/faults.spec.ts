@@ -148,6 +148,7 @@ for (const [how, block] of BLOCKED)
 
 test('a database of a later version is read and never written', async ({ page }) => {
   await openStudio(page, '/studio?demo');
+  await expect(page.locator('main li a[href^="/?plan="]')).toHaveCount(7);
   await page.goto('/keys');
   await page.evaluate(
     () =>
@@ -231,10 +232,13 @@ test('Back and Forward go through the plans that were opened, and undo outlives 
     .getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true })
     .click();
   await expect(key(page)).toHaveValue('F');
+  await saved(page);
   await page.goBack();
   await expect(key(page)).toHaveValue('G');
+  await saved(page);
   await page.goForward();
   await expect(key(page)).toHaveValue('F');
+  await saved(page);
   await page.goBack();
   await expect(key(page)).toHaveValue('G');
   await page.getByRole('link', { name: 'Hand', exact: true }).click();
