@@ -137,7 +137,7 @@ async function writeUnsaved(id: string): Promise<boolean> {
       unsaved.delete(id);
       say({
         kind: 'trouble',
-        message: 'This student was deleted on another page. They lie in the bin for 30 days.',
+        message: 'This student was deleted on another page. “Deleted” in the Studio has them for 30 days.',
       });
       return true;
     }

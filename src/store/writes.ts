@@ -166,8 +166,3 @@ export async function removalOfStudent(student: StudentRecord): Promise<Change[]
     })),
   ];
 }
-
-/** Takes a damaged row out for good. */
-export function removeDamaged(table: TableName, key: IDBValidKey): Promise<void> {
-  return writing(() => db.table<unknown, IDBValidKey>(table).delete(key));
-}
