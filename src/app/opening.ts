@@ -1,9 +1,10 @@
 import type { PlanRequest } from '../core';
 import { storageFault } from '../store/db';
 import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
-import { getPlan, listPlans } from '../store/rows';
+import { fetchCheck, getPlan, listPlans } from '../store/rows';
 import { requestWords } from '../wording/material';
 import { readingTroubleWords } from '../wording/storage';
+import { ahead } from './ahead';
 import { failedOpening, isStepping, lastOpen, markOpening, session, whileStepping } from './bench';
 import { givenTo } from './brief/student';
 import { keepFingerings } from './kept';
@@ -17,6 +18,7 @@ import { remove, save } from './writes';
  */
 
 const { getState: get, setState: set } = session.store;
+ahead(fetchCheck);
 
 /** Opens what the address asks for, or what was on the stand last; with `demo` an empty studio is filled first. */
 export async function start() {

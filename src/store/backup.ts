@@ -2,7 +2,8 @@ import { BadRequest, parseJson } from '../contract/read';
 import { issueWords } from '../wording/issues';
 import { TABLES, type TableName } from './changes';
 import type { BriefRecord, PlanRecord, StudentRecord } from './records';
-import { rowIssue, type AllRows, type Kept } from './rows';
+import type { AllRows, Kept } from './rows';
+import { rowIssue } from './sound';
 import { planOfVersion2, planOfVersion3 } from './versions';
 
 /** Version of the backup file this app writes; it reads this one and all before. */

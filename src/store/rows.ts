@@ -1,6 +1,4 @@
-import { validBrief, validPlan, validStudent } from '../contract/validators.generated.js';
-import { shapeIssues } from '../contract/read';
-import { requestIssues, type Issue } from '../core';
+import type { Issue } from '../core';
 import { TABLES, type Change, type TableName, type Tables } from './changes';
 import { answered, db } from './db';
 import type { BriefRecord, PlanRecord, StudentRecord } from './records';
@@ -32,37 +30,47 @@ export interface AllRows extends Kept {
 
 export const NOTHING: AllRows = { plans: [], students: [], briefs: [], damaged: [] };
 
-const VALIDATORS = { plans: validPlan, students: validStudent, briefs: validBrief };
-
-/** What is wrong with a row of a table; null where it is sound. */
-export function rowIssue(table: TableName, row: unknown): Issue | null {
-  const valid = VALIDATORS[table];
-  if (!valid(row)) return shapeIssues(valid.errors ?? [])[0];
-  if (table === 'students') return null;
-  const { request } = row as PlanRecord | BriefRecord;
-  const [issue] = requestIssues(request);
-  return issue ? { ...issue, path: `/request${issue.path}` } : null;
-}
-
-/** Rows that were found sound, by what they are told by: they are not looked at again. */
+/** Rows known to be sound, by what they are told by: they are not looked at again. */
 const known = new Map<string, number>();
 const MOST_KNOWN = 5000;
 
-function isKnown(table: TableName, row: unknown): string | null {
-  const { id, changedAt } = row as { id?: unknown; changedAt?: unknown };
-  const tag = `${table}/${String(id)}`;
-  return known.get(tag) === changedAt && typeof changedAt === 'number' ? null : tag;
+interface Told {
+  readonly id: string;
+  readonly createdAt?: number;
+  readonly changedAt?: number;
 }
 
-function issueOf(table: TableName, row: unknown): Issue | null {
-  const tag = isKnown(table, row);
-  if (tag === null) return null;
-  const issue = rowIssue(table, row);
-  if (!issue) {
-    if (known.size >= MOST_KNOWN) known.clear();
-    known.set(tag, (row as { changedAt: number }).changedAt);
-  }
-  return issue;
+const timeOf = ({ changedAt, createdAt }: Told) => changedAt ?? createdAt;
+
+const tagOf = (table: TableName, { id }: Told) => `${table}/${id}`;
+
+export function isKnown(table: TableName, row: Told): boolean {
+  const time = timeOf(row);
+  return time !== undefined && known.get(tagOf(table, row)) === time;
+}
+
+/** Takes a row for sound from now on: it has been checked, or this page has written it itself. */
+export function knowSound(table: TableName, row: Told) {
+  const time = timeOf(row);
+  if (time === undefined) return;
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(tagOf(table, row), time);
+}
+
+/** The check of a row is large, and nothing stands in a new studio that needs it: it is fetched for the first row that was written elsewhere. */
+export const fetchCheck = () => import('./sound');
+
+/** What is wrong with each of some rows; null where it is sound. */
+async function issuesOf(table: TableName, rows: readonly unknown[]): Promise<(Issue | null)[]> {
+  const strangers = rows.filter((row) => !isKnown(table, row as Told));
+  if (strangers.length === 0) return rows.map(() => null);
+  const { rowIssue } = await Promise.resolve(fetchCheck());
+  return rows.map((row) => {
+    if (isKnown(table, row as Told)) return null;
+    const issue = rowIssue(table, row);
+    if (!issue) knowSound(table, row as Told);
+    return issue;
+  });
 }
 
 async function readTable<Name extends TableName>(
@@ -72,8 +80,9 @@ async function readTable<Name extends TableName>(
   const rows = await answered(Promise.resolve(db.table<unknown>(table).toArray()));
   const sound: Tables[Name][] = [];
   const damaged: Damaged[] = [];
-  for (const row of rows) {
-    const issue = issueOf(table, row);
+  const issues = await issuesOf(table, rows);
+  for (const [at, row] of rows.entries()) {
+    const issue = issues[at];
     if (issue) damaged.push({ table, key: (row as { id: IDBValidKey }).id, row, issue });
     else sound.push(row as Tables[Name]);
   }
@@ -120,7 +129,9 @@ export function getStudent(id: string): Promise<StudentRecord | undefined> {
 
 async function getRow<Name extends TableName>(table: Name, id: string): Promise<Tables[Name] | undefined> {
   const row = await answered(Promise.resolve(db.table<unknown>(table).get(id)));
-  return row === undefined || issueOf(table, row) ? undefined : (row as Tables[Name]);
+  if (row === undefined) return undefined;
+  const [issue] = await issuesOf(table, [row]);
+  return issue ? undefined : (row as Tables[Name]);
 }
 
 /** Everything that is kept, as changes that take it out. */

@@ -1,7 +1,7 @@
 import { fits, reversed, sameContent, withFields, type Change, type TableName, type Tables } from './changes';
 import { answered, db, openForWriting } from './db';
 import type { StudentRecord } from './records';
-import { listPlans } from './rows';
+import { isKnown, knowSound, listPlans } from './rows';
 
 /*
  * The one way anything is written: changes go in together or not at all, what is deleted goes to the bin, and what is taken back overwrites nothing
@@ -72,6 +72,7 @@ async function write(change: Change, now: number): Promise<Written | undefined> 
     case 'added':
       if (current && !sameContent(current, change.record)) throw conflict();
       await table.put(change.record);
+      knowSound(change.table, change.record);
       return change.record;
     case 'removed':
       await table.delete(id);
@@ -80,6 +81,7 @@ async function write(change: Change, now: number): Promise<Written | undefined> 
       if (!current || !(fits(current, change) || fits(current, { from: change.to }))) throw conflict();
       const record = { ...withFields(current, change), ...changedAt(current, now) };
       await table.put(record);
+      if (isKnown(change.table, current)) knowSound(change.table, record);
       return record;
     }
   }

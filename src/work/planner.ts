@@ -1,6 +1,12 @@
-import { BadRequest, readRequest } from '../contract/read';
 import { wrap, type Remote } from 'comlink';
-import type { Aim, Finding, Findings, PlanRequest, PositionDrill } from '../core';
+import {
+  requestIssues,
+  type Aim,
+  type Finding,
+  type Findings,
+  type PlanRequest,
+  type PositionDrill,
+} from '../core';
 import type { Answer, Ask } from './ask';
 import type { PlannerInWorker, Weightiest } from './plan.worker';
 
@@ -89,15 +95,10 @@ function askOnce<T>(question: (planner: Remote<PlannerInWorker>) => Promise<T>):
   });
 }
 
-/** The worker takes what it is asked as it comes: whether it can be understood is seen on this side. */
+/** The shape of a request was checked where it came in (address, file, saved row, typed notes); what its words mean is looked at here. */
 function refusalOf({ request }: Ask): Answer | null {
-  try {
-    readRequest(request);
-    return null;
-  } catch (error) {
-    if (error instanceof BadRequest) return { kind: 'refused', issues: error.issues };
-    throw error;
-  }
+  const issues = requestIssues(request);
+  return issues.length > 0 ? { kind: 'refused', issues } : null;
 }
 
 /** Plans in the background. */
