@@ -9,7 +9,7 @@ import {
   type ShiftDetail,
 } from '../core';
 import { noteWords, printed } from './notes';
-import { semitoneWords } from './places';
+import { fingerWords, stringWords } from './places';
 
 /*
  * What happens in a shift, what to hear before it, what the hand does and how it is rehearsed.
@@ -20,11 +20,12 @@ const stringOf = (setup: Setup, string: number) => printed(setup.strings[string]
 
 export const KIND_SENTENCES: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
   'same-finger': 'The same finger slides to its new note.',
-  'old-finger': 'The old finger leads: it slides to the guide note, then the new one falls.',
-  'new-finger': 'The new finger leads: it slides in from the guide note.',
+  'old-finger':
+    'The old finger leads: it slides to its own place in the new position, then the new one falls.',
+  'new-finger':
+    'The new finger leads: it lies at its own place in the old position, and slides from there to its note.',
   'open-string': 'Over an open string: the hand moves while it rings.',
-  'across-strings':
-    'Across strings: the old finger slides to the guide note, the new one falls on the next string.',
+  'across-strings': 'Across strings: the hand moves as the bow changes string.',
 };
 
 /** The same for a table. */
@@ -36,33 +37,43 @@ export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> 
   'across-strings': 'across strings',
 };
 
+/** Who carries the hand, and over which note: "Guide: finger 1 on F♯5, E string, unheard." */
+export function guideWords({ guide, toFinger }: ShiftDetail['shift']): string {
+  if (guide)
+    return `Guide: ${fingerWords(guide.finger)} on ${noteWords(guide.pitch)}, ${stringWords(guide.string)}, unheard.`;
+  return `No note guides here: arm and first finger carry the hand, and ${toFinger === 'T' ? 'the thumb is set down on its note' : 'the thumb is set down on its place'}.`;
+}
+
 export const HAND_CUES: Readonly<Record<HandCue, string>> = {
   lighten: 'Lighten the finger; it never leaves the string.',
+  'slide-in': 'For colour, the new finger may slide in from a step below; find the note by the guide first.',
   'thumb-with-hand': 'Thumb and first finger travel together.',
   'thumb-under': 'The thumb comes round under the neck.',
   'thumb-leads': 'The thumb leads a little on the way down.',
+  'thumb-round': 'The thumb comes round at the body of the instrument.',
+  'thumb-first': 'The thumb goes first from the body joint, back under the neck.',
+  'thumb-up': 'The thumb comes up onto the strings first.',
+  'thumb-back': 'The thumb leaves the strings and goes back under the neck.',
+  'thumb-along': 'The thumb stays on the strings and travels with the hand.',
   'elbow-in': 'The elbow swings in.',
   'elbow-out': 'The elbow swings out.',
   'whole-arm': 'The whole arm moves, elbow high.',
-  'thumb-up': 'The thumb comes up onto the strings first.',
 };
 
-/** What to hear before the shift is made. */
+/** What to hear before the shift is made: "Hear A5 first as 3 in first position, same string." */
 export function hearWords(hear: HearFirst, { to }: ShiftDetail, setup: Setup): string {
   const note = nameOf(to);
-  if (hear.kind === 'open')
-    return hear.octaves === 0
-      ? `Hear ${note} first as the open ${stringOf(setup, hear.string)} string.`
-      : `Hear ${note} first from the open ${stringOf(setup, hear.string)} string, ${octaveWords(hear.octaves)}.`;
-  const where =
-    hear.string === to.string ? 'low on its own string' : `on the ${stringOf(setup, hear.string)} string`;
-  const lower = hear.octaves > 0 ? `, ${octaveWords(hear.octaves)}` : '';
-  return `Hear ${note} first ${where}, ${semitoneWords(hear.semitones)} above the open one${lower}.`;
+  if (hear.kind === 'in-place')
+    return `${note} lies nowhere lower: sing it first, or play it slowly in its place.`;
+  const lower = hear.octaves > 0 ? `, ${octaveWords(hear.octaves)} below` : '';
+  if (hear.kind === 'open') return `Hear ${note} first as open ${stringOf(setup, hear.string)}${lower}.`;
+  const string = hear.string === to.string ? 'same string' : `on the ${stringOf(setup, hear.string)} string`;
+  const position = hear.position === 1 ? 'first position' : 'half position';
+  return `Hear ${note} first as ${hear.finger} in ${position}, ${string}${lower}.`;
 }
 
 function octaveWords(octaves: number): string {
-  const n = Math.abs(octaves);
-  return `${n === 1 ? 'an octave' : `${n} octaves`} ${octaves > 0 ? 'lower' : 'higher'}`;
+  return octaves === 1 ? 'an octave' : octaves === 2 ? 'two octaves' : `${octaves} octaves`;
 }
 
 export const REHEARSAL_WORDS: Readonly<Record<RehearsalStep, string>> = {

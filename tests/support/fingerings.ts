@@ -4,6 +4,8 @@ import {
   parsePitch,
   plan,
   resolveSetup,
+  type Finger,
+  type Lock,
   type Pitch,
   type PlanRequest,
   type Step,
@@ -40,4 +42,25 @@ function sameFinger(step: Step, wanted: number | string, request: PlanRequest): 
 export function rankOf({ request, fingers }: FingeringCase, weights?: Weights): number {
   const { plans } = plan({ ...request, alternatives: 5, explain: 'nothing' }, weights);
   return plans.findIndex((one) => one.steps.every((step, at) => sameFinger(step, fingers[at], request))) + 1;
+}
+
+/** How much dearer than the best the wanted fingering is with every finger locked; Infinity where it cannot be played. */
+export function dearerBy({ request, fingers }: FingeringCase): number {
+  const best = plan({ ...request, alternatives: 1, explain: 'nothing' });
+  const wanted = best.events
+    .filter((event) => 'pitches' in event)
+    .slice(0, fingers.length)
+    .flatMap(({ at }, t) =>
+      String(fingers[t])
+        .split('-')
+        .map((finger): Lock => ({ at, finger: Number(finger) as Finger })),
+    );
+  const locks = [...(request.rules?.locks ?? []), ...wanted];
+  const [own] = plan({
+    ...request,
+    rules: { ...request.rules, locks },
+    alternatives: 1,
+    explain: 'nothing',
+  }).plans;
+  return own ? own.cost - best.plans[0].cost : Infinity;
 }

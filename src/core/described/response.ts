@@ -99,12 +99,12 @@ export const Shift = Type.Object({
   toFinger: FingerDescribed,
   fromPosition: PositionDescribed,
   toPosition: PositionDescribed,
-  /** How far the sliding finger travels. */
-  semitones: Type.Number({ minimum: 0 }),
-  travelMm: Type.Number({ minimum: 0 }),
+  /** How far the hand travels: the guiding finger's way. */
+  semitones: Type.Number({ exclusiveMinimum: 0 }),
+  travelMm: Type.Number({ exclusiveMinimum: 0 }),
   kind: oneOf(SHIFT_KINDS),
-  /** The note the sliding finger passes or lands on, unheard. */
-  guide: Type.Object({ finger: FingerDescribed, string: Type.String(), pitch: Type.String() }),
+  /** The finger that carries the hand, and the guide note: its place in the old position where the new finger leads, else in the new one. None into thumb position. */
+  guide: Type.Optional(Type.Object({ finger: FingerDescribed, string: Type.String(), pitch: Type.String() })),
   reasons: Type.Array(Reason),
 });
 

@@ -59,7 +59,11 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
   const hand = resolveHand(request.instrument, request.hand);
   const beat = secondsPerBeat(request.tempo);
   const notes = playedNotes(response.events, plan, setup);
-  const shifts = shiftDetails(response.events, plan, setup, beat);
+  const shifts = shiftDetails(response.events, plan, setup, {
+    secondsPerBeat: beat,
+    style: request.style,
+    school: request.school,
+  });
   const traps = trapsIn(notes, plan);
   const crowds = crowdsIn(plan, setup, hand);
   const heard = heardNotes(notes, setup, aim);

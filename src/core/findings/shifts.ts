@@ -1,6 +1,9 @@
-import { instrumentData, type InstrumentKind } from '../instrument/instruments';
+import { instrumentData, type InstrumentKind, type School } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
 import type { Finger } from '../hand/finger';
+import { fingerAtStop, frameSchool, positionOrder } from '../hand/positions';
+import { letterSteps, midiOf, type Pitch } from '../pitch/pitch';
+import type { Style } from '../planner/request';
 import type { Plan, ResponseEvent, Shift } from '../planner/response';
 import { playedNotes, type Played } from './played';
 
@@ -16,7 +19,7 @@ export interface ShiftDetail {
   readonly cues: readonly HandCue[];
 }
 
-/** Where the target can be heard before the shift is made, so many octaves lower than it sounds. */
+/** Where the target can be heard before the shift is made, so many octaves lower than it sounds: on an open string, or low down under a finger. */
 export type HearFirst =
   | { readonly kind: 'open'; readonly string: number; readonly octaves: number }
   | {
@@ -24,24 +27,41 @@ export type HearFirst =
       readonly string: number;
       readonly semitones: number;
       readonly octaves: number;
-    };
+      readonly finger: Finger;
+      /** First, or half for the semitone above the open string where the hand lies back for it. */
+      readonly position: 0.5 | 1;
+    }
+  /** Nowhere lower down: to be sung, or played slowly in its place. */
+  | { readonly kind: 'in-place' };
 
 export type HandCue =
   | 'lighten'
+  | 'slide-in'
   | 'thumb-with-hand'
   | 'thumb-under'
   | 'thumb-leads'
+  | 'thumb-round'
+  | 'thumb-first'
+  | 'thumb-up'
+  | 'thumb-back'
+  | 'thumb-along'
   | 'elbow-in'
   | 'elbow-out'
-  | 'whole-arm'
-  | 'thumb-up';
+  | 'whole-arm';
+
+/** What the player brings to a shift. */
+interface ShiftMoment {
+  readonly secondsPerBeat: number;
+  readonly style?: Style;
+  readonly school?: School;
+}
 
 /** Every shift of a plan, taken apart. */
 export function shiftDetails(
   events: readonly ResponseEvent[],
   plan: Plan,
   setup: Setup,
-  secondsPerBeat: number,
+  { secondsPerBeat, style, school }: ShiftMoment,
 ): ShiftDetail[] {
   const notes = playedNotes(events, plan, setup);
   const byAt = new Map<number, Played[]>();
@@ -62,8 +82,8 @@ export function shiftDetails(
         to,
         up,
         seconds: beats * secondsPerBeat,
-        hear: hearFirst(to, setup),
-        cues: handCues(setup.kind, from, to, up),
+        hear: hearFirst(to, setup, school),
+        cues: handCues(setup.kind, shift, up, sung(shift, from, to, style, beats * secondsPerBeat)),
       },
     ];
   });
@@ -72,49 +92,92 @@ export function shiftDetails(
 const middle = ({ step }: Played) => (step.handMm[0] + step.handMm[1]) / 2;
 
 /**
- * The easy way to hear a pitch: as an open string, low on another string, in first position on its own, from an open string octaves away, or an octave
- * lower in first position.
+ * The easy way to hear a pitch, the nearest to the music first: as an open string, in first position on its own string, on another, from an open
+ * string octaves away, or an octave lower in first position.
  */
-export function hearFirst(to: Played, setup: Setup): HearFirst {
+export function hearFirst(to: Played, setup: Setup, school?: School): HearFirst {
   const same = setup.strings.findIndex(({ midi }) => midi === to.midi);
   if (same >= 0) return { kind: 'open', string: same, octaves: 0 };
   const home = to.step.position !== 'thumb' && to.step.position <= 1;
-  const lowest = lowestPlace(to.midi, setup, (string) => string !== to.string || !home);
-  if (lowest) return { kind: 'stopped', ...lowest, octaves: 0 };
-  const octave = setup.strings.findIndex(({ midi }) => (to.midi - midi) % 12 === 0);
+  const low = (octaves: number, may: (string: number) => boolean) => {
+    const pitch = { ...to.pitch, octave: to.pitch.octave - octaves };
+    const [place] = lowPlaces(pitch, setup, school)
+      .filter(({ string }) => may(string))
+      .sort((a, b) => Number(b.string === to.string) - Number(a.string === to.string));
+    return place && ({ kind: 'stopped', ...place, octaves } as const);
+  };
+  const lowest = low(0, (string) => string !== to.string || !home);
+  if (lowest) return lowest;
+  const octave = setup.strings.findLastIndex(({ midi }) => (to.midi - midi) % 12 === 0 && midi < to.midi);
   if (octave >= 0)
     return { kind: 'open', string: octave, octaves: (to.midi - setup.strings[octave].midi) / 12 };
   for (let octaves = 1; octaves <= 3; octaves++) {
-    const lower = lowestPlace(to.midi - 12 * octaves, setup, () => true);
-    if (lower) return { kind: 'stopped', ...lower, octaves };
+    const lower = low(octaves, () => true);
+    if (lower) return lower;
   }
-  return { kind: 'stopped', string: to.string, semitones: to.semitones, octaves: 0 };
+  return { kind: 'in-place' };
 }
 
-/** Where a pitch lies lowest within first position on the strings that may be used. */
-function lowestPlace(midi: number, setup: Setup, may: (string: number) => boolean) {
+interface LowPlace {
+  readonly string: number;
+  readonly semitones: number;
+  readonly finger: Finger;
+  readonly position: 0.5 | 1;
+}
+
+/** Where a pitch lies in first position, the hand closed, and with which finger. */
+function lowPlaces(pitch: Pitch, setup: Setup, school: School | undefined): LowPlace[] {
   const { firstPosition } = instrumentData(setup.kind);
-  const places = setup.strings
-    .map((open, string) => ({ string, semitones: midi - open.midi }))
-    .filter(({ string, semitones }) => semitones > 0 && semitones <= firstPosition && may(string));
-  return places.sort((a, b) => a.semitones - b.semitones)[0];
+  const frames = frameSchool(setup.kind, school);
+  return setup.strings.flatMap((open, string): LowPlace[] => {
+    const semitones = midiOf(pitch) - open.midi;
+    if (semitones < 1 || semitones > firstPosition) return [];
+    if (!frames) {
+      // By letters: the note next above the open string's letter is the first finger's.
+      const finger = letterSteps(pitch) - open.steps;
+      if (finger === 0) return [{ string, semitones, finger: 1, position: 0.5 }];
+      return finger <= 4 ? [{ string, semitones, finger: finger as Finger, position: 1 }] : [];
+    }
+    if (semitones === 1) return [{ string, semitones, finger: 1, position: 0.5 }];
+    const finger = fingerAtStop(frames, semitones);
+    return finger ? [{ string, semitones, finger, position: 1 }] : [];
+  });
 }
 
-/** Where the hand meets the body of violin and viola: beyond it the thumb comes round. */
-const THUMB_ROUND = 5;
+/** Shifts slower than this may be sung in singing style, in seconds; and those of a third or more. */
+const SUNG_SECONDS = 0.75;
+const SUNG_LEAP = 3;
 
-const high = ({ step }: Played) => step.position === 'thumb' || step.position >= THUMB_ROUND;
+/** True where singing style may let the new, higher finger slide in from a step below: a colour, never the way to find the note. */
+function sung(shift: Shift, from: Played, to: Played, style: Style | undefined, seconds: number): boolean {
+  if (style !== 'singing' || shift.kind !== 'old-finger' || seconds < SUNG_SECONDS) return false;
+  return to.midi - from.midi >= SUNG_LEAP;
+}
 
-function handCues(kind: InstrumentKind, from: Played, to: Played, up: boolean): HandCue[] {
-  const cues: HandCue[] = ['lighten'];
-  if (instrumentData(kind).upTheNeck === 'whole-arm') {
-    cues.push('whole-arm');
-    if (to.step.position === 'thumb' && from.step.position !== 'thumb') cues.push('thumb-up');
-    return cues;
+/** More than a tone: less is made by hand and wrist. */
+const ARM_TRAVELS = 2;
+
+function handCues(kind: InstrumentKind, shift: Shift, up: boolean, sung: boolean): HandCue[] {
+  const { upTheNeck, bodyJoint } = instrumentData(kind);
+  const [was, is] = [positionOrder(shift.fromPosition), positionOrder(shift.toPosition)];
+  const cues: HandCue[] = sung ? ['lighten', 'slide-in'] : ['lighten'];
+  if (upTheNeck === 'thumb-round') {
+    if (up && is >= bodyJoint) cues.push('thumb-under');
+    else if (!up && was >= bodyJoint) cues.push('thumb-leads');
+    else cues.push('thumb-with-hand');
+    return [...cues, up ? 'elbow-in' : 'elbow-out'];
   }
-  if (up && high(to)) cues.push('thumb-under');
-  else if (!up && high(from)) cues.push('thumb-leads');
-  else cues.push('thumb-with-hand');
-  cues.push(up ? 'elbow-in' : 'elbow-out');
-  return cues;
+  if (shift.semitones > ARM_TRAVELS) cues.push('whole-arm');
+  return [...cues, thumbOf(was, is, bodyJoint)];
+}
+
+/** What the thumb of a cellist or bassist does, by place: on the string, at the body joint, under the neck. */
+function thumbOf(was: number, is: number, bodyJoint: number): HandCue {
+  const [wasUp, isUp] = [was === Infinity, is === Infinity];
+  if (wasUp && isUp) return 'thumb-along';
+  if (isUp) return 'thumb-up';
+  if (wasUp) return 'thumb-back';
+  if (was < bodyJoint && is >= bodyJoint) return 'thumb-round';
+  if (was >= bodyJoint && is < bodyJoint) return 'thumb-first';
+  return 'thumb-with-hand';
 }

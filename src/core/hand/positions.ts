@@ -1,5 +1,6 @@
 import { INSTRUMENTS, type InstrumentKind, type School } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
+import type { Finger } from './finger';
 import type { PositionNumber } from './hold';
 import { FRAMES_OF } from './schools';
 import type { FrameSchool } from './shapes';
@@ -33,4 +34,17 @@ export function frameSchool(kind: InstrumentKind, school: School | undefined): F
 export function positionsOf({ kind }: Pick<Setup, 'kind'>, school?: School): PositionNumber[] {
   const frames = frameSchool(kind, school);
   return [...new Set(frames ? framePositions(frames) : LETTER_POSITIONS)];
+}
+
+/** Orders position numbers along the neck: thumb position lies above all numbered ones. */
+export function positionOrder(position: PositionNumber): number {
+  return position === 'thumb' ? Infinity : position;
+}
+
+/** The finger that lies on a stop in first position with the hand closed; null where none does. */
+export function fingerAtStop({ regions, positions }: FrameSchool, semitones: number): Finger | null {
+  const first = Number(Object.keys(positions).find((stop) => positions[Number(stop)] === 1));
+  const { places } = regions[0].shapes[0];
+  const laid = Object.entries(places).find(([, place]) => first + place === semitones);
+  return laid ? (Number(laid[0]) as Finger) : null;
 }

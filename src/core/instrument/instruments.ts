@@ -43,6 +43,8 @@ export interface InstrumentData {
   readonly firstPosition: number;
   /** How the hand gets up the neck: thumb and elbow come round, or the whole arm moves. */
   readonly upTheNeck: 'thumb-round' | 'whole-arm';
+  /** The position where the hand meets the body: beyond it the thumb comes round. */
+  readonly bodyJoint: number;
   readonly stringings: readonly Stringing[];
   readonly teachingFrames: readonly TeachingFrame[];
 }
@@ -70,6 +72,7 @@ export const INSTRUMENTS = {
     between: 'half',
     firstPosition: 7,
     upTheNeck: 'thumb-round',
+    bodyJoint: 5,
     stringings: [],
     teachingFrames: FOURTHS,
   },
@@ -88,6 +91,7 @@ export const INSTRUMENTS = {
     between: 'half',
     firstPosition: 7,
     upTheNeck: 'thumb-round',
+    bodyJoint: 5,
     stringings: [],
     teachingFrames: FOURTHS,
   },
@@ -106,6 +110,7 @@ export const INSTRUMENTS = {
     between: 'raised',
     firstPosition: 5,
     upTheNeck: 'whole-arm',
+    bodyJoint: 4,
     stringings: [],
     teachingFrames: [
       { code: 'minor-third-closed', first: 2, fourth: 5 },
@@ -128,6 +133,7 @@ export const INSTRUMENTS = {
     between: 'half',
     firstPosition: 4,
     upTheNeck: 'whole-arm',
+    bodyJoint: 5,
     stringings: [
       { code: 'five-strings', tuning: ['B0', 'E1', 'A1', 'D2', 'G2'] },
       { code: 'extension-to-c', extensionTo: 'C1' },

@@ -10,7 +10,7 @@ import { placeOf } from './place';
 import type { FrameAnswer, Plan, ReachAnswer, ResponseEvent, Shift, ShiftKind, Step } from './response';
 import type { Candidate, Context } from './cost';
 import { chargeEvent } from './graph';
-import { slide, slideIn, type Transition, type Touch } from './cost';
+import { guideOf, lowerFinger, type Slide, type Touch } from './cost';
 import type { Path } from './graph';
 import { comesBackAlike } from './graph';
 import type { HoldTrellis } from './graph';
@@ -48,7 +48,6 @@ function planOf(
   heldStep: (hold: Hold) => HeldStep,
 ): Plan {
   const candidates = Array.from(path, (node, t) => trellis.layers[t].candidates[node]);
-  const touches = Array.from(path, (node, t) => trellis.layers[t].touchList[trellis.layers[t].touchOf[node]]);
   const tally = newTally();
   const costs = candidates.map((_, t) => chargeEvent(context, trellis, path, t, tally));
   chargeReturn(context, comesBackAlike(context, trellis, path), tally);
@@ -61,7 +60,7 @@ function planOf(
       at: context.sounding[t].at,
       cost: costs[t],
     })),
-    shifts: shiftsOf(context, trellis, touches),
+    shifts: shiftsOf(context, trellis, path),
     reach: candidates.flatMap((candidate, t) => reachOf(context, candidate, context.sounding[t].at)),
     frames: framesOf(context, candidates),
   };
@@ -118,49 +117,74 @@ function rounded(mm: number): number {
   return Math.round(mm * 10) / 10;
 }
 
-function shiftsOf(context: Context, trellis: HoldTrellis, touches: readonly Touch[]): Shift[] {
-  return touches.slice(1).flatMap((to, t) => {
-    const from = touches[t];
-    return from.position === to.position ? [] : [shiftOf(context, from, to, trellis.transitions[t], t)];
+/** A hand and what it touches. */
+interface Held {
+  readonly touch: Touch;
+  readonly hold: Hold;
+}
+
+function shiftsOf(context: Context, { layers }: HoldTrellis, path: Path): Shift[] {
+  const held = Array.from(path, (node, t): Held => ({
+    touch: layers[t].touchList[layers[t].touchOf[node]],
+    hold: layers[t].candidates[node].hold,
+  }));
+  return held.slice(1).flatMap((to, t) => {
+    const from = held[t];
+    return from.touch.position === to.touch.position ? [] : [shiftOf(context, from, to, t)];
   });
 }
 
-function shiftOf(context: Context, from: Touch, to: Touch, transition: Transition, t: number): Shift {
+function shiftOf(context: Context, from: Held, to: Held, t: number): Shift {
   const { setup, model, sounding, music } = context;
-  const kind = shiftKind(context, from, to, transition);
-  const path = (kind === 'new-finger' ? slideIn : slide)(context.pricing, from, to);
+  const kind = shiftKind(from.touch, to.touch);
+  const { finger, string, start, end } = guideHeld(context, from, to, kind);
   const { stops } = context.pricing;
-  // The guide is the note the sliding finger touches unheard: where the old one lands, or where the new one sets out.
-  const guideStop = kind === 'new-finger' || kind === 'open-string' ? path.start : path.end;
+  // Unheard is the place in the old position that the new finger sets out from, or else the one in the new position.
+  const guideStop = kind === 'new-finger' ? start : end;
+  const comesUp = to.touch.thumbUp && !from.touch.thumbUp;
   return {
     from: sounding[t].at,
     to: sounding[t + 1].at,
-    fromFinger: fingerAt(from.finger),
-    toFinger: fingerAt(to.finger),
-    fromPosition: model.label(from.position),
-    toPosition: model.label(to.position),
-    semitones: Math.abs(path.end - path.start),
-    travelMm: rounded(Math.abs(stops[path.end] - stops[path.start])),
+    fromFinger: fingerAt(from.touch.finger),
+    toFinger: fingerAt(to.touch.finger),
+    fromPosition: model.label(from.touch.position),
+    toPosition: model.label(to.touch.position),
+    semitones: Math.abs(end - start),
+    travelMm: rounded(Math.abs(stops[end] - stops[start])),
     kind,
-    guide: {
-      finger: fingerAt(path.finger),
-      string: setup.strings[path.string].name,
-      pitch: pitchName(spellInKey(music.key, setup.strings[path.string].midi + guideStop)),
-    },
+    // Into thumb position no note guides: arm and first finger carry, and the thumb is set down.
+    ...(comesUp
+      ? {}
+      : {
+          guide: {
+            finger: fingerAt(finger),
+            string: setup.strings[string].name,
+            pitch: pitchName(spellInKey(music.key, setup.strings[string].midi + guideStop)),
+          },
+        }),
     reasons: [],
   };
 }
 
-/** In singing style a slow shift up by a third or more is made by the new finger, so that the slide is heard into the note. */
-const SINGING_LEAP = 3;
+/** The guiding finger's way between two hands: on one string between the places it has in their frames, where it moves between them. */
+function guideHeld({ pricing }: Context, from: Held, to: Held, kind: ShiftKind): Slide {
+  const guide = guideOf(pricing, from.touch, to.touch);
+  if (kind !== 'old-finger' && kind !== 'new-finger') return guide;
+  const own = { ...guide };
+  if (guide.finger !== from.touch.finger) own.start = placed(from.hold, guide.finger, guide.start);
+  if (guide.finger !== to.touch.finger) own.end = placed(to.hold, guide.finger, guide.end);
+  return own.start === own.end ? guide : own;
+}
 
-function shiftKind(context: Context, from: Touch, to: Touch, transition: Transition): ShiftKind {
+function placed({ frame }: Hold, finger: number, otherwise: number): number {
+  return Number.isNaN(frame[finger]) ? otherwise : frame[finger];
+}
+
+function shiftKind(from: Touch, to: Touch): ShiftKind {
   if (from.finger === 0) return 'open-string';
   if (from.leadString !== to.leadString) return 'across-strings';
   if (from.finger === to.finger) return 'same-finger';
-  const leap = to.semitones - from.semitones;
-  const sung = context.request.style === 'singing' && leap >= SINGING_LEAP && transition.haste.shift <= 1;
-  return sung && to.finger > from.finger ? 'new-finger' : 'old-finger';
+  return lowerFinger(from.finger, to.finger) === from.finger ? 'old-finger' : 'new-finger';
 }
 
 function reachOf(context: Context, candidate: Candidate, at: number): ReachAnswer[] {

@@ -33,21 +33,17 @@ export function rehearse(
   const own = (at: number, beats = 1): DrillNote => lockedNote(response, plan, at, beats);
   const [from, to] = [own(shift.from), own(shift.to)];
   const easy: DrillNote = { beats: 2, ...easyPlace(detail, setup) };
-  const guide: DrillNote = {
-    pitches: [shift.guide.pitch],
-    beats: 2,
-    finger: shift.guide.finger,
-    string: shift.guide.string,
-  };
+  const guide: DrillNote | null = shift.guide
+    ? { pitches: [shift.guide.pitch], beats: 2, finger: shift.guide.finger, string: shift.guide.string }
+    : null;
   const slide = (beats: number): DrillNote[] => {
     const [start, end] = [
       { ...from, beats },
       { ...to, beats },
     ];
-    if (sameNote(guide, from) || sameNote(guide, to)) return [start, end];
-    return shift.kind === 'new-finger' || shift.kind === 'open-string'
-      ? [start, { ...guide, beats: beats / 2 }, end]
-      : [start, { ...guide, beats }, end];
+    if (!guide || sameNote(guide, from) || sameNote(guide, to)) return [start, end];
+    // The new finger is set down at its place in the old position, and slides from there.
+    return [start, { ...guide, beats: shift.kind === 'new-finger' ? beats / 2 : beats }, end];
   };
   const around = [shift.from - 1, shift.from, shift.to, shift.to + 1].filter((at) => playable(response, at));
   const parts: readonly (readonly [RehearsalStep, readonly DrillNote[]])[] = [
@@ -80,9 +76,11 @@ const sameNote = (a: DrillNote, b: DrillNote) => a.pitches[0] === b.pitches[0] &
 
 /** The target where it is easily heard: half position is left to the plan for the lowest notes. */
 function easyPlace({ hear, to }: ShiftDetail, setup: Setup): Omit<DrillNote, 'beats'> {
-  const pitches = [pitchName({ ...to.pitch, octave: to.pitch.octave - hear.octaves })];
+  const octaves = hear.kind === 'in-place' ? 0 : hear.octaves;
+  const pitches = [pitchName({ ...to.pitch, octave: to.pitch.octave - octaves })];
+  if (hear.kind === 'in-place') return { pitches, string: setup.strings[to.string].name };
   const string = setup.strings[hear.string].name;
-  return hear.kind === 'open'
-    ? { pitches, finger: 0, string }
-    : { pitches, string, position: hear.semitones > 2 ? 1 : undefined };
+  if (hear.kind === 'open') return { pitches, finger: 0, string };
+  const { finger, position } = hear;
+  return position === 1 ? { pitches, string, finger, position } : { pitches, string };
 }

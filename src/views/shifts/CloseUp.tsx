@@ -4,18 +4,11 @@ import { drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } fr
 import { clefsRead } from '../../notation/clefs';
 import { notesLabel, Staff, StaffHead } from '../../notation/Staff';
 import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
-import { HAND_CUES, hearWords, KIND_SENTENCES, REHEARSAL_WORDS } from '../../wording/shifts';
+import { guideWords, HAND_CUES, hearWords, KIND_SENTENCES, REHEARSAL_WORDS } from '../../wording/shifts';
 import { mm, seconds } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { noteWords } from '../../wording/notes';
-import {
-  barWords,
-  fingerWords,
-  placeName,
-  placesWords,
-  semitoneWords,
-  stringWords,
-} from '../../wording/places';
+import { barWords, placeName, placesWords, semitoneWords } from '../../wording/places';
 import { priceWords, type Speech } from '../../wording/plans';
 import { reasonsWords } from '../../wording/reasons';
 import { planInWorker } from '../../work/planner';
@@ -45,8 +38,7 @@ export function CloseUp({ meaning, detail }: Props) {
       </h2>
       <ShiftStaff meaning={meaning} detail={detail} />
       <p>
-        <strong>{KIND_SENTENCES[shift.kind]}</strong> Guide: {fingerWords(shift.guide.finger)} on{' '}
-        {noteWords(shift.guide.pitch)}, {stringWords(shift.guide.string)}, unheard. It goes{' '}
+        <strong>{KIND_SENTENCES[shift.kind]}</strong> {guideWords(shift)} The hand goes{' '}
         {semitoneWords(shift.semitones)}, {mm(shift.travelMm)}{' '}
         {detail.up ? 'towards the bridge' : 'towards the nut'}, in {seconds(detail.seconds)}, from{' '}
         {placeName(detail.from.step, speech.instrument)} to {placeName(detail.to.step, speech.instrument)}.
@@ -179,10 +171,19 @@ function shiftScore(
 ): Score {
   const { guide } = shift;
   const ends = [pitchName(from.pitch), pitchName(to.pitch)];
-  const leads = ends.includes(guide.pitch);
+  // The guide is unheard: where it is one of the two notes it needs no sign of its own.
+  const unheard = guide && !ends.includes(guide.pitch) ? guide : null;
   const notes = [
     { pitch: ends[0], finger: shift.fromFinger, step: from.step },
-    ...(leads ? [] : [{ pitch: guide.pitch, finger: guide.finger, step: to.step }]),
+    ...(unheard
+      ? [
+          {
+            pitch: unheard.pitch,
+            finger: unheard.finger,
+            step: shift.kind === 'new-finger' ? from.step : to.step,
+          },
+        ]
+      : []),
     { pitch: ends[1], finger: shift.toFinger, step: to.step },
   ];
   return {
@@ -201,7 +202,7 @@ function shiftScore(
     strings,
     instrument,
     clefs: notes.map(() => clef),
-    guides: new Set(leads ? [] : [1]),
+    guides: new Set(unheard ? [1] : []),
     barred: false,
   };
 }

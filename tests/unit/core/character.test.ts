@@ -67,8 +67,6 @@ test('a name tells one plan from all others, and what it says is true', () => {
 
 test('each plan is named for what sets it apart', () => {
   const scale = { type: 'scale', tonic: 'A3', scale: 'major', octaves: 3, direction: 'updown' } as const;
-  const [best] = worded({ instrument: 'violin', alternatives: 5, material: scale }).plans;
-  assert.equal(best.character, 'fewest shifts');
   const low = worded({
     instrument: 'violin',
     alternatives: 4,

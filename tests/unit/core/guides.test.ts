@@ -24,36 +24,53 @@ function shiftOf(
     ...extra,
   }).plans;
   const [shift] = first.shifts;
-  const { finger, string, pitch } = shift.guide;
-  return [shift.kind, `${finger} on ${string}: ${pitch}`, shift.semitones];
+  const { guide } = shift;
+  return [shift.kind, guide ? `${guide.finger} on ${guide.string}: ${guide.pitch}` : 'none', shift.semitones];
 }
 
 const low = { string: 'A4', finger: 1, position: 1 } as const;
 const third = (finger: Finger) => ({ string: 'A4', finger, position: 3 });
 
-test('guide notes worked out by hand, for each kind of shift up and down', () => {
+test('guide notes worked out by hand: the lower finger carries the hand, up and down', () => {
   // First position on A: 1 B, 2 C, 3 D. Third position: 1 D, 2 E, 3 F.
+  const second = { string: 'A4', finger: 2, position: 1 } as const;
   assert.deepEqual(shiftOf(['B4', 'D5'], [low, third(1)]), ['same-finger', '1 on A4: D5', 3]);
   assert.deepEqual(shiftOf(['D5', 'B4'], [third(1), low]), ['same-finger', '1 on A4: B4', 3]);
+  // To a higher finger the old one leads to its place in the new position …
   assert.deepEqual(shiftOf(['B4', 'F5'], [low, third(3)]), ['old-finger', '1 on A4: D5', 3]);
-  assert.deepEqual(shiftOf(['F5', 'B4'], [third(3), low]), ['old-finger', '3 on A4: D5', 3]);
-  // Sung slowly, the third finger slides in from the D where it lay.
+  assert.deepEqual(shiftOf(['D5', 'C5'], [third(1), second]), ['old-finger', '1 on A4: B4', 3]);
+  // … to a lower one the new one sets out from its place in the old.
+  assert.deepEqual(shiftOf(['C5', 'D5'], [second, third(1)]), ['new-finger', '1 on A4: B4', 3]);
+  assert.deepEqual(shiftOf(['F5', 'B4'], [third(3), low]), ['new-finger', '1 on A4: D5', 3]);
+  // Sung slowly it is the same: a slide into the third finger is only a colour.
   assert.deepEqual(shiftOf(['B4', 'F5'], [low, third(3)], { style: 'singing' }), [
+    'old-finger',
+    '1 on A4: D5',
+    3,
+  ]);
+  const onD = { string: 'D4', finger: 1, position: 1 } as const;
+  assert.deepEqual(shiftOf(['E4', 'F5'], [onD, third(3)]), ['across-strings', '1 on D4: G4', 3]);
+  assert.deepEqual(shiftOf(['F5', 'E4'], [third(3), onD]), ['across-strings', '1 on D4: E4', 3]);
+});
+
+test('on the cello D with 4 up to E with 1 is guided by 1 on B; into thumb position no note guides', () => {
+  const cello = { instrument: 'cello' } as const;
+  const fourth = { string: 'A3', finger: 4, position: 1 } as const;
+  assert.deepEqual(shiftOf(['D4', 'E4'], [fourth, { string: 'A3', finger: 1, position: 4 }], cello), [
     'new-finger',
-    '3 on A4: D5',
-    3,
+    '1 on A3: B3',
+    5,
   ]);
-  // From E on the D string the first finger slides to G there; the third falls on A.
-  assert.deepEqual(shiftOf(['E4', 'F5'], [{ string: 'D4', finger: 1 as const, position: 1 }, third(3)]), [
-    'across-strings',
-    '1 on D4: G4',
-    3,
-  ]);
-  assert.deepEqual(shiftOf(['F5', 'E4'], [third(3), { string: 'D4', finger: 1 as const, position: 1 }]), [
-    'across-strings',
-    '3 on A4: D5',
-    3,
-  ]);
+  const [kind, guide, semitones] = shiftOf(
+    ['E4', 'A4'],
+    [
+      { string: 'A3', finger: 1, position: 4 },
+      { string: 'A3', finger: 'T', position: 'thumb' },
+    ],
+    cello,
+  );
+  assert.deepEqual([kind, guide], ['new-finger', 'none']);
+  assert.ok(Number(semitones) > 0);
 });
 
 /** Where the first finger lies in each position, in semitones above the open string, as the schools teach it. */

@@ -14,7 +14,6 @@ const pricing: terms.Pricing = {
   hand,
   stops: Float64Array.from({ length: 40 }, (_, n) => stopMm(328, n)),
   resting,
-  settling: resting,
   landings: new Float64Array(36),
 };
 const touch = (position: number, string: number, finger: number, semitones: number): terms.Touch => ({
@@ -78,15 +77,15 @@ test('a shift is cheaper into a landmark and with a double stop that keeps its f
   assert.ok(shiftCost(pricing, from, { ...to, thumbUp: true }, calm) > bare + weights.thumbChange / 2);
 });
 
-test('the old finger slides to its place in the new position; the new one sets out from its old place', () => {
-  const [from, to] = [touch(1, 2, 2, 4), touch(3, 2, 1, 6)];
-  assert.deepEqual(terms.slide(pricing, from, to), { finger: 2, string: 2, start: 4, end: 8 });
-  assert.deepEqual(terms.slideIn(pricing, from, to), { finger: 1, string: 2, start: 2, end: 6 });
-  assert.equal(
-    terms.slide(pricing, touch(1, 2, 1, 2), touch(3, 2, 1, 7)).end,
-    7,
-    'the same finger goes all the way',
-  );
+test('the lower finger carries the hand: old to a higher one, new to a lower one, the first where the thumb comes up', () => {
+  const [low, third] = [touch(1, 2, 2, 4), touch(3, 2, 1, 6)];
+  assert.deepEqual(terms.guideOf(pricing, low, third), { finger: 1, string: 2, start: 2, end: 6 });
+  assert.deepEqual(terms.guideOf(pricing, third, low), { finger: 1, string: 2, start: 6, end: 2 });
+  const same = terms.guideOf(pricing, touch(1, 2, 3, 5), touch(3, 2, 3, 9));
+  assert.deepEqual(same, { finger: 3, string: 2, start: 5, end: 9 });
+  const up = terms.guideOf(pricing, touch(1, 2, 3, 5), { ...touch(3, 2, 2, 8), thumbUp: true });
+  assert.equal(up.finger, 1);
+  assert.equal(shiftCost(pricing, touch(1, 2, 1, 2), touch(3, 2, 1, 2), calm), Infinity, 'nothing moves');
 });
 
 test('landing: first finger is surest, the little one least; 4-4 is worse than 1-4', () => {

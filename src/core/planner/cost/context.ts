@@ -60,7 +60,7 @@ export function contextFor(
     hand,
     stops: new Float64Array(HIGHEST_STOP + 1).map((_, n) => stopMm(setup.lengthMm, n)),
     landings: landingsOf(weights),
-    ...restingPlaces(setup, model),
+    resting: restingPlaces(setup, model),
   };
   const known = new Map<string, Holds>();
   function holdsOf(event: SoundingEvent): Holds {
@@ -116,24 +116,12 @@ function landingsOf(weights: Weights): Float64Array {
 }
 
 /** The model's resting places worked out once: the search asks for them at every step. */
-function restingPlaces(setup: Setup, model: HandModel): Pick<Pricing, 'resting' | 'settling'> {
+function restingPlaces(setup: Setup, model: HandModel): Pricing['resting'] {
   const strings = setup.strings.length;
-  const resting = new Float64Array(model.positionCount * strings * FINGER_SLOTS).fill(NaN);
-  const settling = resting.slice();
-  for (let position = 0, at = 0; position < model.positionCount; position++) {
-    for (let string = 0; string < strings; string++, at += FINGER_SLOTS) {
-      for (let finger = 1; finger < FINGER_SLOTS; finger++) {
-        const rest = model.resting(position, string, finger);
-        resting[at + finger] = rest;
-        // The thumb on the neck and the fourth finger in thumb position have no place of their own.
-        settling[at + finger] = Number.isNaN(rest) ? resting[at + 1] : rest;
-      }
-    }
-  }
-  const placeOf = (position: number, string: number, finger: number) =>
-    (position * strings + string) * FINGER_SLOTS + finger;
-  return {
-    resting: (position, string, finger) => resting[placeOf(position, string, finger)],
-    settling: (position, string, finger) => settling[placeOf(position, string, finger)],
-  };
+  const places = new Float64Array(model.positionCount * strings * FINGER_SLOTS).fill(NaN);
+  for (let position = 0, at = 0; position < model.positionCount; position++)
+    for (let string = 0; string < strings; string++, at += FINGER_SLOTS)
+      for (let finger = 1; finger < FINGER_SLOTS; finger++)
+        places[at + finger] = model.resting(position, string, finger);
+  return (position, string, finger) => places[(position * strings + string) * FINGER_SLOTS + finger];
 }

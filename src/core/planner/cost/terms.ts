@@ -1,3 +1,4 @@
+import { alongString } from '../../hand/finger';
 import type { HandProfile } from '../../hand/profile';
 import type { Haste, Weights } from './weights';
 
@@ -31,10 +32,8 @@ export interface Pricing {
   readonly stops: Float64Array;
   /** Where a finger falls when the hand rests in a position, in semitones; NaN where it has no place. */
   readonly resting: (position: number, string: number, finger: number) => number;
-  /** Which finger arrives, by the one that guided it there: landingTerm at [guide * FINGER_SLOTS + finger]. */
+  /** Which finger arrives, from which one: landingTerm at [from * FINGER_SLOTS + finger]. */
   readonly landings: Float64Array;
-  /** The same for a sliding finger: one that has no place there is taken with the first. */
-  readonly settling: (position: number, string: number, finger: number) => number;
 }
 
 /**
@@ -95,29 +94,28 @@ export interface Slide {
   readonly end: number;
 }
 
+/** The lower of two fingers along the string, the thumb lowest; out of an open string the one that arrives. */
+export function lowerFinger(from: number, to: number): number {
+  return from !== 0 && alongString(from) < alongString(to) ? from : to;
+}
+
 /**
- * How far the finger that makes a shift slides: the old finger to where it falls in the new position, or, out of an open string,
- * the arriving finger from where it lay in the old one.
+ * The finger that carries the hand through a shift, and its way. The lower-numbered of the two does, up and down alike: to a higher finger the old one
+ * slides to its own place in the new position, to a lower one the new one slides in from its own place in the old. Where the thumb comes up or goes
+ * down, and where the finger has no place in one of the positions, the first finger carries.
  */
-export function slide(pricing: Pricing, from: Touch, to: Touch): Slide {
-  if (from.finger === 0) return slideIn(pricing, from, to);
-  const { finger, leadString: string, semitones: start } = from;
-  return { finger, string, start, end: oldFingerEnd(pricing, from, to) };
-}
-
-/** The arriving finger sliding from where it lay in the old position. */
-export function slideIn(pricing: Pricing, from: Touch, to: Touch): Slide {
-  const { finger, leadString: string, semitones: end } = to;
-  return { finger, string, start: newFingerStart(pricing, from, to), end };
-}
-
-function oldFingerEnd(pricing: Pricing, from: Touch, to: Touch): number {
-  if (from.finger === to.finger && from.leadString === to.leadString) return to.semitones;
-  return pricing.settling(to.position, from.leadString, from.finger);
-}
-
-function newFingerStart(pricing: Pricing, from: Touch, to: Touch): number {
-  return pricing.settling(from.position, to.leadString, to.finger);
+export function guideOf({ resting }: Pricing, from: Touch, to: Touch): Slide {
+  const lower = lowerFinger(from.finger, to.finger);
+  const oneString = from.finger !== 0 && from.leadString === to.leadString;
+  const changesThumb = from.thumbUp !== to.thumbUp;
+  const old = !changesThumb && lower !== to.finger;
+  const string = old ? from.leadString : to.leadString;
+  const finger =
+    changesThumb || Number.isNaN(resting(old ? to.position : from.position, string, lower)) ? 1 : lower;
+  const start =
+    from.finger === finger && (old || oneString) ? from.semitones : resting(from.position, string, finger);
+  const end = to.finger === finger && !old ? to.semitones : resting(to.position, string, finger);
+  return { finger, string, start, end };
 }
 
 /** What makes a shift easier or harder at any moment, as bits of one number: it leaves an open string, … */
@@ -142,16 +140,14 @@ export function easiestShift(fromOpen: boolean, to: Touch): number {
   return (fromOpen ? FROM_OPEN : 0) + (to.landmark ? TO_LANDMARK : 0) + (to.chord > 0 ? SLIDES : 0);
 }
 
-/** The disturbance and the travel, whatever the moment. */
+/** The disturbance and the travel, whatever the moment; Infinity where the guiding finger would not move, for then the hand does not. */
 export function bareShift(pricing: Pricing, from: Touch, to: Touch, ease: number): number {
   const { weights, stops } = pricing;
-  const open = (ease & FROM_OPEN) > 0;
-  const start = open ? newFingerStart(pricing, from, to) : from.semitones;
-  const end = open ? to.semitones : oldFingerEnd(pricing, from, to);
+  const { start, end } = guideOf(pricing, from, to);
+  if (start === end) return Infinity;
   const travel = Math.abs(stops[end] - stops[start]) / pricing.hand.relaxedMm;
   let bare = weights.shiftBase + weights.shiftTravel * travel + weights.shiftTravelSquared * travel * travel;
   if ((ease & ACROSS) > 0) bare += weights.shiftAcross;
-  else if (!open) bare += weights.shiftPastGoal * pastGoal(from, to, end);
   return from.thumbUp === to.thumbUp ? bare : bare + weights.thumbChange;
 }
 
@@ -167,15 +163,10 @@ export function shiftShare(weights: Weights, ease: number, transition: Transitio
   return share * transition.haste.shift;
 }
 
-/** Semitones by which a sliding finger's end lies beyond the goal on the same string, in the direction of the line. */
-function pastGoal(from: Touch, to: Touch, end: number): number {
-  return Math.max(0, to.semitones > from.semitones ? end - to.semitones : to.semitones - end);
-}
-
-/** Which finger arrives after a shift and which one guided it there. */
-export function landingTerm(weights: Weights, guide: number, finger: number): number {
-  const same = guide === finger ? weights.sameFinger[finger] : 0;
-  return weights.landing[finger] + weights.guiding[guide] + same;
+/** Which finger arrives after a shift from which one: the lower of the two guided it there. */
+export function landingTerm(weights: Weights, from: number, finger: number): number {
+  const same = from === finger ? weights.sameFinger[finger] : 0;
+  return weights.landing[finger] + weights.guiding[lowerFinger(from, finger)] + same;
 }
 
 /** Strings between two touches: 0 where they share one, 1 for neighbours. */

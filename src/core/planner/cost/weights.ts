@@ -13,8 +13,6 @@ export interface Weights {
   readonly shiftTravel: number;
   /** For the square of it: past a hand's width no finger stays near enough to measure from. */
   readonly shiftTravelSquared: number;
-  /** For each semitone that the guiding finger runs past the goal: the ear gets no note to steer by. */
-  readonly shiftPastGoal: number;
   /** Share left of a shift while an open string sounds: time, and nobody hears it. */
   readonly shiftOverOpen: number;
   /** Added where the shift goes to another string: no guide note leads there. */
@@ -96,7 +94,6 @@ const SECURE: Weights = {
   shiftBase: 1,
   shiftTravel: 1,
   shiftTravelSquared: 1,
-  shiftPastGoal: 0.06,
   shiftOverOpen: 0.6,
   shiftAcross: 0.4,
   thumbChange: 2,

@@ -4,6 +4,6 @@ export { beyondHand, candidatesFor, takesOctave } from './candidates';
 export { foldLattice, type Alike } from './fold';
 export { width, type Lattice } from './lattice';
 export { chargeEvent, tallyOf, type Terms } from './pathcost';
-export { positionAllowed, positionOrder } from './rules';
+export { positionAllowed } from './rules';
 export { moveCost, placeAt, stepCost, type Block, type Layer, type Path, type Trellis } from './trellis';
 export { alikeIn, comesBackAlike } from './wayback';

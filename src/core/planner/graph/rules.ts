@@ -1,12 +1,8 @@
 import type { Setup } from '../../instrument/setup';
 import { slotOf } from '../../hand/finger';
 import type { HandModel, Hold, PositionNumber } from '../../hand/hold';
+import { positionOrder } from '../../hand/positions';
 import type { Lock, PositionRule, Rules } from '../request';
-
-/** Orders position numbers along the neck: thumb position lies above all numbered ones. */
-export function positionOrder(position: PositionNumber): number {
-  return position === 'thumb' ? Infinity : position;
-}
 
 export function positionAllowed(rule: PositionRule | undefined, position: PositionNumber): boolean {
   if (!rule) return true;
