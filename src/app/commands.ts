@@ -1,7 +1,8 @@
 import type { PlanRecord, StudentRecord } from '../store/records';
 import { planTitle } from '../wording/material';
 import { barWords } from '../wording/places';
-import { characterWords, planWords, type Speech } from '../wording/plans';
+import type { Speech } from '../wording/plans';
+import { planLine } from '../wording/ways';
 import { session } from './bench';
 import {
   carryMarked,
@@ -73,9 +74,7 @@ export function commandsFor(
     ),
     ...(response?.plans ?? []).flatMap((plan, at) => {
       if (at === chosen || !speech) return [];
-      const words = plan.traits
-        ? characterWords(plan.traits, speech)
-        : planWords(plan, record.request.instrument);
+      const words = planLine(plan, speech);
       return [
         command(`choose-${at}`, `Choose way ${at + 1}: ${words}`, () => choosePlan(at)),
         command(`compare-${at}`, `Compare with way ${at + 1}`, () => layBeside(at)),

@@ -34,8 +34,9 @@ const Reasons = Type.Array(WordedReason);
 const WordedPlan = Type.Composite([
   Type.Omit(Plan, ['steps', 'shifts']),
   Type.Object({
-    /** What sets the plan apart, in a few words. */
-    character: Type.Optional(Type.String()),
+    /** Of every plan but the best: its demand in a teacher's words, and what it buys and pays against the best. */
+    name: Type.Optional(Type.String()),
+    message: Type.Optional(Type.String()),
     steps: Type.Array(
       Type.Composite([
         Type.Omit(Step, ['reasons']),

@@ -82,7 +82,8 @@ export { keyAlteration, signatureName, type Key } from './pitch/key';
 export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from './pitch/pitch';
 export { CHORDS, SCALES } from './pitch/scales';
 export { comparePlans, heldAlike, samePlace } from './planner/explain';
-export type { Counted, Felt, PlanMeasure } from './planner/explain';
+export type { Counted, Felt, Moment } from './planner/explain';
+export { changesBetween, withDemand } from './planner/ways';
 export { requestIssues } from './planner/issues';
 export {
   fingeringOf,

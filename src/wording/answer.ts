@@ -11,9 +11,10 @@ import {
 } from '../core';
 import type { PlanAnswer, WordedPlan, WordedProblem } from '../contract/types';
 import { placeName } from './places';
-import { characterWords, speechOf, type Speech } from './plans';
+import { speechOf, type Speech } from './plans';
 import { changesWords, problemWords } from './problems';
 import { reasonWords } from './reasons';
+import { tradeWords, wayWords } from './ways';
 
 /** A response with its sentences and names, as the contract shows it; the same at every door. */
 export function wordedAnswer(request: PlanRequest, response: PlanResponse): PlanAnswer {
@@ -66,7 +67,8 @@ function wordedPlan(plan: Plan, speech: Speech): WordedPlan {
     reasons.map((reason) => ({ ...reason, message: reasonWords(reason, speech) }));
   return {
     ...plan,
-    ...(plan.traits ? { character: characterWords(plan.traits, speech) } : {}),
+    ...(plan.way ? { name: wayWords(plan.way, speech) } : {}),
+    ...(plan.changes ? { message: tradeWords(plan.changes) } : {}),
     steps: plan.steps.map(({ reasons, ...step }) => ({
       ...step,
       positionName: placeName(step, speech.instrument),

@@ -74,6 +74,7 @@ const WISHES: readonly Wish[] = [
   }),
   wish('fourthFinger', 'Little finger', FOURTH_FINGER, {
     free: 'little finger welcome',
+    prefer: 'little finger for open strings',
     'no-shift': 'no shifts with the little finger',
     avoid: 'little finger only when needed',
     never: 'no little finger',

@@ -11,7 +11,8 @@ import { counted } from './grammar';
 import { instrumentWords, sizeWords } from './instruments';
 import { noteWords } from './notes';
 import { placesWords, positionRuleWords, stretchWords } from './places';
-import { priceWords, speechOf, type Speech } from './plans';
+import { speechOf, type Speech } from './plans';
+import { tradeBetween } from './ways';
 
 /*
  * What differs between two plans.
@@ -37,19 +38,24 @@ export function differencesBetween(source: Placed, given: Placed): string[] {
   ].filter((sentence) => sentence !== null);
 }
 
-/** What differs between a saved fingering and the planner's choice of now, and what that costs. */
+/** What differs between a saved fingering and the planner's choice of now, and what that buys and pays. */
 export function fingeringDifferences(saved: Plan, now: Plan, speech: Speech): string[] {
   return [
     shiftDifference(saved, now),
     spreadDifference(saved, now),
     `Other fingers, strings or positions at ${changedPlaces(saved, now, speech)}.`,
-    `It ${priceWords(now.cost - saved.cost)}.`,
+    tradeSentence(now, saved, speech),
   ].filter((sentence) => sentence !== null);
 }
 
 /** Where two plans of one answer part: "bar 1, beat 2, bar 3, beats 1–4". */
 export function changedPlaces(a: Plan, b: Plan, { place }: Speech): string {
   return placesWords(comparePlans(a, b).places.map(({ from, to }) => stretchWords(place, from, to)));
+}
+
+function tradeSentence(plan: Plan, other: Plan, { events }: Speech): string | null {
+  const words = tradeBetween(plan, other, { events });
+  return words && `Against it: ${words}.`;
 }
 
 function onWords(request: PlanRequest): string {

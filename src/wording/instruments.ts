@@ -105,3 +105,8 @@ export const CLEF_WORDS: Readonly<Record<Clef, string>> = {
   tenor: 'tenor',
   bass: 'bass',
 };
+
+/** A school of the double bass in a sentence. */
+export function schoolWords(school: School): string {
+  return SCHOOL_WORDS[school];
+}

@@ -46,6 +46,11 @@ function helpWords({ changes }: Problem, speech: Speech): string {
     : 'Taking off one or two of the rules does not help; take them off and add them back one by one.';
 }
 
+/** What would help, as far as one thing does: "allow the A string too". */
+export function problemHelp({ changes = [] }: Problem, speech: Speech): string {
+  return changesWords(changes, speech);
+}
+
 /** What would be changed: "unlock bar 2, beat 1", "allow the A string too, and …". */
 export function changesWords(changes: readonly Change[], speech: Speech): string {
   return listed(changes.map((change) => changeWords(change, speech)));

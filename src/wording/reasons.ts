@@ -1,55 +1,80 @@
-import type { Counted, Felt, PlanResponse, Reason } from '../core';
+import type { Counted, Felt, Moment, PlanResponse, Reason } from '../core';
 import { counted, listed } from './grammar';
 import { noteWords } from './notes';
-import { barWords, inPlace } from './places';
-import { priceWords, type Speech } from './plans';
+import { barWords, inPlace, placeName, positionWords } from './places';
+import type { Speech } from './plans';
 
 /*
  * Why an element of a plan is there.
  */
 
-type Element = Extract<Reason['data'], { kind: 'only-way' }>['element'];
+type Data = Reason['data'];
+type Element = Extract<Data, { kind: 'only-way' }>['element'];
 
 const ELEMENT_WORDS: Readonly<Record<Element, string>> = {
-  shift: 'this shift',
   extension: 'this extension',
+  contraction: 'drawing the hand together here',
   'little-finger': 'the little finger here',
   'open-string': 'this open string',
+  thumb: 'the thumb here',
 };
 
 const COUNTED_WORDS: Readonly<Record<Counted, readonly [one: string, many: string]>> = {
   shifts: ['more shift', 'more shifts'],
-  extension: ['more extended note', 'more extended notes'],
+  extension: ['more note with the hand opened', 'more notes with the hand opened'],
+  stretch: ['more stretch for this hand', 'more stretches for this hand'],
   crossings: ['more string crossing', 'more string crossings'],
-  landing: ['more landing off the first finger', 'more landings off the first finger'],
   fourth: ['more note on the little finger', 'more notes on the little finger'],
-  open: ['more open string', 'more open strings'],
-  return: ['more way back to learn', 'more ways back to learn'],
-  reach: ['more stretch', 'more stretches'],
+  slides: ['more finger sliding a semitone', 'more fingers sliding a semitone'],
 };
 
 const FELT_WORDS: Readonly<Record<Felt, string>> = {
-  travel: 'a longer or worse placed shift',
-  landings: 'weaker landings',
-  height: 'the hand further from home',
+  height: 'the hand further up the neck than need be',
   colour: 'more changes of colour',
-  slides: 'fingers sliding by semitones',
   frame: 'a less steady finger pattern',
   reach: 'wider spreads',
 };
 
+const MOMENT_WORDS: Readonly<Record<Moment, string>> = {
+  'during-open': 'while the string rings open or the bow rests',
+  semitone: 'by a semitone only, the least to miss',
+  'first-finger': 'onto the first finger',
+  'turning-point': 'where the line turns',
+  'on-the-beat': 'on the beat',
+  nearer: 'by the shorter way',
+};
+
 /** The sentence for a reason. */
-export function reasonWords({ code, loss, data }: Reason, speech: Speech): string {
+export function reasonWords({ code, data }: Reason, speech: Speech): string {
   switch (data.kind) {
-    case 'no-place': {
+    case 'asked':
+      return 'The brief asks for it.';
+    case 'goes-on': {
       const note = `${pitchesAt(speech.events, data.at, speech)} (${barWords(speech.place(data.at))})`;
-      const where = inPlace(data, speech.instrument);
-      if (code === 'demand') return `The rules leave ${note} no place ${where}.`;
-      if (code === 'range') return `There is no ${note} ${where}.`;
-      return code === 'reach'
-        ? `${note} is beyond this hand ${where}.`
-        : `${note} lies only high up a lower string ${where}.`;
+      const place =
+        data.position === 'thumb'
+          ? `the ${placeName(data, speech.instrument)}`
+          : positionWords(data.position, speech.instrument);
+      if (code === 'demand') return `The line goes on to ${note}, which the rules do not leave in ${place}.`;
+      if (code === 'range') return `The line goes on to ${note}, which ${place} does not have.`;
+      return code === 'stretch'
+        ? `The line goes on to ${note}, which is beyond this hand ${inPlace(data, speech.instrument)}.`
+        : `The line goes on to ${note}, which ${place} has only high up a lower string.`;
     }
+    case 'staying':
+      return `Staying ${inPlace(data, speech.instrument)} would take ${worseWords(data)}.`;
+    case 'moment': {
+      const good = listed(data.good.map((moment) => MOMENT_WORDS[moment]));
+      const other = barWords(speech.place(data.other.at));
+      const lands = data.good.includes('first-finger')
+        ? `; at ${other} it would land on ${data.other.finger === 0 ? 'an open string' : data.other.finger === 'T' ? 'the thumb' : data.other.finger}`
+        : '';
+      return `Here the hand moves ${good}${lands}.`;
+    }
+    case 'elsewhere':
+      return `Anywhere else it would take ${worseWords(data)}.`;
+    case 'only-here':
+      return 'No other moment is left for it.';
     case 'only-way': {
       const note = pitchesAt(speech.events, data.at, speech);
       const than = ELEMENT_WORDS[data.element];
@@ -57,13 +82,14 @@ export function reasonWords({ code, loss, data }: Reason, speech: Speech): strin
         ? `The rules leave ${note} no other way than ${than}.`
         : `There is no other way to play ${note} than ${than}.`;
     }
-    case 'without': {
-      const worse = data.worse.map(({ what, more }) => counted(more, ...COUNTED_WORDS[what]));
-      const felt = data.felt ? FELT_WORDS[data.felt] : 'as good';
-      const words = worse.length > 0 ? listed(worse) : felt;
-      return `Without ${ELEMENT_WORDS[data.element]}: ${words} (${priceWords(loss ?? 0)}).`;
-    }
+    case 'without':
+      return `Without ${ELEMENT_WORDS[data.element]}: ${worseWords(data)}.`;
   }
+}
+
+function worseWords({ worse, felt }: Pick<Extract<Data, { kind: 'without' }>, 'worse' | 'felt'>): string {
+  if (worse.length === 0 && felt) return FELT_WORDS[felt];
+  return listed(worse.map(({ what, more }) => counted(more, ...COUNTED_WORDS[what])));
 }
 
 /** The sentences for several reasons, one after the other. */

@@ -36,7 +36,11 @@ const HELD = {
   position: Type.Optional(PositionDescribed),
 };
 
-export const Lock = closed({ at: At, ...HELD });
+/** What must be at one event: a way of holding it, and that the hand moves to get there. */
+export const Lock = Type.Object(
+  { at: At, ...HELD, shift: Type.Optional(Type.Unsafe<true>({ const: true })) },
+  { additionalProperties: false, minProperties: 2 },
+);
 
 /** What must not be at one event: a way of holding it that agrees with all that is named, or a shift that arrives there. */
 export const Forbidding = Type.Object(
@@ -54,6 +58,12 @@ export const Rules = closed({
   chromatic: Type.Optional(oneOf(CHROMATIC)),
   locks: Type.Optional(Type.Array(Lock)),
   never: Type.Optional(Type.Array(Forbidding)),
+  /** The plan has two stopped notes running in each of these positions. */
+  visit: Type.Optional(Type.Array(PositionDescribed, { maxItems: 2 })),
+  /** Most shifts, those over open strings too. */
+  mostShifts: Type.Optional(Type.Integer({ minimum: 0, maximum: 4000 })),
+  /** Down as up: the same string and finger wherever the way back has the same pitch. */
+  sameBack: Type.Optional(Type.Boolean()),
 });
 
 export const Tempo = closed({

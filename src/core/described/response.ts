@@ -1,6 +1,7 @@
 import { VERDICTS } from '../hand/reach';
 import { TERM_NAMES } from '../planner/cost';
-import { COUNTED, FELT, PLAN_MEASURES } from '../planner/explain';
+import { SCHOOLS } from '../instrument/instruments';
+import { COUNTED, FELT, MOMENTS } from '../planner/explain';
 import { ELEMENTS, PROBLEMS, SHIFT_KINDS } from '../planner/response';
 import { either, oneOf, tagged, Type } from './describe';
 import { FingerDescribed, PositionDescribed, Rules } from './request';
@@ -54,22 +55,39 @@ const FingerPlaces = Type.Partial(
   }),
 );
 
+/** What gets worse: counted, or else felt. */
+const WORSE = {
+  worse: Type.Array(Type.Object({ what: oneOf(COUNTED), more: Type.Integer({ minimum: 1 }) })),
+  felt: Type.Optional(oneOf(FELT)),
+};
+
 /** What a reason is about. */
 const ReasonData = tagged('kind', [
-  // A note that would have no place were the hand to stay.
-  Type.Object({ kind: oneOf(['no-place']), at: Count, ...PLACE }),
+  // The line goes on to a note that the place the hand leaves does not have.
+  Type.Object({ kind: oneOf(['goes-on']), at: Count, ...PLACE }),
+  // What staying in the old place up to the next shift would take more of.
+  Type.Object({ kind: oneOf(['staying']), ...PLACE, ...WORSE }),
+  // The teacher asks for it.
+  Type.Object({ kind: oneOf(['asked']) }),
+  // What makes the moment good, and what the nearest other moment would be.
+  Type.Object({
+    kind: oneOf(['moment']),
+    good: Type.Array(oneOf(MOMENTS), { minItems: 1 }),
+    other: Type.Object({ at: Count, finger: FingerDescribed }),
+  }),
+  // What shifting at another moment would take more of.
+  Type.Object({ kind: oneOf(['elsewhere']), ...WORSE }),
+  // No other moment is left.
+  Type.Object({ kind: oneOf(['only-here']) }),
   // A note that can be held no other way.
   Type.Object({ kind: oneOf(['only-way']), at: Count, element: oneOf(ELEMENTS) }),
   // What gets worse without an element.
-  Type.Object({
-    kind: oneOf(['without']),
-    element: oneOf(ELEMENTS),
-    worse: Type.Array(Type.Object({ what: oneOf(COUNTED), more: Type.Integer({ minimum: 1 }) })),
-    felt: Type.Optional(oneOf(FELT)),
-  }),
+  Type.Object({ kind: oneOf(['without']), element: oneOf(ELEMENTS), ...WORSE }),
 ]);
 
 export const Reason = Type.Object({
+  /** Of a shift: why the hand shifts at all, or why here. */
+  question: Type.Optional(oneOf(['why', 'why-here'])),
   code: Type.String(),
   /** How much dearer the cheapest plan without the element is; left out where there is none. */
   loss: Type.Optional(Type.Number()),
@@ -83,6 +101,8 @@ export const Step = Type.Object({
   /** What playing it and getting to it costs; with the term `return` they add up to the plan's cost. */
   cost: Type.Number({ minimum: 0 }),
   extended: Type.Boolean(),
+  /** True where a finger lies closer than its place while the hand stays. */
+  contracted: Type.Boolean(),
   /** True where the hand leans a semitone out of its position on a fixed thumb (double bass, pivot school). */
   leaned: Type.Optional(True),
   /** Where the first and the fourth finger (or the last that has a place) lie, in mm from the nut: the width of the hand. */
@@ -127,36 +147,53 @@ export const FrameAnswer = Type.Object({
   gaps: Type.Array(Type.Integer()),
 });
 
-/** What sets a plan apart from the others of its answer. */
-export const Trait = tagged('kind', [
-  Type.Object({ kind: oneOf(['on-strings']), strings: Type.Array(Type.String(), { minItems: 1 }) }),
-  Type.Object({ kind: oneOf(['stays']), ...PLACE }),
-  Type.Object({ kind: oneOf(['one-shift']), onSemitone: Type.Boolean(), at: Count, ...PLACE }),
+/** What a way is called by: its demand. */
+export const WayName = tagged('code', [
   Type.Object({
-    kind: oneOf([
-      'shifts-on-semitones',
-      'no-little-finger',
+    code: oneOf([
       'no-open-string',
-      'shifts-land-on-first',
+      'more-open-strings',
+      'no-little-finger',
+      'little-finger',
+      'no-little-shifts',
       'no-extension',
-      'another-way-back',
+      'same-back',
+      'fewer-shifts',
+      'no-shift',
     ]),
   }),
-  Type.Object({ kind: oneOf(['least']), of: oneOf(PLAN_MEASURES) }),
-  Type.Object({
-    kind: oneOf(['shifts-to']),
-    goals: Type.Array(Type.Object({ at: Count, ...PLACE }), { minItems: 1 }),
-  }),
-  Type.Object({ kind: oneOf(['held']), at: Count, stops: Type.Array(StopAnswer) }),
-  Type.Object({ kind: oneOf(['placed']), at: Count, ...PLACE }),
-  Type.Object({ kind: oneOf(['only']) }),
+  Type.Object({ code: oneOf(['low', 'in-position']), position: PositionDescribed }),
+  Type.Object({ code: oneOf(['on-string']), string: Type.String() }),
+  Type.Object({ code: oneOf(['shift-elsewhere']), at: Count }),
+  Type.Object({ code: oneOf(['school']), school: oneOf(SCHOOLS) }),
 ]);
+
+/** A piece of a request: put into it, it makes the way the best plan. */
+export const Demand = Type.Object({ rules: Type.Optional(Rules), school: Type.Optional(oneOf(SCHOOLS)) });
+
+export const TRAITS = [
+  'shifts',
+  'farthest',
+  'crossings',
+  'little-fingers',
+  'extensions',
+  'height',
+  'stretches',
+  'colour',
+  'open-strings',
+  'same-back',
+] as const;
+
+/** What a way has more or less of than the best plan: numbers, mm of the farthest shift and of the height, 1 where it comes back another way. */
+export const TraitChange = Type.Object({ trait: oneOf(TRAITS), from: Type.Number(), to: Type.Number() });
 
 const Term = oneOf(TERM_NAMES);
 
 export const Plan = Type.Object({
-  /** What sets this plan apart from the others of the answer. */
-  traits: Type.Optional(Type.Array(Trait)),
+  /** Of every plan but the best: what it is called by, the demand it is best under, and what changes against the best. */
+  way: Type.Optional(WayName),
+  demand: Type.Optional(Demand),
+  changes: Type.Optional(Type.Array(TraitChange)),
   cost: Type.Number({ minimum: 0 }),
   /** Adds up to the cost; terms of zero are left out. */
   terms: Type.Partial(

@@ -23,6 +23,8 @@ export interface Hold {
   readonly frame: readonly number[];
   /** The finger that reaches outside the closed hand, or 0. */
   readonly extended: number;
+  /** The finger that lies closer than its place while the hand stays, or 0. */
+  readonly contracted: number;
   /** True where the hand leans a semitone out of its position on a fixed thumb (double bass). */
   readonly leaned: boolean;
   /** True where a written note is taken as its enharmonic neighbour. */
@@ -32,16 +34,16 @@ export interface Hold {
 }
 
 /** What sets a hold apart from a closed, steady one that is played as it is written. */
-export type Oddity = Partial<Pick<Hold, 'extended' | 'leaned' | 'reread' | 'unsteady'>>;
+export type Oddity = Partial<Pick<Hold, 'extended' | 'contracted' | 'leaned' | 'reread' | 'unsteady'>>;
 
 /** All holds are made here, so that they are stored alike: the search reads them by the thousand, and twice as fast for it. */
 export function makeHold(
   position: number,
   stops: readonly Stop[],
   frame: readonly number[],
-  { extended = 0, leaned = false, reread = false, unsteady = 0 }: Oddity = {},
+  { extended = 0, contracted = 0, leaned = false, reread = false, unsteady = 0 }: Oddity = {},
 ): Hold {
-  return { position, stops, frame, extended, leaned, reread, unsteady };
+  return { position, stops, frame, extended, contracted, leaned, reread, unsteady };
 }
 
 /** A stop, stored like all others. */

@@ -83,6 +83,7 @@ function heldStepOf(context: Context, hold: Hold): HeldStep {
     })),
     ...placeOf(context.model, hold.position),
     extended: hold.extended > 0,
+    contracted: hold.contracted > 0,
     ...(hold.leaned ? { leaned: true as const } : {}),
     handMm: handMm(context, hand),
     hand,

@@ -9,7 +9,7 @@ export const STYLES = ['secure', 'singing', 'early'] as const;
 export type Style = (typeof STYLES)[number];
 
 export const OPEN_STRINGS = ['free', 'prefer', 'avoid', 'never'] as const;
-export const FOURTH_FINGER = ['free', 'no-shift', 'avoid', 'never'] as const;
+export const FOURTH_FINGER = ['free', 'prefer', 'no-shift', 'avoid', 'never'] as const;
 export const EXTENSIONS = ['free', 'avoid', 'never'] as const;
 export const CHROMATIC = ['slide', 'finger-per-semitone'] as const;
 /** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */

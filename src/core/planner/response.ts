@@ -6,8 +6,8 @@ import type * as Schema from '../described/response';
  * sentences and names are put in above the core.
  */
 
-/** What a plan may be asked about: a shift, or what is special about how a note is held. */
-export const ELEMENTS = ['shift', 'extension', 'little-finger', 'open-string'] as const;
+/** What is special about how a note is held. */
+export const ELEMENTS = ['extension', 'contraction', 'little-finger', 'open-string', 'thumb'] as const;
 export type Element = (typeof ELEMENTS)[number];
 
 export const SHIFT_KINDS = [
@@ -29,7 +29,10 @@ export type Step = Described<typeof Schema.Step>;
 export type Shift = Described<typeof Schema.Shift>;
 export type ReachAnswer = Described<typeof Schema.ReachAnswer>;
 export type FrameAnswer = Described<typeof Schema.FrameAnswer>;
-export type Trait = Described<typeof Schema.Trait>;
+export type WayName = Described<typeof Schema.WayName>;
+export type Demand = Described<typeof Schema.Demand>;
+export type TraitName = Described<typeof Schema.TraitChange>['trait'];
+export type TraitChange = Described<typeof Schema.TraitChange>;
 export type Plan = Described<typeof Schema.Plan>;
 export type RuleChange = Described<typeof Schema.RuleChange>;
 export type WayOut = Described<typeof Schema.WayOut>;

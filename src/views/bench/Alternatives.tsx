@@ -2,7 +2,9 @@ import { memo } from 'react';
 import { useBench } from '../../app/bench';
 import { choosePlan, layBeside } from '../../app/edits';
 import type { Plan } from '../../core';
-import { characterWords, dearestTerms, planWords, type Speech } from '../../wording/plans';
+import { counted } from '../../wording/grammar';
+import { planWords, type Speech } from '../../wording/plans';
+import { planName, tradeWords } from '../../wording/ways';
 
 interface Props {
   readonly plans: readonly Plan[];
@@ -12,14 +14,15 @@ interface Props {
   readonly speech: Speech;
 }
 
-/** The different plans found, cheapest first, each with what makes its cost. */
+/** The best plan and the ways beside it, each with what it buys and pays; the bar is its difficulty. */
 export const Alternatives = memo(function Alternatives({ plans, chosen, own, speech }: Props) {
   const beside = useBench((state) => state.beside);
   if (plans.length === 0) return null;
+  const dearest = Math.max(...plans.map(({ cost }) => cost));
   return (
     <section aria-labelledby="alternatives">
       <h2 id="alternatives" className="font-serif text-lg font-semibold">
-        {plans.length === 1 ? 'One way' : `${plans.length} ways`}
+        {plans.length === 1 ? 'One way' : counted(plans.length, 'way')}
       </h2>
       <ol className="mt-1 flex flex-col gap-2">
         {plans.map((plan, at) => (
@@ -36,13 +39,11 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, spe
                 <span className="first-letter:uppercase">
                   {nameOf(plan, own && at === plans.length - 1, speech)}
                 </span>
-                <span className="whitespace-nowrap text-sm">cost {plan.cost.toFixed(1)}</span>
+                <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />
               </span>
               <span className="block truncate text-sm">{planWords(plan, speech.instrument)}</span>
               <span className={`block text-sm text-faded ${at === chosen ? '' : 'pr-20'}`}>
-                {dearestTerms(plan, 2)
-                  .map(({ words, cost }) => `${words} ${cost.toFixed(1)}`)
-                  .join(' · ') || 'nothing difficult'}
+                {plan.changes ? tradeWords(plan.changes) : 'the easiest for this hand and brief'}
               </span>
             </button>
             {at !== chosen && (
@@ -64,6 +65,19 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, spe
 });
 
 function nameOf(plan: Plan, own: boolean, speech: Speech): string {
-  if (own) return 'the saved fingering';
-  return plan.traits ? characterWords(plan.traits, speech) : planWords(plan, speech.instrument);
+  return own ? 'the saved fingering' : planName(plan, speech);
+}
+
+/** How hard a way is beside the hardest shown, as a short bar. */
+function Difficulty({ share }: { readonly share: number }) {
+  return (
+    <span
+      role="img"
+      aria-label={`difficulty ${Math.round(share * 100)} of 100`}
+      title="Difficulty beside the hardest way shown"
+      className="h-2 w-14 shrink-0 self-center overflow-hidden rounded-full bg-rule"
+    >
+      <span className="block h-full bg-dove" style={{ width: `${Math.max(4, share * 100)}%` }} />
+    </span>
+  );
 }

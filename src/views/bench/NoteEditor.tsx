@@ -24,7 +24,8 @@ import { focusPicture } from '../../ui/focus';
 import { demandWords } from '../../wording/brief';
 import { changedPlaces } from '../../wording/differences';
 import { positionWords, stringWords } from '../../wording/places';
-import { priceWords, type Speech } from '../../wording/plans';
+import type { Speech } from '../../wording/plans';
+import { tradeBetween } from '../../wording/ways';
 
 interface Props {
   readonly response: PlanResponse;
@@ -201,15 +202,16 @@ interface OutcomeProps {
   readonly speech: Speech;
 }
 
-/** What the last edit changed in the plan, and what it costs. */
+/** What the last edit changed in the plan, and what it buys and pays. */
 export function EditOutcome({ plan, speech }: OutcomeProps) {
   const before = useBench((state) => state.before);
   if (!before || before === plan || before.steps.length !== plan.steps.length) return null;
   const where = changedPlaces(before, plan, speech);
-  const price = `It ${priceWords(plan.cost - before.cost)}.`;
+  const trade = tradeBetween(plan, before, speech);
   return (
     <p role="status" data-testid="outcome" className="border-l-4 border-dove px-3">
-      {where === '' ? 'Nothing had to change.' : `Changed: ${where}.`} {price}
+      {where === '' ? 'Nothing had to change.' : `Changed: ${where}.`}
+      {trade && ` Now: ${trade}.`}
     </p>
   );
 }

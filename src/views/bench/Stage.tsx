@@ -13,7 +13,7 @@ import { listed } from '../../wording/grammar';
 import { spoken } from '../../wording/notes';
 import { barWords } from '../../wording/places';
 import { noteCount, stepWords, type Speech } from '../../wording/plans';
-import { reasonsWords } from '../../wording/reasons';
+import { WhyLines } from '../../ui/WhyLines';
 import { COLUMN, gutterOf, STAFF_HEIGHT, STAFF_SCALE } from './columns';
 import { usePictureKeys } from './keys';
 import { NeckFigure } from './NeckFigure';
@@ -123,12 +123,7 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
       {planned && other && <ComparisonPanel plan={plan} other={other} speech={speech} />}
       {planned && <NeckFigure events={events} plan={plan} request={request} setup={setup} cursor={cursor} />}
       {planned && asksWideHand(request) && <Caution />}
-      {shift && (
-        <p className="border-l-4 border-copper px-3 text-[1.02rem]" data-testid="why">
-          <strong className="text-copper">Why the shift: </strong>
-          {reasonsWords(shift.reasons, speech)}
-        </p>
-      )}
+      {shift && <WhyLines shift={shift} speech={speech} />}
     </section>
   );
 }

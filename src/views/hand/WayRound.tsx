@@ -3,7 +3,8 @@ import type { Finger, PlanRequest } from '../../core';
 import { changedPlaces } from '../../wording/differences';
 import { planTitle } from '../../wording/material';
 import { barWords, fingerWords } from '../../wording/places';
-import { priceWords } from '../../wording/plans';
+import { problemHelp, problemWords } from '../../wording/problems';
+import { tradeBetween } from '../../wording/ways';
 import { openAsPlan, type Meaning } from '../../app/meaning';
 import { planInWorker } from '../../work/planner';
 
@@ -56,9 +57,19 @@ async function wayRound({ request, plan, speech }: Meaning, at: number, finger: 
   const never = [...(request.rules?.never ?? []), { at, finger }];
   const asked = { ...request, rules: { ...request.rules, never } };
   const answer = await planInWorker({ request: asked });
-  const other = answer.kind === 'refused' ? undefined : answer.response.plans[0];
-  if (!other) return { words: 'There is no other way within this brief.', request: null };
-  const where = changedPlaces(plan, other, speech);
-  const words = `Another way changes ${where} and ${priceWords(other.cost - plan.cost)}.`;
-  return { words, request: asked };
+  if (answer.kind === 'refused') return { words: 'This cannot be asked here.', request: null };
+  const [other] = answer.response.plans;
+  if (other) {
+    const trade = tradeBetween(other, plan, speech);
+    const words = `Another way changes ${changedPlaces(plan, other, speech)}${trade && `: ${trade}`}.`;
+    return { words, request: asked };
+  }
+  // Within this brief there is none: the smallest widening that gives one.
+  const [problem] = answer.response.problems;
+  if (!problem?.relax) return { words: problemWords(problem, asked, speech), request: null };
+  const wider = { ...asked, rules: { ...asked.rules, ...problem.relax } };
+  return {
+    words: `Within this brief there is none. It needs to ${problemHelp(problem, speech)}.`,
+    request: wider,
+  };
 }

@@ -9,8 +9,9 @@ import { mm, seconds } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { noteWords } from '../../wording/notes';
 import { barWords, placeName, placesWords, semitoneWords } from '../../wording/places';
-import { priceWords, type Speech } from '../../wording/plans';
-import { reasonsWords } from '../../wording/reasons';
+import type { Speech } from '../../wording/plans';
+import { tradeBetween } from '../../wording/ways';
+import { WhyLines } from '../../ui/WhyLines';
 import { planInWorker } from '../../work/planner';
 
 interface Props {
@@ -49,10 +50,7 @@ export function CloseUp({ meaning, detail }: Props) {
           <li key={cue}>{HAND_CUES[cue]}</li>
         ))}
       </ul>
-      <p className="border-l-4 border-copper px-3">
-        <strong className="text-copper">Why here: </strong>
-        {reasonsWords(shift.reasons, speech) || 'Here it costs a little less than elsewhere.'}
-      </p>
+      <WhyLines shift={shift} speech={speech} />
       <Elsewhere meaning={meaning} detail={detail} />
       <div>
         <h3 className="font-serif text-lg font-semibold">Rehearse it</h3>
@@ -108,15 +106,16 @@ function Elsewhere({ meaning, detail }: Props) {
 function elsewhereWords(
   other: Meaning['plan'] | undefined,
   plan: Meaning['plan'],
-  { place }: Speech,
+  { place, events }: Speech,
 ): string {
   if (!other) return 'Nowhere else: without a shift to this note no fingering is left.';
   const known = new Set(plan.shifts.map(({ to }) => to));
   const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => barWords(place(to)));
-  const price = priceWords(other.cost - plan.cost);
+  const trade = tradeBetween(other, plan, { events });
+  const takes = trade ? `: ${trade}` : ', much the same to play';
   return places.length === 0
-    ? `Without this shift the hand makes no other: that ${price}.`
-    : `Elsewhere the same job is done by shifting at ${placesWords(places)}: that ${price}.`;
+    ? `Without this shift the hand makes no other${takes}.`
+    : `Elsewhere the same job is done by shifting at ${placesWords(places)}${takes}.`;
 }
 
 const COLUMN = 76;

@@ -18,7 +18,7 @@ test('labels come out by their least total, of equals the one further along', ()
         const label = labels.pop();
         const [node, t, least] = [labels.node(label), labels.t(label), labels.least(label)];
         assert.deepEqual([t, least], [wanted[node].t, wanted[node].least]);
-        assert.deepEqual([labels.owed(label), labels.spent(label)], [node % 5, least / 2]);
+        assert.deepEqual([labels.state(label), labels.spent(label)], [node % 5, least / 2]);
         out.push({ t, least });
       }
       assert.equal(out.length, wanted.length);

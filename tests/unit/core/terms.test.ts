@@ -36,6 +36,7 @@ const calm: terms.Transition = {
   onBeat: true,
   rest: false,
   noShift: false,
+  mustShift: false,
 };
 
 /** What a shift is charged: its bare cost by what makes it easier or harder. */

@@ -1,5 +1,6 @@
 import { FINGER_SLOTS, THUMB } from '../../hand/finger';
 import type { Hold, Stop } from '../../hand/hold';
+import { instrumentData } from '../../instrument/instruments';
 import type { Candidate, Context } from './context';
 import {
   bareShift,
@@ -74,6 +75,8 @@ export function chargePlay(
   for (const stop of hold.stops) {
     if (stop.finger === 0) {
       cost += add(tally, 'open', openTerm(weights, beats));
+      if (weights.fourthMissed > 0 && couldStop(context, stop))
+        cost += add(tally, 'fourth', weights.fourthMissed);
     } else {
       pressed = true;
       cost += chargePressed(context, hold, stop, beats, tally);
@@ -105,6 +108,14 @@ function chargePressed(context: Context, hold: Hold, stop: Stop, beats: number, 
 function couldRing(context: Context, stop: Stop): boolean {
   const midi = context.setup.strings[stop.string].midi + stop.semitones;
   return context.setup.strings.some((open) => open.midi === midi);
+}
+
+/** True where an open string's note lies under the hand in first position on the string below. */
+function couldStop({ setup }: Context, { string }: Stop): boolean {
+  const below = setup.strings[string - 1];
+  return (
+    below !== undefined && setup.strings[string].midi - below.midi <= instrumentData(setup.kind).firstPosition
+  );
 }
 
 /** What setting the hand into a hold's frame costs, on arrival or when the frame changes. */

@@ -74,6 +74,8 @@ export interface Transition {
   readonly rest: boolean;
   /** True where the teacher wants no shift here. */
   readonly noShift: boolean;
+  /** True where the teacher wants one. */
+  readonly mustShift: boolean;
 }
 
 /** The same with what it makes of costs, worked out once: the search asks at every step. */

@@ -59,6 +59,8 @@ export interface Weights {
   readonly openLong: number;
   /** A stopped note that could ring open, where open strings are preferred. */
   readonly openMissed: number;
+  /** An open string that the little finger could take on the string below, where the little finger is preferred. */
+  readonly fourthMissed: number;
   /** The playing finger slid a semitone without the hand moving. */
   readonly displace: number;
   /** Times the above by finger: the ring finger is tied to its neighbours and slides least cleanly but for the little one. */
@@ -117,6 +119,7 @@ const SECURE: Weights = {
   open: 0.08,
   openLong: 0.08,
   openMissed: 0.6,
+  fourthMissed: 0.6,
   displace: 0.35,
   slideOf: [0, 1, 1, 2, 2.5, 1],
   displaceIdle: 0.08,
@@ -194,6 +197,7 @@ export function weightsFor(instrument: InstrumentKind, style: Style, rules: Rule
     ...base,
     open: base.open + (rules.openStrings === 'avoid' ? AVOIDED : 0),
     openMissed: rules.openStrings === 'prefer' ? base.openMissed : 0,
+    fourthMissed: rules.fourthFinger === 'prefer' ? base.fourthMissed : 0,
     fourth: base.fourth + (rules.fourthFinger === 'avoid' ? AVOIDED : 0),
     extensionTaken: base.extensionTaken + avoidsExtension,
     displace: base.displace + (rules.chromatic === 'finger-per-semitone' ? SLID_AGAINST_WISH : 0),

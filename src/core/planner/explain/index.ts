@@ -1,6 +1,5 @@
-/** Why a plan is as it is: reasons, what sets plans apart, comparison, and what would help where there is none. */
-export { traitsOf } from './traits';
+/** Why a plan is as it is: reasons, comparison, and what would help where there is none. */
 export * from './codes';
 export * from './compare';
-export { shiftlessSteps, shiftReasons, stepReasons } from './reasons';
+export { shiftReasons, stepReasons } from './reasons';
 export { problemsOf } from './relax';

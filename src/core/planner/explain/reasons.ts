@@ -1,200 +1,188 @@
+import { fingerAt, THUMB } from '../../hand/finger';
 import type { SoundingEvent } from '../../material/events';
-import { candidatesFor, beyondHand, takesOctave } from '../graph';
-import type { HoldTrellis } from '../graph';
-import { accountOf, tradeOff } from './tradeoff';
+import { guideOf, type Candidate, type Context, type Touch } from '../cost';
+import {
+  beyondHand,
+  candidatesFor,
+  comesBackAlike,
+  locksAt,
+  takesOctave,
+  type HoldTrellis,
+  type Path,
+} from '../graph';
 import { placeOf } from '../place';
-import type { Element, Plan, Reason, Shift, Step } from '../response';
-import type { Candidate, Context } from '../cost';
+import type { Element, Plan, Reason, Shift } from '../response';
 import type { Passes } from '../search';
-import { stepCost, type Path } from '../graph';
-import { comesBackAlike } from '../graph';
+import type { Counted, Moment } from './codes';
+import { stayingUntil, withoutHold, withoutShift, type Detour } from './detours';
+import { accountOf, lossOf, type Worse } from './tradeoff';
 
 /*
- * Why an element of a plan is there: the cheapest way round it is worked out, and what gets worse is the reason; the plan is kept as it is
- * where the way round has come back to it. Where there is no way round, that is the strongest reason of all.
+ * Why an element of a plan is there. Each reason is found by planning again without the element, and said only where something is lost by it that a
+ * player counts or feels. Of a shift two things are told: why the hand shifts at all, and why here.
  */
 
-/** A way round one element: another stretch of path that leaves the plan's own and comes back to it. */
-interface Detour {
-  /** First and last event where the two are one again, or the ends of the piece. */
-  readonly first: number;
-  readonly last: number;
+/** A plan with what it was found in. */
+export interface Explained {
+  readonly context: Context;
+  readonly trellis: HoldTrellis;
+  readonly costs: Passes;
   readonly path: Path;
 }
 
-/** Where the cheapest way of all leaves event t and reaches the next without a move of the hand between them; null where none does. */
-type Shiftless = (t: number) => readonly [from: number, to: number] | null;
-
-/** The same for every plan of a web, so each is looked for once. */
-export function shiftlessSteps(trellis: HoldTrellis, costs: Passes): Shiftless {
-  const known = new Map<number, ReturnType<Shiftless>>();
-  return (t) => {
-    const step = known.has(t) ? known.get(t) : shiftlessStep(trellis, costs, t);
-    known.set(t, step ?? null);
-    return step ?? null;
-  };
-}
-
-function shiftlessStep(
-  trellis: HoldTrellis,
-  { first, forward, backward }: Passes,
-  t: number,
-): ReturnType<Shiftless> {
-  const { stayStart, stayTo, stayCost } = trellis.blocks[t];
-  const { nodes, cost: own } = trellis.layers[t];
-  let least = Infinity;
-  let [best, to] = [-1, -1];
-  for (let from = 0; from < nodes; from++) {
-    const spent = forward[first[t] + from] + own[from];
-    for (let stay = stayStart[from]; stay < stayStart[from + 1]; stay++) {
-      const cost = spent + stayCost[stay] + backward[first[t + 1] + stayTo[stay]];
-      if (cost >= least) continue;
-      least = cost;
-      [best, to] = [from, stayTo[stay]];
-    }
-  }
-  return best < 0 ? null : [best, to];
-}
-
-/** The cheapest way on whose event t is held otherwise; null where there is none. */
-function withoutHold(
-  trellis: HoldTrellis,
-  costs: Passes,
-  own: Path,
-  t: number,
-  is: (candidate: Candidate) => boolean,
-): Detour | null {
-  const { first, forward, backward } = costs;
-  const layer = trellis.layers[t];
-  let least = Infinity;
-  let best = -1;
-  for (let node = 0; node < layer.nodes; node++) {
-    const cost = forward[first[t] + node] + backward[first[t] + node];
-    if (cost < least && !is(layer.candidates[node])) {
-      least = cost;
-      best = node;
-    }
-  }
-  return best < 0 ? null : detour(trellis, costs, own, [t, best], [t, best]);
-}
-
-type Point = readonly [t: number, node: number];
-
-/** From two points of a way, back and onward by the cheapest steps until it is on the plan's own path again. */
-function detour(trellis: HoldTrellis, costs: Passes, own: Path, start: Point, end: Point): Detour {
-  const path = own.slice();
-  [path[start[0]], path[end[0]]] = [start[1], end[1]];
-  let first = start[0];
-  while (first > 0 && path[first] !== own[first]) {
-    path[first - 1] = before(trellis, costs, first, path[first]);
-    first--;
-  }
-  let last = end[0];
-  while (last + 1 < path.length && path[last] !== own[last]) {
-    path[last + 1] = after(trellis, costs, last, path[last]);
-    last++;
-  }
-  return { first, last, path };
-}
-
-function before(trellis: HoldTrellis, { first, forward }: Passes, t: number, node: number): number {
-  const layer = trellis.layers[t - 1];
-  const goal = forward[first[t] + node] + ROUNDING;
-  let least = Infinity;
-  let best = 0;
-  for (let from = 0; from < layer.nodes && least > goal; from++) {
-    const spent = forward[first[t - 1] + from] + layer.cost[from];
-    const cost = spent < least ? spent + stepCost(trellis, t - 1, from, node) : Infinity;
-    if (cost < least) {
-      least = cost;
-      best = from;
-    }
-  }
-  return best;
-}
-
-function after(trellis: HoldTrellis, { first, backward }: Passes, t: number, node: number): number {
-  const goal = backward[first[t] + node] - trellis.layers[t].cost[node] + ROUNDING;
-  let least = Infinity;
-  let best = 0;
-  for (let to = 0; to < trellis.layers[t + 1].nodes && least > goal; to++) {
-    const ahead = backward[first[t + 1] + to];
-    const cost = ahead < least ? ahead + stepCost(trellis, t, node, to) : Infinity;
-    if (cost < least) {
-      least = cost;
-      best = to;
-    }
-  }
-  return best;
-}
-
-/** Sums taken in another order differ in the last bits. */
-const ROUNDING = 1e-9;
-
-/** What is lost by a detour; the plan and it are compared only where they part. */
-function lossBy(
-  context: Context,
-  trellis: HoldTrellis,
-  own: Own,
-  { path, first, last }: Detour,
-  element: Element,
-): Reason[] {
-  return tradeOff(
-    accountOf(context, trellis, own.path, first, last, own.comesBack),
-    accountOf(context, trellis, path, first, last, comesBackAlike(context, trellis, path)),
-    element,
-  );
-}
-
-/** A plan's own path, and whether it comes back the way it went. */
-interface Own {
-  readonly path: Path;
-  readonly comesBack: boolean;
-}
-
-function ownOf(context: Context, trellis: HoldTrellis, path: Path): Own {
-  return { path, comesBack: comesBackAlike(context, trellis, path) };
-}
-
-/** Why each shift of a plan is made. */
-export function shiftReasons(
-  context: Context,
-  trellis: HoldTrellis,
-  costs: Passes,
-  shiftless: Shiftless,
-  path: Path,
-  plan: Plan,
-): Plan {
-  const own = ownOf(context, trellis, path);
+/** The plan with its reasons for each shift. */
+export function shiftReasons(own: Explained, plan: Plan): Plan {
+  const { context, trellis } = own;
   const indexOf = new Map(context.sounding.map((event, t) => [event.at, t]));
-  const shifts = plan.shifts.map((shift, n) => {
+  const comesBack = comesBackAlike(context, trellis, own.path);
+  const shifts = plan.shifts.map((shift, n): Shift => {
     const t = indexOf.get(shift.from) as number;
-    const until = plan.shifts[n + 1]
-      ? (indexOf.get(plan.shifts[n + 1].from) as number)
-      : trellis.layers.length - 1;
-    const needed = outOfReach(context, trellis, trellis.layers[t].candidates[path[t]], t + 1, until);
-    const step = shiftless(t);
-    const other = step && detour(trellis, costs, path, [t, step[0]], [t + 1, step[1]]);
-    const loss = other ? lossBy(context, trellis, own, other, 'shift') : [];
-    return { ...shift, reasons: [...needed, ...loss] } satisfies Shift;
+    const next = plan.shifts[n + 1];
+    const until = next ? (indexOf.get(next.from) as number) : trellis.layers.length - 1;
+    const why = whyAtAll(own, shift, t, until, comesBack);
+    const here = whyHere(own, t, comesBack);
+    return {
+      ...shift,
+      reasons: [
+        ...(why ? [{ question: 'why' as const, ...why }] : []),
+        ...(here ? [{ question: 'why-here' as const, ...here }] : []),
+      ],
+    };
   });
   return { ...plan, shifts };
 }
 
-/** Why each extension, little finger and open string of a plan is there. */
-export function stepReasons(
-  context: Context,
-  trellis: HoldTrellis,
-  costs: Passes,
-  path: Path,
-  plan: Plan,
-): Plan {
-  const own = ownOf(context, trellis, path);
+/** Why the hand does not stay where it is: the teacher asks, the line goes on to where it cannot reach, or staying takes more. */
+function whyAtAll(own: Explained, shift: Shift, t: number, until: number, comesBack: boolean): Reason | null {
+  const { context, trellis, path } = own;
+  const { rules } = context.request;
+  const event = context.sounding[t + 1];
+  if (locksAt(context, event).some((lock) => lock.shift) || rules?.visit?.includes(shift.toPosition))
+    return { code: 'demand', data: { kind: 'asked' } };
+  const { hold } = trellis.layers[t].candidates[path[t]];
+  for (let at = t + 1; at <= until; at++)
+    if (!trellis.layers[at].candidates.some((other) => other.hold.position === hold.position))
+      return goesOn(context, context.sounding[at], hold.position);
+  const staying = stayingUntil(trellis, own.costs, path, t, until);
+  const lost = staying && lossBy(own, staying, comesBack, ['shifts']);
+  return (
+    lost && {
+      ...lost.found,
+      data: { kind: 'staying', ...placeOf(context.model, hold.position), ...lost.worse },
+    }
+  );
+}
+
+/** Why the hand shifts at this moment and at no other near it. */
+function whyHere(own: Explained, t: number, comesBack: boolean): Reason | null {
+  const { trellis, path } = own;
+  const other = withoutShift(trellis, own.costs, path, t);
+  if (!other) return { code: 'range', data: { kind: 'only-here' } };
+  const instead = nearestShift(trellis, other, t);
+  // Without any other shift it is no question of the moment.
+  if (instead === null) return null;
+  const [good, otherGood] = [momentsOf(own, path, t), momentsOf(own, other.path, instead)];
+  const better = good.filter((moment) => !otherGood.includes(moment));
+  if (nearer(own, other.path, t, instead)) better.push('nearer');
+  if (better.length > 0) {
+    const { finger } = touchAt(trellis, other.path, instead + 1);
+    const { at } = own.context.sounding[instead + 1];
+    return {
+      code: better[0] === 'nearer' ? 'travel' : better[0],
+      loss: lossOfCost(own, other, comesBack),
+      data: { kind: 'moment', good: better.slice(0, 2), other: { at, finger: fingerAt(finger) } },
+    };
+  }
+  const lost = lossBy(own, other, comesBack, ['shifts']);
+  return lost && { ...lost.found, data: { kind: 'elsewhere', ...lost.worse } };
+}
+
+/** The event before the shift of a way round that lies nearest to event t, where it makes one that the plan does not; null where it makes none. */
+function nearestShift(trellis: HoldTrellis, { path, first, last }: Detour, t: number): number | null {
+  let nearest: number | null = null;
+  for (let at = first; at < last; at++) {
+    if (touchAt(trellis, path, at).position === touchAt(trellis, path, at + 1).position) continue;
+    if (nearest === null || Math.abs(at - t) < Math.abs(nearest - t)) nearest = at;
+  }
+  return nearest;
+}
+
+/** What is good about shifting from event t to the next. */
+function momentsOf({ trellis, context }: Explained, path: Path, t: number): Moment[] {
+  const [from, to] = [touchAt(trellis, path, t), touchAt(trellis, path, t + 1)];
+  const { turn, onBeat, rest } = trellis.transitions[t];
+  const { start, end } = guideOf(context.pricing, from, to);
+  const list: (Moment | false)[] = [
+    (from.finger === 0 || rest) && 'during-open',
+    Math.abs(start - end) === 1 && 'semitone',
+    to.finger === 1 && 'first-finger',
+    turn && 'turning-point',
+    onBeat && 'on-the-beat',
+  ];
+  return list.filter((moment) => moment !== false);
+}
+
+/** A way is felt as shorter by a finger's breadth. */
+const NEARER_MM = 10;
+
+function nearer({ trellis, context, path }: Explained, other: Path, t: number, instead: number): boolean {
+  const { stops } = context.pricing;
+  const travel = (along: Path, at: number) => {
+    const { start, end } = guideOf(
+      context.pricing,
+      touchAt(trellis, along, at),
+      touchAt(trellis, along, at + 1),
+    );
+    return Math.abs(stops[end] - stops[start]);
+  };
+  return travel(other, instead) - travel(path, t) >= NEARER_MM;
+}
+
+function touchAt({ layers }: HoldTrellis, path: Path, t: number): Touch {
+  return layers[t].touchList[layers[t].touchOf[path[t]]];
+}
+
+/** What is lost by a way round, with the code of the first thing and the price; null where nothing is. */
+function lossBy(
+  own: Explained,
+  other: Detour,
+  comesBack: boolean,
+  leave: readonly Counted[] = [],
+): { readonly found: Pick<Reason, 'code' | 'loss'>; readonly worse: Worse } | null {
+  const { context, trellis, path } = own;
+  const mine = accountOf(context, trellis, path, other.first, other.last, comesBack);
+  const otherBack = comesBackAlike(context, trellis, other.path);
+  const theirs = accountOf(context, trellis, other.path, other.first, other.last, otherBack);
+  const worse = lossOf(mine, theirs, leave);
+  const loss = theirs.cost - mine.cost;
+  // What costs less argues for another plan, whatever it takes more of.
+  if (!worse || loss < 0) return null;
+  return { found: { code: worse.worse[0]?.what ?? worse.felt ?? '', loss }, worse };
+}
+
+function lossOfCost(own: Explained, { path, first, last }: Detour, comesBack: boolean): number {
+  const { context, trellis } = own;
+  const back = comesBackAlike(context, trellis, path);
+  return (
+    accountOf(context, trellis, path, first, last, back).cost -
+    accountOf(context, trellis, own.path, first, last, comesBack).cost
+  );
+}
+
+/** The plan with the reasons for what is special about how its notes are held. */
+export function stepReasons(own: Explained, plan: Plan): Plan {
+  const { context, trellis, path, costs } = own;
+  const comesBack = comesBackAlike(context, trellis, path);
   const steps = plan.steps.map((step, t) => {
-    const held = heldElement(step);
+    const held = heldElement(trellis.layers[t].candidates[path[t]]);
     if (!held) return step;
-    const other = withoutHold(trellis, costs, path, t, held.is);
-    const reasons = other ? lossBy(context, trellis, own, other, held.element) : [onlyWay(context, t, held)];
+    const { element, is } = held;
+    const other = withoutHold(trellis, costs, path, t, is);
+    if (!other) return { ...step, reasons: [onlyWay(context, t, held)] };
+    const lost = lossBy(own, other, comesBack);
+    const reasons = lost
+      ? [{ ...lost.found, data: { kind: 'without' as const, element, ...lost.worse } }]
+      : [];
     return { ...step, reasons };
   });
   return { ...plan, steps };
@@ -206,34 +194,19 @@ interface HeldElement {
   readonly is: (candidate: Candidate) => boolean;
 }
 
-function heldElement(step: Step): HeldElement | null {
-  if (step.extended) return { element: 'extension', is: ({ hold }) => hold.extended > 0 };
-  const plays = (finger: number) => step.stops.some((stop) => stop.finger === finger);
-  const holds =
-    (finger: number) =>
-    ({ hold }: Candidate) =>
-      hold.stops.some((stop) => stop.finger === finger);
-  if (plays(4)) return { element: 'little-finger', is: holds(4) };
-  return plays(0) ? { element: 'open-string', is: holds(0) } : null;
+function heldElement({ hold }: Candidate): HeldElement | null {
+  if (hold.extended > 0) return { element: 'extension', is: (other) => other.hold.extended > 0 };
+  if (hold.contracted > 0) return { element: 'contraction', is: (other) => other.hold.contracted > 0 };
+  const played = (finger: number, element: Element): HeldElement | null => {
+    const plays = ({ hold: { stops } }: Candidate) => stops.some((stop) => stop.finger === finger);
+    return hold.stops.some((stop) => stop.finger === finger) ? { element, is: plays } : null;
+  };
+  return played(4, 'little-finger') ?? played(0, 'open-string') ?? played(THUMB, 'thumb');
 }
 
-/** The first note that would have no place were the hand to stay: by the instrument and the hand, or by what was demanded. */
-function outOfReach(
-  context: Context,
-  trellis: HoldTrellis,
-  { hold: from }: Candidate,
-  first: number,
-  last: number,
-): Reason[] {
-  for (let t = first; t <= last; t++) {
-    if (trellis.layers[t].candidates.some(({ hold }) => hold.position === from.position)) continue;
-    return [noPlace(context, context.sounding[t], from.position)];
-  }
-  return [];
-}
-
-function noPlace(context: Context, event: SoundingEvent, position: number): Reason {
-  const data = { kind: 'no-place', at: event.at, ...placeOf(context.model, position) } as const;
+/** The note that the place the hand leaves does not have: by the instrument and the hand, or by what was demanded. */
+function goesOn(context: Context, event: SoundingEvent, position: number): Reason {
+  const data = { kind: 'goes-on', at: event.at, ...placeOf(context.model, position) } as const;
   if (withoutRules(context, event).some(({ hold }) => hold.position === position))
     return { code: 'demand', data };
   const there = context
@@ -242,7 +215,7 @@ function noPlace(context: Context, event: SoundingEvent, position: number): Reas
   // A finger that would have to leave its place and still not reach does not make the note one of the position.
   const belongs = there.filter((hold) => hold.extended === 0 || !beyondHand(context, hold));
   if (belongs.length === 0) return { code: 'range', data };
-  return { code: belongs.every((hold) => beyondHand(context, hold)) ? 'reach' : 'height', data };
+  return { code: belongs.every((hold) => beyondHand(context, hold)) ? 'stretch' : 'height', data };
 }
 
 /** The holds of an event that the rules take away, and those they leave. */

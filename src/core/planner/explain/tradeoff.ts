@@ -1,61 +1,18 @@
-import type { HandProfile } from '../../hand/profile';
 import { reachVerdict } from '../../hand/reach';
-import { chargeReturn, type Tally } from '../cost';
-import type { Element, Reason } from '../response';
-import type { Counted, Felt } from './codes';
-import type { Candidate, Context } from '../cost';
-import { tallyOf } from '../graph';
-import { TERM_NAMES, type TermName, type Touch } from '../cost';
-import type { Path } from '../graph';
-import type { HoldTrellis } from '../graph';
+import { COUNTED, type Counted, type Felt } from './codes';
+import { chargeReturn, type Candidate, type Context, type TermName, type Touch } from '../cost';
+import { TERM_NAMES } from '../cost';
+import { tallyOf, type HoldTrellis, type Path } from '../graph';
 
 /*
- * What one way of playing a stretch costs more than another, in things a teacher can count.
+ * What one way of playing a stretch takes more of than another, in things a teacher can count or a player feels.
  */
 
 /** A stretch of a path as it is charged and counted. */
 export interface Account {
   readonly cost: number;
-  readonly tally: Tally;
-  /** In the order of COUNTS. */
-  readonly counts: readonly number[];
-}
-
-/** One event of a stretch, as it is counted. */
-interface CountedEvent {
-  readonly candidate: Candidate;
-  readonly touch: Touch;
-  /** The event before it in the stretch. */
-  readonly before: Touch | undefined;
-  readonly hand: HandProfile;
-  /** Said once, of the first event of a stretch: the plan comes back another way than it went. */
-  readonly otherWayBack: boolean;
-}
-
-/** What can be counted, the most telling first. */
-const COUNTS: readonly { readonly what: Counted; readonly is: (event: CountedEvent) => boolean }[] = [
-  { what: 'shifts', is: shifted },
-  { what: 'extension', is: ({ candidate }) => candidate.hold.extended > 0 },
-  {
-    what: 'crossings',
-    is: ({ before, touch }) => before !== undefined && before.string !== touch.string,
-  },
-  { what: 'landing', is: (event) => shifted(event) && event.touch.finger !== 1 },
-  { what: 'fourth', is: ({ candidate }) => played(candidate, 4) },
-  { what: 'open', is: ({ candidate }) => played(candidate, 0) },
-  { what: 'return', is: ({ otherWayBack }) => otherWayBack },
-  {
-    what: 'reach',
-    is: ({ candidate: { widest }, hand }) => widest !== null && reachVerdict(hand, widest.share) !== 'easy',
-  },
-];
-
-function shifted({ before, touch }: CountedEvent): boolean {
-  return before !== undefined && before.position !== touch.position;
-}
-
-function played({ hold }: Candidate, finger: number): boolean {
-  return hold.stops.some((stop) => stop.finger === finger);
+  readonly terms: ReadonlyMap<TermName, number>;
+  readonly counts: Readonly<Record<Counted, number>>;
 }
 
 /**
@@ -71,53 +28,76 @@ export function accountOf(
   comesBack: boolean,
 ): Account {
   const tally = tallyOf(context, trellis, path, first, last);
-  const back = chargeReturn(context, comesBack, tally);
-  const { hand } = context.pricing;
-  const counts = COUNTS.map(() => 0);
-  let before: Touch | undefined;
+  chargeReturn(context, comesBack, tally);
+  const counts = { shifts: 0, extension: 0, stretch: 0, crossings: 0, fourth: 0, slides: 0 };
+  let before: { readonly touch: Touch; readonly candidate: Candidate } | undefined;
   for (let t = first; t <= last; t++) {
     const layer = trellis.layers[t];
     const [candidate, touch] = [layer.candidates[path[t]], layer.touchList[layer.touchOf[path[t]]]];
-    const event = { candidate, touch, before, hand, otherWayBack: t === first && back > 0 };
-    for (let at = 0; at < COUNTS.length; at++) if (COUNTS[at].is(event)) counts[at]++;
-    before = touch;
+    const { hold, widest } = candidate;
+    const moved = before && before.touch.position !== touch.position;
+    if (moved) counts.shifts++;
+    if (hold.extended > 0) counts.extension++;
+    if (widest && reachVerdict(context.pricing.hand, widest.share) !== 'easy') counts.stretch++;
+    if (before && before.touch.string !== touch.string) counts.crossings++;
+    if (hold.stops.some(({ finger }) => finger === 4)) counts.fourth++;
+    if (before && !moved && slid(before.touch, touch)) counts.slides++;
+    before = { touch, candidate };
   }
-  return { cost: tally.reduce((sum, part) => sum + part, 0), tally, counts };
+  return {
+    cost: tally.reduce((sum, part) => sum + part, 0),
+    terms: new Map(TERM_NAMES.map((name, at) => [name, tally[at]])),
+    counts,
+  };
+}
+
+/** True where the playing finger goes on to another stop of its string while the hand stays. */
+function slid(from: Touch, to: Touch): boolean {
+  return (
+    from.finger > 0 &&
+    from.finger === to.finger &&
+    from.leadString === to.leadString &&
+    from.semitones !== to.semitones
+  );
 }
 
 /** What is felt where a term grew while nothing countable did. */
 const FELT_BY: Readonly<Partial<Record<TermName, Felt>>> = {
-  shift: 'travel',
-  landing: 'landings',
   height: 'height',
   colour: 'colour',
-  displace: 'slides',
   frame: 'frame',
   reach: 'reach',
 };
-
-/** What a felt loss is called where reasons are told apart by a code. */
-const FELT_CODES: Readonly<Partial<Record<Felt, string>>> = { landings: 'landing', slides: 'frame' };
+/** A term must grow by so much to be felt: a tenth of a shift's bare price. */
+const FELT_FROM = 0.1;
 
 /** Things told at once. */
 const MOST_TOLD = 3;
 
-/** What gets worse by another way; what can be counted before what is only felt. */
-export function tradeOff(own: Account, other: Account, element: Element): Reason[] {
-  const loss = other.cost - own.cost;
-  const worse = COUNTS.map(({ what }, at) => ({ what, more: other.counts[at] - own.counts[at] }))
-    .filter(({ more }) => more > 0)
-    .slice(0, MOST_TOLD);
-  const felt = worse.length > 0 ? undefined : grownTerm(own, other);
-  const code = worse[0]?.what ?? (felt && (FELT_CODES[felt] ?? felt)) ?? 'taste';
-  return [{ code, loss, data: { kind: 'without', element, worse, ...(felt ? { felt } : {}) } }];
+export interface Worse {
+  readonly worse: readonly { readonly what: Counted; readonly more: number }[];
+  readonly felt?: Felt;
 }
 
-/** The term that grew most, where one did to speak of. */
+/**
+ * What the other way takes more of: what can be counted before what is only felt; null where nothing is lost by it.
+ * @param leave what is not told
+ */
+export function lossOf(own: Account, other: Account, leave: readonly Counted[] = []): Worse | null {
+  const worse = COUNTED.filter((what) => !leave.includes(what))
+    .map((what) => ({ what, more: other.counts[what] - own.counts[what] }))
+    .filter(({ more }) => more > 0)
+    .slice(0, MOST_TOLD);
+  if (worse.length > 0) return { worse };
+  const felt = grownTerm(own, other);
+  return felt ? { worse, felt } : null;
+}
+
+/** The term that grew most, where one did to be felt. */
 function grownTerm(own: Account, other: Account): Felt | undefined {
-  const grown = TERM_NAMES.map((name, at) => ({
-    felt: FELT_BY[name],
-    more: other.tally[at] - own.tally[at],
+  const grown = (Object.entries(FELT_BY) as [TermName, Felt][]).map(([name, felt]) => ({
+    felt,
+    more: (other.terms.get(name) ?? 0) - (own.terms.get(name) ?? 0),
   }));
-  return grown.filter(({ felt, more }) => felt && more > 0.01).sort((a, b) => b.more - a.more)[0]?.felt;
+  return grown.filter(({ more }) => more > FELT_FROM).sort((a, b) => b.more - a.more)[0]?.felt;
 }

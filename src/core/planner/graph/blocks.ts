@@ -65,6 +65,7 @@ function staysBetween(
   transition: PricedTransition,
 ): Pick<Block, 'stayStart' | 'stayTo' | 'stayCost'> {
   const stayStart = new Int32Array(from.nodes + 1);
+  if (transition.mustShift) return { stayStart, stayTo: new Int32Array(0), stayCost: new Float64Array(0) };
   const room = countStays(from, to);
   const stayTo = new Int32Array(room);
   const stayCost = new Float64Array(room);

@@ -19,7 +19,8 @@ const MOST_ABOVE = 12;
 const THUMB_ABOVE = 7;
 
 /** Holds of an event that the demands and locks leave; a spread beyond the hand stands only where locked. */
-export function candidatesFor(context: Context, event: SoundingEvent, locks: readonly Lock[]): Candidate[] {
+export function candidatesFor(context: Context, event: SoundingEvent, wanted: readonly Lock[]): Candidate[] {
+  const locks = heldLocks(wanted);
   const rules = context.request.rules ?? {};
   const never = forbidden(context, event).flatMap((one) => ('shift' in one ? [] : [one]));
   const { setup, model, pricing } = context;
@@ -69,6 +70,13 @@ function neighbouringFingers(hold: Hold): boolean {
 /** What must not be at an event. */
 export function forbidden(context: Context, event: SoundingEvent): Forbidding[] {
   return (context.request.rules?.never ?? []).filter((one) => one.at === event.at);
+}
+
+/** What an event's locks say of how it is held; that the hand moves there says nothing of it. */
+function heldLocks(locks: readonly Lock[]): readonly Lock[] {
+  return locks.filter(
+    ({ finger, string, position }) => finger !== undefined || string !== undefined || position !== undefined,
+  );
 }
 
 export function locksAt(context: Context, event: SoundingEvent): Lock[] {

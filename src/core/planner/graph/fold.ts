@@ -8,11 +8,14 @@ import { width, type Lattice } from './lattice';
  * it costs, then its late one, joined to it by steps that cost nothing.
  */
 
+/** A step of a lattice: from a node of event t to one of the next, both counted from their event's first. */
+export type LatticeStep = readonly [t: number, from: number, to: number];
+
 export interface Fold extends Lattice {
   /** The path of the lattice that a path of the fold stands for. */
   unfold(path: ArrayLike<number>): Int32Array;
-  /** Places in the order of the events laid in the order of the fold. */
-  fold(places: Int32Array): Int32Array;
+  /** The steps of the lattice that the step from node u of place at - 1 to node v of place at stands for; none between the halves of a pair. */
+  behind(at: number, u: number, v: number): readonly LatticeStep[];
 }
 
 /** Nodes of an event and its mirror image that are one way of playing, side by side; both counted from their event's first. */
@@ -21,7 +24,7 @@ interface Pairs {
   readonly late: readonly number[];
 }
 
-/** Says whether nodes of two events that lie in the same place are the same way of playing, once on the way out and once on the way back. */
+/** Says whether nodes of two events are the same way of playing, once on the way out and once on the way back. */
 export type Alike = (t: number, node: number, late: number, back: number) => boolean;
 
 /** Order of events in the fold of n: 0, n-1, 1, n-2, … with the turning note last where there is one. */
@@ -49,12 +52,10 @@ export function foldLattice(lattice: Lattice, alike: Alike): Fold | null {
     if (at > 0) stepsAt[at] = stepsAt[at - 1] + own(order[at - 1]).length * own(t).length;
   });
   const cost = new Float64Array(first[n]);
-  const place = new Int32Array(first[n]);
   const steps = new Float64Array(stepsAt[n - 1]);
   order.forEach((t, at) => {
     own(t).forEach((node, pair) => {
       cost[first[at] + pair] = lattice.cost[lattice.first[t] + node];
-      place[first[at] + pair] = lattice.place[lattice.first[t] + node];
     });
     if (at === 0) return;
     if (at % 2 === 1) join(steps, stepsAt[at - 1], turnCosts(lattice, pairsOfEvent(t), order[at - 1], t));
@@ -63,7 +64,6 @@ export function foldLattice(lattice: Lattice, alike: Alike): Fold | null {
   return {
     first,
     cost,
-    place,
     steps,
     stepsAt,
     unfold: (path) => {
@@ -71,17 +71,24 @@ export function foldLattice(lattice: Lattice, alike: Alike): Fold | null {
       order.forEach((t, at) => (whole[t] = own(t)[path[at]]));
       return whole;
     },
-    fold: (places) => order.map((t) => places[t]),
+    behind: (at, u, v) => {
+      const [was, t] = [order[at - 1], order[at]];
+      if (at % 2 === 1) return t === was + 1 ? [[was, own(was)[u], own(t)[v]]] : [];
+      const [from, to] = [pairsOfEvent(t - 1), pairsOfEvent(t)];
+      return [
+        [t - 1, from.early[u], to.early[v]],
+        [n - 1 - t, to.late[v], from.late[u]],
+      ];
+    },
   };
 }
 
 function pairsOf(lattice: Lattice, t: number, late: number, alike: Alike): Pairs {
-  const { first, place } = lattice;
   const pairs = { early: [] as number[], late: [] as number[] };
   for (let node = 0; node < width(lattice, t); node++) {
     for (let back = 0; back < width(lattice, late); back++) {
       const same = t === late ? node === back : alike(t, node, late, back);
-      if (!same || place[first[t] + node] !== place[first[late] + back]) continue;
+      if (!same) continue;
       pairs.early.push(node);
       pairs.late.push(back);
     }

@@ -1,9 +1,10 @@
 /** All that could be played, as a trellis: a layer of candidates an event, a block of priced steps between two layers. */
 export { buildTrellis, type HoldTrellis } from './build';
-export { beyondHand, candidatesFor, takesOctave } from './candidates';
-export { foldLattice, type Alike } from './fold';
+export { beyondHand, candidatesFor, locksAt, takesOctave } from './candidates';
+export { foldLattice, type Alike, type Fold } from './fold';
 export { width, type Lattice } from './lattice';
 export { chargeEvent, tallyOf, type Terms } from './pathcost';
-export { positionAllowed } from './rules';
+export { holdAllowed, positionAllowed } from './rules';
+export { masked, type Mask } from './mask';
 export { moveCost, placeAt, stepCost, type Block, type Layer, type Path, type Trellis } from './trellis';
-export { alikeIn, comesBackAlike } from './wayback';
+export { alikeIn, comesBackAlike, sameBackIn } from './wayback';

@@ -1,6 +1,6 @@
 /*
- * What is left of a trellis near its cheapest path: few nodes an event, and the cost of every step between them written out. The search
- * for different plans goes over it again and again, so it is laid out flat.
+ * What is left of a trellis near its cheapest path: few nodes an event, and the cost of every step between them written out. It is
+ * laid out flat, since searches go over it again and again.
  */
 
 export interface Lattice {
@@ -8,8 +8,6 @@ export interface Lattice {
   readonly first: Int32Array;
   /** What a node costs for being played; at the opening also for setting the hand. */
   readonly cost: Float64Array;
-  /** Where a node lies, by which plans are told apart. */
-  readonly place: Int32Array;
   /** Cost from node u of event t to node v of the next, both counted from their first, at [stepsAt[t] + u * nodes of t + 1 + v]; Infinity where there is none. */
   readonly steps: Float64Array;
   readonly stepsAt: Int32Array;

@@ -1,6 +1,6 @@
 import type { MusicEvent } from '../../material/events';
 import { midiOf } from '../../pitch/pitch';
-import { forbidden } from './candidates';
+import { forbidden, locksAt } from './candidates';
 import { acrossCost } from '../cost';
 import type { Context } from '../cost';
 import { SHIFT_EASES, shiftShare, type Transition, type PricedTransition } from '../cost';
@@ -28,11 +28,12 @@ export function transitionsOf(context: Context): PricedTransition[] {
     const onBeat = Number.isInteger(onsets[event.at]);
     const rest = hasRest(events, before.at, event.at);
     const noShift = forbidden(context, event).some((one) => 'shift' in one);
-    const tag = `${beats}${semitone}${turn}${onBeat}${rest}${noShift}`;
+    const mustShift = locksAt(context, event).some(({ shift }) => shift);
+    const tag = `${beats}${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}`;
     let transition = known.get(tag);
     if (!transition) {
       const haste = hasteFor(Math.max(0.01, beats * context.secondsPerBeat));
-      transition = priced(context, { haste, semitone, turn, onBeat, rest, noShift }, known.size);
+      transition = priced(context, { haste, semitone, turn, onBeat, rest, noShift, mustShift }, known.size);
       known.set(tag, transition);
     }
     return transition;
@@ -41,12 +42,11 @@ export function transitionsOf(context: Context): PricedTransition[] {
 
 function priced({ pricing, setup }: Context, transition: Transition, number: number): PricedTransition {
   const { weights } = pricing;
-  const { haste, semitone, turn, onBeat, rest, noShift } = transition;
   const shares = new Float64Array(SHIFT_EASES);
   for (let ease = 0; ease < SHIFT_EASES; ease++) shares[ease] = shiftShare(weights, ease, transition);
   const across = new Float64Array(setup.strings.length);
   for (let apart = 0; apart < across.length; apart++) across[apart] = acrossCost(weights, apart, transition);
-  return { haste, semitone, turn, onBeat, rest, noShift, number, shares, across };
+  return { ...transition, number, shares, across };
 }
 
 function hasRest(events: readonly MusicEvent[], from: number, to: number): boolean {

@@ -1,3 +1,4 @@
+import { midiOf } from '../../pitch/pitch';
 import { sameFrame } from '../cost';
 import type { Alike } from './fold';
 import type { Context } from '../cost';
@@ -14,12 +15,24 @@ import type { HoldTrellis } from './build';
 export function alikeIn(trellis: HoldTrellis): Alike {
   const { layers } = trellis;
   return (t, node, late, back) => {
+    const place = placeAt(trellis, t, node);
+    if (place !== placeAt(trellis, late, back)) return false;
     const [out, home] = [layers[t].candidates[node].hold, layers[late].candidates[back].hold];
-    if (out === home || placeAt(trellis, t, node) >= OPEN_PLACE) return true;
+    if (out === home || place >= OPEN_PLACE) return true;
     return out.stops.every((stop, at) => {
       const other = home.stops[at];
       return stop.semitones !== other.semitones || (stop.finger === other.finger && sameFrame(out, home));
     });
+  };
+}
+
+/** What a teacher asks for who wants it down as up: the same string and finger wherever the same pitch comes back. */
+export function sameBackIn({ layers }: HoldTrellis, { sounding }: Context): Alike {
+  const pitches = sounding.map((event) => event.pitches.map(midiOf).join());
+  return (t, node, late, back) => {
+    if (pitches[t] !== pitches[late]) return true;
+    const [out, home] = [layers[t].candidates[node].hold.stops, layers[late].candidates[back].hold.stops];
+    return out.every(({ string, finger }, at) => string === home[at].string && finger === home[at].finger);
   };
 }
 
@@ -28,10 +41,6 @@ export function comesBackAlike(context: Context, trellis: HoldTrellis, path: Pat
   if (!context.music.returns) return true;
   const alike = alikeIn(trellis);
   for (let t = 0, late = path.length - 1; t < late; t++, late--)
-    if (
-      placeAt(trellis, t, path[t]) !== placeAt(trellis, late, path[late]) ||
-      !alike(t, path[t], late, path[late])
-    )
-      return false;
+    if (!alike(t, path[t], late, path[late])) return false;
   return true;
 }

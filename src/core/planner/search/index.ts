@@ -1,4 +1,5 @@
-/** The cheapest paths through a trellis, exactly: passes over it, bounds, and the k best that differ. */
+/** The cheapest paths through a trellis, exactly: passes over it, what is left near the best, and the best that is as wanted. */
+export { cheapestPath, type Counted, type Found, type Wanted } from './cheapest';
 export { fightingEvents } from './conflict';
-export { differentPaths, type Found, type Wanted } from './kbest';
 export { leastCost, passesOver, type Passes } from './passes';
+export { nodeAfter, nodeBefore } from './trace';

@@ -13,7 +13,7 @@ export function labelStore() {
   let room = FIRST_ROOM;
   let whole = new Int32Array(room * 3);
   let costs = new Float64Array(room * 2);
-  let oweds = new Float64Array(room);
+  let states = new Float64Array(room);
   const heap: number[] = [];
   let count = 0;
 
@@ -26,7 +26,7 @@ export function labelStore() {
     room *= 2;
     whole = widened(whole, new Int32Array(room * 3));
     costs = widened(costs, new Float64Array(room * 2));
-    oweds = widened(oweds, new Float64Array(room));
+    states = widened(states, new Float64Array(room));
   }
 
   return {
@@ -34,19 +34,19 @@ export function labelStore() {
     waiting: () => heap.length > 0,
     t: (label: number) => whole[3 * label],
     node: (label: number) => whole[3 * label + 1],
-    owed: (label: number) => oweds[label],
+    state: (label: number) => states[label],
     /** Cost paid up to the label's node, that node's own left out. */
     spent: (label: number) => costs[2 * label],
     /** Least total of any whole path through the label. */
     least: (label: number) => costs[2 * label + 1],
 
-    push(t: number, node: number, owed: number, spent: number, least: number, parent: number) {
+    push(t: number, node: number, state: number, spent: number, least: number, parent: number) {
       if (count === room) grow();
       const label = count++;
       whole[3 * label] = t;
       whole[3 * label + 1] = node;
       whole[3 * label + 2] = parent;
-      oweds[label] = owed;
+      states[label] = state;
       costs[2 * label] = spent;
       costs[2 * label + 1] = least;
       let at = heap.length;

@@ -23,15 +23,13 @@ export function prune(trellis: Trellis, { first: whole, forward, backward }: Pas
   }
   const nodes = Int32Array.from(kept);
   const cost = new Float64Array(nodes.length);
-  const place = new Int32Array(nodes.length);
   layers.forEach((layer, t) => {
     for (let at = first[t]; at < first[t + 1]; at++) {
       const node = nodes[at];
       cost[at] = layer.cost[node] + (t === 0 ? layer.entry[node] : 0);
-      place[at] = layer.place[layer.touchOf[node]];
     }
   });
-  return { first, nodes, cost, place, ...stepsBetween(trellis, first, nodes) };
+  return { first, nodes, cost, ...stepsBetween(trellis, first, nodes) };
 }
 
 function stepsBetween(

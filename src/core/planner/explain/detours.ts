@@ -1,0 +1,126 @@
+import type { HoldTrellis, Path } from '../graph';
+import type { Candidate } from '../cost';
+import { nodeAfter, nodeBefore, type Passes } from '../search';
+
+/*
+ * The cheapest ways round something in a plan: another stretch of path that leaves the plan's own and comes back to it.
+ */
+
+export interface Detour {
+  /** First and last event where the two are one again, or the ends of the piece. */
+  readonly first: number;
+  readonly last: number;
+  readonly path: Path;
+}
+
+/** The cheapest way of all that reaches event t + 1 without a move of the hand; null where none does. */
+export function withoutShift(trellis: HoldTrellis, costs: Passes, own: Path, t: number): Detour | null {
+  const { first, forward, backward } = costs;
+  const { stayStart, stayTo, stayCost } = trellis.blocks[t];
+  const { nodes, cost: played } = trellis.layers[t];
+  let least = Infinity;
+  let [best, to] = [-1, -1];
+  for (let from = 0; from < nodes; from++) {
+    const spent = forward[first[t] + from] + played[from];
+    for (let stay = stayStart[from]; stay < stayStart[from + 1]; stay++) {
+      const cost = spent + stayCost[stay] + backward[first[t + 1] + stayTo[stay]];
+      if (cost >= least) continue;
+      least = cost;
+      [best, to] = [from, stayTo[stay]];
+    }
+  }
+  return best < 0 ? null : detour(trellis, costs, own, [t, best], [t + 1, to]);
+}
+
+/** The cheapest way on whose event t is held otherwise; null where there is none. */
+export function withoutHold(
+  trellis: HoldTrellis,
+  costs: Passes,
+  own: Path,
+  t: number,
+  is: (candidate: Candidate) => boolean,
+): Detour | null {
+  const { first, forward, backward } = costs;
+  const layer = trellis.layers[t];
+  let least = Infinity;
+  let best = -1;
+  for (let node = 0; node < layer.nodes; node++) {
+    const cost = forward[first[t] + node] + backward[first[t] + node];
+    if (cost < least && !is(layer.candidates[node])) {
+      least = cost;
+      best = node;
+    }
+  }
+  return best < 0 ? null : detour(trellis, costs, own, [t, best], [t, best]);
+}
+
+/** The cheapest way on from the plan's own event t whose hand stays where it is up to event `until`; null where there is none. */
+export function stayingUntil(
+  trellis: HoldTrellis,
+  costs: Passes,
+  own: Path,
+  t: number,
+  until: number,
+): Detour | null {
+  const { layers, blocks } = trellis;
+  const path = own.slice();
+  /** Least cost of each node of the event looked at, own cost left out, and where it was come from, event by event. */
+  let spent = new Map([[own[t], 0]]);
+  const cameFrom: Map<number, number>[] = [];
+  for (let at = t; at < until; at++) {
+    const { stayStart, stayTo, stayCost } = blocks[at];
+    const [next, origin] = [new Map<number, number>(), new Map<number, number>()];
+    for (const [from, paid] of spent)
+      for (let stay = stayStart[from]; stay < stayStart[from + 1]; stay++) {
+        const cost = paid + layers[at].cost[from] + stayCost[stay];
+        if (cost >= (next.get(stayTo[stay]) ?? Infinity)) continue;
+        next.set(stayTo[stay], cost);
+        origin.set(stayTo[stay], from);
+      }
+    spent = next;
+    cameFrom.push(origin);
+  }
+  let least = Infinity;
+  let end = -1;
+  for (const [node, paid] of spent) {
+    const cost = paid + costs.backward[costs.first[until] + node];
+    if (cost >= least) continue;
+    least = cost;
+    end = node;
+  }
+  if (end < 0) return null;
+  for (let at = until, node = end; at > t; at--) {
+    path[at] = node;
+    node = cameFrom[at - t - 1].get(node) ?? 0;
+  }
+  return { first: t, ...onward(trellis, costs, own, path, until) };
+}
+
+type Point = readonly [t: number, node: number];
+
+/** From two points of a way, back and onward by the cheapest steps until it is on the plan's own path again. */
+function detour(trellis: HoldTrellis, costs: Passes, own: Path, start: Point, end: Point): Detour {
+  const path = own.slice();
+  [path[start[0]], path[end[0]]] = [start[1], end[1]];
+  let first = start[0];
+  while (first > 0 && path[first] !== own[first]) {
+    path[first - 1] = nodeBefore(trellis, costs, first, path[first]);
+    first--;
+  }
+  return { first, ...onward(trellis, costs, own, path, end[0]) };
+}
+
+function onward(
+  trellis: HoldTrellis,
+  costs: Passes,
+  own: Path,
+  path: Path,
+  from: number,
+): Pick<Detour, 'last' | 'path'> {
+  let last = from;
+  while (last + 1 < path.length && path[last] !== own[last]) {
+    path[last + 1] = nodeAfter(trellis, costs, last, path[last]);
+    last++;
+  }
+  return { last, path };
+}

@@ -1,0 +1,68 @@
+import type { Music } from '../material/events';
+import { contextFor, type Context, type Weights } from './cost';
+import { alikeIn, buildTrellis, sameBackIn, type HoldTrellis, type Path } from './graph';
+import type { PlanRequest } from './request';
+import { cheapestPath, passesOver, type Counted, type Passes, type Wanted } from './search';
+
+/*
+ * A request laid out for the search, and the best plan in it.
+ */
+
+export interface Searched {
+  readonly context: Context;
+  readonly trellis: HoldTrellis;
+  /** Null where some note has no place at all. */
+  readonly costs: Passes | null;
+}
+
+export function searchedFor(request: PlanRequest, music: Music, weights: Weights): Searched {
+  const context = contextFor(request, music, weights);
+  return withCosts(context, buildTrellis(context));
+}
+
+/** A trellis with its costs worked out. */
+export function withCosts(context: Context, trellis: HoldTrellis): Searched {
+  const whole = trellis.layers.every(({ nodes }) => nodes > 0);
+  return { context, trellis, costs: whole ? passesOver(trellis) : null };
+}
+
+/** The best path of a request; null where the demands leave none. */
+export function bestPath({ context, trellis, costs }: Searched): Path | null {
+  return costs && (cheapestPath(trellis, wantedOf(context, trellis), costs)?.path ?? null);
+}
+
+/** What is asked of the whole path. */
+function wantedOf(context: Context, trellis: HoldTrellis): Wanted {
+  const { request, music, pricing } = context;
+  const sameBack = request.rules?.sameBack ?? false;
+  return {
+    ...(music.returns
+      ? {
+          back: {
+            otherWay: pricing.weights.otherWayBack,
+            alike: alikeIn(trellis),
+            ...(sameBack ? { only: sameBackIn(trellis, context) } : {}),
+          },
+        }
+      : {}),
+    counted: countedOf(context, trellis),
+  };
+}
+
+function countedOf({ request, model }: Context, { layers }: HoldTrellis): Counted | undefined {
+  const { mostShifts = Infinity, visit = [] } = request.rules ?? {};
+  if (mostShifts === Infinity && visit.length === 0) return undefined;
+  const holdAt = (t: number, node: number) => layers[t].candidates[node].hold;
+  return {
+    most: mostShifts,
+    visits: visit.length,
+    isShift: (t, from, to) => holdAt(t, from).position !== holdAt(t + 1, to).position,
+    visited: (t, from, to) => {
+      const [a, b] = [holdAt(t, from), holdAt(t + 1, to)];
+      const stopped = [a, b].every(({ stops }) => stops.every(({ finger }) => finger > 0));
+      if (!stopped || a.position !== b.position) return 0;
+      const label = model.label(a.position);
+      return visit.reduce<number>((bits, wanted, at) => (wanted === label ? bits | (1 << at) : bits), 0);
+    },
+  };
+}

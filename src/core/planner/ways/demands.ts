@@ -1,0 +1,179 @@
+import type { PositionNumber } from '../../hand/hold';
+import { positionOrder, positionsOf } from '../../hand/positions';
+import { INSTRUMENTS, type School } from '../../instrument/instruments';
+import type { Context } from '../cost';
+import { holdAllowed, type HoldTrellis, type Mask } from '../graph';
+import type { PlanRequest, PositionRule, Rules } from '../request';
+import type { Demand, Plan, WayName } from '../response';
+
+/*
+ * What a teacher asks after the best plan: and without open strings? low down? all on one string? Each question is one more demand, a piece of a
+ * request.
+ */
+
+/** One more demand that may make another way. */
+export interface Asked {
+  readonly way: WayName;
+  readonly demand: Demand;
+  /** How it is laid on the trellis of the request; undefined where the request has to be laid out anew. */
+  readonly mask?: Mask;
+}
+
+/** A request with one more demand, as the contract says: words, positions and strings replace what was there; locks and what is forbidden are added. */
+export function withDemand(request: PlanRequest, { rules, school }: Demand): PlanRequest {
+  const own = request.rules ?? {};
+  const never = [...(own.never ?? []), ...(rules?.never ?? [])];
+  return {
+    ...request,
+    ...(school ? { school } : {}),
+    rules: { ...own, ...rules, ...(never.length > 0 ? { never } : {}) },
+  };
+}
+
+/** A plan below such a position stays low. */
+const LOW: readonly number[] = [1, 2, 3];
+/** A plan with no more shifts than this may be asked to make one of them elsewhere. */
+const MOVABLE = 3;
+
+/** The demands worth asking after a plan: each would change it. */
+export function demandsAfter(
+  context: Context,
+  trellis: HoldTrellis,
+  best: Plan,
+  comesBack: boolean,
+): Asked[] {
+  const { request } = context;
+  const rules = request.rules ?? {};
+  const stops = best.steps.flatMap((step) => step.stops);
+  const plays = (finger: number) => stops.some((stop) => stop.finger === finger);
+  const asked: (Asked | false)[] = [
+    free(rules.openStrings, 'avoid') &&
+      plays(0) &&
+      byHolds(context, { code: 'no-open-string' }, { openStrings: 'never' }),
+    free(rules.openStrings) && {
+      way: { code: 'more-open-strings' },
+      demand: { rules: { openStrings: 'prefer' } },
+      mask: {},
+    },
+    free(rules.fourthFinger, 'avoid', 'no-shift') &&
+      plays(4) &&
+      byHolds(context, { code: 'no-little-finger' }, { fourthFinger: 'never' }),
+    free(rules.fourthFinger) &&
+      plays(0) && {
+        way: { code: 'little-finger' },
+        demand: { rules: { fourthFinger: 'prefer' } },
+        mask: {},
+      },
+    free(rules.fourthFinger, 'avoid') &&
+      best.shifts.some(({ fromFinger, toFinger }) => fromFinger === 4 || toFinger === 4) && {
+        way: { code: 'no-little-shifts' },
+        demand: { rules: { fourthFinger: 'no-shift' } },
+        mask: { noFourthShift: true },
+      },
+    free(rules.extensions, 'avoid') &&
+      best.steps.some(({ extended }) => extended) &&
+      byHolds(context, { code: 'no-extension' }, { extensions: 'never' }),
+    !comesBack &&
+      !rules.sameBack && { way: { code: 'same-back' }, demand: { rules: { sameBack: true } }, mask: {} },
+    ...lowDown(context, best),
+    ...inOnePosition(context, trellis, best),
+    ...onOneString(context, best),
+    best.shifts.length > 0 &&
+      (rules.mostShifts ?? Infinity) >= best.shifts.length && {
+        way: { code: best.shifts.length === 1 ? 'no-shift' : 'fewer-shifts' },
+        demand: { rules: { mostShifts: best.shifts.length - 1 } },
+        mask: {},
+      },
+    ...elsewhere(context, best),
+    ...otherSchools(request),
+  ];
+  return asked.filter((one) => one !== false);
+}
+
+/** True where a rule is at its default, or at a word that the demand only makes stricter. */
+function free(rule: string | undefined, ...milder: string[]): boolean {
+  return rule === undefined || rule === 'free' || milder.includes(rule);
+}
+
+/** A demand on how each note is held. */
+function byHolds(context: Context, way: WayName, more: Rules): Asked {
+  const { setup, model, request } = context;
+  const rules = { ...request.rules, ...more };
+  return {
+    way,
+    demand: { rules: more },
+    mask: { allows: ({ hold }) => holdAllowed(setup, model, rules, hold) },
+  };
+}
+
+/** Up to first, second or third position, where the plan goes above that. */
+function lowDown(context: Context, best: Plan): Asked[] {
+  const { positions } = context.request.rules ?? {};
+  const highest = Math.max(...best.steps.map(({ position }) => positionOrder(position)));
+  return LOW.filter((to) => to < highest).flatMap((to) => {
+    const rule = upTo(positions, to);
+    return rule ? [byHolds(context, { code: 'low', position: to }, { positions: rule })] : [];
+  });
+}
+
+/** A rule on positions cut off above some position; null where nothing is left. */
+function upTo(rule: PositionRule | undefined, to: number): PositionRule | null {
+  if (rule && 'only' in rule) {
+    const only = rule.only.filter((position) => positionOrder(position) <= to);
+    return only.length > 0 ? { only } : null;
+  }
+  const from = rule?.from ?? 0.5;
+  return from <= to ? { from, to } : null;
+}
+
+/** Each position that has all the notes. */
+function inOnePosition({ request, ...rest }: Context, { layers }: HoldTrellis, best: Plan): Asked[] {
+  const context = { request, ...rest };
+  const there = new Set<PositionNumber>();
+  for (let position = 0; position < context.model.positionCount; position++)
+    if (layers.every(({ touchesAt }) => touchesAt[position])) there.add(context.model.label(position));
+  return positionsOf(context.setup, request.school)
+    .filter((position) => position !== 'thumb' && there.has(position))
+    .filter((position) => best.steps.some((step) => step.position !== position))
+    .map((position) =>
+      byHolds(context, { code: 'in-position', position }, { positions: { only: [position] } }),
+    );
+}
+
+/** Each string that has all the notes. What lies high on it was not looked at for the best plan, so it is laid out anew. */
+function onOneString({ setup, sounding, request }: Context, best: Plan): Asked[] {
+  const used = new Set(best.steps.flatMap(({ stops }) => stops.map(({ string }) => string)));
+  if (used.size < 2 || sounding.some(({ pitches }) => pitches.length > 1)) return [];
+  const midis = best.steps.flatMap(({ stops }) =>
+    stops.map(({ string, semitones }) => semitones + midiOfString(setup, string)),
+  );
+  const [low, high] = [Math.min(...midis), Math.max(...midis)];
+  return setup.strings
+    .filter(({ midi }) => low >= midi && high <= midi + setup.reachSemitones)
+    .filter(({ name }) => !request.rules?.strings || request.rules.strings.includes(name))
+    .map(({ name }) => ({
+      way: { code: 'on-string', string: name },
+      demand: { rules: { strings: [name] } },
+    }));
+}
+
+function midiOfString({ strings }: Context['setup'], name: string): number {
+  return strings.find((string) => string.name === name)?.midi ?? 0;
+}
+
+/** Where there are few shifts, each of them at another place. */
+function elsewhere({ sounding }: Context, best: Plan): Asked[] {
+  if (best.shifts.length > MOVABLE) return [];
+  return best.shifts.map(({ to }) => ({
+    way: { code: 'shift-elsewhere', at: to },
+    demand: { rules: { never: [{ at: to, shift: true }] } },
+    mask: { noShiftTo: sounding.findIndex(({ at }) => at === to) },
+  }));
+}
+
+function otherSchools({ instrument, school }: PlanRequest): Asked[] {
+  const { schools } = INSTRUMENTS[instrument];
+  return (schools as readonly School[])
+    .filter((other) => other !== (school ?? schools[0]))
+    .map((other) => ({ way: { code: 'school', school: other }, demand: { school: other } }));
+}

@@ -1,0 +1,151 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import fc from 'fast-check';
+import {
+  changesBetween,
+  midiOf,
+  parsePitch,
+  plan,
+  withDemand,
+  type Plan,
+  type PlanRequest,
+} from '../../../src/core';
+import { requestIssues } from '../../../src/core';
+import { wayWords } from '../../../src/wording/ways';
+import { speechOf } from '../../../src/wording/plans';
+import { someRequest } from '../requests';
+
+const fingering = ({ steps }: Plan) =>
+  steps.map(({ stops }) => stops.map(({ string, finger }) => string + finger).join('+')).join(' ');
+
+test('each way, its demand put into the request, is the best plan of that request', () => {
+  const seen = new Map<string, number>();
+  fc.assert(
+    fc.property(someRequest, (request) => {
+      const asked = { ...request, alternatives: 6, explain: 'nothing' as const };
+      const { plans } = plan(asked);
+      for (const way of plans.slice(1)) {
+        assert.ok(way.way && way.demand);
+        const demanded: PlanRequest = { ...withDemand(asked, way.demand), alternatives: 1 };
+        assert.deepEqual(requestIssues(demanded), []);
+        const [best] = plan(demanded).plans;
+        assert.ok(best, JSON.stringify(way.demand));
+        if (fingering(best) !== fingering(way))
+          // Two that cost the same are both the best.
+          assert.ok(
+            Math.abs(costUnder(demanded, way) - best.cost) < 1e-9,
+            JSON.stringify([way.demand, request]),
+          );
+        seen.set(way.way.code, (seen.get(way.way.code) ?? 0) + 1);
+      }
+    }),
+    { numRuns: 250, seed: 71 },
+  );
+  const missing = [
+    'no-open-string',
+    'no-little-finger',
+    'fewer-shifts',
+    'in-position',
+    'same-back',
+    'school',
+  ];
+  for (const code of missing) assert.ok(seen.has(code), `${code} of ${[...seen.keys()].join()}`);
+});
+
+/** What a fingering costs under a request: every note locked as it is held. */
+function costUnder(request: PlanRequest, { steps }: Plan): number {
+  const locks = steps.flatMap(({ at, stops, position }) =>
+    stops.map(({ finger, string }) => ({ at, finger, string, ...(finger === 0 ? {} : { position }) })),
+  );
+  const all = [...(request.rules?.locks ?? []), ...locks];
+  return plan({ ...request, rules: { ...request.rules, locks: all } }).plans[0]?.cost ?? Infinity;
+}
+
+test('each way differs from every cheaper plan in what a player feels, and is better in something; names are unique', () => {
+  let ways = 0;
+  fc.assert(
+    fc.property(someRequest, (request) => {
+      const response = plan({ ...request, alternatives: 6, explain: 'nothing' });
+      const { plans, events } = response;
+      const shown = plans.slice(1);
+      shown.forEach((way, at) => {
+        ways++;
+        if (at > 0) assert.ok(way.cost >= shown[at - 1].cost - 1e-9, 'cheapest first');
+        for (const cheaper of [plans[0], ...shown.slice(0, at)]) {
+          const changes = changesBetween(way, cheaper, events);
+          assert.ok(changes.some(({ trait, from, to }) => to < from || trait === 'open-strings'));
+        }
+      });
+      const speech = speechOf(request.instrument, response);
+      const names = shown.map(({ way }) => way && wayWords(way, speech));
+      assert.equal(new Set(names).size, names.length, names.join('; '));
+    }),
+    { numRuns: 250, seed: 72 },
+  );
+  assert.ok(ways > 300, String(ways));
+});
+
+test('most scales have between two and four ways', () => {
+  let [few, all] = [0, 0];
+  for (const [instrument, tonics] of [
+    ['violin', ['G3', 'A3', 'Bb3', 'D4', 'F4']],
+    ['viola', ['C3', 'Eb3', 'G3', 'A3']],
+    ['cello', ['C2', 'Eb2', 'F2', 'A2']],
+    ['bass', ['E1', 'F1', 'A1', 'C2']],
+  ] as const)
+    for (const tonic of tonics)
+      for (const octaves of [1, 2]) {
+        const material = { type: 'scale', tonic, scale: 'major', octaves, direction: 'updown' } as const;
+        const { plans } = plan({ instrument, material, alternatives: 5, explain: 'nothing' });
+        all++;
+        if (plans.length >= 2) few++;
+      }
+  assert.ok(few >= 0.8 * all, `${few} of ${all}`);
+});
+
+const TWO_OCTAVES: PlanRequest = {
+  instrument: 'violin',
+  material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'updown' },
+};
+const bestUnder = (rules: PlanRequest['rules'], request = TWO_OCTAVES) =>
+  plan({ ...request, rules, alternatives: 1 }).plans[0];
+
+test('a position that must be visited is stood in for two stopped notes running', () => {
+  const inFirst = bestUnder({ positions: { from: 1, to: 3 } });
+  assert.ok(inFirst.steps.every(({ position }) => position === 1));
+  const { steps } = bestUnder({ positions: { from: 1, to: 3 }, visit: [3] });
+  const third = ({ position, stops }: Plan['steps'][number]) => position === 3 && stops[0].finger !== 0;
+  assert.ok(steps.some((step, t) => t > 0 && third(step) && third(steps[t - 1])));
+});
+
+test('shifts are at most so many, a shift that is asked for is made, and down is as up where that is asked', () => {
+  const request: PlanRequest = {
+    instrument: 'violin',
+    material: { type: 'scale', tonic: 'A3', scale: 'melodic-minor', octaves: 3, direction: 'updown' },
+  };
+  const free = bestUnder(undefined, request);
+  for (let most = free.shifts.length; most > 1; most--) {
+    const one = bestUnder({ mostShifts: most }, request);
+    if (one) assert.ok(one.shifts.length <= most);
+  }
+  const asked = bestUnder({ locks: [{ at: 9, shift: true }] });
+  assert.ok(asked.shifts.some(({ to }) => to === 9));
+  const { steps } = bestUnder({ sameBack: true }, request);
+  const { events } = plan(request);
+  steps.forEach((step, t) => {
+    const back = steps[steps.length - 1 - t];
+    const [a, b] = [events[step.at], events[back.at]];
+    if (!('midi' in a) || !('midi' in b) || a.midi[0] !== b.midi[0]) return;
+    assert.deepEqual(
+      [step.stops[0].string, step.stops[0].finger],
+      [back.stops[0].string, back.stops[0].finger],
+    );
+  });
+});
+
+test('the little finger preferred takes what an open string would', () => {
+  const open = midiOf(parsePitch('E5') ?? assert.fail());
+  const { steps } = bestUnder({ fourthFinger: 'prefer', positions: { from: 1, to: 1 } });
+  const notes = steps.filter(({ stops }) => stops[0].semitones === 7 || stops[0].finger === 0);
+  assert.ok(open > 0 && notes.length > 0 && notes.every(({ stops }) => stops[0].finger !== 0));
+});
