@@ -13,7 +13,7 @@ import {
   type Setup,
   type Trap,
 } from '../core';
-import { listed, mm, number, seconds, sentence } from './grammar';
+import { listed, mm, mmFine, number, seconds, sentence } from './grammar';
 import { noteWords, printed } from './notes';
 import { barWords, fingerWords, placeName, semitoneWords, stretchWords } from './places';
 import type { Speech } from './plans';
@@ -67,7 +67,7 @@ function foundWords(finding: Finding, setup: Setup, speech: Speech): string {
 
 /** Two fingers with too little room: said alike wherever it is told. */
 export function crowdWords({ fingers, roomMm, tipMm }: Crowd | CrowdedPair): string {
-  return `fingers ${listed(fingers.map(String))} are ${mm(roomMm)} apart, less than a fingertip (${mm(tipMm)}): one makes way for the other.`;
+  return `fingers ${listed(fingers.map(String))} are ${mmFine(roomMm)} apart, less than a fingertip (${mmFine(tipMm)}): one makes way for the other.`;
 }
 
 /** A trap with both its notes. */

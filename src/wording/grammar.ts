@@ -48,8 +48,13 @@ export function signed(n: number, digits: 0 | 1 | 2): string {
   return `${n < 0 ? '−' : '+'}${number(Math.abs(n), digits)}`;
 }
 
-/** A length in mm, to a tenth. */
+/** A length in whole mm: a hand is not measured more finely. */
 export function mm(length: number): string {
+  return `${number(length)} mm`;
+}
+
+/** A length in mm to a tenth, where the ear hears it: targets and tolerances. */
+export function mmFine(length: number): string {
   return `${number(length, 1)} mm`;
 }
 

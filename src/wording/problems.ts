@@ -1,8 +1,8 @@
 import { resolveSetup, type PlanRequest, type Problem } from '../core';
-import { listed } from './grammar';
+import { counted, listed } from './grammar';
 import { instrumentWords } from './instruments';
 import { noteWords } from './notes';
-import { barWords, placeName, positionName, stringWords } from './places';
+import { barWords, positionName, stringWords } from './places';
 import type { Speech } from './plans';
 import { pitchesAt } from './reasons';
 
@@ -26,7 +26,7 @@ export function problemWords(problem: Problem, request: PlanRequest, speech: Spe
     case 'not-together':
       return `${names} cannot be stopped together in one position on neighbouring strings of this ${on}. Leave a note out or change the voicing.`;
     case 'beyond-reach':
-      return `${names} needs a wider spread than this hand has. Choose a smaller instrument or a larger hand, or lock a fingering here to see it all the same.`;
+      return `${names} (${barWords(speech.place(problem.at))}) is beyond this hand here. ${problem.changes ? helpWords(problem, speech) : 'Lock a fingering here to see it all the same.'}`;
     case 'out-of-rules':
       return `${brokenWords(problem, speech)} ${helpWords(problem, speech)}`;
   }
@@ -43,7 +43,7 @@ function brokenWords({ at, fight }: Problem, speech: Speech): string {
 function helpWords({ changes }: Problem, speech: Speech): string {
   return changes
     ? `What would help: ${changesWords(changes, speech)}.`
-    : 'Taking off one or two of the rules does not help; take them off and add them back one by one.';
+    : 'Nothing small helps: there is no fingering for this hand even without the rules.';
 }
 
 /** What would help, as far as one thing does: "allow the A string too". */
@@ -59,24 +59,28 @@ export function changesWords(changes: readonly Change[], speech: Speech): string
 function changeWords(change: Change, { instrument, place }: Speech): string {
   switch (change.kind) {
     case 'allow-open-strings':
-      return 'allow open strings where nothing else is left';
+      return `allow an open string at ${barWords(place(change.at))}`;
     case 'allow-little-finger':
-      return 'allow the little finger where nothing else is left';
+      return `allow the little finger at ${barWords(place(change.at))}`;
     case 'allow-little-shifts':
       return 'allow the little finger to shift';
     case 'allow-extension':
-      return 'allow an extension where nothing else is left';
-    case 'allow-positions':
-      return `allow ${placeName(change.from, instrument)} to ${placeName(change.to, instrument)} position`;
-    case 'allow-position':
-      return `allow ${positionName(change.position, instrument)} position too`;
+      return `allow an extension at ${barWords(place(change.at))}`;
+    case 'allow-positions': {
+      const names = [...new Set(change.places.map(({ position }) => positionName(position, instrument)))];
+      return `allow ${listed(names)} position from ${barWords(place(change.at))}`;
+    }
     case 'unlock':
       return `unlock ${barWords(place(change.at))}`;
     case 'allow-again':
       return `allow again what was forbidden at ${barWords(place(change.at))}`;
-    case 'allow-string':
-      return `allow the ${stringWords(change.string)} too`;
-    case 'allow-all-strings':
-      return 'allow all strings';
+    case 'allow-strings':
+      return `allow the ${listed(change.strings.map(stringWords))} from ${barWords(place(change.at))}`;
+    case 'allow-shifts':
+      return `allow ${counted(change.most, 'shift')}`;
+    case 'forgo-visit':
+      return 'do without the position to be visited';
+    case 'forgo-same-back':
+      return 'come back down by other fingers';
   }
 }

@@ -210,16 +210,18 @@ export const Plan = Type.Object({
   frames: Type.Array(FrameAnswer),
 });
 
-/** One change to the rules, as it is said. */
+/** One change to the rules, as it is said: what is let in, and from which event on it is needed. */
 export const RuleChange = tagged('kind', [
+  Type.Object({ kind: oneOf(['allow-open-strings', 'allow-little-finger', 'allow-extension']), at: Count }),
   Type.Object({
-    kind: oneOf(['allow-open-strings', 'allow-little-finger', 'allow-little-shifts', 'allow-extension']),
+    kind: oneOf(['allow-positions']),
+    places: Type.Array(HandPlace, { minItems: 1 }),
+    at: Count,
   }),
-  Type.Object({ kind: oneOf(['allow-positions']), from: HandPlace, to: HandPlace }),
-  Type.Object({ kind: oneOf(['allow-position']), ...PLACE }),
+  Type.Object({ kind: oneOf(['allow-strings']), strings: Type.Array(Type.String()), at: Count }),
   Type.Object({ kind: oneOf(['unlock', 'allow-again']), at: Count }),
-  Type.Object({ kind: oneOf(['allow-string']), string: Type.String() }),
-  Type.Object({ kind: oneOf(['allow-all-strings']) }),
+  Type.Object({ kind: oneOf(['allow-shifts']), most: Count }),
+  Type.Object({ kind: oneOf(['allow-little-shifts', 'forgo-visit', 'forgo-same-back']) }),
 ]);
 
 export const WayOut = Type.Object({ changes: Type.Array(RuleChange, { minItems: 1 }), relax: Rules });

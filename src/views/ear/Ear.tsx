@@ -13,7 +13,7 @@ import {
 } from '../../core';
 import { checkWords, intervalName } from '../../wording/findings';
 import { STRING_TUNING_CHOICES, SYSTEM_WORDS } from '../../wording/intonation';
-import { mm, signed } from '../../wording/grammar';
+import { mmFine, signed } from '../../wording/grammar';
 import { LEVEL_WORDS } from '../../wording/instruments';
 import { tableIssueWords } from '../../wording/issues';
 import { noteWords, printed } from '../../wording/notes';
@@ -173,10 +173,10 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
               </td>
               <td className="px-3 text-right whitespace-nowrap">{signed(target.cents, 1)} cents</td>
               <td className="px-3 text-right whitespace-nowrap">
-                {note.finger === 0 ? '–' : `${mm(target.mm)} (${signed(target.awayMm, 1)})`}
+                {note.finger === 0 ? '–' : `${mmFine(target.mm)} (${signed(target.awayMm, 1)})`}
               </td>
               <td className="px-3 text-right whitespace-nowrap">
-                {note.finger === 0 ? '–' : `±${mm(target.toleranceMm)}`}
+                {note.finger === 0 ? '–' : `±${mmFine(target.toleranceMm)}`}
               </td>
               <td className="px-3">
                 {checks[0]

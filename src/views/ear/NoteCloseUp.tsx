@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { checkWords, commaAdvice } from '../../wording/findings';
-import { mm, number } from '../../wording/grammar';
+import { mmFine, number } from '../../wording/grammar';
 import { noteWords, printed } from '../../wording/notes';
 import { contactMm, hertzOf, pitchName, TOLERANCES, type Checkpoint, type Heard } from '../../core';
 import { Choose } from '../../ui/Choose';
@@ -33,7 +33,7 @@ export function NoteCloseUp({ meaning, heard }: Props) {
       <p>
         {note.finger === 0
           ? `The open string, tuned ${number(Math.abs(target.cents), 1)} cents ${target.cents < 0 ? 'below' : 'above'} equal temperament.`
-          : `${number(Math.abs(target.cents), 1)} cents ${target.cents < 0 ? 'below' : 'above'} equal temperament: the middle of the finger ${mm(target.mm)} from the nut, within ${mm(target.toleranceMm)} (${TOLERANCES[meaning.aim.level]} cents).`}{' '}
+          : `${number(Math.abs(target.cents), 1)} cents ${target.cents < 0 ? 'below' : 'above'} equal temperament: the middle of the finger ${mmFine(target.mm)} from the nut, within ${mmFine(target.toleranceMm)} (${TOLERANCES[meaning.aim.level]} cents).`}{' '}
         The bow meets the string about {number(contactMm(setup.lengthMm, target.mm))} mm from the bridge.
       </p>
       {checks.length > 0 && (

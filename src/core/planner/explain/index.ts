@@ -2,4 +2,4 @@
 export * from './codes';
 export * from './compare';
 export { shiftReasons, stepReasons } from './reasons';
-export { problemsOf } from './relax';
+export { problemsOf } from './problems';

@@ -1,0 +1,270 @@
+import type { SoundingEvent } from '../../material/events';
+import type { Candidate, Context } from '../cost';
+import { buildTrellis, candidatesFor, locksAt, positionAllowed, type HoldTrellis, type Path } from '../graph';
+import { placeOf } from '../place';
+import type { PositionRule, Rules } from '../request';
+import type { RuleChange } from '../response';
+import { bestPath, withCosts } from '../searched';
+import { positionOrder } from '../../hand/positions';
+
+/*
+ * What would help where the demands leave no plan. One demand after the other is left out, the dearest to a teacher last; the plan found then, which
+ * keeps to the demand wherever it can, says what has to be let in. Each remedy is that and no more, and yields that plan.
+ */
+
+export interface Remedy {
+  readonly changes: readonly RuleChange[];
+  /** What is put in place of the rules it names. */
+  readonly relax: Rules;
+}
+
+/** Remedies offered at once. */
+const MOST_REMEDIES = 3;
+
+/** What looking for remedies may take, in events looked at; the core has no clock. */
+interface Budget {
+  left: number;
+}
+const MOST_LOOKED_AT = 60_000;
+/** A whole trellis takes as long as looking so often at whether each event has a hold. */
+const TRELLIS = 10;
+/** Locks and forbidden things tried one by one beside those of the notes that break. */
+const MOST_SINGLE = 12;
+
+/** One demand, or one lock, as it can be left out. */
+interface Part {
+  readonly name: keyof Rules;
+  /** Of one lock or one forbidden thing its number in the list. */
+  readonly number?: number;
+}
+
+/** The demands in the order in which a teacher lets go of them, the lightest first; what is said of single notes here and elsewhere. */
+const LIGHTEST_FIRST = [
+  'extensions',
+  'sameBack',
+  'mostShifts',
+  'visit',
+  'openStrings',
+  'fourthFinger',
+  'here',
+  'positions',
+  'strings',
+  'elsewhere',
+] as const;
+
+/** The smallest remedies, at most three; none where nothing helps or looking for it would take too long. */
+export function remediesFor(context: Context, events: readonly SoundingEvent[]): Remedy[] {
+  const budget = { left: MOST_LOOKED_AT };
+  const parts = partsOf(context, events, MOST_SINGLE);
+  const found: Remedy[] = [];
+  const kinds = new Set<string>();
+  for (const part of parts) {
+    if (found.length === MOST_REMEDIES || budget.left < 0) break;
+    const kind = part.number === undefined ? part.name : `${part.name} ${placeOfPart(context, part)}`;
+    if (kinds.has(kind)) continue;
+    const remedy = remedyBy(context, [part], budget);
+    if (!remedy) continue;
+    kinds.add(kind);
+    found.push(remedy);
+  }
+  if (found.length > 0) return found;
+  const several = fewestThatHelp(context, partsOf(context, events, Infinity), budget);
+  return several ? [several] : [];
+}
+
+/** Where a lock or a forbidden thing stands. */
+function placeOfPart({ request }: Context, { name, number = 0 }: Part): number | undefined {
+  const list = name === 'locks' ? request.rules?.locks : request.rules?.never;
+  return list?.[number]?.at;
+}
+
+/** The demands that are in force, the lightest first; of locks and forbidden things first those at the events that break. */
+function partsOf({ request }: Context, events: readonly SoundingEvent[], most: number): Part[] {
+  const rules = request.rules ?? {};
+  const here = new Set(events.map(({ at }) => at));
+  const single = (name: 'locks' | 'never', breaking: boolean): Part[] =>
+    (rules[name] ?? [])
+      .map(({ at }, number) => ({ name, number, at }))
+      .filter(({ at }) => here.has(at) === breaking)
+      .slice(0, most)
+      .map(({ name, number }) => ({ name, number }));
+  return LIGHTEST_FIRST.flatMap((name): Part[] => {
+    switch (name) {
+      case 'here':
+        return [...single('locks', true), ...single('never', true)];
+      case 'elsewhere':
+        return [...single('never', false), ...single('locks', false)];
+      case 'visit':
+        return (rules.visit?.length ?? 0) > 0 ? [{ name }] : [];
+      case 'openStrings':
+      case 'extensions':
+        return rules[name] === 'never' ? [{ name }] : [];
+      case 'fourthFinger':
+        return rules[name] === 'never' || rules[name] === 'no-shift' ? [{ name }] : [];
+      default:
+        return rules[name] === undefined || rules[name] === false ? [] : [{ name }];
+    }
+  });
+}
+
+/** The rules without some of their parts. */
+function without(rules: Rules, parts: readonly Part[]): Rules {
+  const left: { -readonly [Name in keyof Rules]: Rules[Name] } = { ...rules };
+  for (const { name } of parts)
+    if (name === 'locks' || name === 'never') {
+      const gone = new Set(parts.filter((part) => part.name === name).map(({ number }) => number));
+      if (name === 'locks') left.locks = rules.locks?.filter((_, at) => !gone.has(at));
+      else left.never = rules.never?.filter((_, at) => !gone.has(at));
+    } else delete left[name];
+  // What is let in is not sought.
+  for (const name of ['openStrings', 'fourthFinger', 'extensions'] as const)
+    if (parts.some((part) => part.name === name)) left[name] = 'avoid';
+  return left;
+}
+
+/** What has to be let in if some parts go; null where that does not help. */
+function remedyBy(context: Context, parts: readonly Part[], budget: Budget): Remedy | null {
+  const rules = context.request.rules ?? {};
+  const freed: Context = { ...context, request: { ...context.request, rules: without(rules, parts) } };
+  const found = planNear(context, freed, parts, budget);
+  if (!found) return null;
+  const pieces = parts.map((part) => pieceOf(context, part, found));
+  const lists = without(rules, parts);
+  return {
+    changes: pieces.flatMap(({ changes }) => changes),
+    relax: {
+      ...Object.assign({}, ...pieces.map(({ relax }) => relax)),
+      ...(parts.some(({ name }) => name === 'locks') ? { locks: lists.locks } : {}),
+      ...(parts.some(({ name }) => name === 'never') ? { never: lists.never } : {}),
+    },
+  };
+}
+
+interface Near {
+  readonly trellis: HoldTrellis;
+  readonly path: Path;
+  readonly context: Context;
+}
+
+/** Dearer than anything that could be saved by it: what the demand forbids is taken only where nothing else is left. */
+const SHUNNED = 1000;
+
+/** The best plan without some demands that still keeps to them wherever it can; null where there is none. */
+function planNear(context: Context, freed: Context, parts: readonly Part[], budget: Budget): Near | null {
+  const { length } = context.sounding;
+  if (budget.left < 0) return null;
+  budget.left -= length;
+  for (const event of context.sounding)
+    if (candidatesFor(freed, event, locksAt(freed, event)).length === 0) return null;
+  budget.left -= TRELLIS * length;
+  const trellis = buildTrellis(freed);
+  if (trellis.layers.some(({ nodes }) => nodes === 0)) return null;
+  const shunned = parts.flatMap((part) => shunnedBy(context, part) ?? []);
+  const layers = trellis.layers.map((layer) => ({
+    ...layer,
+    cost: layer.cost.map((cost, node) =>
+      shunned.some((is) => is(layer.candidates[node])) ? cost + SHUNNED : cost,
+    ),
+  }));
+  const path = bestPath(withCosts(freed, { ...trellis, layers }));
+  return path && { trellis, path, context: freed };
+}
+
+/** What a demand on how notes are held forbids. */
+function shunnedBy(
+  { request, model, setup }: Context,
+  { name }: Part,
+): ((candidate: Candidate) => boolean) | null {
+  const { positions, strings } = request.rules ?? {};
+  switch (name) {
+    case 'positions':
+      return ({ hold }) => !positionAllowed(positions, model.label(hold.position));
+    case 'strings':
+      return ({ hold }) => hold.stops.some(({ string }) => !strings?.includes(setup.strings[string].name));
+    case 'openStrings':
+      return ({ hold }) => hold.stops.some(({ finger }) => finger === 0);
+    case 'fourthFinger':
+      return ({ hold }) => hold.stops.some(({ finger }) => finger === 4);
+    case 'extensions':
+      return ({ hold }) => hold.extended > 0;
+    default:
+      return null;
+  }
+}
+
+/** What one part of a remedy lets in, by the plan found without it. */
+function pieceOf(context: Context, part: Part, { trellis, path }: Near): Remedy {
+  const { request, model, setup, sounding } = context;
+  const rules = request.rules ?? {};
+  const is = shunnedBy(context, part);
+  const taken = Array.from(path, (node, t) => trellis.layers[t].candidates[node]);
+  const first = is ? taken.findIndex(is) : -1;
+  const at = sounding[Math.max(0, first)].at;
+  switch (part.name) {
+    case 'openStrings':
+      return { changes: [{ kind: 'allow-open-strings', at }], relax: { openStrings: 'avoid' } };
+    case 'fourthFinger':
+      return rules.fourthFinger === 'never'
+        ? { changes: [{ kind: 'allow-little-finger', at }], relax: { fourthFinger: 'avoid' } }
+        : { changes: [{ kind: 'allow-little-shifts' }], relax: { fourthFinger: 'avoid' } };
+    case 'extensions':
+      return { changes: [{ kind: 'allow-extension', at }], relax: { extensions: 'avoid' } };
+    case 'positions': {
+      const used = [...new Set(taken.flatMap((one) => (is?.(one) ? [one.hold.position] : [])))];
+      const places = used.sort((a, b) => a - b).map((position) => placeOf(model, position));
+      return {
+        changes: [{ kind: 'allow-positions', places, at }],
+        relax: {
+          positions: widened(
+            rules.positions,
+            places.map(({ position }) => position),
+          ),
+        },
+      };
+    }
+    case 'strings': {
+      const used = taken.flatMap(({ hold }) => hold.stops.map(({ string }) => setup.strings[string].name));
+      const others = setup.strings
+        .map(({ name }) => name)
+        .filter((name) => used.includes(name) && !rules.strings?.includes(name));
+      return {
+        changes: [{ kind: 'allow-strings', strings: others, at }],
+        relax: { strings: [...(rules.strings ?? []), ...others] },
+      };
+    }
+    case 'mostShifts': {
+      const positions = taken.map(({ hold }) => hold.position);
+      const shifts = positions.filter((position, t) => t > 0 && position !== positions[t - 1]).length;
+      return { changes: [{ kind: 'allow-shifts', most: shifts }], relax: { mostShifts: shifts } };
+    }
+    case 'visit':
+      return { changes: [{ kind: 'forgo-visit' }], relax: { visit: [] } };
+    case 'sameBack':
+      return { changes: [{ kind: 'forgo-same-back' }], relax: { sameBack: false } };
+    case 'locks':
+      return { changes: [{ kind: 'unlock', at: placeOfPart(context, part) ?? 0 }], relax: {} };
+    case 'never':
+      return { changes: [{ kind: 'allow-again', at: placeOfPart(context, part) ?? 0 }], relax: {} };
+    case 'chromatic':
+      return { changes: [], relax: {} };
+  }
+}
+
+/** A rule on positions with some more let in. */
+function widened(rule: PositionRule | undefined, more: readonly (number | 'thumb')[]): PositionRule {
+  if (!rule || 'only' in rule) return { only: [...new Set([...(rule?.only ?? []), ...more])] };
+  const all = [...more, rule.to].sort((a, b) => positionOrder(a) - positionOrder(b));
+  const from = Math.min(rule.from, ...more.filter((position) => position !== 'thumb'));
+  return { from, to: all[all.length - 1] };
+}
+
+/** Where no single demand is the cause: as few as have to go together, the dearest to a teacher kept where they can be. */
+function fewestThatHelp(context: Context, parts: readonly Part[], budget: Budget): Remedy | null {
+  const dearest = [...parts].reverse();
+  let gone: Part[] = [...parts];
+  for (const part of dearest) {
+    const fewer = gone.filter((other) => other !== part);
+    if (fewer.length > 0 && remedyBy(context, fewer, budget)) gone = fewer;
+  }
+  return remedyBy(context, gone, { left: Infinity });
+}
