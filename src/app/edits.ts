@@ -1,4 +1,4 @@
-import { instrumentData, readNoteText, type PlanRequest } from '../core';
+import { instrumentData, readNoteText, withDemand, type Plan, type PlanRequest } from '../core';
 import type { StudentRecord } from '../store/records';
 import { counted } from '../wording/grammar';
 import { session } from './bench';
@@ -31,6 +31,11 @@ export function layBeside(beside: number | null) {
 
 export function setRequest(request: PlanRequest) {
   changeRequest(request, {});
+}
+
+/** Puts a way's demand into the brief, so that it becomes the best plan of it. */
+export function demandWay({ demand }: Plan) {
+  if (demand) setRequest(withDemand(get().record.request, demand));
 }
 
 /** Makes the plan one for a student, on their instrument and with their hand; null leaves it to nobody in particular. */

@@ -132,7 +132,9 @@ export function demandWords(
     finger,
     string,
     position,
+    shift,
   }: {
+    readonly shift?: true;
     readonly finger?: Finger;
     readonly string?: string;
     readonly position?: PositionNumber;
@@ -143,6 +145,7 @@ export function demandWords(
     ...(finger === undefined ? [] : [fingerName(finger)]),
     ...(string === undefined ? [] : [`the ${stringWords(string)}`]),
     ...(position === undefined ? [] : [positionWords(position, instrument)]),
+    ...(shift ? ['a shift to here'] : []),
   ];
   return parts.join(', ');
 }

@@ -186,7 +186,7 @@ test('Hand shows frames, the same frame elsewhere in mm, the stretch with its li
   expect(mm.length).toBeGreaterThan(3);
   expect(mm).toEqual([...mm].sort((a, b) => b - a));
   await page.getByRole('button', { name: 'find another way' }).click();
-  await expect(page.getByText(/Another way changes bar .* and costs [\d.]+ more|no other way/)).toBeVisible();
+  await expect(page.getByText(/Another way changes bar|It needs to/)).toBeVisible();
 });
 
 test('Ear gives targets in cents and mm, hears checks, explains a comma, and says holes in a table', async ({

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { useBench } from '../../app/bench';
-import { choosePlan, layBeside } from '../../app/edits';
+import { choosePlan, demandWay, layBeside } from '../../app/edits';
 import type { Plan } from '../../core';
 import { counted } from '../../wording/grammar';
 import { planWords, type Speech } from '../../wording/plans';
@@ -46,6 +46,15 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, spe
                 {plan.changes ? tradeWords(plan.changes) : 'the easiest for this hand and brief'}
               </span>
             </button>
+            {at === chosen && plan.demand && (
+              <button
+                type="button"
+                onClick={() => demandWay(plan)}
+                className="min-h-8 cursor-pointer px-3 text-sm text-dove underline"
+              >
+                put “{planName(plan, speech)}” into the brief
+              </button>
+            )}
             {at !== chosen && (
               <button
                 type="button"

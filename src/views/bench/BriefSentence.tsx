@@ -41,6 +41,7 @@ import {
 } from '../../wording/material';
 import { classWords, noteWords, printed } from '../../wording/notes';
 import { positionRuleWords } from '../../wording/places';
+import { MoreWishes } from './MoreWishes';
 
 const TypedNotes = later('The box for notes', async () => (await import('./TypedNotes')).TypedNotes);
 
@@ -141,6 +142,7 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
           then="."
         />
       </p>
+      <MoreWishes request={request} />
       {material.type === 'notes' && <TypedNotes material={material} />}
     </section>
   );

@@ -100,6 +100,11 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
           put({ position: value === '' ? undefined : value === 'thumb' ? 'thumb' : Number(value) })
         }
       />
+      {at > 0 && !lock?.shift && !shift && (
+        <button type="button" className="button" onClick={() => put({ shift: true })}>
+          shift here
+        </button>
+      )}
       {step && (
         <ActMenu
           label="Never here"

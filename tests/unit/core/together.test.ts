@@ -64,7 +64,7 @@ test('tenths ask for a hand that has them: a small one is told so, a large one p
     doubleStops('violin', 'tenth', 'Ab3', { hand: { relaxedMm: 45, fullMm: 55, fingertipMm: 9 } }),
   );
   assert.equal(low.plans.length, 0);
-  assert.match(low.problems[0].message, /wider spread than this hand has/);
+  assert.match(low.problems[0].message, /is beyond this hand here/);
 });
 
 test('thirds and sixths lie on neighbouring strings in one position, each finger once', () => {

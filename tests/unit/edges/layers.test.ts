@@ -20,7 +20,10 @@ const ROOMS = [
   'core/planner/cost',
   'core/planner/graph',
   'core/planner/search',
+  'core/planner/searched',
   'core/planner/explain',
+  'core/planner/answer',
+  'core/planner/ways',
   'core/described',
   'core/planner',
   'core/findings',
@@ -43,7 +46,7 @@ const ROOMS = [
 ];
 
 /** Rooms with one public file. */
-const CLOSED = ['cost', 'graph', 'search', 'explain'].map((room) => `core/planner/${room}`);
+const CLOSED = ['cost', 'graph', 'search', 'explain', 'ways'].map((room) => `core/planner/${room}`);
 
 interface Import {
   readonly from: string;

@@ -105,13 +105,13 @@ function chargePressed(context: Context, hold: Hold, stop: Stop, beats: number, 
 }
 
 /** True where a stopped note is in unison with an open string. */
-function couldRing(context: Context, stop: Stop): boolean {
+export function couldRing(context: Context, stop: Pick<Stop, 'string' | 'semitones'>): boolean {
   const midi = context.setup.strings[stop.string].midi + stop.semitones;
   return context.setup.strings.some((open) => open.midi === midi);
 }
 
 /** True where an open string's note lies under the hand in first position on the string below. */
-function couldStop({ setup }: Context, { string }: Stop): boolean {
+export function couldStop({ setup }: Context, { string }: Pick<Stop, 'string'>): boolean {
   const below = setup.strings[string - 1];
   return (
     below !== undefined && setup.strings[string].midi - below.midi <= instrumentData(setup.kind).firstPosition

@@ -44,6 +44,7 @@ function outOfRange({ setup }: Context, event: SoundingEvent): Problem {
 function holdsInRules(context: Context, event: SoundingEvent): boolean {
   const { pricing } = context;
   const hand = { ...pricing.hand, relaxedMm: HUGE_MM, fullMm: HUGE_MM };
+  if (context.holdsOf(event).all.every((hold) => beyondHand(context, hold))) return true;
   const free = candidatesFor({ ...context, pricing: { ...pricing, hand } }, event, locksAt(context, event));
   // A finger that would have to leave its place and still not reach does not make the note one within the rules.
   return free.some(({ hold }) => hold.extended === 0 && beyondHand(context, hold));

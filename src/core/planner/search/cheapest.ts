@@ -1,27 +1,15 @@
 import { foldLattice, width, type Alike, type Fold, type Lattice, type Path, type Trellis } from '../graph';
 import { finishing } from './finish';
-import { labelStore } from './labels';
+import { cheapestCounted, type Counted, type Used } from './counted';
 import { leastCost, mostCost, passesOver, type Passes } from './passes';
 import { nodesOf, prune, type Pruned } from './prune';
 import { cheapestOfAll } from './trace';
 
 /*
  * Exact search for the cheapest plan. Without more it is the cheapest way through a trellis. Three things a dynamic program on single notes cannot
- * see: a line that comes back the way it went (searched in the folded lattice), shifts that are counted and positions that must be visited (a
- * best-first search over event, node and what has been used so far, under the exact costs of finishing without them).
+ * see: a line that comes back the way it went (searched in the folded lattice), shifts that are counted and positions that must be visited (each
+ * node once for each number of shifts made and each visit done).
  */
-
-/** What is counted along a path. */
-export interface Counted {
-  /** Most shifts; Infinity where they are free. */
-  readonly most: number;
-  /** How many places must be visited. */
-  readonly visits: number;
-  /** Whether a step between two nodes of the trellis is a shift. */
-  readonly isShift: (t: number, from: number, to: number) => boolean;
-  /** Which of the visits a step makes, as bits. */
-  readonly visited: (t: number, from: number, to: number) => number;
-}
 
 export interface Wanted {
   /** Where the line turns round and comes back. */
@@ -54,9 +42,7 @@ interface Kind {
 
 /** How far above the cheapest path of all the first try looks where more is asked, and how much further each next one. */
 const FIRST_SLACK = 0.8;
-const MORE_SLACK = 2;
-/** Labels tried before a search is given up; far above what lesson material needs. */
-const MOST_LABELS = 3_000_000;
+const MORE_SLACK = 4;
 
 /**
  * The cheapest path that is as wanted; null where there is none.
@@ -72,6 +58,10 @@ export function cheapestPath(
   const least = leastCost(costs);
   if (least === Infinity) return null;
   const { back, counted } = wanted;
+  if (counted) {
+    const free = cheapestPath(trellis, { back }, costs);
+    if (!free || isWithin(free.path, counted)) return free;
+  }
   if (!back && !counted) return { path: cheapestOfAll(trellis, costs), cost: least };
   const dearest = mostCost(costs);
   const free = !counted && !back?.only;
@@ -85,6 +75,16 @@ export function cheapestPath(
     if (free) return { path: cheapestOfAll(trellis, costs), cost: least + (back?.otherWay ?? 0) };
     if (whole) return null;
   }
+}
+
+/** True where a path makes no more shifts than may be, and every visit. */
+function isWithin(path: Path, { most, visits, isShift, visited }: Counted): boolean {
+  let [shifts, seen] = [0, 0];
+  for (let t = 0; t + 1 < path.length; t++) {
+    if (isShift(t, path[t], path[t + 1])) shifts++;
+    seen |= visited(t, path[t], path[t + 1]);
+  }
+  return shifts <= most && seen === 2 ** visits - 1;
 }
 
 const ROUNDING = 1e-9;
@@ -120,18 +120,18 @@ function cheapestIn(
   let best: Found | null = null;
   for (const kind of kinds) {
     const limit: number = Math.min(best?.cost ?? Infinity, most) - kind.surcharge;
-    const ahead = finishing(kind.lattice);
     const one: Found | null = counted
-      ? cheapestCounted(kind, pruned, counted, ahead, limit)
-      : cheapestPlain(kind.lattice, ahead, limit);
+      ? cheapestCounted(kind.lattice, usesOf(kind, pruned, counted), counted, limit)
+      : cheapestPlain(kind.lattice, limit);
     if (one) best = { path: nodesOf(pruned, kind.unfold(one.path)), cost: one.cost + kind.surcharge };
   }
   return best;
 }
 
 /** The cheapest path of a lattice, where it costs less than the limit. */
-function cheapestPlain(lattice: Lattice, ahead: Float64Array, limit: number): Found | null {
+function cheapestPlain(lattice: Lattice, limit: number): Found | null {
   const { first, steps, stepsAt } = lattice;
+  const ahead = finishing(lattice);
   const path = new Int32Array(first.length - 1);
   let least = Infinity;
   for (let node = 0; node < first[1]; node++) {
@@ -153,56 +153,19 @@ function cheapestPlain(lattice: Lattice, ahead: Float64Array, limit: number): Fo
   return { path, cost: least };
 }
 
-/** The cheapest path of a lattice with no more shifts than may be and every visit made, where it costs less than the limit. */
-function cheapestCounted(
-  { lattice, behind }: Kind,
-  { first: base, nodes }: Pruned,
-  { most, visits, isShift, visited }: Counted,
-  ahead: Float64Array,
-  limit: number,
-): Found | null {
-  const { first, cost, steps, stepsAt } = lattice;
-  const events = first.length - 1;
-  const allVisited = 2 ** visits - 1;
-  // What has been used: shifts made and visits done, as one number; shifts that are free are not told apart.
-  const counts = most < Infinity;
-  const states = (counts ? most + 1 : 1) * (allVisited + 1);
-  const labels = labelStore();
-  const closed = new Set<number>();
-
-  /** What has been used after one more step; -1 where that is too much. */
-  function usedAfter(used: number, at: number, u: number, v: number): number {
-    let shifts = Math.floor(used / (allVisited + 1));
-    let seen = used % (allVisited + 1);
+/** What a step of a kind's lattice uses, by the steps of the trellis behind it. */
+function usesOf(
+  { behind }: Kind,
+  { first, nodes }: Pruned,
+  { isShift, visited }: Counted,
+): (at: number, u: number, v: number) => Used {
+  return (at, u, v) => {
+    let [shifts, visits] = [0, 0];
     for (const [t, from, to] of behind(at, u, v)) {
-      const [a, b] = [nodes[base[t] + from], nodes[base[t + 1] + to]];
-      if (counts && isShift(t, a, b)) shifts++;
-      if (visits > 0) seen |= visited(t, a, b);
+      const [a, b] = [nodes[first[t] + from], nodes[first[t + 1] + to]];
+      if (isShift(t, a, b)) shifts++;
+      visits |= visited(t, a, b);
     }
-    return shifts > most ? -1 : shifts * (allVisited + 1) + seen;
-  }
-
-  for (let node = 0; node < first[1]; node++)
-    if (ahead[node] < limit) labels.push(0, node, 0, 0, ahead[node], -1);
-  while (labels.waiting() && labels.count() < MOST_LABELS) {
-    const label = labels.pop();
-    const [t, node, used] = [labels.t(label), labels.node(label), labels.state(label)];
-    const tag = (first[t] + node) * states + used;
-    if (closed.has(tag)) continue;
-    closed.add(tag);
-    if (t + 1 === events) {
-      if (used % (allVisited + 1) !== allVisited) continue;
-      return { path: labels.path(label, events), cost: labels.least(label) };
-    }
-    const paid = labels.spent(label) + cost[first[t] + node];
-    const row = stepsAt[t] + node * width(lattice, t + 1);
-    for (let to = 0; to < width(lattice, t + 1); to++) {
-      const spent = paid + steps[row + to];
-      const least = spent + ahead[first[t + 1] + to];
-      if (least >= limit) continue;
-      const after = usedAfter(used, t + 1, node, to);
-      if (after >= 0) labels.push(t + 1, to, after, spent, least, label);
-    }
-  }
-  return null;
+    return { shifts, visits };
+  };
 }

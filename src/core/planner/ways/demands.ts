@@ -1,7 +1,7 @@
 import type { PositionNumber } from '../../hand/hold';
 import { positionOrder, positionsOf } from '../../hand/positions';
 import { INSTRUMENTS, type School } from '../../instrument/instruments';
-import type { Context } from '../cost';
+import { couldRing, couldStop, type Context } from '../cost';
 import { holdAllowed, type HoldTrellis, type Mask } from '../graph';
 import type { PlanRequest, PositionRule, Rules } from '../request';
 import type { Demand, Plan, WayName } from '../response';
@@ -35,6 +35,9 @@ const LOW: readonly number[] = [1, 2, 3];
 /** A plan with no more shifts than this may be asked to make one of them elsewhere. */
 const MOVABLE = 3;
 
+/** Nobody asks for more than an octave and a fifth on one string. */
+const MOST_ON_ONE = 19;
+
 /** The demands worth asking after a plan: each would change it. */
 export function demandsAfter(
   context: Context,
@@ -44,22 +47,29 @@ export function demandsAfter(
 ): Asked[] {
   const { request } = context;
   const rules = request.rules ?? {};
-  const stops = best.steps.flatMap((step) => step.stops);
+  const stops = best.steps.flatMap((step) =>
+    step.stops.map(({ finger, semitones, string }) => ({
+      finger,
+      semitones,
+      string: context.setup.strings.findIndex(({ name }) => name === string),
+    })),
+  );
   const plays = (finger: number) => stops.some((stop) => stop.finger === finger);
   const asked: (Asked | false)[] = [
     free(rules.openStrings, 'avoid') &&
       plays(0) &&
       byHolds(context, { code: 'no-open-string' }, { openStrings: 'never' }),
-    free(rules.openStrings) && {
-      way: { code: 'more-open-strings' },
-      demand: { rules: { openStrings: 'prefer' } },
-      mask: {},
-    },
+    free(rules.openStrings) &&
+      stops.some((stop) => stop.finger !== 0 && couldRing(context, stop)) && {
+        way: { code: 'more-open-strings' },
+        demand: { rules: { openStrings: 'prefer' } },
+        mask: {},
+      },
     free(rules.fourthFinger, 'avoid', 'no-shift') &&
       plays(4) &&
       byHolds(context, { code: 'no-little-finger' }, { fourthFinger: 'never' }),
     free(rules.fourthFinger) &&
-      plays(0) && {
+      stops.some((stop) => stop.finger === 0 && couldStop(context, stop)) && {
         way: { code: 'little-finger' },
         demand: { rules: { fourthFinger: 'prefer' } },
         mask: {},
@@ -148,6 +158,7 @@ function onOneString({ setup, sounding, request }: Context, best: Plan): Asked[]
     stops.map(({ string, semitones }) => semitones + midiOfString(setup, string)),
   );
   const [low, high] = [Math.min(...midis), Math.max(...midis)];
+  if (high - low > MOST_ON_ONE) return [];
   return setup.strings
     .filter(({ midi }) => low >= midi && high <= midi + setup.reachSemitones)
     .filter(({ name }) => !request.rules?.strings || request.rules.strings.includes(name))

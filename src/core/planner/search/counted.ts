@@ -1,0 +1,77 @@
+import { width, type Lattice } from '../graph';
+
+/*
+ * The cheapest path where shifts are counted and places must be visited: a dynamic program in which each node stands once for each number of shifts
+ * made and each set of visits done.
+ */
+
+/** What is counted along a path. */
+export interface Counted {
+  /** Most shifts; Infinity where they are free. */
+  readonly most: number;
+  /** How many places must be visited. */
+  readonly visits: number;
+  /** Whether a step between two nodes of the trellis is a shift. */
+  readonly isShift: (t: number, from: number, to: number) => boolean;
+  /** Which of the visits a step makes, as bits. */
+  readonly visited: (t: number, from: number, to: number) => number;
+}
+
+/** What one step uses: shifts made, visits as bits. */
+export interface Used {
+  readonly shifts: number;
+  readonly visits: number;
+}
+
+/**
+ * The cheapest path of a lattice with no more shifts than may be and every visit made, where it costs less than the limit.
+ * @param uses what the step to node v of event at uses from node u of the event before
+ */
+export function cheapestCounted(
+  lattice: Lattice,
+  uses: (at: number, u: number, v: number) => Used,
+  { most, visits }: Counted,
+  limit: number,
+): { readonly path: Int32Array; readonly cost: number } | null {
+  const { first, cost, steps, stepsAt } = lattice;
+  const events = first.length - 1;
+  const counts = most < Infinity;
+  const sets = 2 ** visits;
+  const states = (counts ? most + 1 : 1) * sets;
+  /** Cheapest arrival at each node in each state, its own cost included, and which of the states before it came from. */
+  let here = new Float64Array(width(lattice, 0) * states).fill(Infinity);
+  for (let node = 0; node < width(lattice, 0); node++) here[node * states] = cost[node];
+  const cameFrom: Int32Array[] = [];
+  for (let at = 1; at < events; at++) {
+    const [before, nodes] = [width(lattice, at - 1), width(lattice, at)];
+    const next = new Float64Array(nodes * states).fill(Infinity);
+    const origin = new Int32Array(nodes * states).fill(-1);
+    for (let u = 0; u < before; u++)
+      for (let v = 0; v < nodes; v++) {
+        const step = steps[stepsAt[at - 1] + u * nodes + v];
+        if (step === Infinity) continue;
+        const used = uses(at, u, v);
+        const added = step + cost[first[at] + v];
+        const more = counts ? used.shifts * sets : 0;
+        for (let state = 0; state + more < states; state++) {
+          const paid = here[u * states + state] + added;
+          if (paid >= limit) continue;
+          const to = v * states + ((state + more) | used.visits);
+          if (paid >= next[to]) continue;
+          next[to] = paid;
+          origin[to] = u * states + state;
+        }
+      }
+    here = next;
+    cameFrom.push(origin);
+  }
+  let [least, end] = [limit, -1];
+  for (let at = sets - 1; at < here.length; at += sets) if (here[at] < least) [least, end] = [here[at], at];
+  if (end < 0) return null;
+  const path = new Int32Array(events);
+  for (let at = events - 1; at >= 0; at--) {
+    path[at] = Math.floor(end / states);
+    if (at > 0) end = cameFrom[at - 1][end];
+  }
+  return { path, cost: least };
+}
