@@ -70,6 +70,8 @@ function changeWords(change: Change, { instrument, place }: Speech): string {
       const names = [...new Set(change.places.map(({ position }) => positionName(position, instrument)))];
       return `allow ${listed(names)} position from ${barWords(place(change.at))}`;
     }
+    case 'allow-up-to':
+      return `allow up to ${positionName(change.position, instrument)} position from ${barWords(place(change.at))}`;
     case 'unlock':
       return `unlock ${barWords(place(change.at))}`;
     case 'allow-again':

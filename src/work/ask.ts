@@ -7,6 +7,8 @@ export const WAYS = 5;
 export interface Ask {
   readonly request: PlanRequest;
   readonly kept?: KeptFingering;
+  /** The best plan alone, at once; the ways beside it are asked for after it. */
+  readonly alone?: boolean;
 }
 
 /** What it answers: plans, or why the request cannot be understood. */
@@ -15,6 +17,6 @@ export type Answer =
   | { readonly kind: 'refused'; readonly issues: readonly Issue[] };
 
 /** The request as it is worked out for a view. */
-export function forView(request: PlanRequest): PlanRequest {
-  return { ...request, alternatives: WAYS };
+export function forView({ request, alone }: Ask): PlanRequest {
+  return { ...request, alternatives: alone ? 1 : WAYS };
 }

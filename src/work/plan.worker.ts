@@ -27,8 +27,9 @@ function answerTo(ask: Ask): Answer {
   return last.answer;
 }
 
-function workOut({ request, kept }: Ask): Answer {
-  const asked = forView(request);
+function workOut(ask: Ask): Answer {
+  const { kept } = ask;
+  const asked = forView(ask);
   const weights = { ...requestWeights(asked), ...prices };
   if (kept) return { kind: 'planned', ...planKept(asked, kept, weights) };
   const response = plan(asked, weights);

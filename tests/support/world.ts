@@ -33,8 +33,8 @@ export function scaleOn(tonic: string): PlanRequest {
   return { ...SCALE, material: { ...SCALE.material, tonic } as PlanRequest['material'] };
 }
 
-export function answerTo({ request, kept }: Ask): Answer {
-  const asked = { ...request, alternatives: 3 };
+export function answerTo({ request, kept, alone }: Ask): Answer {
+  const asked = { ...request, alternatives: alone ? 1 : 3 };
   const free = (): KeptAnswer => ({ response: plan(asked), found: 0, own: false });
   return { kind: 'planned', ...(kept ? planKept(asked, kept) : free()) };
 }

@@ -35,23 +35,38 @@ export function planningOf(store: SessionStore, { planner }: Doors, settled: () 
     const { record } = get();
     const ask = askFor(record);
     set({ planning: { kind: 'working', last: lastPlanned(get()) } });
+    // The best plan stands before the ways are looked for; where one of them is wanted, all come at once.
+    const whole = ask.kept !== undefined || follow !== null || record.choice.kind === 'number';
+    if (whole) await stage(question, ask, follow);
+    else if (await stage(question, { ...ask, alone: true }, null)) void stage(question, ask, null);
+  }
+
+  /** Asks one question and puts its answer on the stand. @returns whether there is more to ask */
+  async function stage(question: number, ask: Ask, follow: Plan | null): Promise<boolean> {
     let answer: Answer;
     try {
       answer = await planner.plan(ask);
     } catch (error) {
       if (question === newest)
         set({ planning: { kind: 'failed', why: faultOf(error), last: lastPlanned(get()) } });
-      return;
+      return false;
     }
-    if (question !== newest) return;
+    if (question !== newest) return false;
     if (answer.kind === 'refused') {
       set({ planning: { kind: 'refused', issues: answer.issues, last: lastPlanned(get()) } });
-      return;
+      return false;
     }
     const planned: Planned = { ask, response: answer.response, own: answer.own };
+    const more = ask.alone && answer.response.plans.length > 0;
     const { chosen, standing } = chosenFor(get().record, answer, follow);
-    set({ planning: { kind: 'planned', last: planned }, chosen, standing, ...within(get(), planned) });
+    set({
+      planning: { kind: 'planned', last: planned, more },
+      chosen,
+      standing,
+      ...within(get(), planned),
+    });
     if (settle(store)) settled();
+    return more ?? false;
   }
 
   return { replan };

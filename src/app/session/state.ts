@@ -24,7 +24,8 @@ export interface Planned {
 export type Planning =
   | { readonly kind: 'idle' }
   | { readonly kind: 'working'; readonly last: Planned | null }
-  | { readonly kind: 'planned'; readonly last: Planned }
+  /** `more` while the ways beside the best plan are still looked for. */
+  | { readonly kind: 'planned'; readonly last: Planned; readonly more?: boolean }
   /** The request cannot be understood. */
   | { readonly kind: 'refused'; readonly issues: readonly Issue[]; readonly last: Planned | null }
   /** The planner died or fell silent; it is started again at the next edit. */

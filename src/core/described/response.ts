@@ -218,6 +218,7 @@ export const RuleChange = tagged('kind', [
     places: Type.Array(HandPlace, { minItems: 1 }),
     at: Count,
   }),
+  Type.Object({ kind: oneOf(['allow-up-to']), position: PositionDescribed, at: Count }),
   Type.Object({ kind: oneOf(['allow-strings']), strings: Type.Array(Type.String()), at: Count }),
   Type.Object({ kind: oneOf(['unlock', 'allow-again']), at: Count }),
   Type.Object({ kind: oneOf(['allow-shifts']), most: Count }),

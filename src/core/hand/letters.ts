@@ -86,15 +86,21 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
       .map((reading, at) => ({ k: reading - setup.strings[string].steps, reread: at > 0 }))
       .filter(({ k, reread }) => !reread || inZone(k, semitones));
     // A finger in its own place is tried before one that reaches out of it.
-    for (const { finger, slot, extended } of SLOTS) {
+    for (const { finger, slot, reaches, contracted } of SLOTS) {
       for (const { k, reread } of steps) {
         const position = k - slot;
+        const extended = reaches && !leansBack(finger, position, semitones);
         const tag = position * 10 + finger;
         if (position < 0 || position > TOP_POSITION || semitones < finger || seen.has(tag)) continue;
         seen.add(tag);
         const stops = [makeStop(string, finger, semitones)];
         for (const frame of framesFor(string, position, finger, semitones, extended)) {
-          const oddity = { extended: extended ? finger : 0, reread, unsteady: patternCost(frame) };
+          const oddity = {
+            extended: extended ? finger : 0,
+            contracted: contracted ? finger : 0,
+            reread,
+            unsteady: patternCost(frame),
+          };
           found.push(makeHold(position, stops, frame, oddity));
         }
       }
@@ -120,18 +126,33 @@ interface Slot {
   readonly finger: number;
   /** Letter steps that it lies above the position's first. */
   readonly slot: number;
-  /** True where that is outside its own place. */
-  readonly extended: boolean;
+  /** True where that is above or below its own place: the hand opens. */
+  readonly reaches: boolean;
+  /** True where it is drawn in to the place of the finger below while the hand stays. */
+  readonly contracted: boolean;
 }
 
+const slotFor = (finger: number, slot: number, how?: 'reaches' | 'contracted'): Slot => ({
+  finger,
+  slot,
+  reaches: how === 'reaches',
+  contracted: how === 'contracted',
+});
+
 const SLOTS: readonly Slot[] = [
-  { finger: 1, slot: 0, extended: false },
-  { finger: 2, slot: 1, extended: false },
-  { finger: 3, slot: 2, extended: false },
-  { finger: 4, slot: 3, extended: false },
-  { finger: 4, slot: 4, extended: true },
-  { finger: 1, slot: -1, extended: true },
+  slotFor(1, 0),
+  slotFor(2, 1),
+  slotFor(3, 2),
+  slotFor(4, 3),
+  slotFor(4, 4, 'reaches'),
+  slotFor(1, -1, 'reaches'),
+  slotFor(4, 2, 'contracted'),
 ];
+
+/** In first position the first finger may lie back a semitone, in half position's place, while the hand stays as it is: that opens nothing. */
+function leansBack(finger: number, position: number, semitones: number): boolean {
+  return finger === 1 && position === 1 && semitones === 1;
+}
 
 /** For each string and letter step above it, the stops that the material asks of that letter. */
 function wantedSemitones(setup: Setup, demanded: readonly DemandedPitch[]): number[][][] {

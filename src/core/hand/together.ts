@@ -86,7 +86,7 @@ function distinct(holds: readonly Hold[]): Hold[] {
 
 /** Of equal grips the one that is written, closed and steady. */
 function oddness(hold: Hold): number {
-  return (hold.reread ? 1 : 0) + (hold.extended > 0 ? 1 : 0) + hold.unsteady;
+  return (hold.reread ? 1 : 0) + (hold.extended > 0 || hold.contracted > 0 ? 1 : 0) + hold.unsteady;
 }
 
 /** True where the two can be one hand: same position, fingers in their order, one finger on two strings only as a bar. */
@@ -110,6 +110,7 @@ function joined(low: Hold, high: Hold): Hold {
   const frame = low.frame === NO_FRAME ? high.frame : low.frame;
   return makeHold(low.position, [...low.stops, ...high.stops], frame, {
     extended: low.extended || high.extended,
+    contracted: low.contracted || high.contracted,
     leaned: low.leaned || high.leaned,
     reread: low.reread || high.reread,
     unsteady: Math.max(low.unsteady, high.unsteady),

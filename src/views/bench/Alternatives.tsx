@@ -4,6 +4,7 @@ import { choosePlan, demandWay, layBeside } from '../../app/edits';
 import type { Plan } from '../../core';
 import { counted } from '../../wording/grammar';
 import { planWords, type Speech } from '../../wording/plans';
+import { WAYS } from '../../work/ask';
 import { planName, tradeWords } from '../../wording/ways';
 
 interface Props {
@@ -11,18 +12,20 @@ interface Props {
   readonly chosen: number;
   /** True where the last is the saved fingering, which the planner would no longer offer. */
   readonly own: boolean;
+  /** True while ways are still looked for: their places are kept. */
+  readonly more: boolean;
   readonly speech: Speech;
 }
 
 /** The best plan and the ways beside it, each with what it buys and pays; the bar is its difficulty. */
-export const Alternatives = memo(function Alternatives({ plans, chosen, own, speech }: Props) {
+export const Alternatives = memo(function Alternatives({ plans, chosen, own, more, speech }: Props) {
   const beside = useBench((state) => state.beside);
   if (plans.length === 0) return null;
   const dearest = Math.max(...plans.map(({ cost }) => cost));
   return (
     <section aria-labelledby="alternatives">
       <h2 id="alternatives" className="font-serif text-lg font-semibold">
-        {plans.length === 1 ? 'One way' : counted(plans.length, 'way')}
+        {more ? 'Ways' : plans.length === 1 ? 'One way' : counted(plans.length, 'way')}
       </h2>
       <ol className="mt-1 flex flex-col gap-2">
         {plans.map((plan, at) => (
@@ -68,6 +71,14 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, spe
             )}
           </li>
         ))}
+        {more &&
+          Array.from({ length: WAYS - plans.length }, (_, at) => (
+            <li
+              key={plans.length + at}
+              aria-hidden
+              className="h-24 rounded-md border-2 border-rule opacity-50"
+            />
+          ))}
       </ol>
     </section>
   );

@@ -122,7 +122,13 @@ export default function Bench() {
         <aside className="flex flex-col gap-4">
           {response && speech && planned && (
             <Section name="The list of ways" on={[response]}>
-              <Alternatives plans={response.plans} chosen={chosen} own={planned.own} speech={speech} />
+              <Alternatives
+                plans={response.plans}
+                chosen={chosen}
+                own={planned.own}
+                more={planning.kind === 'planned' && planning.more === true}
+                speech={speech}
+              />
             </Section>
           )}
           {planned && plan && speech && (

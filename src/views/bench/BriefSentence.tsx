@@ -140,9 +140,9 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
           other={tempoWords(tempoOf(request))}
           onChange={(bpm) => setRequest({ ...request, tempo: bpm ? { bpm: Number(bpm) } : undefined })}
           then="."
-        />
+        />{' '}
+        <MoreWishes request={request} />
       </p>
-      <MoreWishes request={request} />
       {material.type === 'notes' && <TypedNotes material={material} />}
     </section>
   );

@@ -9,7 +9,7 @@ export function MoreWishes({ request }: { readonly request: PlanRequest }) {
   const lay = (part: Rules) => setRequest({ ...request, rules: { ...request.rules, ...part } });
   const offered = wishesToAdd(request);
   return (
-    <p className="mt-1 flex flex-wrap items-center gap-2 font-sans text-base">
+    <span className="inline-flex flex-wrap items-center gap-2 align-middle font-sans text-base leading-normal">
       {wishesMade(request).map(({ id, words, without }) => (
         <span key={id} className="inline-flex items-center gap-1 rounded-md bg-haze pl-2">
           {words}
@@ -32,6 +32,6 @@ export function MoreWishes({ request }: { readonly request: PlanRequest }) {
           if (wish) lay(wish.rules);
         }}
       />
-    </p>
+    </span>
   );
 }

@@ -5,7 +5,7 @@ import { clefsRead } from '../../notation/clefs';
 import { notesLabel, Staff, StaffHead } from '../../notation/Staff';
 import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
 import { guideWords, HAND_CUES, hearWords, KIND_SENTENCES, REHEARSAL_WORDS } from '../../wording/shifts';
-import { mm, seconds } from '../../wording/grammar';
+import { counted, mm, seconds } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { noteWords } from '../../wording/notes';
 import { barWords, placeName, placesWords, semitoneWords } from '../../wording/places';
@@ -103,6 +103,9 @@ function Elsewhere({ meaning, detail }: Props) {
   return words && <p data-testid="elsewhere">{words}</p>;
 }
 
+/** Places told at once. */
+const MOST_PLACES = 2;
+
 function elsewhereWords(
   other: Meaning['plan'] | undefined,
   plan: Meaning['plan'],
@@ -115,7 +118,9 @@ function elsewhereWords(
   const takes = trade ? `: ${trade}` : ', much the same to play';
   return places.length === 0
     ? `Without this shift the hand makes no other${takes}.`
-    : `Elsewhere the same job is done by shifting at ${placesWords(places)}${takes}.`;
+    : `Elsewhere the same job is done by shifting at ${placesWords(places.slice(0, MOST_PLACES))}${
+        places.length > MOST_PLACES ? ` and ${counted(places.length - MOST_PLACES, 'other place')}` : ''
+      }${takes}.`;
 }
 
 const COLUMN = 76;

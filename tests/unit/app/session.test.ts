@@ -22,6 +22,25 @@ test('a fresh plan is planned, and its fingering is saved with it', async () => 
   assert.deepEqual(record.choice.fingering, fingeringOf(best));
 });
 
+test('the best plan stands before the ways beside it are known; they come in their places after it', async () => {
+  const { opened, session, questions, state } = world();
+  await opened();
+  session.changeRequest(scaleOn('B3'));
+  const first = questions.at(-1);
+  assert.equal(first?.ask.alone, true);
+  first?.answer();
+  await settle();
+  assert.deepEqual([state().planning.kind, responseOf(state())?.plans.length], ['planned', 1]);
+  const best = planOf(state());
+  const second = questions.at(-1);
+  assert.notEqual(second, first);
+  assert.equal(second?.ask.alone, undefined);
+  second?.answer();
+  await settle();
+  assert.ok((responseOf(state())?.plans.length ?? 0) > 1);
+  assert.deepEqual(planOf(state())?.steps, best?.steps);
+});
+
 test('of two edits at once the last one wins, whichever answer comes first', async () => {
   const { opened, session, questions, state } = world();
   await opened();

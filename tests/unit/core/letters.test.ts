@@ -70,7 +70,9 @@ test('double stops use two neighbouring strings in one position', () => {
   const key = parseKey('C major') as Key;
   const pitches = ['F4', 'D5'].map((name) => demandedPitch(key, parsePitch(name) as Pitch));
   const candidates = holdsFor(setup, letterHand(setup, key, pitches), pitches);
-  const first = candidates.filter((candidate) => candidate.position === 1 && candidate.stops[0].string === D);
+  const first = candidates.filter(
+    ({ position, stops, contracted }) => position === 1 && stops[0].string === D && contracted === 0,
+  );
   assert.deepEqual(
     first.map((candidate) => candidate.stops.map((stop) => stop.finger)),
     [[2, 3]],
@@ -82,6 +84,19 @@ test('double stops use two neighbouring strings in one position', () => {
   assert.ok(
     bars.some((candidate) => candidate.stops.every((stop) => stop.finger === 2)),
     'a fifth is one finger over two strings',
+  );
+});
+
+test('in first position the first finger may lie back a semitone, and the fourth be drawn in to the third’s place', () => {
+  const low = holdsOf(A, 'A#4', 'B major', ['A#4', 'C#5', 'D#5']).filter(
+    (h) => h.stops[0].finger === 1 && h.position === 1,
+  );
+  assert.ok(low.length > 0 && low.every(({ extended }) => extended === 0));
+  const drawn = holdsOf(A, 'D5', 'C major', ['B4', 'C5', 'D5']).filter(
+    (h) => h.stops[0].finger === 4 && h.position === 1,
+  );
+  assert.ok(
+    drawn.length > 0 && drawn.every(({ contracted, extended }) => contracted === 4 && extended === 0),
   );
 });
 

@@ -122,6 +122,12 @@ test('the little finger and open strings cost more on long notes', () => {
   assert.equal(terms.openTerm(weights, 9), terms.openTerm(weights, 4), 'more than four beats is just long');
 });
 
+test('a contraction costs, and less than an extension', () => {
+  assert.ok(terms.contractionTerm(weights, true) > 0);
+  assert.ok(terms.contractionTerm(weights, true) < weights.extensionTaken);
+  assert.equal(terms.contractionTerm(weights, false), 0);
+});
+
 test('extensions cost once to take and a little to hold', () => {
   assert.equal(terms.extensionTakenTerm(weights, true), weights.extensionTaken);
   assert.equal(terms.extensionHeldTerm(weights, true), weights.extensionHeld);

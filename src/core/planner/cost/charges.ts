@@ -6,6 +6,7 @@ import {
   bareShift,
   barTerm,
   colourTerm,
+  contractionTerm,
   crossingTerm,
   crowdingTerm,
   displaceTerm,
@@ -122,6 +123,7 @@ export function couldStop({ setup }: Context, { string }: Pick<Stop, 'string'>):
 export function chargeEntry(context: Context, hold: Hold, tally?: Tally): number {
   return (
     add(tally, 'frame', patternTerm(context.pricing.weights, hold.unsteady)) +
+    add(tally, 'frame', contractionTerm(context.pricing.weights, hold.contracted > 0)) +
     add(tally, 'extension', extensionTakenTerm(context.pricing.weights, hold.extended > 0))
   );
 }

@@ -260,6 +260,11 @@ export function lowThumbTerm(weights: Weights, semitones: number): number {
   return weights.lowThumb * Math.max(0, 12 - semitones);
 }
 
+/** A finger drawn in to the place of the one below. */
+export function contractionTerm(weights: Weights, contracted: boolean): number {
+  return contracted ? weights.contraction : 0;
+}
+
 /** How rare or unsteady the pattern under the fingers is. */
 export function patternTerm(weights: Weights, unsteady: number): number {
   return weights.pattern * unsteady;

@@ -43,6 +43,8 @@ export interface Weights {
   readonly extensionTaken: number;
   /** Each note played with the hand kept open. */
   readonly extensionHeld: number;
+  /** Drawing a finger in to the place of the one below it. */
+  readonly contraction: number;
   /** Reaching from the comfortable spread (0) to the full one (this much). */
   readonly stretch: number;
   /** A spread beyond the hand, allowed only where the teacher locked it. */
@@ -111,6 +113,7 @@ const SECURE: Weights = {
   skip: 0.5,
   extensionTaken: 0.7,
   extensionHeld: 0.15,
+  contraction: 0.5,
   stretch: 0.8,
   beyond: 25,
   fourth: 0.2,

@@ -1,3 +1,4 @@
+import { positionOrder, positionsOf } from '../../hand/positions';
 import type { SoundingEvent } from '../../material/events';
 import type { Candidate, Context } from '../cost';
 import { buildTrellis, candidatesFor, locksAt, positionAllowed, type HoldTrellis, type Path } from '../graph';
@@ -5,7 +6,6 @@ import { placeOf } from '../place';
 import type { PositionRule, Rules } from '../request';
 import type { RuleChange } from '../response';
 import { bestPath, withCosts } from '../searched';
-import { positionOrder } from '../../hand/positions';
 
 /*
  * What would help where the demands leave no plan. One demand after the other is left out, the dearest to a teacher last; the plan found then, which
@@ -125,18 +125,65 @@ function without(rules: Rules, parts: readonly Part[]): Rules {
 /** What has to be let in if some parts go; null where that does not help. */
 function remedyBy(context: Context, parts: readonly Part[], budget: Budget): Remedy | null {
   const rules = context.request.rules ?? {};
-  const freed: Context = { ...context, request: { ...context.request, rules: without(rules, parts) } };
-  const found = planNear(context, freed, parts, budget);
+  const left = without(rules, parts);
+  const found = planNear(context, withRules(context, left), parts, budget);
   if (!found) return null;
-  const pieces = parts.map((part) => pieceOf(context, part, found));
-  const lists = without(rules, parts);
+  const whole = parts.map((part) => pieceOf(context, part, found));
+  // With all that is let in beside them the positions are as few as can be.
+  const beside = Object.assign({}, left, ...whole.map(({ relax }) => relax)) as Rules;
+  const pieces = whole.map((piece, at) =>
+    parts[at].name === 'positions' ? fewerPositions(context, beside, piece, budget) : piece,
+  );
   return {
     changes: pieces.flatMap(({ changes }) => changes),
     relax: {
       ...Object.assign({}, ...pieces.map(({ relax }) => relax)),
-      ...(parts.some(({ name }) => name === 'locks') ? { locks: lists.locks } : {}),
-      ...(parts.some(({ name }) => name === 'never') ? { never: lists.never } : {}),
+      ...(parts.some(({ name }) => name === 'locks') ? { locks: left.locks } : {}),
+      ...(parts.some(({ name }) => name === 'never') ? { never: left.never } : {}),
     },
+  };
+}
+
+function withRules(context: Context, rules: Rules): Context {
+  return { ...context, request: { ...context.request, rules } };
+}
+
+/** As few positions of those let in as still leave a plan: of a range the nearest end, of single ones each that is needed. */
+function fewerPositions(context: Context, rules: Rules, piece: Remedy, budget: Budget): Remedy {
+  const [change] = piece.changes;
+  const own = context.request.rules?.positions;
+  if (change.kind !== 'allow-positions' || !rules.positions) return piece;
+  const leaves = (positions: PositionRule) =>
+    planNear(context, withRules(context, { ...rules, positions }), [], budget) !== null;
+  const { at } = change;
+  const { positions } = rules;
+  if ('only' in positions) {
+    let places = change.places;
+    for (const place of change.places) {
+      const others = places.filter((other) => other !== place);
+      const rule = widened(
+        own,
+        others.map(({ position }) => position),
+      );
+      if (others.length > 0 && leaves(rule)) places = others;
+    }
+    const rule = widened(
+      own,
+      places.map(({ position }) => position),
+    );
+    return { changes: [{ kind: 'allow-positions', places, at }], relax: { positions: rule } };
+  }
+  if (!own || 'only' in own || positions.to === own.to) return piece;
+  const between = positionsOf(context.setup, context.request.school).filter(
+    (position) =>
+      positionOrder(position) > positionOrder(own.to) &&
+      positionOrder(position) <= positionOrder(positions.to),
+  );
+  const to = between.find((position) => position === positions.to || leaves({ ...positions, to: position }));
+  const top = to ?? positions.to;
+  return {
+    changes: [{ kind: 'allow-up-to', position: top, at }],
+    relax: { positions: { ...positions, to: top } },
   };
 }
 
