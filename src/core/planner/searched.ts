@@ -26,9 +26,12 @@ export function withCosts(context: Context, trellis: HoldTrellis): Searched {
   return { context, trellis, costs: whole ? passesOver(trellis) : null };
 }
 
-/** The best path of a request; null where the demands leave none. */
-export function bestPath({ context, trellis, costs }: Searched): Path | null {
-  return costs && (cheapestPath(trellis, wantedOf(context, trellis), costs)?.path ?? null);
+/**
+ * The best path of a request; null where the demands leave none.
+ * @param most what it may cost: where a search has to look further and further, it goes no further than that
+ */
+export function bestPath({ context, trellis, costs }: Searched, most = Infinity): Path | null {
+  return costs && (cheapestPath(trellis, { ...wantedOf(context, trellis), most }, costs)?.path ?? null);
 }
 
 /** What is asked of the whole path. */

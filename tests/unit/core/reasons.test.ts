@@ -65,7 +65,7 @@ test('what is said of the moment is true, and shifting elsewhere costs what is c
     seen.set(here.data.kind, (seen.get(here.data.kind) ?? 0) + 1);
     const never = [...(request.rules?.never ?? []), { at: shift.to, shift: true as const }];
     const [other] = plan({ ...request, rules: { ...request.rules, never }, alternatives: 1 }).plans;
-    const loss = best(masked(trellis, { noShiftTo: t + 1 })) - one.cost;
+    const loss = best(masked(trellis, { noShiftTo: t + 1 }) ?? assert.fail()) - one.cost;
     const { data } = here;
     if (data.kind === 'only-here') return assert.equal(other, undefined);
     assert.ok(other && Math.abs((here.loss ?? NaN) - loss) < 1e-9, `${here.loss} against ${loss}`);

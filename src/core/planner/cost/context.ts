@@ -9,6 +9,7 @@ import type { Music, SoundingEvent } from '../../material/events';
 import { keyAlteration, type Key } from '../../pitch/key';
 import { letterSteps, midiOf, respellings, type Pitch } from '../../pitch/pitch';
 import type { PlanRequest } from '../request';
+import { keptTables, type Tables } from './tables';
 import { landingTerm, type Pricing } from './terms';
 import { requestWeights, secondsPerBeat, type Weights } from './weights';
 
@@ -21,6 +22,8 @@ export interface Context {
   readonly sounding: readonly SoundingEvent[];
   readonly pricing: Pricing;
   readonly secondsPerBeat: number;
+  /** What is kept from request to request. */
+  readonly tables: Tables;
   /** All holds of an event before any demand. */
   readonly holdsOf: (event: SoundingEvent) => Holds;
 }
@@ -50,25 +53,18 @@ export function contextFor(
   music: Music,
   weights: Weights = requestWeights(request),
 ): Context {
-  const setup = resolveSetup(request);
-  const hand = resolveHand(request.instrument, request.hand);
   const sounding = music.events.filter((event): event is SoundingEvent => event.kind === 'sounding');
-  const demanded = distinctPitches(sounding).map((pitch) => demandedPitch(music.key, pitch));
-  const model = handModel(setup, music.key, demanded, request.school);
-  const pricing: Pricing = {
-    weights,
-    hand,
-    stops: new Float64Array(HIGHEST_STOP + 1).map((_, n) => stopMm(setup.lengthMm, n)),
-    landings: landingsOf(weights),
-    resting: restingPlaces(setup, model),
-  };
-  const known = new Map<string, Holds>();
+  const pitches = distinctPitches(sounding);
+  const tables = keptTables(tagOf(request, music, [...pitches.keys()], weights), () =>
+    tablesFor(request, music, [...pitches.values()], weights),
+  );
+  const { setup, model, pricing, holds: known } = tables;
   function holdsOf(event: SoundingEvent): Holds {
     const tag = contentTag(event);
     let holds = known.get(tag);
     if (!holds) {
-      const pitches = event.pitches.map((pitch) => demandedPitch(music.key, pitch));
-      const all = holdsFor(setup, model, pitches);
+      const demanded = event.pitches.map((pitch) => demandedPitch(music.key, pitch));
+      const all = holdsFor(setup, model, demanded);
       holds = { all, lowest: lowestAnchor(model, all) };
       known.set(tag, holds);
     }
@@ -82,8 +78,37 @@ export function contextFor(
     sounding,
     pricing,
     secondsPerBeat: secondsPerBeat(request.tempo),
+    tables,
     holdsOf,
   };
+}
+
+/** Whatever the tables of a request hang on, as one text. The order of the pitches counts: it sets the order of frames, and with it which of two equals is taken. */
+function tagOf(request: PlanRequest, { key }: Music, pitches: readonly string[], weights: Weights): string {
+  const { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, tempo, rules } = request;
+  const { positions, strings, openStrings, fourthFinger, extensions } = rules ?? {};
+  return JSON.stringify([
+    [instrument, size, tuning, extensionTo, stringLengthMm, hand, school, tempo],
+    [positions, strings, openStrings, fourthFinger, extensions],
+    key.fifths,
+    pitches,
+    weights,
+  ]);
+}
+
+function tablesFor(request: PlanRequest, music: Music, pitches: readonly Pitch[], weights: Weights): Tables {
+  const setup = resolveSetup(request);
+  const demanded = pitches.map((pitch) => demandedPitch(music.key, pitch));
+  const model = handModel(setup, music.key, demanded, request.school);
+  const pricing: Pricing = {
+    weights,
+    hand: resolveHand(request.instrument, request.hand),
+    stops: new Float64Array(HIGHEST_STOP + 1).map((_, n) => stopMm(setup.lengthMm, n)),
+    landings: landingsOf(weights),
+    resting: restingPlaces(setup, model),
+  };
+  const empty = { layers: new Map(), transitions: new Map(), blocks: new Map() };
+  return { setup, model, pricing, holds: new Map(), ...empty };
 }
 
 /** Where the hand lies lowest for any of some holds, but not below its home position; semitones above the nut. */
@@ -99,11 +124,12 @@ export function contentTag(event: SoundingEvent): string {
   return event.pitches.map((pitch) => `${letterSteps(pitch)}.${midiOf(pitch)}`).join('+');
 }
 
-function distinctPitches(events: readonly SoundingEvent[]): Pitch[] {
+/** The different pitches of some events, by a tag of each. */
+function distinctPitches(events: readonly SoundingEvent[]): Map<string, Pitch> {
   const seen = new Map<string, Pitch>();
   for (const event of events)
     for (const pitch of event.pitches) seen.set(`${letterSteps(pitch)}.${midiOf(pitch)}`, pitch);
-  return [...seen.values()];
+  return seen;
 }
 
 /** Stops up to here are looked up in tables; above every fingerboard, with room for a resting little finger. */

@@ -1,5 +1,6 @@
 /** What fingering costs: the terms, their weights, and what a note, a stay and a move are charged. */
 export * from './charges';
 export * from './context';
+export { freshTables, type Tables } from './tables';
 export * from './terms';
 export * from './weights';

@@ -1,6 +1,6 @@
 import { positionOrder, positionsOf } from '../../hand/positions';
 import type { SoundingEvent } from '../../material/events';
-import type { Candidate, Context } from '../cost';
+import { freshTables, type Candidate, type Context } from '../cost';
 import { buildTrellis, candidatesFor, locksAt, positionAllowed, type HoldTrellis, type Path } from '../graph';
 import { placeOf } from '../place';
 import type { PositionRule, Rules } from '../request';
@@ -145,7 +145,7 @@ function remedyBy(context: Context, parts: readonly Part[], budget: Budget): Rem
 }
 
 function withRules(context: Context, rules: Rules): Context {
-  return { ...context, request: { ...context.request, rules } };
+  return { ...context, request: { ...context.request, rules }, tables: freshTables(context.tables) };
 }
 
 /** As few positions of those let in as still leave a plan: of a range the nearest end, of single ones each that is needed. */

@@ -1,6 +1,6 @@
 import { chargeMove, chargeReframe, chargeStay, leastMove, sameFrame } from '../cost';
 import { THUMB } from '../../hand/finger';
-import type { HoldLayer } from './layers';
+import { OWN_LAYERS, type HoldLayer } from './layers';
 import type { Context } from '../cost';
 import { stringsApart, type PricedTransition, type Touch } from '../cost';
 import type { Block } from './trellis';
@@ -9,17 +9,18 @@ import type { Block } from './trellis';
  * What lies between two layers: the cost of every step from hold to hold.
  */
 
-/** One block for each different pair of layers and moment. */
+/** One block for each different pair of layers and moment; those between layers that are kept are kept too. */
 export function blocksFor(
   context: Context,
   layers: readonly HoldLayer[],
   transitions: readonly PricedTransition[],
 ): Block[] {
-  const known = new Map<number, Block>();
-  const most = layers.length;
+  const kept = context.tables.blocks as Map<string, Block>;
+  const own = new Map<string, Block>();
   return transitions.map((transition, t) => {
     const [from, to] = [layers[t], layers[t + 1]];
-    const tag = (from.number * most + to.number) * most + transition.number;
+    const known = from.number >= OWN_LAYERS || to.number >= OWN_LAYERS ? own : kept;
+    const tag = `${from.number} ${to.number} ${transition.number}`;
     let block = known.get(tag);
     if (!block) {
       block = blockBetween(context, from, to, transition);

@@ -2,11 +2,11 @@ import { NO_FRAME } from '../../hand/hold';
 import { midiOf } from '../../pitch/pitch';
 import { candidatesFor, forbidden, locksAt } from './candidates';
 import { blocksFor } from './blocks';
-import { holdLayer, type HoldLayer } from './layers';
+import { holdLayer, OWN_LAYERS, type HoldLayer } from './layers';
 import { transitionsOf } from './transitions';
-import { contentTag, type Candidate, type Context } from '../cost';
+import { contentTag, type Candidate, type Context, type Tables } from '../cost';
 import type { PricedTransition } from '../cost';
-import type { Trellis } from './trellis';
+import type { Block, Trellis } from './trellis';
 
 /*
  * Weaves the trellis: all holds of each event that the demands leave, and the cost of every step between them. Equal events share a
@@ -19,30 +19,33 @@ export interface HoldTrellis extends Trellis {
   readonly transitions: readonly PricedTransition[];
 }
 
-/** Weaves the web for all events; an event that the demands leave without a hold gets an empty layer, and nothing is joined then. */
+/** Weaves the trellis for all events; an event that the demands leave without a hold gets an empty layer, and nothing is joined then. */
 export function buildTrellis(context: Context): HoldTrellis {
-  const known = new Map<string, HoldLayer>();
+  const tables = context.tables as Tables<HoldLayer, Block>;
+  /** What a lock or a forbidden thing touches, and open strings after it, belong to this request alone. */
+  const own = new Map<string, HoldLayer>();
+  const numbers = { kept: tables.layers.size, own: OWN_LAYERS };
   const layers: HoldLayer[] = [];
   for (const event of context.sounding) {
     const before = layers[layers.length - 1];
     const locks = locksAt(context, event);
+    const never = forbidden(context, event);
     const ringing = event.pitches.some((pitch) => isOpen(context, midiOf(pitch)));
+    const places = ringing ? (before ? positionsOf(before) : firstPositions(context)) : null;
+    const mine = locks.length + never.length > 0 || (ringing && before && before.number >= OWN_LAYERS);
     const tag = [
       contentTag(event),
       event.beats,
       event.octave,
-      ringing ? before?.number : '',
-      locks.length > 0 || forbidden(context, event).length > 0 ? event.at : '',
+      ringing ? (before ? before.number : [...(places ?? [])].join()) : '',
+      locks.length + never.length > 0 ? event.at : '',
     ].join('|');
+    const known = mine ? own : tables.layers;
     let layer = known.get(tag);
     if (!layer) {
       const candidates = candidatesFor(context, event, locks);
-      layer = holdLayer(
-        context,
-        event,
-        known.size,
-        ringing ? handStays(context, candidates, before) : candidates,
-      );
+      const number = mine ? numbers.own++ : numbers.kept++;
+      layer = holdLayer(context, event, number, places ? handStays(candidates, places) : candidates);
       known.set(tag, layer);
     }
     layers.push(layer);
@@ -52,6 +55,10 @@ export function buildTrellis(context: Context): HoldTrellis {
   return { layers, transitions, blocks: whole ? blocksFor(context, layers, transitions) : [] };
 }
 
+function positionsOf({ touchList }: HoldLayer): Set<number> {
+  return new Set(touchList.map(({ position }) => position));
+}
+
 function isOpen(context: Context, midi: number): boolean {
   const { strings, extensionSemitones } = context.setup;
   const extended = midi < strings[0].midi && midi >= strings[0].midi - extensionSemitones;
@@ -59,15 +66,8 @@ function isOpen(context: Context, midi: number): boolean {
 }
 
 /** An open string leaves the hand where it was before. */
-function handStays(
-  context: Context,
-  candidates: readonly Candidate[],
-  before: HoldLayer | undefined,
-): Candidate[] {
-  const positions = before
-    ? new Set(before.touchList.map(({ position }) => position))
-    : firstPositions(context);
-  return candidates.filter(({ hold }) => hold.frame !== NO_FRAME || positions.has(hold.position));
+function handStays(candidates: readonly Candidate[], places: ReadonlySet<number>): Candidate[] {
+  return candidates.filter(({ hold }) => hold.frame !== NO_FRAME || places.has(hold.position));
 }
 
 /** At the opening the hand already lies where the first pressed notes want it, for to move there later would only cost more. */

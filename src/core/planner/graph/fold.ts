@@ -8,14 +8,14 @@ import { width, type Lattice } from './lattice';
  * it costs, then its late one, joined to it by steps that cost nothing.
  */
 
-/** A step of a lattice: from a node of event t to one of the next, both counted from their event's first. */
-export type LatticeStep = readonly [t: number, from: number, to: number];
+/** Takes a step of a lattice: from a node of event t to one of the next, both counted from their event's first. */
+export type Visit = (t: number, from: number, to: number) => void;
 
 export interface Fold extends Lattice {
   /** The path of the lattice that a path of the fold stands for. */
   unfold(path: ArrayLike<number>): Int32Array;
-  /** The steps of the lattice that the step from node u of place at - 1 to node v of place at stands for; none between the halves of a pair. */
-  behind(at: number, u: number, v: number): readonly LatticeStep[];
+  /** Visits the steps of the lattice that the step from node u of place at - 1 to node v of place at stands for; none between the halves of a pair. */
+  behind(at: number, u: number, v: number, visit: Visit): void;
 }
 
 /** Nodes of an event and its mirror image that are one way of playing, side by side; both counted from their event's first. */
@@ -71,14 +71,15 @@ export function foldLattice(lattice: Lattice, alike: Alike): Fold | null {
       order.forEach((t, at) => (whole[t] = own(t)[path[at]]));
       return whole;
     },
-    behind: (at, u, v) => {
+    behind: (at, u, v, visit) => {
       const [was, t] = [order[at - 1], order[at]];
-      if (at % 2 === 1) return t === was + 1 ? [[was, own(was)[u], own(t)[v]]] : [];
+      if (at % 2 === 1) {
+        if (t === was + 1) visit(was, own(was)[u], own(t)[v]);
+        return;
+      }
       const [from, to] = [pairsOfEvent(t - 1), pairsOfEvent(t)];
-      return [
-        [t - 1, from.early[u], to.early[v]],
-        [n - 1 - t, to.late[v], from.late[u]],
-      ];
+      visit(t - 1, from.early[u], to.early[v]);
+      visit(n - 1 - t, to.late[v], from.late[u]);
     },
   };
 }

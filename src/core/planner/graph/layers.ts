@@ -10,6 +10,9 @@ import type { Layer } from './trellis';
  * One event in numbers: what may be held there, gathered by what the hand touches, and what each costs.
  */
 
+/** Layers of one request alone, which are not kept for the next, are numbered from here. */
+export const OWN_LAYERS = 1_000_000;
+
 /** A layer with the holds behind its numbers. */
 export interface HoldLayer extends Layer {
   readonly number: number;

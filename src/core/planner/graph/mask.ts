@@ -19,10 +19,12 @@ export interface Mask {
   readonly pricedBy?: Context;
 }
 
+/** @returns null where some event is left without a hold */
 export function masked(
   trellis: HoldTrellis,
   { allows, noShiftTo, noFourthShift, pricedBy }: Mask,
-): HoldTrellis {
+): HoldTrellis | null {
+  if (allows && !trellis.layers.every(({ candidates }) => candidates.some(allows))) return null;
   const layers = new Map<HoldLayer, HoldLayer>();
   const layerFor = (layer: HoldLayer): HoldLayer => {
     const known = layers.get(layer);

@@ -17,7 +17,7 @@ export function transitionsOf(context: Context): PricedTransition[] {
   const onsets: number[] = [];
   events.reduce((onset, event) => (onsets.push(onset), onset + event.beats), 0);
   const top = sounding.map((event) => midiOf(event.pitches[event.pitches.length - 1]));
-  const known = new Map<string, PricedTransition>();
+  const known = context.tables.transitions;
   return sounding.slice(1).map((event, t) => {
     const before = sounding[t];
     const beats = onsets[event.at] - onsets[before.at];

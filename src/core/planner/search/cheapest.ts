@@ -1,6 +1,6 @@
 import { foldLattice, width, type Alike, type Fold, type Lattice, type Path, type Trellis } from '../graph';
 import { finishing } from './finish';
-import { cheapestCounted, type Counted, type Used } from './counted';
+import { cheapestCounted, EACH_SHIFT, type Counted, type Uses } from './counted';
 import { leastCost, mostCost, passesOver, type Passes } from './passes';
 import { nodesOf, prune, type Pruned } from './prune';
 import { cheapestOfAll } from './trace';
@@ -22,6 +22,8 @@ export interface Wanted {
     readonly only?: Alike;
   };
   readonly counted?: Counted;
+  /** What it may cost: dearer paths need not be found. */
+  readonly most?: number;
 }
 
 export interface Found {
@@ -66,14 +68,16 @@ export function cheapestPath(
   const dearest = mostCost(costs);
   const free = !counted && !back?.only;
   // A free path is at hand: only those that come back alike and cost less than it with its surcharge are still of use.
-  for (let slack = free ? (back?.otherWay ?? 0) : FIRST_SLACK; ; slack *= MORE_SLACK) {
+  const widest = (wanted.most ?? Infinity) - least;
+  for (let next = free ? (back?.otherWay ?? 0) : FIRST_SLACK; ; next *= MORE_SLACK) {
+    const slack = Math.min(next, widest);
     const whole = least + slack >= dearest;
     const lattice = prune(trellis, costs, whole ? Number.MAX_VALUE : least + slack);
     const limit = whole ? Infinity : least + slack + ROUNDING;
     const found = cheapestIn(kindsOf(lattice, wanted), lattice, counted, limit);
     if (found) return found;
     if (free) return { path: cheapestOfAll(trellis, costs), cost: least + (back?.otherWay ?? 0) };
-    if (whole) return null;
+    if (whole || slack === widest) return null;
   }
 }
 
@@ -95,7 +99,7 @@ function kindsOf(lattice: Pruned, { back, counted }: Wanted): Kind[] {
     lattice,
     surcharge: back?.otherWay ?? 0,
     unfold: (path) => path,
-    behind: (at, u, v) => [[at - 1, u, v]],
+    behind: (at, u, v, visit) => visit(at - 1, u, v),
   };
   if (!back) return [plain];
   const { first, nodes } = lattice;
@@ -154,18 +158,16 @@ function cheapestPlain(lattice: Lattice, limit: number): Found | null {
 }
 
 /** What a step of a kind's lattice uses, by the steps of the trellis behind it. */
-function usesOf(
-  { behind }: Kind,
-  { first, nodes }: Pruned,
-  { isShift, visited }: Counted,
-): (at: number, u: number, v: number) => Used {
+function usesOf({ behind }: Kind, { first, nodes }: Pruned, { isShift, visited }: Counted): Uses {
+  let [shifts, visits] = [0, 0];
+  const add = (t: number, from: number, to: number) => {
+    const [a, b] = [nodes[first[t] + from], nodes[first[t + 1] + to]];
+    if (isShift(t, a, b)) shifts++;
+    visits |= visited(t, a, b);
+  };
   return (at, u, v) => {
-    let [shifts, visits] = [0, 0];
-    for (const [t, from, to] of behind(at, u, v)) {
-      const [a, b] = [nodes[first[t] + from], nodes[first[t + 1] + to]];
-      if (isShift(t, a, b)) shifts++;
-      visits |= visited(t, a, b);
-    }
-    return { shifts, visits };
+    shifts = visits = 0;
+    behind(at, u, v, add);
+    return shifts * EACH_SHIFT + visits;
   };
 }

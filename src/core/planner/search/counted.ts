@@ -17,19 +17,14 @@ export interface Counted {
   readonly visited: (t: number, from: number, to: number) => number;
 }
 
-/** What one step uses: shifts made, visits as bits. */
-export interface Used {
-  readonly shifts: number;
-  readonly visits: number;
-}
+/** What the step to node v of event `at` uses from node u of the event before: shifts times EACH_SHIFT, and visits as bits. */
+export type Uses = (at: number, u: number, v: number) => number;
+export const EACH_SHIFT = 4;
 
-/**
- * The cheapest path of a lattice with no more shifts than may be and every visit made, where it costs less than the limit.
- * @param uses what the step to node v of event at uses from node u of the event before
- */
+/** The cheapest path of a lattice with no more shifts than may be and every visit made, where it costs less than the limit. */
 export function cheapestCounted(
   lattice: Lattice,
-  uses: (at: number, u: number, v: number) => Used,
+  uses: Uses,
   { most, visits }: Counted,
   limit: number,
 ): { readonly path: Int32Array; readonly cost: number } | null {
@@ -52,11 +47,12 @@ export function cheapestCounted(
         if (step === Infinity) continue;
         const used = uses(at, u, v);
         const added = step + cost[first[at] + v];
-        const more = counts ? used.shifts * sets : 0;
+        const more = counts ? Math.floor(used / EACH_SHIFT) * sets : 0;
+        const seen = used % EACH_SHIFT;
         for (let state = 0; state + more < states; state++) {
           const paid = here[u * states + state] + added;
           if (paid >= limit) continue;
-          const to = v * states + ((state + more) | used.visits);
+          const to = v * states + ((state + more) | seen);
           if (paid >= next[to]) continue;
           next[to] = paid;
           origin[to] = u * states + state;

@@ -23,8 +23,8 @@ interface Measured extends Way {
   readonly traits: Traits;
 }
 
-/** What a way may cost, so that nobody is shown what no one would play: so many times the best, and four plain shifts more. */
-const WORTH = { times: 2, plus: 4 };
+/** What a way may cost, so that nobody is shown what no one would play: a quarter more than the best, and four plain shifts. */
+const WORTH = { times: 1.25, plus: 4 };
 
 /**
  * The ways beside the best plan, cheapest first by the prices of the request.
@@ -36,7 +36,7 @@ export function waysBeside(best: Way, events: readonly ResponseEvent[], most: nu
   const first: Measured = { ...best, traits: traitsOf(best.plan, events) };
   const dearest = WORTH.times * best.plan.cost + WORTH.plus;
   const found = demandsAfter(context, trellis, best.plan, comesBack)
-    .flatMap((asked) => wayFor(best.searched, asked, events) ?? [])
+    .flatMap((asked) => wayFor(best.searched, asked, events, dearest) ?? [])
     .filter(({ plan }) => plan.cost <= dearest)
     .sort((a, b) => a.plan.cost - b.plan.cost);
   const shown: Measured[] = [first];
@@ -49,11 +49,15 @@ export function waysBeside(best: Way, events: readonly ResponseEvent[], most: nu
     .map((way) => ({ ...way, plan: { ...way.plan, changes: changesOf(way.traits, first.traits) } }));
 }
 
-/** The best plan under one more demand; null where it leaves none. */
+/**
+ * The best plan under one more demand; null where it leaves none.
+ * @param most what it may cost: dearer ones need not be found
+ */
 function wayFor(
   own: Searched,
   { way, demand, mask }: Asked,
   events: readonly ResponseEvent[],
+  most: number,
 ): Measured | null {
   const { context } = own;
   const request = withDemand(context.request, demand);
@@ -61,8 +65,8 @@ function wayFor(
   const searched = mask
     ? underMask(own, { ...context, request, pricing: { ...context.pricing, weights } }, mask)
     : searchedFor(request, context.music, weights);
-  const path = bestPath(searched);
-  if (!path) return null;
+  const path = searched && bestPath(searched, most);
+  if (!searched || !path) return null;
   // What it costs is told by the request's own prices, on what it lies on.
   const priced: Context = {
     ...searched.context,
@@ -72,10 +76,11 @@ function wayFor(
   return { plan: { ...plan, way, demand }, searched, path, traits: traitsOf(plan, events) };
 }
 
-function underMask(own: Searched, context: Context, mask: NonNullable<Asked['mask']>): Searched {
+function underMask(own: Searched, context: Context, mask: NonNullable<Asked['mask']>): Searched | null {
   const samePrices = context.pricing.weights === own.context.pricing.weights;
   if (Object.keys(mask).length === 0 && samePrices) return { ...own, context };
-  return withCosts(context, masked(own.trellis, samePrices ? mask : { ...mask, pricedBy: context }));
+  const trellis = masked(own.trellis, samePrices ? mask : { ...mask, pricedBy: context });
+  return trellis && withCosts(context, trellis);
 }
 
 /** The weights in force, with what the demand prices otherwise. */
