@@ -9,6 +9,7 @@ import { benchPage } from './bench-page';
 import { AIM, scale, thirds, wandering } from './bench-music';
 import { againstOption, besideEachOther } from './bench-pairs';
 import { shippedCore } from './core-of';
+import type { PlanRequest } from '../src/core';
 
 const core = await shippedCore('.');
 const { findingsOf, plan } = core;
@@ -51,20 +52,43 @@ if (other) {
   process.exit(0);
 }
 
+const THREE_OCTAVES = [
+  ['violin', 'major'],
+  ['viola', 'major'],
+  ['cello', 'major'],
+  ['bass', 'major'],
+  ['violin', 'chromatic'],
+] as const;
+
+/** The scale itself or the same a semitone higher, in turn. */
+function inOtherKey(request: PlanRequest, at: number): PlanRequest {
+  const { material } = request;
+  if (at % 2 === 0 || !('tonic' in material)) return request;
+  return { ...request, material: { ...material, tonic: material.tonic.replace(/^[A-G]/, '$&b') } };
+}
+
 const before = referenceMs();
 const rows: Row[] = [];
-for (const instrument of ['violin', 'viola', 'cello', 'bass'] as const)
-  rows.push({
-    what: `${instrument}, major, three octaves up and down, 3 plans`,
-    'median ms': medianMs(() => plan(scale(instrument, 'major')), 200, 200),
-    'limit ms': 5,
-  });
-for (const name of ['melodic-minor', 'chromatic'])
-  rows.push({
-    what: `violin, ${name}, three octaves up and down, 3 plans`,
-    'median ms': medianMs(() => plan(scale('violin', name)), 30, 60),
-    'limit ms': '',
-  });
+for (const [instrument, name] of THREE_OCTAVES) {
+  const request = scale(instrument, name);
+  const what = `${instrument}, ${name}, three octaves up and down`;
+  const alone = { ...request, alternatives: 1 };
+  let at = 0;
+  // Another lock each time: what the next request shares is kept, what the lock touches is not.
+  const locked = (): PlanRequest => {
+    const { steps } = plan(alone).plans[0];
+    const { string, finger } = steps[at++ % steps.length].stops[0];
+    return { ...alone, rules: { locks: [{ at: steps[at % steps.length].at, string, finger }] } };
+  };
+  const locks = Array.from({ length: 40 }, locked);
+  const add = (how: string, work: () => unknown, limit: number | '' = '') =>
+    rows.push({ what: `${what}, ${how}`, 'median ms': medianMs(work, 40, 60), 'limit ms': limit });
+  add('the best alone, warm, another lock each time', () => plan(locks[at++ % locks.length]));
+  add('the best alone, every second in another key', () => plan(inOtherKey(alone, at++)));
+  // A string a hundredth of a mm longer each time: nothing of the request before can be used.
+  add('the best alone, cold', () => plan({ ...alone, stringLengthMm: 600 + at++ / 100 }), 5);
+  add('with its ways, warm', () => plan({ ...request, alternatives: 5 }));
+}
 for (const [instrument, tonic] of [
   ['violin', 'D4'],
   ['cello', 'C3'],

@@ -1,7 +1,7 @@
 import type { Counted, Felt, Moment, PlanResponse, Reason } from '../core';
 import { counted, listed } from './grammar';
 import { noteWords } from './notes';
-import { barWords, inPlace, placeName, positionWords } from './places';
+import { barWords, inPlace, positionWords } from './places';
 import type { Speech } from './plans';
 
 /*
@@ -36,12 +36,12 @@ const FELT_WORDS: Readonly<Record<Felt, string>> = {
 };
 
 const MOMENT_WORDS: Readonly<Record<Moment, string>> = {
-  'during-open': 'while the string rings open or the bow rests',
-  semitone: 'by a semitone only, the least to miss',
+  'during-open': 'while an open string rings or in a rest',
+  semitone: 'by a semitone only, where there is least to miss',
   'first-finger': 'onto the first finger',
   'turning-point': 'where the line turns',
   'on-the-beat': 'on the beat',
-  nearer: 'by the shorter way',
+  nearer: 'the shorter way',
 };
 
 /** The sentence for a reason. */
@@ -51,15 +51,22 @@ export function reasonWords({ code, data }: Reason, speech: Speech): string {
       return 'The brief asks for it.';
     case 'goes-on': {
       const note = `${pitchesAt(speech.events, data.at, speech)} (${barWords(speech.place(data.at))})`;
-      const place =
+      // With the thumb up it is the hand that has a note, not the position.
+      const [keeps, has] =
         data.position === 'thumb'
-          ? `the ${placeName(data, speech.instrument)}`
-          : positionWords(data.position, speech.instrument);
-      if (code === 'demand') return `The line goes on to ${note}, which the rules do not leave in ${place}.`;
-      if (code === 'range') return `The line goes on to ${note}, which ${place} does not have.`;
+          ? [
+              `from the hand ${inPlace(data, speech.instrument)}`,
+              `the hand ${inPlace(data, speech.instrument)}`,
+            ]
+          : [
+              `out of ${positionWords(data.position, speech.instrument)}`,
+              positionWords(data.position, speech.instrument),
+            ];
+      if (code === 'demand') return `The line goes on to ${note}, which the rules keep ${keeps}.`;
+      if (code === 'range') return `The line goes on to ${note}, which ${has} does not have.`;
       return code === 'stretch'
         ? `The line goes on to ${note}, which is beyond this hand ${inPlace(data, speech.instrument)}.`
-        : `The line goes on to ${note}, which ${place} has only high up a lower string.`;
+        : `The line goes on to ${note}, which ${has} has only high up a lower string.`;
     }
     case 'staying':
       return `Staying ${inPlace(data, speech.instrument)} would take ${worseWords(data)}.`;

@@ -38,10 +38,12 @@ export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> 
 };
 
 /** Who carries the hand, and over which note: "Guide: finger 1 on F♯5, E string, unheard." */
-export function guideWords({ guide, toFinger }: ShiftDetail['shift']): string {
-  if (guide)
-    return `Guide: ${fingerWords(guide.finger)} on ${noteWords(guide.pitch)}, ${stringWords(guide.string)}, unheard.`;
-  return `No note guides here: arm and first finger carry the hand, and ${toFinger === 'T' ? 'the thumb is set down on its note' : 'the thumb is set down on its place'}.`;
+export function guideWords({ guide, kind, toFinger }: ShiftDetail['shift']): string {
+  if (!guide)
+    return 'No note guides here: arm and first finger carry the hand, and the thumb is set down on its place.';
+  const finger = fingerWords(guide.finger);
+  if (guide.finger === toFinger && kind !== 'new-finger') return `Guide: ${finger}, to its own note.`;
+  return `Guide: ${finger} on ${noteWords(guide.pitch)}, ${stringWords(guide.string)}, unheard.`;
 }
 
 export const HAND_CUES: Readonly<Record<HandCue, string>> = {

@@ -29,7 +29,7 @@ export function wayWords(way: WayName, { instrument, place }: Speech): string {
     case 'same-back':
       return 'the same fingers back down';
     case 'fewer-shifts':
-      return 'one shift fewer';
+      return way.fewer === 1 ? 'one shift fewer' : `${way.fewer} shifts fewer`;
     case 'no-shift':
       return 'without a shift';
     case 'low':
@@ -39,9 +39,9 @@ export function wayWords(way: WayName, { instrument, place }: Speech): string {
     case 'on-string':
       return `all on the ${stringWords(way.string)}`;
     case 'shift-elsewhere':
-      return `no shift at ${barWords(place(way.at))}`;
+      return `the shift elsewhere than at ${barWords(place(way.at))}`;
     case 'school':
-      return `with the ${schoolWords(way.school)} hand`;
+      return `with ${schoolWords(way.school)}`;
   }
 }
 
@@ -97,7 +97,7 @@ function changeWords({ trait, from, to }: Change, all: readonly Change[]): strin
         ? 'no little finger'
         : number('note on the little finger', 'notes on the little finger');
     case 'extensions':
-      return to === 0 ? 'no extension' : number('opened hand', 'opened hands');
+      return to === 0 ? 'no extension' : number('note with the hand opened', 'notes with the hand opened');
     case 'height':
       return more < 0 ? 'lower on the neck' : 'higher on the neck';
     case 'stretches':

@@ -6,6 +6,7 @@ import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
 import { chargeReturn, namedTerms, newTally } from './cost';
+import { heldAlong, type Held } from './opened';
 import { placeOf } from './place';
 import type { FrameAnswer, Plan, ReachAnswer, ResponseEvent, Shift, ShiftKind, Step } from './response';
 import type { Candidate, Context } from './cost';
@@ -48,6 +49,7 @@ function planOf(
   heldStep: (hold: Hold) => HeldStep,
 ): Plan {
   const candidates = Array.from(path, (node, t) => trellis.layers[t].candidates[node]);
+  const held = heldAlong(context, trellis, path);
   const tally = newTally();
   const costs = candidates.map((_, t) => chargeEvent(context, trellis, path, t, tally));
   chargeReturn(context, comesBackAlike(context, trellis, path), tally);
@@ -55,14 +57,14 @@ function planOf(
   return {
     cost: Object.values(terms).reduce((sum, cost) => sum + cost, 0),
     terms,
-    steps: candidates.map(({ hold }, t) => ({
+    steps: held.map(({ hold }, t) => ({
       ...heldStep(hold),
       at: context.sounding[t].at,
       cost: costs[t],
     })),
-    shifts: shiftsOf(context, trellis, path),
+    shifts: shiftsOf(context, held),
     reach: candidates.flatMap((candidate, t) => reachOf(context, candidate, context.sounding[t].at)),
-    frames: framesOf(context, candidates),
+    frames: framesOf(context, held),
   };
 }
 
@@ -118,17 +120,7 @@ function rounded(mm: number): number {
   return Math.round(mm * 10) / 10;
 }
 
-/** A hand and what it touches. */
-interface Held {
-  readonly touch: Touch;
-  readonly hold: Hold;
-}
-
-function shiftsOf(context: Context, { layers }: HoldTrellis, path: Path): Shift[] {
-  const held = Array.from(path, (node, t): Held => ({
-    touch: layers[t].touchList[layers[t].touchOf[node]],
-    hold: layers[t].candidates[node].hold,
-  }));
+function shiftsOf(context: Context, held: readonly Held[]): Shift[] {
   return held.slice(1).flatMap((to, t) => {
     const from = held[t];
     return from.touch.position === to.touch.position ? [] : [shiftOf(context, from, to, t)];
@@ -213,9 +205,9 @@ interface Frame {
 }
 
 /** Runs of notes on one string in one position with every finger in one place; open strings belong to none. */
-function framesOf(context: Context, candidates: readonly Candidate[]): FrameAnswer[] {
+function framesOf(context: Context, held: readonly Held[]): FrameAnswer[] {
   const frames: Frame[] = [];
-  candidates.forEach(({ hold }, t) => {
+  held.forEach(({ hold }, t) => {
     const lowest = hold.stops.find(pressed);
     if (!lowest) return;
     const { at } = context.sounding[t];

@@ -124,3 +124,17 @@ function nameAt(instrument: InstrumentKind, string: string, semitones: number, p
   }).plans;
   return first.steps[0].positionName;
 }
+
+test('an opened cello hand is named forward by where 1 lies, and back with 1 at the first stop', () => {
+  const opened = (names: readonly string[], string: string) =>
+    worded({
+      instrument: 'cello',
+      alternatives: 1,
+      material: { type: 'notes', key: 'C major', notes: names.map((name) => ({ pitches: [name] })) },
+      rules: { locks: [1, 2, 4].map((finger, at) => ({ at, finger: finger as Finger, string })) },
+    }).plans[0].steps.map(({ positionName, extended }) => `${positionName}${extended ? ' opened' : ''}`);
+  assert.deepEqual(new Set(opened(['E3', 'F#3', 'G#3'], 'D3')), new Set(['1st opened']));
+  const [first, ...others] = opened(['Bb3', 'C4', 'D4'], 'A3');
+  assert.equal(first, '1st opened');
+  assert.ok(others.every((name) => name.startsWith('1st')));
+});

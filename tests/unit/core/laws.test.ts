@@ -197,3 +197,39 @@ test('a plan that comes back another way than it went is charged for it, and no 
   });
   assert.ok(same > 10 && other > 3, `${same} ${other}`);
 });
+
+test('what is kept from request to request changes nothing: in any order each request has the same answer', () => {
+  fc.assert(
+    fc.property(fc.array(someRequest, { minLength: 2, maxLength: 6 }), (requests) => {
+      const once = requests.map((request) => JSON.stringify(plan(request)));
+      // Locks come and go, keys alternate, and the same is asked again.
+      for (const request of requests) {
+        const first = plan({ ...request, alternatives: 1 }).plans[0]?.steps[0];
+        if (!first) continue;
+        const { finger, string } = first.stops[0];
+        plan({ ...request, rules: { ...request.rules, locks: [{ at: first.at, finger, string }] } });
+      }
+      [...requests.entries()].reverse().forEach(([at, request]) => {
+        assert.equal(JSON.stringify(plan(request)), once[at]);
+      });
+    }),
+    { numRuns: 30, seed: 41 },
+  );
+});
+
+test('a note that rings at the opening and again after others is held where the hand then is', () => {
+  const notes = ['D2', 'B1', 'D2', 'E2'].map((name) => ({ pitches: [name] }));
+  for (const only of [[1, 3.5], [0.5, 2.5], [1], [3, 5]]) {
+    const request: PlanRequest = {
+      instrument: 'bass',
+      material: { type: 'notes', notes },
+      rules: { positions: { only } },
+      alternatives: 1,
+    };
+    for (const one of plan(request).plans)
+      one.steps.forEach((step, t) => {
+        const open = step.stops.every(({ finger }) => finger === 0);
+        if (open && t > 0) assert.equal(step.position, one.steps[t - 1].position);
+      });
+  }
+});

@@ -39,7 +39,7 @@ function pitchAt(request: PlanRequest, at: number): string {
   return note && 'pitches' in note ? note.pitches[0] : '';
 }
 
-test('500 plans: each shift has its guide at the finger’s true place, its mm from the stops, its rehearsal and the drill most like it', () => {
+test('1,000 plans: each shift has its guide at the finger’s true place, its mm from the stops, its rehearsal and the drill most like it', () => {
   let shifts = 0;
   fc.assert(
     fc.property(someRequest, (request) => {
@@ -91,7 +91,7 @@ test('500 plans: each shift has its guide at the finger’s true place, its mm f
         assert.deepEqual([pitchAt(drill, 0), pitchAt(drill, 1)], own);
       }
     }),
-    { numRuns: 500, seed: 11 },
+    { numRuns: 1000, seed: 11 },
   );
   assert.ok(shifts > 300, `${shifts} shifts seen`);
 });

@@ -129,6 +129,27 @@ test('every remedy offered leaves a plan, and where there is a plan without rule
   assert.ok(unmet > 30, String(unmet));
 });
 
+test('a remedy helps where an open string rings at the opening and again later', () => {
+  const names = ['D2', 'F#1', 'B1', 'D2', 'E2', 'D2', 'Ab1', 'Ab1', 'C2'];
+  const rules: Rules = {
+    positions: { only: [1, 3] },
+    fourthFinger: 'never',
+    strings: ['E1', 'D2'],
+    locks: [{ at: 1, finger: 0, string: 'E1', position: 5 }],
+  };
+  const request: PlanRequest = {
+    instrument: 'bass',
+    style: 'early',
+    extensionTo: 'C1',
+    material: { type: 'notes', notes: names.map((name) => ({ pitches: [name] })) },
+    rules,
+  };
+  const [{ ways = [] }] = plan(request).problems;
+  assert.ok(ways.length > 0);
+  for (const { relax } of ways)
+    assert.ok(plan({ ...request, rules: { ...rules, ...relax } }).plans.length > 0, JSON.stringify(relax));
+});
+
 test('where the hand is what stands in the way, that is said, and no other hand is asked for', () => {
   const hand = { relaxedMm: 40, fullMm: 50, fingertipMm: 10 };
   const request: PlanRequest = {

@@ -22,6 +22,7 @@ const ROOMS = [
   'core/planner/search',
   'core/planner/searched',
   'core/planner/explain',
+  'core/planner/opened',
   'core/planner/answer',
   'core/planner/ways',
   'core/described',

@@ -83,7 +83,7 @@ function whyHere(own: Explained, t: number, comesBack: boolean): Reason | null {
   if (instead === null) return null;
   const [good, otherGood] = [momentsOf(own, path, t), momentsOf(own, other.path, instead)];
   const better = good.filter((moment) => !otherGood.includes(moment));
-  if (nearer(own, other.path, t, instead)) better.push('nearer');
+  if (!better.includes('semitone') && nearer(own, other.path, t, instead)) better.push('nearer');
   if (better.length > 0) {
     const { finger } = touchAt(trellis, other.path, instead + 1);
     const { at } = own.context.sounding[instead + 1];

@@ -37,7 +37,8 @@ export function buildTrellis(context: Context): HoldTrellis {
       contentTag(event),
       event.beats,
       event.octave,
-      ringing ? (before ? before.number : [...(places ?? [])].join()) : '',
+      // After a layer by its number, at the opening by where the hand may begin.
+      ringing ? (before ? `after ${before.number}` : `from ${[...(places ?? [])].join()}`) : '',
       locks.length + never.length > 0 ? event.at : '',
     ].join('|');
     const known = mine ? own : tables.layers;

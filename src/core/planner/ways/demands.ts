@@ -90,7 +90,7 @@ export function demandsAfter(
     ...onOneString(context, best),
     best.shifts.length > 0 &&
       (rules.mostShifts ?? Infinity) >= best.shifts.length && {
-        way: { code: best.shifts.length === 1 ? 'no-shift' : 'fewer-shifts' },
+        way: best.shifts.length === 1 ? { code: 'no-shift' } : { code: 'fewer-shifts', fewer: 1 },
         demand: { rules: { mostShifts: best.shifts.length - 1 } },
         mask: {},
       },

@@ -36,7 +36,7 @@ export function waysBeside(best: Way, events: readonly ResponseEvent[], most: nu
   const first: Measured = { ...best, traits: traitsOf(best.plan, events) };
   const dearest = WORTH.times * best.plan.cost + WORTH.plus;
   const found = demandsAfter(context, trellis, best.plan, comesBack)
-    .flatMap((asked) => wayFor(best.searched, asked, events, dearest) ?? [])
+    .flatMap((asked) => wayFor(best.searched, asked, events, dearest, best.plan.shifts.length) ?? [])
     .filter(({ plan }) => plan.cost <= dearest)
     .sort((a, b) => a.plan.cost - b.plan.cost);
   const shown: Measured[] = [first];
@@ -58,6 +58,7 @@ function wayFor(
   { way, demand, mask }: Asked,
   events: readonly ResponseEvent[],
   most: number,
+  shiftsBefore: number,
 ): Measured | null {
   const { context } = own;
   const request = withDemand(context.request, demand);
@@ -73,7 +74,9 @@ function wayFor(
     pricing: { ...searched.context.pricing, weights: context.pricing.weights },
   };
   const [plan] = plansOf(priced, searched.trellis, [path]);
-  return { plan: { ...plan, way, demand }, searched, path, traits: traitsOf(plan, events) };
+  const fewer = shiftsBefore - plan.shifts.length;
+  const named = way.code === 'fewer-shifts' && fewer > 0 ? { ...way, fewer } : way;
+  return { plan: { ...plan, way: named, demand }, searched, path, traits: traitsOf(plan, events) };
 }
 
 function underMask(own: Searched, context: Context, mask: NonNullable<Asked['mask']>): Searched | null {

@@ -1,0 +1,61 @@
+import { makeHold, type Hold } from '../hand/hold';
+import { positionAllowed, type HoldTrellis, type Path } from './graph';
+import type { Context, Touch } from './cost';
+
+/*
+ * What an opened hand is called. The same frame is one position opened forward and the next opened back; stops alone do not tell. It is named forward,
+ * by where the first finger lies, wherever every note of the stay lies in that frame; with the first finger at the first stop, and where the hand also
+ * stands closed in the upper position, it is named back.
+ */
+
+/** A hand and what it touches. */
+export interface Held {
+  readonly touch: Touch;
+  readonly hold: Hold;
+}
+
+/** What is held at each event of a path, opened hands by their names. */
+export function heldAlong(context: Context, { layers }: HoldTrellis, path: Path): Held[] {
+  const held = Array.from(path, (node, t): Held => ({
+    touch: layers[t].touchList[layers[t].touchOf[node]],
+    hold: layers[t].candidates[node].hold,
+  }));
+  if (!context.model.fixedFrames) return held;
+  for (let from = 0; from < held.length;) {
+    let to = from + 1;
+    while (to < held.length && held[to].hold.position === held[from].hold.position) to++;
+    const renamed = forward(context, held.slice(from, to), [held[from - 1], held[to]], [from, to]);
+    if (renamed) held.splice(from, to - from, ...renamed);
+    from = to;
+  }
+  return held;
+}
+
+/** A stay opened back, named forward; null where that is not its name. */
+function forward(
+  context: Context,
+  stay: readonly Held[],
+  around: readonly (Held | undefined)[],
+  [from, to]: readonly [number, number],
+): Held[] | null {
+  const { model, request, sounding } = context;
+  const [{ hold }] = stay;
+  const lower = hold.position - 1;
+  if (lower < 0 || model.thumbUp(hold.position) || !stay.some((one) => one.hold.extended === 1)) return null;
+  const first = model.anchor(lower);
+  if (first < 2) return null;
+  const frame = [NaN, first, first + 2, first + 3, first + 4, NaN];
+  const lies = ({ stops }: Hold) =>
+    stops.every(({ finger, semitones }) => finger === 0 || frame[finger] === semitones);
+  if (!stay.every((one) => lies(one.hold))) return null;
+  if (around.some((one) => one?.hold.position === lower)) return null;
+  const { positions, visit = [], locks = [] } = request.rules ?? {};
+  const placed = new Set(sounding.slice(from, to).map(({ at }) => at));
+  if (!positionAllowed(positions, model.label(lower)) || visit.includes(model.label(hold.position)))
+    return null;
+  if (locks.some(({ at, position }) => position !== undefined && placed.has(at))) return null;
+  return stay.map(({ touch, hold: { stops } }) => ({
+    touch: { ...touch, position: lower },
+    hold: makeHold(lower, stops, frame, { extended: 2 }),
+  }));
+}
