@@ -2,7 +2,7 @@ import type { Music } from '../material/events';
 import { contextFor, type Context, type Weights } from './cost';
 import { alikeIn, buildTrellis, sameBackIn, type HoldTrellis, type Path } from './graph';
 import type { PlanRequest } from './request';
-import { cheapestPath, passesOver, type Counted, type Passes, type Wanted } from './search';
+import { cheapestPath, fewestShifts, passesOver, type Counted, type Passes, type Wanted } from './search';
 
 /*
  * A request laid out for the search, and the best plan in it.
@@ -31,7 +31,9 @@ export function withCosts(context: Context, trellis: HoldTrellis): Searched {
  * @param most what it may cost: where a search has to look further and further, it goes no further than that
  */
 export function bestPath({ context, trellis, costs }: Searched, most = Infinity): Path | null {
-  return costs && (cheapestPath(trellis, { ...wantedOf(context, trellis), most }, costs)?.path ?? null);
+  const { mostShifts = Infinity } = context.request.rules ?? {};
+  if (!costs || (mostShifts < Infinity && mostShifts < fewestShifts(trellis))) return null;
+  return cheapestPath(trellis, { ...wantedOf(context, trellis), most }, costs)?.path ?? null;
 }
 
 /** What is asked of the whole path. */

@@ -13,7 +13,6 @@ import { listed } from '../../wording/grammar';
 import { spoken } from '../../wording/notes';
 import { barWords } from '../../wording/places';
 import { noteCount, stepWords, type Speech } from '../../wording/plans';
-import { WhyLines } from '../../ui/WhyLines';
 import { COLUMN, gutterOf, STAFF_HEIGHT, STAFF_SCALE } from './columns';
 import { usePictureKeys } from './keys';
 import { NeckFigure } from './NeckFigure';
@@ -23,6 +22,7 @@ import { StageTools } from './StageTools';
 import type { Picture } from './Strip';
 
 const ManyLines = later('The music in lines', async () => (await import('./ManyLines')).ManyLines);
+const WhyLines = later('The reason', async () => (await import('../../ui/WhyLines')).WhyLines);
 const ComparisonPanel = later(
   'The comparison',
   async () => (await import('./ComparisonPanel')).ComparisonPanel,

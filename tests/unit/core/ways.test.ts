@@ -149,3 +149,14 @@ test('the little finger preferred takes what an open string would', () => {
   const notes = steps.filter(({ stops }) => stops[0].semitones === 7 || stops[0].finger === 0);
   assert.ok(open > 0 && notes.length > 0 && notes.every(({ stops }) => stops[0].finger !== 0));
 });
+
+test('where there are fewer shifts than any fingering has, that is found at once, and how many would do', () => {
+  const notes = Array.from({ length: 400 }, (_, at) => ({
+    pitches: [['C2', 'E3', 'G4', 'B4', 'D3'][at % 5]],
+  }));
+  const request: PlanRequest = { instrument: 'cello', alternatives: 1, material: { type: 'notes', notes } };
+  const { plans, problems } = plan({ ...request, rules: { mostShifts: 0 } });
+  assert.equal(plans.length, 0);
+  const most = problems[0].relax?.mostShifts ?? 0;
+  assert.ok(most > 0 && bestUnder({ mostShifts: most }, request));
+});

@@ -38,7 +38,7 @@ export function buildTrellis(context: Context): HoldTrellis {
       event.beats,
       event.octave,
       // After a layer by its number, at the opening by where the hand may begin.
-      ringing ? (before ? `after ${before.number}` : `from ${[...(places ?? [])].join()}`) : '',
+      ringing ? (before ? `>${before.number}` : `^${[...(places ?? [])].join()}`) : '',
       locks.length + never.length > 0 ? event.at : '',
     ].join('|');
     const known = mine ? own : tables.layers;

@@ -1,4 +1,4 @@
-import { width, type Lattice } from '../graph';
+import { width, type Lattice, type Trellis } from '../graph';
 
 /*
  * The cheapest path where shifts are counted and places must be visited: a dynamic program in which each node stands once for each number of shifts
@@ -70,4 +70,18 @@ export function cheapestCounted(
     if (at > 0) end = cameFrom[at - 1][end];
   }
   return { path, cost: least };
+}
+
+/** No path of a trellis has fewer shifts than this: as if the hand could go from anywhere to anywhere. */
+export function fewestShifts({ layers, blocks }: Trellis): number {
+  let made = new Int32Array(layers[0].nodes);
+  blocks.forEach(({ stayStart, stayTo }, t) => {
+    const least = made.reduce((fewest, shifts) => Math.min(fewest, shifts), Infinity);
+    const next = new Int32Array(layers[t + 1].nodes).fill(least + 1);
+    for (let from = 0; from < layers[t].nodes; from++)
+      for (let stay = stayStart[from]; stay < stayStart[from + 1]; stay++)
+        if (made[from] < next[stayTo[stay]]) next[stayTo[stay]] = made[from];
+    made = next;
+  });
+  return made.reduce((fewest, shifts) => Math.min(fewest, shifts), Infinity);
 }

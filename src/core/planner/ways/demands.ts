@@ -38,6 +38,9 @@ const MOVABLE = 3;
 /** Nobody asks for more than an octave and a fifth on one string. */
 const MOST_ON_ONE = 19;
 
+/** Of more shifts than this nobody asks for one fewer. */
+const COUNTABLE = 30;
+
 /** The demands worth asking after a plan: each would change it. */
 export function demandsAfter(
   context: Context,
@@ -89,6 +92,7 @@ export function demandsAfter(
     ...inOnePosition(context, trellis, best),
     ...onOneString(context, best),
     best.shifts.length > 0 &&
+      best.shifts.length <= COUNTABLE &&
       (rules.mostShifts ?? Infinity) >= best.shifts.length && {
         way: best.shifts.length === 1 ? { code: 'no-shift' } : { code: 'fewer-shifts', fewer: 1 },
         demand: { rules: { mostShifts: best.shifts.length - 1 } },
