@@ -13,7 +13,7 @@ interface Wish {
   readonly rules: Rules;
 }
 
-/** Highest position that a lesson is about by name. */
+/** Highest position that a lesson is about by name; in first everybody is. */
 const TAUGHT_TO = 7;
 const SHIFTS = [0, 1, 2, 3, 4];
 const MOST_VISITS = 2;
@@ -23,7 +23,8 @@ export function wishesToAdd(request: PlanRequest): Wish[] {
   const { rules = {}, material } = request;
   const { visit = [], mostShifts, sameBack } = rules;
   const positions = positionsOf(resolveSetup(request), request.school).filter(
-    (position) => position === 'thumb' || (position <= TAUGHT_TO && Number.isInteger(position)),
+    (position) =>
+      position === 'thumb' || (position > 1 && position <= TAUGHT_TO && Number.isInteger(position)),
   );
   return [
     ...(visit.length < MOST_VISITS ? positions : [])

@@ -115,7 +115,7 @@ function elsewhereWords(
   const known = new Set(plan.shifts.map(({ to }) => to));
   const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => barWords(place(to)));
   const trade = tradeBetween(other, plan, { events });
-  const takes = trade ? `: ${trade}` : ', much the same to play';
+  const takes = trade && `: ${trade}`;
   return places.length === 0
     ? `Without this shift the hand makes no other${takes}.`
     : `Elsewhere the same job is done by shifting at ${placesWords(places.slice(0, MOST_PLACES))}${
