@@ -6,7 +6,8 @@ test('a wish is added from one list, the plan does it, and it is taken out again
 }) => {
   await openBench(page);
   await expect(chosenWay(page)).toContainText('1st position throughout');
-  const first = await staffFingers(page);
+  const first = [...'123012301230123'];
+  await expect.poll(() => staffFingers(page)).toEqual(first);
   await act(page, 'Add a wish', 'going to 3rd position');
   await expect(chosenWay(page)).toContainText('3rd');
   await saved(page);
@@ -16,6 +17,7 @@ test('a wish is added from one list, the plan does it, and it is taken out again
 
   await setWord(page, 'Octaves', 'three-octave');
   await page.getByRole('button', { name: /without open strings/i }).click();
+  await expect(chosenWay(page)).toContainText(/without open strings/i);
   const fingers = await staffFingers(page);
   await page.getByRole('button', { name: 'put “without open strings” into the brief' }).click();
   await expect(page.getByRole('combobox', { name: 'Open strings' }).locator('option:checked')).toHaveText(
