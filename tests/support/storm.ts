@@ -6,7 +6,8 @@ import { expect, type Browser, type Page } from '@playwright/test';
  */
 
 interface Edit {
-  readonly plan: string;
+  /** The plan it was made to, as the address says; null where another one came onto the stand meanwhile. */
+  plan: string | null;
   readonly name: string;
   saved: boolean;
 }
@@ -73,11 +74,13 @@ async function oneStep(
   openPage: (path: string) => Promise<Page>,
 ): Promise<Page> {
   const edit = async () => {
-    const plan = new URL(page.url()).searchParams.get('plan') ?? '';
+    const onStand = () => new URL(page.url()).searchParams.get('plan') ?? '';
+    const plan = onStand();
     const name = `Edit ${edits.length + 1}.`;
     const made: Edit = { plan, name, saved: false };
     edits.push(made);
     await page.getByLabel('Name of this plan').fill(name, { timeout: 5000 });
+    if (onStand() !== plan) made.plan = null;
     return made;
   };
   switch (draw(8)) {
@@ -182,8 +185,8 @@ function savedNames(page: Page): Promise<string[]> {
 function lostOf(edits: readonly Edit[], names: readonly string[]): string[] {
   const there = (edit: Edit) => names.some((name) => name.startsWith(edit.name));
   return edits.flatMap((edit, at) => {
-    if (!edit.saved || there(edit)) return [];
-    const followed = edits.slice(at + 1).some((later) => later.plan === edit.plan);
+    if (!edit.saved || edit.plan === null || there(edit)) return [];
+    const followed = edits.slice(at + 1).some((later) => later.plan === edit.plan || later.plan === null);
     return followed ? [] : [`“${edit.name}” of plan ${edit.plan}`];
   });
 }
