@@ -1,6 +1,7 @@
 import type { PositionNumber } from '../../hand/hold';
 import { positionOrder, positionsOf } from '../../hand/positions';
 import { INSTRUMENTS, type School } from '../../instrument/instruments';
+import { midiOf } from '../../pitch/pitch';
 import { couldRing, couldStop, type Context } from '../cost';
 import { holdAllowed, type HoldTrellis, type Mask } from '../graph';
 import type { PlanRequest, PositionRule, Rules } from '../request';
@@ -22,11 +23,17 @@ export interface Asked {
 /** A request with one more demand, as the contract says: words, positions and strings replace what was there; locks and what is forbidden are added. */
 export function withDemand(request: PlanRequest, { rules, school }: Demand): PlanRequest {
   const own = request.rules ?? {};
+  const locks = [...(own.locks ?? []), ...(rules?.locks ?? [])];
   const never = [...(own.never ?? []), ...(rules?.never ?? [])];
   return {
     ...request,
     ...(school ? { school } : {}),
-    rules: { ...own, ...rules, ...(never.length > 0 ? { never } : {}) },
+    rules: {
+      ...own,
+      ...rules,
+      ...(locks.length > 0 ? { locks } : {}),
+      ...(never.length > 0 ? { never } : {}),
+    },
   };
 }
 
@@ -141,12 +148,11 @@ function upTo(rule: PositionRule | undefined, to: number): PositionRule | null {
 }
 
 /** Each position that has all the notes. */
-function inOnePosition({ request, ...rest }: Context, { layers }: HoldTrellis, best: Plan): Asked[] {
-  const context = { request, ...rest };
+function inOnePosition(context: Context, { layers }: HoldTrellis, best: Plan): Asked[] {
   const there = new Set<PositionNumber>();
   for (let position = 0; position < context.model.positionCount; position++)
     if (layers.every(({ touchesAt }) => touchesAt[position])) there.add(context.model.label(position));
-  return positionsOf(context.setup, request.school)
+  return positionsOf(context.setup, context.request.school)
     .filter((position) => position !== 'thumb' && there.has(position))
     .filter((position) => best.steps.some((step) => step.position !== position))
     .map((position) =>
@@ -158,9 +164,7 @@ function inOnePosition({ request, ...rest }: Context, { layers }: HoldTrellis, b
 function onOneString({ setup, sounding, request }: Context, best: Plan): Asked[] {
   const used = new Set(best.steps.flatMap(({ stops }) => stops.map(({ string }) => string)));
   if (used.size < 2 || sounding.some(({ pitches }) => pitches.length > 1)) return [];
-  const midis = best.steps.flatMap(({ stops }) =>
-    stops.map(({ string, semitones }) => semitones + midiOfString(setup, string)),
-  );
+  const midis = sounding.map(({ pitches: [pitch] }) => midiOf(pitch));
   const [low, high] = [Math.min(...midis), Math.max(...midis)];
   if (high - low > MOST_ON_ONE) return [];
   return setup.strings
@@ -170,10 +174,6 @@ function onOneString({ setup, sounding, request }: Context, best: Plan): Asked[]
       way: { code: 'on-string', string: name },
       demand: { rules: { strings: [name] } },
     }));
-}
-
-function midiOfString({ strings }: Context['setup'], name: string): number {
-  return strings.find((string) => string.name === name)?.midi ?? 0;
 }
 
 /** Where there are few shifts, each of them at another place. */
