@@ -5,7 +5,8 @@ import { comparePlans, problemsOf, shiftReasons, stepReasons } from './explain';
 import type { PlanRequest } from './request';
 import type { Plan, PlanResponse } from './response';
 import { bestPath, searchedFor } from './searched';
-import { waysBeside, type Way } from './ways';
+import { passesOver } from './search';
+import { waysBeside, type Best, type Way } from './ways';
 
 const DEFAULT_ALTERNATIVES = 3;
 
@@ -18,11 +19,11 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
   const music = buildMusic(request.material);
   const events = music.events.map(responseEvent);
   const searched = searchedFor(request, music, weights);
-  const { context, trellis } = searched;
+  const { context, trellis, costs } = searched;
   const path = bestPath(searched);
   const plans: Plan[] = [];
-  if (path) {
-    const best: Way = { plan: plansOf(context, trellis, [path])[0], searched, path };
+  if (path && costs) {
+    const best: Best = { plan: plansOf(context, trellis, [path])[0], context, trellis, costs, path };
     const more = (request.alternatives ?? DEFAULT_ALTERNATIVES) - 1;
     const ways = more > 0 ? waysBeside(best, events, more) : [];
     plans.push(...[best, ...ways].map((way) => explained(request, way)));
@@ -45,10 +46,9 @@ function comparison(plans: readonly Plan[], pair: PlanRequest['compare']): Parti
 }
 
 /** A plan with why its elements are there. */
-function explained({ explain = 'shifts' }: PlanRequest, { plan: one, searched, path }: Way): Plan {
-  const { costs, ...found } = searched;
-  if (explain === 'nothing' || !costs) return one;
-  const own = { ...found, costs, path };
+function explained({ explain = 'shifts' }: PlanRequest, { plan: one, ...found }: Way): Plan {
+  if (explain === 'nothing') return one;
+  const own = { ...found, costs: found.costs ?? passesOver(found.trellis) };
   const reasoned = shiftReasons(own, one);
   return explain === 'all' ? stepReasons(own, reasoned) : reasoned;
 }

@@ -2,15 +2,26 @@ import type { Music } from '../material/events';
 import { contextFor, type Context, type Weights } from './cost';
 import { alikeIn, buildTrellis, sameBackIn, type HoldTrellis, type Path } from './graph';
 import type { PlanRequest } from './request';
-import { cheapestPath, fewestShifts, passesOver, type Counted, type Passes, type Wanted } from './search';
+import {
+  cheapestNear,
+  cheapestPath,
+  fewestShifts,
+  passesOver,
+  type Counted,
+  type Passes,
+  type Wanted,
+} from './search';
 
 /*
  * A request laid out for the search, and the best plan in it.
  */
 
-export interface Searched {
+export interface Laid {
   readonly context: Context;
   readonly trellis: HoldTrellis;
+}
+
+export interface Searched extends Laid {
   /** Null where some note has no place at all. */
   readonly costs: Passes | null;
 }
@@ -26,14 +37,19 @@ export function withCosts(context: Context, trellis: HoldTrellis): Searched {
   return { context, trellis, costs: whole ? passesOver(trellis) : null };
 }
 
-/**
- * The best path of a request; null where the demands leave none.
- * @param most what it may cost: where a search has to look further and further, it goes no further than that
- */
-export function bestPath({ context, trellis, costs }: Searched, most = Infinity): Path | null {
+/** The best path of a request; null where the demands leave none. */
+export function bestPath({ context, trellis, costs }: Searched): Path | null {
   const { mostShifts = Infinity } = context.request.rules ?? {};
   if (!costs || (mostShifts < Infinity && mostShifts < fewestShifts(trellis))) return null;
-  return cheapestPath(trellis, { ...wantedOf(context, trellis), most }, costs)?.path ?? null;
+  return cheapestPath(trellis, wantedOf(context, trellis), costs)?.path ?? null;
+}
+
+/**
+ * The best path where it costs no more than some limit; null where none does.
+ * @param atLeast what arriving at each node, and finishing from it, costs at least on a path that is as wanted
+ */
+export function bestNear({ context, trellis }: Laid, atLeast: Passes, limit: number): Path | null {
+  return cheapestNear(trellis, wantedOf(context, trellis), atLeast, limit)?.path ?? null;
 }
 
 /** What is asked of the whole path. */

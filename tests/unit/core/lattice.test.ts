@@ -5,7 +5,7 @@ import { foldLattice, type Alike } from '../../../src/core/planner/graph/fold';
 import { finishing } from '../../../src/core/planner/search/finish';
 import { nodesOf, prune } from '../../../src/core/planner/search/prune';
 import { width, type Lattice } from '../../../src/core/planner/graph/lattice';
-import { passesOver, leastCost, mostCost } from '../../../src/core/planner/search/passes';
+import { passesOver, mostCost } from '../../../src/core/planner/search/passes';
 import { stepCost } from '../../../src/core/planner/graph/trellis';
 import { allPaths, someTrellis } from '../trellises';
 
@@ -39,7 +39,7 @@ test('both passes find the least cost through every node', () => {
           assert.ok(close(costs.forward[at] + costs.backward[at], through));
         }
       });
-      assert.ok(close(leastCost(costs), paths[0]?.cost ?? Infinity));
+      assert.ok(close(costs.least, paths[0]?.cost ?? Infinity));
     }),
     { numRuns: 300, seed: 21 },
   );
@@ -49,10 +49,10 @@ test('a lattice has the paths of its trellis up to the limit, at the same cost',
   fc.assert(
     fc.property(someTrellis, fc.double({ min: 0, max: 1, noNaN: true }), (trellis, share) => {
       const costs = passesOver(trellis);
-      const least = leastCost(costs);
+      const least = costs.least;
       if (least === Infinity) return;
       const most = least + share * (mostCost(costs) - least) + 1e-6;
-      const lattice = prune(trellis, costs, most);
+      const lattice = prune(trellis, costs, most) ?? assert.fail();
       const found = pathsOf(lattice).map(({ path, cost }) => ({
         path: nodesOf(lattice, Int32Array.from(path)),
         cost,
@@ -79,8 +79,8 @@ test('finishing costs from a node on what the cheapest path from it does', () =>
   fc.assert(
     fc.property(someTrellis, (trellis) => {
       const costs = passesOver(trellis);
-      if (leastCost(costs) === Infinity) return;
-      const lattice = prune(trellis, costs, Number.MAX_VALUE);
+      if (costs.least === Infinity) return;
+      const lattice = prune(trellis, costs, Infinity) ?? assert.fail();
       const paths = pathsOf(lattice);
       const ahead = finishing(lattice);
       for (let node = 0; node < width(lattice, 0); node++) {
@@ -99,8 +99,8 @@ test('the paths of a fold are those whose notes and mirror images are alike, at 
   fc.assert(
     fc.property(someTrellis, (trellis) => {
       const costs = passesOver(trellis);
-      if (leastCost(costs) === Infinity) return;
-      const lattice = prune(trellis, costs, Number.MAX_VALUE);
+      if (costs.least === Infinity) return;
+      const lattice = prune(trellis, costs, Infinity) ?? assert.fail();
       const last = trellis.layers.length - 1;
       const returning = pathsOf(lattice).filter(({ path }) =>
         path.every((node, t) => 2 * t >= last || alike(t, node, last - t, path[last - t])),

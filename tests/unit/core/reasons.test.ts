@@ -7,7 +7,7 @@ import type { SoundingEvent } from '../../../src/core/material/events';
 import { beyondHand } from '../../../src/core/planner/graph/candidates';
 import { placeOf } from '../../../src/core/planner/place';
 import { contextFor } from '../../../src/core/planner/cost/context';
-import { passesOver, leastCost } from '../../../src/core/planner/search/passes';
+import { passesOver } from '../../../src/core/planner/search/passes';
 import { masked, type HoldTrellis } from '../../../src/core/planner/graph';
 import type { Trellis } from '../../../src/core/planner/graph/trellis';
 import { buildTrellis } from '../../../src/core/planner/graph/build';
@@ -20,7 +20,7 @@ const threeOctaves: PlanRequest = {
 };
 
 /** Cost of the cheapest plan of a trellis; Infinity where there is none. */
-const best = (trellis: Trellis) => leastCost(passesOver(trellis));
+const best = (trellis: Trellis) => passesOver(trellis).least;
 
 /** Lines that do not come back, so that a plan costs what its path does. */
 const oneWay = someRequest.map((request): PlanRequest => {

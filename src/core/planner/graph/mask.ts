@@ -1,4 +1,4 @@
-import { chargePlay, type Candidate, type Context } from '../cost';
+import { chargePlay, type Candidate, type Context, type Touch } from '../cost';
 import type { HoldTrellis } from './build';
 import type { HoldLayer } from './layers';
 import { moveCost, type Block } from './trellis';
@@ -13,8 +13,8 @@ export interface Mask {
   readonly allows?: (candidate: Candidate) => boolean;
   /** No shift arrives at this event, by its number among the sounding ones. */
   readonly noShiftTo?: number;
-  /** The little finger neither leaves nor arrives by a shift. */
-  readonly noFourthShift?: boolean;
+  /** What each shift costs more than before, Infinity where it may not be, and what is added at least. */
+  readonly shift?: { readonly adds: (from: Touch, to: Touch) => number; readonly least: number };
   /** Other prices for playing a note. */
   readonly pricedBy?: Context;
 }
@@ -22,7 +22,7 @@ export interface Mask {
 /** @returns null where some event is left without a hold */
 export function masked(
   trellis: HoldTrellis,
-  { allows, noShiftTo, noFourthShift, pricedBy }: Mask,
+  { allows, noShiftTo, shift, pricedBy }: Mask,
 ): HoldTrellis | null {
   if (allows && !trellis.layers.every(({ candidates }) => candidates.some(allows))) return null;
   const layers = new Map<HoldLayer, HoldLayer>();
@@ -41,14 +41,15 @@ export function masked(
   const blocks = new Map<Block, Block>();
   const blockFor = (block: Block, t: number): Block => {
     if (noShiftTo === t + 1) return { ...block, moves: block.moves.map(() => Infinity) };
-    if (!noFourthShift) return block;
+    if (!shift) return block;
     const known = blocks.get(block);
     if (known) return known;
     const [from, to] = [trellis.layers[t].touchList, trellis.layers[t + 1].touchList];
     const made: Block = {
       ...block,
       moves: new Float64Array(block.moves.length),
-      workOut: (a, b) => (from[a].fourth || to[b].fourth ? Infinity : moveCost(block, a, b)),
+      workOut: (a, b) => shift.adds(from[a], to[b]) + moveCost(block, a, b),
+      least: block.least.map((cost) => cost + shift.least),
     };
     blocks.set(block, made);
     return made;
@@ -56,6 +57,6 @@ export function masked(
   return {
     ...trellis,
     layers: allows || pricedBy ? trellis.layers.map(layerFor) : trellis.layers,
-    blocks: noFourthShift || noShiftTo !== undefined ? trellis.blocks.map(blockFor) : trellis.blocks,
+    blocks: shift || noShiftTo !== undefined ? trellis.blocks.map(blockFor) : trellis.blocks,
   };
 }

@@ -1,8 +1,8 @@
 import { foldLattice, width, type Alike, type Fold, type Lattice, type Path, type Trellis } from '../graph';
 import { finishing } from './finish';
 import { cheapestCounted, EACH_SHIFT, type Counted, type Uses } from './counted';
-import { leastCost, mostCost, passesOver, type Passes } from './passes';
-import { nodesOf, prune, type Pruned } from './prune';
+import { mostCost, passesOver, type Passes } from './passes';
+import { narrowed, nodesOf, prune, type Pruned } from './prune';
 import { cheapestOfAll } from './trace';
 
 /*
@@ -22,8 +22,6 @@ export interface Wanted {
     readonly only?: Alike;
   };
   readonly counted?: Counted;
-  /** What it may cost: dearer paths need not be found. */
-  readonly most?: number;
 }
 
 export interface Found {
@@ -34,6 +32,7 @@ export interface Found {
 
 /** One kind of path to look for, in a lattice of its own. */
 interface Kind {
+  readonly pruned: Pruned;
   readonly lattice: Lattice;
   /** Added to the cost of every path of this kind. */
   readonly surcharge: number;
@@ -57,28 +56,32 @@ export function cheapestPath(
   wanted: Wanted,
   costs: Passes = passesOver(trellis),
 ): Found | null {
-  const least = leastCost(costs);
+  const { least } = costs;
   if (least === Infinity) return null;
   const { back, counted } = wanted;
-  if (counted) {
-    const free = cheapestPath(trellis, { back }, costs);
-    if (!free || isWithin(free.path, counted)) return free;
-  }
   if (!back && !counted) return { path: cheapestOfAll(trellis, costs), cost: least };
   const dearest = mostCost(costs);
-  const free = !counted && !back?.only;
-  // A free path is at hand: only those that come back alike and cost less than it with its surcharge are still of use.
-  const widest = (wanted.most ?? Infinity) - least;
-  for (let next = free ? (back?.otherWay ?? 0) : FIRST_SLACK; ; next *= MORE_SLACK) {
-    const slack = Math.min(next, widest);
+  for (let slack = counted || back?.only ? FIRST_SLACK : (back?.otherWay ?? 0); ; slack *= MORE_SLACK) {
     const whole = least + slack >= dearest;
-    const lattice = prune(trellis, costs, whole ? Number.MAX_VALUE : least + slack);
-    const limit = whole ? Infinity : least + slack + ROUNDING;
-    const found = cheapestIn(kindsOf(lattice, wanted), lattice, counted, limit);
-    if (found) return found;
-    if (free) return { path: cheapestOfAll(trellis, costs), cost: least + (back?.otherWay ?? 0) };
-    if (whole || slack === widest) return null;
+    const found = cheapestNear(trellis, wanted, costs, whole ? Infinity : least + slack);
+    if (found || whole) return found;
   }
+}
+
+/**
+ * The cheapest path that is as wanted, where it costs no more than some limit; null where there is none.
+ * @param atLeast what arriving at each node of the trellis, and finishing from it, costs at least
+ */
+export function cheapestNear(
+  trellis: Trellis,
+  { back, counted }: Wanted,
+  atLeast: Passes,
+  limit: number,
+): Found | null {
+  const lattice = prune(trellis, atLeast, limit);
+  const free = lattice && cheapestIn(lattice, limit + ROUNDING, back);
+  if (!lattice || !free || !counted || isWithin(free.path, counted)) return free;
+  return cheapestIn(lattice, limit + ROUNDING, back, counted);
 }
 
 /** True where a path makes no more shifts than may be, and every visit. */
@@ -93,43 +96,50 @@ function isWithin(path: Path, { most, visits, isShift, visited }: Counted): bool
 
 const ROUNDING = 1e-9;
 
-/** Paths that come back the way they went, and, where they are not found at less, any others at their surcharge. */
-function kindsOf(lattice: Pruned, { back, counted }: Wanted): Kind[] {
-  const plain: Kind = {
+/** The cheapest path where it costs less than the limit: any, and then those that come back the way they went, where they cost less than any with its surcharge. */
+function cheapestIn(lattice: Pruned, limit: number, back: Wanted['back'], counted?: Counted): Found | null {
+  const any = cheapestOf(plainly(lattice), limit, counted);
+  if (!any || !back) return any;
+  const otherWay = any.cost + back.otherWay;
+  let best: Found | null = back.only || otherWay >= limit ? null : { ...any, cost: otherWay };
+  const near = narrowed(lattice, best?.cost ?? limit);
+  for (const kind of near ? folded(near, back) : [])
+    best = cheapestOf(kind, best?.cost ?? limit, counted) ?? best;
+  return best;
+}
+
+/** Paths as they are. */
+function plainly(lattice: Pruned): Kind {
+  return {
+    pruned: lattice,
     lattice,
-    surcharge: back?.otherWay ?? 0,
+    surcharge: 0,
     unfold: (path) => path,
     behind: (at, u, v, visit) => visit(at - 1, u, v),
   };
-  if (!back) return [plain];
-  const { first, nodes } = lattice;
-  const { alike, only } = back;
-  const folded = (same: Alike, surcharge: number): Kind[] => {
-    const fold = foldLattice(lattice, (t, node, late, other) =>
-      same(t, nodes[first[t] + node], late, nodes[first[late] + other]),
-    );
-    return fold ? [{ lattice: fold, surcharge, unfold: fold.unfold, behind: fold.behind }] : [];
-  };
-  if (!only) return [...folded(alike, 0), ...(counted ? [plain] : [])];
-  const both: Alike = (...pair) => only(...pair) && alike(...pair);
-  return [...folded(both, 0), ...folded(only, back.otherWay)];
 }
 
-function cheapestIn(
-  kinds: readonly Kind[],
-  pruned: Pruned,
-  counted: Counted | undefined,
-  most: number,
-): Found | null {
-  let best: Found | null = null;
-  for (const kind of kinds) {
-    const limit: number = Math.min(best?.cost ?? Infinity, most) - kind.surcharge;
-    const one: Found | null = counted
-      ? cheapestCounted(kind.lattice, usesOf(kind, pruned, counted), counted, limit)
-      : cheapestPlain(kind.lattice, limit);
-    if (one) best = { path: nodesOf(pruned, kind.unfold(one.path)), cost: one.cost + kind.surcharge };
-  }
-  return best;
+/** Paths that come back the way they went; where the teacher asks for the same way, also those that do so as the teacher means it. */
+function folded(pruned: Pruned, { alike, only, otherWay }: NonNullable<Wanted['back']>): Kind[] {
+  const { first, nodes } = pruned;
+  const fold = (same: Alike, surcharge: number): Kind[] => {
+    const lattice = foldLattice(pruned, (t, node, late, other) =>
+      same(t, nodes[first[t] + node], late, nodes[first[late] + other]),
+    );
+    return lattice ? [{ pruned, lattice, surcharge, unfold: lattice.unfold, behind: lattice.behind }] : [];
+  };
+  if (!only) return fold(alike, 0);
+  return [...fold((...pair) => only(...pair) && alike(...pair), 0), ...fold(only, otherWay)];
+}
+
+/** The cheapest path of a kind, where it costs less than the limit with its surcharge. */
+function cheapestOf(kind: Kind, limit: number, counted?: Counted): Found | null {
+  const { lattice, pruned, surcharge, unfold } = kind;
+  const most = limit - surcharge;
+  const one: Found | null = counted
+    ? cheapestCounted(lattice, usesOf(kind, counted), counted, most)
+    : cheapestPlain(lattice, most);
+  return one && { path: nodesOf(pruned, unfold(one.path)), cost: one.cost + surcharge };
 }
 
 /** The cheapest path of a lattice, where it costs less than the limit. */
@@ -158,7 +168,8 @@ function cheapestPlain(lattice: Lattice, limit: number): Found | null {
 }
 
 /** What a step of a kind's lattice uses, by the steps of the trellis behind it. */
-function usesOf({ behind }: Kind, { first, nodes }: Pruned, { isShift, visited }: Counted): Uses {
+function usesOf({ behind, pruned }: Kind, { isShift, visited }: Counted): Uses {
+  const { first, nodes } = pruned;
   let [shifts, visits] = [0, 0];
   const add = (t: number, from: number, to: number) => {
     const [a, b] = [nodes[first[t] + from], nodes[first[t + 1] + to]];

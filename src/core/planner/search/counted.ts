@@ -1,4 +1,5 @@
 import { width, type Lattice, type Trellis } from '../graph';
+import { arriving, finishing } from './finish';
 
 /*
  * The cheapest path where shifts are counted and places must be visited: a dynamic program in which each node stands once for each number of shifts
@@ -30,8 +31,11 @@ export function cheapestCounted(
 ): { readonly path: Int32Array; readonly cost: number } | null {
   const { first, cost, steps, stepsAt } = lattice;
   const events = first.length - 1;
-  const counts = most < Infinity;
   const sets = 2 ** visits;
+  const ahead = finishing(lattice);
+  const { used, fewest } = usedNear(lattice, uses, ahead, limit);
+  const counts = most < Infinity;
+  if (counts && Math.min(...fewest.subarray(0, first[1])) > most) return null;
   const states = (counts ? most + 1 : 1) * sets;
   /** Cheapest arrival at each node in each state, its own cost included, and which of the states before it came from. */
   let here = new Float64Array(width(lattice, 0) * states).fill(Infinity);
@@ -43,18 +47,20 @@ export function cheapestCounted(
     const origin = new Int32Array(nodes * states).fill(-1);
     for (let u = 0; u < before; u++)
       for (let v = 0; v < nodes; v++) {
-        const step = steps[stepsAt[at - 1] + u * nodes + v];
-        if (step === Infinity) continue;
-        const used = uses(at, u, v);
-        const added = step + cost[first[at] + v];
-        const more = counts ? Math.floor(used / EACH_SHIFT) * sets : 0;
-        const seen = used % EACH_SHIFT;
-        for (let state = 0; state + more < states; state++) {
-          const paid = here[u * states + state] + added;
-          if (paid >= limit) continue;
-          const to = v * states + ((state + more) | seen);
-          if (paid >= next[to]) continue;
-          next[to] = paid;
+        const step = stepsAt[at - 1] + u * nodes + v;
+        if (used[step] < 0) continue;
+        const node = first[at] + v;
+        const [added, onward] = [steps[step] + cost[node], steps[step] + ahead[node]];
+        const more = counts ? Math.floor(used[step] / EACH_SHIFT) : 0;
+        const seen = used[step] % EACH_SHIFT;
+        // Where so many shifts are made already that with those still to come there are too many, there is no way on.
+        const end = counts ? (most - more - fewest[node] + 1) * sets : sets;
+        for (let state = 0; state < end; state++) {
+          const spent = here[u * states + state];
+          if (!(spent + onward < limit)) continue;
+          const to = v * states + ((state + more * sets) | seen);
+          if (spent + added >= next[to]) continue;
+          next[to] = spent + added;
           origin[to] = u * states + state;
         }
       }
@@ -70,6 +76,30 @@ export function cheapestCounted(
     if (at > 0) end = cameFrom[at - 1][end];
   }
   return { path, cost: least };
+}
+
+/** What each step uses that lies on some path below the limit, -1 for the others; and how many shifts there are at least from each node on. */
+function usedNear(
+  lattice: Lattice,
+  uses: Uses,
+  ahead: Float64Array,
+  limit: number,
+): { readonly used: Int8Array; readonly fewest: Float64Array } {
+  const { first, cost, steps, stepsAt } = lattice;
+  const spent = arriving(lattice);
+  const used = new Int8Array(steps.length).fill(-1);
+  const fewest = new Float64Array(ahead.length).fill(Infinity);
+  fewest.fill(0, first[first.length - 2]);
+  for (let at = first.length - 2; at > 0; at--)
+    for (let from = first[at - 1], step = stepsAt[at - 1]; from < first[at]; from++) {
+      const paid = spent[from] + cost[from];
+      for (let to = first[at]; to < first[at + 1]; to++, step++) {
+        if (!(paid + steps[step] + ahead[to] < limit)) continue;
+        used[step] = uses(at, from - first[at - 1], to - first[at]);
+        fewest[from] = Math.min(fewest[from], fewest[to] + Math.floor(used[step] / EACH_SHIFT));
+      }
+    }
+  return { used, fewest };
 }
 
 /** No path of a trellis has fewer shifts than this: as if the hand could go from anywhere to anywhere. */

@@ -1,6 +1,6 @@
 /** The cheapest paths through a trellis, exactly: passes over it, what is left near the best, and the best that is as wanted. */
-export { cheapestPath, type Found, type Wanted } from './cheapest';
+export { cheapestNear, cheapestPath, type Found, type Wanted } from './cheapest';
 export { fewestShifts, type Counted } from './counted';
 export { fightingEvents } from './conflict';
-export { leastCost, passesOver, type Passes } from './passes';
+export { passesOver, type Passes } from './passes';
 export { nodeAfter, nodeBefore } from './trace';

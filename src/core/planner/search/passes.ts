@@ -11,33 +11,53 @@ export interface Passes {
   readonly first: Int32Array;
   readonly forward: Float64Array;
   readonly backward: Float64Array;
+  /** Cost of the cheapest path of all; Infinity where there is none. */
+  readonly least: number;
 }
 
-/** Both passes over a trellis: worked out once for everything that is asked about it. */
-export function passesOver({ layers, blocks }: Trellis): Passes {
+/** Both passes over a trellis, worked out once for everything that is asked about it; the way forward when it is first asked for. */
+export function passesOver(trellis: Trellis): Passes {
+  const { layers } = trellis;
   const first = new Int32Array(layers.length + 1);
   for (let t = 0; t < layers.length; t++) first[t + 1] = first[t] + layers[t].nodes;
-  const [forward, backward] = [
-    new Float64Array(first[layers.length]),
-    new Float64Array(first[layers.length]),
-  ];
-  const room = new Float64Array(layers.reduce((most, { touches }) => Math.max(most, touches), 0));
-  forward.fill(Infinity);
-  forward.set(layers[0].entry);
-  for (let t = 0; t + 1 < layers.length; t++)
-    arrive(blocks[t], layers[t], layers[t + 1], forward, first[t], first[t + 1], room);
+  const backward = backwardOver(trellis, first);
+  const least = layers[0].entry.reduce(
+    (cheapest, set, node) => Math.min(cheapest, set + backward[node]),
+    Infinity,
+  );
+  let forward: Float64Array | undefined;
+  return {
+    first,
+    backward,
+    least,
+    get forward() {
+      return (forward ??= forwardOver(trellis, first));
+    },
+  };
+}
+
+function backwardOver({ layers, blocks }: Trellis, first: Int32Array): Float64Array {
+  const backward = new Float64Array(first[layers.length]);
+  const room = roomFor(layers);
   const last = layers.length - 1;
   backward.set(layers[last].cost, first[last]);
   for (let t = last - 1; t >= 0; t--)
     finish(blocks[t], layers[t], layers[t + 1], backward, first[t], first[t + 1], room);
-  return { first, forward, backward };
+  return backward;
 }
 
-/** Cost of the cheapest path of all; Infinity where there is none. */
-export function leastCost({ first, forward, backward }: Passes): number {
-  let least = Infinity;
-  for (let node = 0; node < first[1]; node++) least = Math.min(least, forward[node] + backward[node]);
-  return least;
+function forwardOver({ layers, blocks }: Trellis, first: Int32Array): Float64Array {
+  const forward = new Float64Array(first[layers.length]).fill(Infinity);
+  const room = roomFor(layers);
+  forward.set(layers[0].entry);
+  for (let t = 0; t + 1 < layers.length; t++)
+    arrive(blocks[t], layers[t], layers[t + 1], forward, first[t], first[t + 1], room);
+  return forward;
+}
+
+/** Room for a number a touch. */
+function roomFor(layers: readonly Layer[]): Float64Array {
+  return new Float64Array(layers.reduce((most, { touches }) => Math.max(most, touches), 0));
 }
 
 /** Cost of the cheapest path through the node that lies worst of all that lie on any. */

@@ -1,4 +1,5 @@
-import { moveCost, type Lattice, type Path, type Trellis } from '../graph';
+import { moveCost, width, type Lattice, type Path, type Trellis } from '../graph';
+import { arriving, finishing } from './finish';
 import type { Passes } from './passes';
 
 /*
@@ -11,14 +12,25 @@ export interface Pruned extends Lattice {
   readonly nodes: Int32Array;
 }
 
-/** The nodes of a trellis that lie on some path of at most `most`: no plan within it goes anywhere else. */
-export function prune(trellis: Trellis, { first: whole, forward, backward }: Passes, most: number): Pruned {
-  const { layers } = trellis;
+/**
+ * The nodes of a trellis that lie on some path of at most `most`: no plan within it goes anywhere else.
+ * @param passes what arriving and finishing cost at least
+ * @returns null where some event is left without a node
+ */
+export function prune(
+  { layers, blocks }: Trellis,
+  { first: whole, forward, backward }: Passes,
+  most: number,
+): Pruned | null {
   const first = new Int32Array(layers.length + 1);
   const kept: number[] = [];
   for (let t = 0; t < layers.length; t++) {
-    for (let at = whole[t]; at < whole[t + 1]; at++)
-      if (forward[at] + backward[at] <= most) kept.push(at - whole[t]);
+    const { cost } = layers[t];
+    for (let node = 0, at = whole[t]; at < whole[t + 1]; node++, at++) {
+      const through = forward[at] + backward[at];
+      if (through <= most && through < Infinity && cost[node] < Infinity) kept.push(node);
+    }
+    if (kept.length === first[t]) return null;
     first[t + 1] = kept.length;
   }
   const nodes = Int32Array.from(kept);
@@ -29,7 +41,7 @@ export function prune(trellis: Trellis, { first: whole, forward, backward }: Pas
       cost[at] = layer.cost[node] + (t === 0 ? layer.entry[node] : 0);
     }
   });
-  return { first, nodes, cost, ...stepsBetween(trellis, first, nodes) };
+  return { first, nodes, cost, ...stepsBetween({ layers, blocks }, first, nodes) };
 }
 
 function stepsBetween(
@@ -37,9 +49,7 @@ function stepsBetween(
   first: Int32Array,
   nodes: Int32Array,
 ): Pick<Lattice, 'steps' | 'stepsAt'> {
-  const stepsAt = new Int32Array(layers.length);
-  for (let t = 0; t + 1 < layers.length; t++)
-    stepsAt[t + 1] = stepsAt[t] + (first[t + 1] - first[t]) * (first[t + 2] - first[t + 1]);
+  const stepsAt = rowsOf(first);
   const steps = new Float64Array(stepsAt[layers.length - 1]);
   const stay = new Float64Array(layers.reduce((most, layer) => Math.max(most, layer.nodes), 0));
   stay.fill(Infinity);
@@ -60,6 +70,42 @@ function stepsBetween(
     }
   });
   return { steps, stepsAt };
+}
+
+/** What is left of a lattice where paths may cost no more than some limit; null where nothing is. */
+export function narrowed(lattice: Pruned, most: number): Pruned | null {
+  const { first: whole, nodes, cost } = lattice;
+  const [before, ahead] = [arriving(lattice), finishing(lattice)];
+  const first = new Int32Array(whole.length);
+  /** The nodes that stay, by their numbers in the whole. */
+  const kept: number[] = [];
+  for (let t = 0; t + 1 < whole.length; t++) {
+    for (let at = whole[t]; at < whole[t + 1]; at++) if (before[at] + ahead[at] <= most) kept.push(at);
+    if (kept.length === first[t]) return null;
+    first[t + 1] = kept.length;
+  }
+  const stepsAt = rowsOf(first);
+  const steps = new Float64Array(stepsAt[first.length - 2]);
+  for (let t = 0, at = 0; t + 2 < first.length; t++)
+    for (let u = first[t]; u < first[t + 1]; u++) {
+      const row = lattice.stepsAt[t] + (kept[u] - whole[t]) * width(lattice, t + 1) - whole[t + 1];
+      for (let v = first[t + 1]; v < first[t + 2]; v++) steps[at++] = lattice.steps[row + kept[v]];
+    }
+  return {
+    first,
+    nodes: Int32Array.from(kept, (at) => nodes[at]),
+    cost: Float64Array.from(kept, (at) => cost[at]),
+    steps,
+    stepsAt,
+  };
+}
+
+/** Where each event's steps begin. */
+function rowsOf(first: Int32Array): Int32Array {
+  const stepsAt = new Int32Array(first.length - 1);
+  for (let t = 0; t + 2 < first.length; t++)
+    stepsAt[t + 1] = stepsAt[t] + (first[t + 1] - first[t]) * (first[t + 2] - first[t + 1]);
+  return stepsAt;
 }
 
 /** The nodes of a trellis that a path through its lattice stands for. */

@@ -43,15 +43,9 @@ export function nodeAfter(trellis: Trellis, { first, backward }: Passes, t: numb
 
 /** The cheapest path of all; there must be one. */
 export function cheapestOfAll(trellis: Trellis, costs: Passes): Path {
-  const { first, forward, backward } = costs;
+  const { least, backward } = costs;
   const path = new Int32Array(trellis.layers.length);
-  let least = Infinity;
-  for (let node = 0; node < first[1]; node++) {
-    const cost = forward[node] + backward[node];
-    if (cost >= least) continue;
-    least = cost;
-    path[0] = node;
-  }
+  path[0] = trellis.layers[0].entry.findIndex((set, node) => set + backward[node] === least);
   for (let t = 0; t + 1 < path.length; t++) path[t + 1] = nodeAfter(trellis, costs, t, path[t]);
   return path;
 }

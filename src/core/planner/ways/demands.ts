@@ -88,7 +88,7 @@ export function demandsAfter(
       best.shifts.some(({ fromFinger, toFinger }) => fromFinger === 4 || toFinger === 4) && {
         way: { code: 'no-little-shifts' },
         demand: { rules: { fourthFinger: 'no-shift' } },
-        mask: { noFourthShift: true },
+        mask: { shift: { adds: (from, to) => (from.fourth || to.fourth ? Infinity : 0), least: 0 } },
       },
     free(rules.extensions, 'avoid') &&
       best.steps.some(({ extended }) => extended) &&
