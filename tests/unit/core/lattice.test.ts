@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { foldLattice, type Alike } from '../../../src/core/planner/graph/fold';
 import { finishing } from '../../../src/core/planner/search/finish';
-import { nodesOf, prune } from '../../../src/core/planner/search/prune';
+import { narrowed, nodesOf, prune, type Pruned } from '../../../src/core/planner/search/prune';
 import { width, type Lattice } from '../../../src/core/planner/graph/lattice';
 import { passesOver, mostCost } from '../../../src/core/planner/search/passes';
 import { stepCost } from '../../../src/core/planner/graph/trellis';
@@ -72,6 +72,27 @@ test('a lattice has the paths of its trellis up to the limit, at the same cost',
       });
     }),
     { numRuns: 300, seed: 22 },
+  );
+});
+
+test('a lattice narrowed to a limit has its paths up to that limit and no other nodes', () => {
+  fc.assert(
+    fc.property(someTrellis, fc.double({ min: 0, max: 1, noNaN: true }), (trellis, share) => {
+      const costs = passesOver(trellis);
+      if (costs.least === Infinity) return;
+      const lattice = prune(trellis, costs, Infinity) ?? assert.fail();
+      const most = costs.least + share * (mostCost(costs) - costs.least) + 1e-6;
+      const near = narrowed(lattice, finishing(lattice), most) ?? assert.fail();
+      const within = pathsOf(lattice).filter(({ cost }) => cost <= most);
+      const inWhole = ({ path }: { path: readonly number[] }, from: Pruned) =>
+        path.map((node, t) => from.nodes[from.first[t] + node]).join();
+      const found = new Map(pathsOf(near).map((one) => [inWhole(one, near), one.cost]));
+      for (const one of within) assert.ok(close(found.get(inWhole(one, lattice)) ?? Infinity, one.cost));
+      const used = new Set(within.flatMap(({ path }) => path.map((node, t) => `${t} ${node}`)));
+      assert.equal(near.nodes.length, used.size);
+      assert.equal(narrowed(lattice, finishing(lattice), costs.least - 1), null);
+    }),
+    { numRuns: 300, seed: 25 },
   );
 });
 

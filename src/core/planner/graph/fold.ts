@@ -4,8 +4,8 @@ import { width, type Lattice } from './lattice';
  * A line that goes up and comes back is folded at its turning point, so that each note lies upon its own way back. A path through the fold
  * is a plan that comes back the way it went; it is searched like any other, only the lattice is another one.
  *
- * Of each pair of events two are made, so that the search still sees one place an event: first the pair's early event with all that
- * it costs, then its late one, joined to it by steps that cost nothing.
+ * Each place of the fold is an event and its mirror image: it costs what both cost, and a step the step out and the step home. Where the two
+ * innermost events are neighbours, one more place stands for the step between them.
  */
 
 /** Takes a step of a lattice: from a node of event t to one of the next, both counted from their event's first. */
@@ -14,7 +14,7 @@ export type Visit = (t: number, from: number, to: number) => void;
 export interface Fold extends Lattice {
   /** The path of the lattice that a path of the fold stands for. */
   unfold(path: ArrayLike<number>): Int32Array;
-  /** Visits the steps of the lattice that the step from node u of place at - 1 to node v of place at stands for; none between the halves of a pair. */
+  /** Visits the steps of the lattice that the step from node u of place at - 1 to node v of place at stands for. */
   behind(at: number, u: number, v: number, visit: Visit): void;
 }
 
@@ -27,40 +27,35 @@ interface Pairs {
 /** Says whether nodes of two events are the same way of playing, once on the way out and once on the way back. */
 export type Alike = (t: number, node: number, late: number, back: number) => boolean;
 
-/** Order of events in the fold of n: 0, n-1, 1, n-2, … with the turning note last where there is one. */
-function foldOrder(n: number): Int32Array {
-  return new Int32Array(n).map((_, at) => (at % 2 === 0 ? at / 2 : n - 1 - (at - 1) / 2));
-}
-
 /** @returns null where some event cannot be held alike both ways */
 export function foldLattice(lattice: Lattice, alike: Alike): Fold | null {
   const n = lattice.first.length - 1;
-  const order = foldOrder(n);
-  const pairsAt: Pairs[] = [];
-  for (let t = 0; 2 * t < n; t++) {
-    const pairs = pairsOf(lattice, t, n - 1 - t, alike);
-    if (pairs.early.length === 0) return null;
-    pairsAt.push(pairs);
+  const last = n - 1;
+  const pairs: Pairs[] = [];
+  for (let t = 0; 2 * t <= last; t++) {
+    const held = pairsOf(lattice, t, last - t, alike);
+    if (held.early.length === 0) return null;
+    pairs.push(held);
   }
-  const pairsOfEvent = (t: number) => pairsAt[Math.min(t, n - 1 - t)];
-  const own = (t: number) => (2 * t < n ? pairsOfEvent(t).early : pairsOfEvent(t).late);
-
-  const first = new Int32Array(n + 1);
-  const stepsAt = new Int32Array(n);
-  order.forEach((t, at) => {
-    first[at + 1] = first[at] + own(t).length;
-    if (at > 0) stepsAt[at] = stepsAt[at - 1] + own(order[at - 1]).length * own(t).length;
+  const inner = pairs.length - 1;
+  const turns = n % 2 === 0;
+  const places = turns ? [...pairs, pairs[inner]] : pairs;
+  const first = new Int32Array(places.length + 1);
+  const stepsAt = new Int32Array(places.length);
+  places.forEach(({ early: { length } }, at) => {
+    first[at + 1] = first[at] + length;
+    if (at > 0) stepsAt[at] = stepsAt[at - 1] + places[at - 1].early.length * length;
   });
-  const cost = new Float64Array(first[n]);
-  const steps = new Float64Array(stepsAt[n - 1]);
-  order.forEach((t, at) => {
-    own(t).forEach((node, pair) => {
-      cost[first[at] + pair] = lattice.cost[lattice.first[t] + node];
-    });
-    if (at === 0) return;
-    if (at % 2 === 1) join(steps, stepsAt[at - 1], turnCosts(lattice, pairsOfEvent(t), order[at - 1], t));
-    else layBothWays(lattice, pairsOfEvent(t - 1), pairsOfEvent(t), t, steps, stepsAt[at - 1]);
+  const cost = new Float64Array(first[places.length]);
+  const steps = new Float64Array(stepsAt[places.length - 1]);
+  pairs.forEach(({ early, late }, t) => {
+    for (let pair = 0; pair < early.length; pair++) {
+      const back = t === last - t ? 0 : lattice.cost[lattice.first[last - t] + late[pair]];
+      cost[first[t] + pair] = lattice.cost[lattice.first[t] + early[pair]] + back;
+    }
+    if (t > 0) layBothWays(lattice, pairs[t - 1], pairs[t], t, steps, stepsAt[t - 1]);
   });
+  if (turns) layTurn(lattice, pairs[inner], inner, steps, stepsAt[inner]);
   return {
     first,
     cost,
@@ -68,18 +63,17 @@ export function foldLattice(lattice: Lattice, alike: Alike): Fold | null {
     stepsAt,
     unfold: (path) => {
       const whole = new Int32Array(n);
-      order.forEach((t, at) => (whole[t] = own(t)[path[at]]));
+      pairs.forEach(({ early, late }, t) => {
+        whole[t] = early[path[t]];
+        whole[last - t] = late[path[t]];
+      });
       return whole;
     },
     behind: (at, u, v, visit) => {
-      const [was, t] = [order[at - 1], order[at]];
-      if (at % 2 === 1) {
-        if (t === was + 1) visit(was, own(was)[u], own(t)[v]);
-        return;
-      }
-      const [from, to] = [pairsOfEvent(t - 1), pairsOfEvent(t)];
-      visit(t - 1, from.early[u], to.early[v]);
-      visit(n - 1 - t, to.late[v], from.late[u]);
+      if (at > inner) return visit(inner, places[at].early[u], places[at].late[v]);
+      const [from, to] = [places[at - 1], places[at]];
+      visit(at - 1, from.early[u], to.early[v]);
+      visit(last - at, to.late[v], from.late[u]);
     },
   };
 }
@@ -97,18 +91,13 @@ function pairsOf(lattice: Lattice, t: number, late: number, alike: Alike): Pairs
   return pairs;
 }
 
-/** What lies between the two halves of each pair: nothing, or the step at the turning point where no note stands alone there. */
-function turnCosts(lattice: Lattice, { early, late }: Pairs, t: number, back: number): number[] {
-  if (back > t + 1) return early.map(() => 0);
-  const next = width(lattice, back);
-  return early.map((node, pair) => lattice.steps[lattice.stepsAt[t] + node * next + late[pair]]);
-}
-
-/** Steps from each node to its own other half. */
-function join(steps: Float64Array, at: number, costs: readonly number[]) {
-  const nodes = costs.length;
-  steps.fill(Infinity, at, at + nodes * nodes);
-  costs.forEach((cost, node) => (steps[at + node * nodes + node] = cost));
+/** The step at the turning point where no note stands alone there: from each node of event t to its own other half. */
+function layTurn(lattice: Lattice, { early, late }: Pairs, t: number, into: Float64Array, start: number) {
+  const { steps, stepsAt } = lattice;
+  const [nodes, next] = [early.length, width(lattice, t + 1)];
+  into.fill(Infinity, start, start + nodes * nodes);
+  for (let pair = 0; pair < nodes; pair++)
+    into[start + pair * nodes + pair] = steps[stepsAt[t] + early[pair] * next + late[pair]];
 }
 
 /** Each step on the way out to event t together with the same step on the way back. */

@@ -34,8 +34,8 @@ export interface Found {
 interface Kind {
   readonly pruned: Pruned;
   readonly lattice: Lattice;
-  /** Added to the cost of every path of this kind. */
-  readonly surcharge: number;
+  /** What finishing costs from each node of the lattice on. */
+  readonly ahead: Float64Array;
   readonly unfold: (path: Int32Array) => Int32Array;
   /** The steps of the pruned trellis behind a step of the lattice. */
   readonly behind: Fold['behind'];
@@ -98,14 +98,40 @@ const ROUNDING = 1e-9;
 
 /** The cheapest path where it costs less than the limit: any, and then those that come back the way they went, where they cost less than any with its surcharge. */
 function cheapestIn(lattice: Pruned, limit: number, back: Wanted['back'], counted?: Counted): Found | null {
-  const any = cheapestOf(plainly(lattice), limit, counted);
+  const plain = plainly(lattice);
+  const any = cheapestOf(plain, limit, counted);
   if (!any || !back) return any;
-  const otherWay = any.cost + back.otherWay;
-  let best: Found | null = back.only || otherWay >= limit ? null : { ...any, cost: otherWay };
-  const near = narrowed(lattice, best?.cost ?? limit);
-  for (const kind of near ? folded(near, back) : [])
-    best = cheapestOf(kind, best?.cost ?? limit, counted) ?? best;
-  return best;
+  const { alike, only, otherWay } = back;
+  const both: Alike = only ? (...pair) => only(...pair) && alike(...pair) : alike;
+  const first = only ? foldedIn(plain, only, otherWay, limit, counted) : plus(any, otherWay, limit);
+  return foldedIn(plain, both, 0, first?.cost ?? limit, counted) ?? first;
+}
+
+/** A path at its surcharge, where that costs less than the limit. */
+function plus(found: Found, surcharge: number, limit: number): Found | null {
+  const cost = found.cost + surcharge;
+  return cost < limit ? { ...found, cost } : null;
+}
+
+/** The cheapest path whose notes and mirror images are the same, where it costs less than the limit. */
+function foldedIn(
+  plain: Kind,
+  same: Alike,
+  surcharge: number,
+  limit: number,
+  counted?: Counted,
+): Found | null {
+  const pruned = narrowed(plain.pruned, plain.ahead, limit - surcharge);
+  if (!pruned) return null;
+  const { first, nodes } = pruned;
+  const fold = foldLattice(pruned, (t, node, late, other) =>
+    same(t, nodes[first[t] + node], late, nodes[first[late] + other]),
+  );
+  if (!fold) return null;
+  const { unfold, behind } = fold;
+  const kind = { pruned, lattice: fold, ahead: finishing(fold), unfold, behind };
+  const found = cheapestOf(kind, limit - surcharge, counted);
+  return found && plus(found, surcharge, limit);
 }
 
 /** Paths as they are. */
@@ -113,39 +139,24 @@ function plainly(lattice: Pruned): Kind {
   return {
     pruned: lattice,
     lattice,
-    surcharge: 0,
+    ahead: finishing(lattice),
     unfold: (path) => path,
     behind: (at, u, v, visit) => visit(at - 1, u, v),
   };
 }
 
-/** Paths that come back the way they went; where the teacher asks for the same way, also those that do so as the teacher means it. */
-function folded(pruned: Pruned, { alike, only, otherWay }: NonNullable<Wanted['back']>): Kind[] {
-  const { first, nodes } = pruned;
-  const fold = (same: Alike, surcharge: number): Kind[] => {
-    const lattice = foldLattice(pruned, (t, node, late, other) =>
-      same(t, nodes[first[t] + node], late, nodes[first[late] + other]),
-    );
-    return lattice ? [{ pruned, lattice, surcharge, unfold: lattice.unfold, behind: lattice.behind }] : [];
-  };
-  if (!only) return fold(alike, 0);
-  return [...fold((...pair) => only(...pair) && alike(...pair), 0), ...fold(only, otherWay)];
-}
-
-/** The cheapest path of a kind, where it costs less than the limit with its surcharge. */
+/** The cheapest path of a kind, where it costs less than the limit. */
 function cheapestOf(kind: Kind, limit: number, counted?: Counted): Found | null {
-  const { lattice, pruned, surcharge, unfold } = kind;
-  const most = limit - surcharge;
+  const { lattice, ahead, pruned, unfold } = kind;
   const one: Found | null = counted
-    ? cheapestCounted(lattice, usesOf(kind, counted), counted, most)
-    : cheapestPlain(lattice, most);
-  return one && { path: nodesOf(pruned, unfold(one.path)), cost: one.cost + surcharge };
+    ? cheapestCounted(lattice, ahead, usesOf(kind, counted), counted, limit)
+    : cheapestPlain(lattice, ahead, limit);
+  return one && { path: nodesOf(pruned, unfold(one.path)), cost: one.cost };
 }
 
 /** The cheapest path of a lattice, where it costs less than the limit. */
-function cheapestPlain(lattice: Lattice, limit: number): Found | null {
+function cheapestPlain(lattice: Lattice, ahead: Float64Array, limit: number): Found | null {
   const { first, steps, stepsAt } = lattice;
-  const ahead = finishing(lattice);
   const path = new Int32Array(first.length - 1);
   let least = Infinity;
   for (let node = 0; node < first[1]; node++) {

@@ -1,5 +1,5 @@
 import { width, type Lattice, type Trellis } from '../graph';
-import { arriving, finishing } from './finish';
+import { arriving } from './finish';
 
 /*
  * The cheapest path where shifts are counted and places must be visited: a dynamic program in which each node stands once for each number of shifts
@@ -22,9 +22,13 @@ export interface Counted {
 export type Uses = (at: number, u: number, v: number) => number;
 export const EACH_SHIFT = 4;
 
-/** The cheapest path of a lattice with no more shifts than may be and every visit made, where it costs less than the limit. */
+/**
+ * The cheapest path of a lattice with no more shifts than may be and every visit made, where it costs less than the limit.
+ * @param ahead what finishing costs from each node on
+ */
 export function cheapestCounted(
   lattice: Lattice,
+  ahead: Float64Array,
   uses: Uses,
   { most, visits }: Counted,
   limit: number,
@@ -32,7 +36,6 @@ export function cheapestCounted(
   const { first, cost, steps, stepsAt } = lattice;
   const events = first.length - 1;
   const sets = 2 ** visits;
-  const ahead = finishing(lattice);
   const { used, fewest } = usedNear(lattice, uses, ahead, limit);
   const counts = most < Infinity;
   if (counts && Math.min(...fewest.subarray(0, first[1])) > most) return null;

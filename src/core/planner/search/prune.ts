@@ -1,5 +1,5 @@
 import { moveCost, width, type Lattice, type Path, type Trellis } from '../graph';
-import { arriving, finishing } from './finish';
+import { arriving } from './finish';
 import type { Passes } from './passes';
 
 /*
@@ -72,10 +72,13 @@ function stepsBetween(
   return { steps, stepsAt };
 }
 
-/** What is left of a lattice where paths may cost no more than some limit; null where nothing is. */
-export function narrowed(lattice: Pruned, most: number): Pruned | null {
+/**
+ * What is left of a lattice where paths may cost no more than some limit; null where nothing is.
+ * @param ahead what finishing costs from each node on
+ */
+export function narrowed(lattice: Pruned, ahead: Float64Array, most: number): Pruned | null {
   const { first: whole, nodes, cost } = lattice;
-  const [before, ahead] = [arriving(lattice), finishing(lattice)];
+  const before = arriving(lattice);
   const first = new Int32Array(whole.length);
   /** The nodes that stay, by their numbers in the whole. */
   const kept: number[] = [];

@@ -33,7 +33,8 @@ const WORTH = { times: 1.25, plus: 4 };
 /** A demand with what its best plan costs at least, by the prices of the request. */
 interface Open {
   readonly cost: number;
-  readonly find: () => Way | null;
+  /** Looks for it; where it costs more than was looked at, the demand stays open. */
+  readonly find: () => Way | Open | null;
 }
 
 /** A demand whose best plan is found. */
@@ -59,8 +60,8 @@ export function waysBeside(best: Best, events: readonly ResponseEvent[], most: n
     const next = left[at];
     if (!next || next.cost > dearest) break;
     if ('find' in next) {
-      const way = next.find();
-      left[at] = way && { cost: way.plan.cost, way };
+      const found = next.find();
+      left[at] = found && 'plan' in found ? { cost: found.plan.cost, way: found } : found;
       continue;
     }
     left[at] = null;
@@ -107,21 +108,13 @@ function opened(best: Best, asked: Asked, dearest: number): Open | null {
   if (!under) return null;
   const costs = Object.keys(mask).length === 0 ? best.costs : passesOver(under);
   const laid: Searched = { context: { ...context, request }, trellis: under, costs };
-  const shifts = demand.rules?.mostShifts;
+  const along = (path: Path) => wayAlong(best, asked, laid, path);
   const bounds = boundedBy(best, costs);
-  const find = (): Path | null => {
-    if (shifts === undefined) return pathNear(laid, bounds, FIRST_SLACK, dearest);
-    // Most often one shift fewer costs little more; where it does not, what it costs at least is worth working out.
-    const near = pathNear(laid, bounds, FIRST_SLACK, plan.cost + LITTLE);
-    return near ?? pathNear(laid, boundedByShifts(best, shifts, dearest), MORE_SLACK * LITTLE, dearest);
-  };
-  return {
-    cost: bounds.least,
-    find: () => {
-      const path = find();
-      return path && wayAlong(best, asked, laid, path);
-    },
-  };
+  const shifts = demand.rules?.mostShifts;
+  // Most often one shift fewer costs little more; where it does not, what it costs at least is worth working out.
+  const upTo = (limit: number) =>
+    shifts === undefined || limit - bounds.least < FAR ? bounds : boundedByShifts(best, shifts, limit);
+  return near({ laid, along, dearest, bounds: upTo }, bounds.least);
 }
 
 /** What a path under a mask costs at least: no less than the best plan, from each node on what the mask leaves, and up to there what it cost without. */
@@ -130,12 +123,12 @@ function boundedBy(best: Best, { first, backward, least }: Passes): Passes {
 }
 
 /**
- * What a path with so many shifts at most costs at least, as long as it costs no more than the dearest: with a price on each shift that makes any
- * path with more of them too dear, less the price of as many as there may be. Where paths with far fewer shifts are not much dearer that says little,
- * and what the best plan costs says more.
+ * What a path with so many shifts at most costs at least, up to some limit: with a price on each shift that makes any path with more of them too dear,
+ * less the price of as many as there may be. Where paths with far fewer shifts are not much dearer that says little, and what the best plan costs says
+ * more.
  */
-function boundedByShifts({ plan, trellis, costs }: Best, shifts: number, dearest: number): Passes {
-  const price = dearest - plan.cost + LITTLE;
+function boundedByShifts({ plan, trellis, costs }: Best, shifts: number, limit: number): Passes {
+  const price = limit - plan.cost + FIRST_SLACK;
   const priced = masked(trellis, { shift: { adds: () => price, least: price } });
   const { first, backward, forward, least } = priced ? passesOver(priced) : costs;
   const paid = price * shifts;
@@ -143,19 +136,31 @@ function boundedByShifts({ plan, trellis, costs }: Best, shifts: number, dearest
   return { first, backward, forward: forward.map((cost) => cost - paid), least: least - paid };
 }
 
-/** How far above the least it could cost a way is looked for first, how much further each next time, and what is little more. */
-const FIRST_SLACK = 0.25;
+/** How far above the least it could cost a way is looked for first: about what coming back another way costs. Then further and further, since the search takes longer the further it looks. */
+const FIRST_SLACK = 0.5;
 const MORE_SLACK = 4;
-const LITTLE = 1;
+/** A way that costs this much more than the least is not near it. */
+const FAR = 2;
 
-/** The best path, where it costs no more than some limit; looked for nearby first, since the search takes longer the further it looks. */
-function pathNear(laid: Laid, bounds: Passes, first: number, most: number): Path | null {
-  if (bounds.least > most) return null;
-  for (let slack = first; ; slack *= MORE_SLACK) {
-    const limit = Math.min(bounds.least + slack, most);
-    const path = bestNear(laid, bounds, limit);
-    if (path || limit === most) return path;
-  }
+/** A search under one more demand. */
+interface Search {
+  readonly laid: Laid;
+  readonly along: (path: Path) => Way;
+  readonly dearest: number;
+  /** What paths up to some limit cost at least. */
+  readonly bounds: (limit: number) => Passes;
+}
+
+/** @param cost what is known to be the least */
+function near(search: Search, cost: number, slack = FIRST_SLACK): Open {
+  const { laid, along, dearest } = search;
+  const find = () => {
+    const limit = Math.min(cost + slack, dearest);
+    const path = bestNear(laid, search.bounds(limit), limit);
+    if (path) return along(path);
+    return limit < dearest ? near(search, limit, slack * MORE_SLACK) : null;
+  };
+  return { cost, find };
 }
 
 /** The best way in what was searched; null where there is none. */
