@@ -149,7 +149,11 @@ export async function openPlan(id: string): Promise<boolean> {
   try {
     const record = await getPlan(id);
     if (record) await standSaved(record);
-    else say({ kind: 'trouble', message: 'This plan is not here any more: it was deleted on another page.' });
+    else
+      say({
+        kind: 'trouble',
+        message: 'This plan was deleted on another page. “Deleted” in the Studio has it for 30 days.',
+      });
     return record !== undefined;
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });

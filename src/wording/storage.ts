@@ -35,14 +35,14 @@ export function storageWords(fault: StorageFault): string {
 }
 
 const READ_SENTENCES: Readonly<Record<StorageFault, string>> = {
-  full: 'The browser has no room left, and what is saved cannot be read.',
+  full: 'The browser has no room left, so what is saved cannot be read. It is still there. Make room on this machine, then reload.',
   blocked:
     'The browser blocks storage for this page, so what is saved cannot be read. Planning works; nothing is saved. Allow site data for this address, then reload.',
   silent:
     'The browser’s storage does not answer, so what is saved cannot be read. It may still be there. Planning works; nothing is saved. Close other pages of Dove Path or restart the browser, then reload.',
   newer:
     'A newer version of Dove Path has been used in this browser. What it saved is safe. Reload this page to use the newer version.',
-  conflict: 'Another page is changing what is saved. Reload this page.',
+  conflict: 'Another page is changing what is saved. Nothing is lost. Reload this page.',
   unknown:
     'What is saved cannot be read. It may still be there. Planning works; nothing is saved. Reload the page and try again.',
 };
