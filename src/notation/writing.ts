@@ -1,5 +1,5 @@
 import { samePlace, type Plan } from '../core';
-import { positionName } from '../wording/places';
+import { fingerSign, positionName } from '../wording/places';
 import { extensionMarks, restezMarks, type Stay } from './marks';
 import { INK, middleOf, type Drawn, type Layout, type Marks, type Part, type Score } from './score';
 
@@ -36,7 +36,7 @@ export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks
   for (const { at, top } of context.drawn) {
     const step = byAt.get(at);
     if (!step || !marks.fingers) continue;
-    const fingers = step.stops.map(({ finger }) => String(finger));
+    const fingers = step.stops.map(fingerSign);
     let y = top - 9;
     for (const finger of fingers) {
       pen.write(guides?.has(at) ? `(${finger})` : finger, at, y, 15, 700);

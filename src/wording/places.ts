@@ -1,4 +1,12 @@
-import type { BarPlace, Finger, HandPlace, InstrumentKind, PositionNumber, PositionRule } from '../core';
+import type {
+  BarPlace,
+  Finger,
+  HandPlace,
+  InstrumentKind,
+  PositionNumber,
+  PositionRule,
+  Step,
+} from '../core';
 import { instrumentData } from '../core';
 import { listed, ordinal } from './grammar';
 import { printed } from './notes';
@@ -12,9 +20,9 @@ export function fingerWords(finger: Finger): string {
   return finger === 'T' ? 'the thumb' : finger === 0 ? 'open' : `finger ${finger}`;
 }
 
-/** A finger as it is written over a note. */
-export function fingerSign(finger: Finger): string {
-  return String(finger);
+/** A finger as it is written over a note; with a small ring where it only touches the string. */
+export function fingerSign({ finger, harmonic }: Step['stops'][number]): string {
+  return `${finger}${harmonic ? '°' : ''}`;
 }
 
 /** "E♭ string". */

@@ -79,7 +79,8 @@ export function stepWords(step: Step, { events, instrument, place }: Speech): st
   );
   const hand =
     step.position === 'thumb' ? inPlace(step, instrument) : positionWords(step.position, instrument);
-  const stretch = step.extended ? ', extended' : step.leaned ? ', leaning on the thumb' : '';
+  const touched = step.stops.some(({ harmonic }) => harmonic) ? ', touched as a harmonic' : '';
+  const stretch = step.extended ? ', extended' : step.leaned ? ', leaning on the thumb' : touched;
   return `${noteCount(events, step.at)}, ${barWords(place(step.at))}: ${pitches}, ${listed(fingers)}, ${hand}${stretch}`;
 }
 

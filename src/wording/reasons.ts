@@ -17,6 +17,8 @@ const ELEMENT_WORDS: Readonly<Record<Element, string>> = {
   'little-finger': 'the little finger here',
   'open-string': 'this open string',
   thumb: 'the thumb here',
+  stay: 'staying up here',
+  string: 'keeping to the string here',
 };
 
 const COUNTED_WORDS: Readonly<Record<Counted, readonly [one: string, many: string]>> = {
@@ -78,6 +80,8 @@ export function reasonWords({ code, data }: Reason, speech: Speech): string {
         : '';
       return `Here the hand moves ${good}${lands}.`;
     }
+    case 'sequence':
+      return `The figure keeps the fingers it had at ${barWords(speech.place(data.at))}.`;
     case 'elsewhere':
       return `Anywhere else it would take ${worseWords(data)}.`;
     case 'only-here':

@@ -74,6 +74,13 @@ export function hearWords(hear: HearFirst, { to }: ShiftDetail, setup: Setup): s
   return `Hear ${note} first as ${hear.finger} in ${position}, ${string}${lower}.`;
 }
 
+/** How a landing on a node of the string is checked: "Touch the string where 1 has landed: the harmonic E4 rings if the place is true." */
+export function landingWords({ harmonic, shift }: ShiftDetail): string | null {
+  if (!harmonic) return null;
+  const finger = shift.toFinger === 'T' ? 'the thumb' : shift.toFinger;
+  return `To check the landing, lift ${finger} until it only touches the string: the harmonic ${noteWords(pitchName(harmonic))} rings if the place is true.`;
+}
+
 function octaveWords(octaves: number): string {
   return octaves === 1 ? 'an octave' : octaves === 2 ? 'two octaves' : `${octaves} octaves`;
 }

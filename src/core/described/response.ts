@@ -34,6 +34,8 @@ export const StopAnswer = Type.Object({
   semitones: Type.Integer(),
   stopMm: Type.Number(),
   harmonic: Type.Boolean(),
+  /** Only of a natural harmonic: where the finger touches the string, in semitones above the open string. */
+  touch: Type.Optional(Type.Integer()),
 });
 
 /** Where the hand is: its position, and in thumb position where the thumb lies. */
@@ -75,6 +77,8 @@ const ReasonData = tagged('kind', [
     good: Type.Array(oneOf(MOMENTS), { minItems: 1 }),
     other: Type.Object({ at: Count, finger: FingerDescribed }),
   }),
+  // A figure comes again and keeps its fingers; where it stood before.
+  Type.Object({ kind: oneOf(['sequence']), at: Count }),
   // What shifting at another moment would take more of.
   Type.Object({ kind: oneOf(['elsewhere']), ...WORSE }),
   // No other moment is left.
@@ -108,7 +112,7 @@ export const Step = Type.Object({
   /** Where the first and the fourth finger (or the last that has a place) lie, in mm from the nut: the width of the hand. */
   handMm: Type.Tuple([Type.Number(), Type.Number()]),
   hand: FingerPlaces,
-  /** Why an extension, the little finger or an open string is used here; only where the request asks to explain all. */
+  /** Why an extension, the little finger or an open string is used here, or why the hand stays; only where the request asks to explain all. */
   reasons: Type.Optional(Type.Array(Reason)),
 });
 

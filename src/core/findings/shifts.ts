@@ -2,7 +2,8 @@ import { instrumentData, type InstrumentKind, type School } from '../instrument/
 import type { Setup } from '../instrument/setup';
 import type { Finger } from '../hand/finger';
 import { fingerAtStop, frameSchool, positionOrder } from '../hand/positions';
-import { letterSteps, midiOf, type Pitch } from '../pitch/pitch';
+import { letterSteps, midiOf, spellAt, type Pitch } from '../pitch/pitch';
+import { soundsTouched } from '../instrument/nodes';
 import type { Style } from '../planner/request';
 import type { Plan, ResponseEvent, Shift } from '../planner/response';
 import { playedNotes, type Played } from './played';
@@ -16,6 +17,8 @@ export interface ShiftDetail {
   /** Seconds from the one note to the other at the plan's tempo. */
   readonly seconds: number;
   readonly hear: HearFirst;
+  /** What rings where the finger that has landed only touches the string, by which the landing can be checked. */
+  readonly harmonic?: Pitch;
   readonly cues: readonly HandCue[];
 }
 
@@ -83,6 +86,7 @@ export function shiftDetails(
         up,
         seconds: beats * secondsPerBeat,
         hear: hearFirst(to, setup, school),
+        ...landingHarmonic(to, setup),
         cues: handCues(setup.kind, shift, up, sung(shift, from, to, style, beats * secondsPerBeat)),
       },
     ];
@@ -116,6 +120,16 @@ export function hearFirst(to: Played, setup: Setup, school?: School): HearFirst 
     if (lower) return lower;
   }
   return { kind: 'in-place' };
+}
+
+/** Cellists and bassists check a landing on a node of the string by the harmonic that lies there. */
+function landingHarmonic(to: Played, setup: Setup): Pick<ShiftDetail, 'harmonic'> {
+  const { finger, string, semitones, step, voice } = to;
+  const stopped = finger !== 0 && !step.stops[voice].harmonic;
+  const sounds = stopped ? soundsTouched(semitones) : undefined;
+  if (!sounds || instrumentData(setup.kind).upTheNeck === 'thumb-round') return {};
+  const open = setup.strings[string];
+  return { harmonic: spellAt(open.steps + sounds.steps, open.midi + sounds.semitones) };
 }
 
 interface LowPlace {

@@ -46,6 +46,9 @@ export function makeHold(
   return { position, stops, frame, extended, contracted, leaned, reread, unsteady };
 }
 
+/** A harmonic is only touched: it asks less of the hand than a stop so far out, but leaves the frame. */
+export const HARMONIC_UNSTEADY = 0.2;
+
 /** A stop, stored like all others. */
 export function makeStop(string: number, finger: number, semitones: number, harmonic = false): Stop {
   return { string, finger, semitones, harmonic };

@@ -2,7 +2,8 @@ import type { Setup } from '../instrument/setup';
 import { keyAlteration, type Key } from '../pitch/key';
 import { midiOf } from '../pitch/pitch';
 import { patternCost } from './patterns';
-import { makeHold, makeStop, type DemandedPitch, type HandModel, type Hold } from './hold';
+import { soundsAlikeTouched } from '../instrument/nodes';
+import { HARMONIC_UNSTEADY, makeHold, makeStop, type DemandedPitch, type HandModel, type Hold } from './hold';
 import { THUMB } from './finger';
 import { LETTER_POSITIONS, TOP_POSITION } from './positions';
 
@@ -89,17 +90,19 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
     for (const { finger, slot, reaches, contracted } of SLOTS) {
       for (const { k, reread } of steps) {
         const position = k - slot;
+        // The little finger that reaches out of the hand to a node of the string touches it.
+        const touches = reaches && finger === 4 && soundsAlikeTouched(semitones);
         const extended = reaches && !leansBack(finger, position, semitones);
         const tag = position * 10 + finger;
         if (position < 0 || position > TOP_POSITION || semitones < finger || seen.has(tag)) continue;
         seen.add(tag);
-        const stops = [makeStop(string, finger, semitones)];
+        const stops = [makeStop(string, finger, semitones, touches)];
         for (const frame of framesFor(string, position, finger, semitones, extended)) {
           const oddity = {
-            extended: extended ? finger : 0,
+            extended: extended && !touches ? finger : 0,
             contracted: contracted ? finger : 0,
             reread,
-            unsteady: patternCost(frame),
+            unsteady: patternCost(frame) + (touches ? HARMONIC_UNSTEADY : 0),
           };
           found.push(makeHold(position, stops, frame, oddity));
         }

@@ -1,5 +1,5 @@
 import { INSTRUMENTS, type InstrumentKind, type School } from '../instrument/instruments';
-import type { Region, FrameSchool, Shape } from './shapes';
+import type { FrameSchool, Region, Shape, Touched } from './shapes';
 
 /*
  * The schools of cello and double bass as data: which shapes, how far up, and what the positions are called. Where players
@@ -60,6 +60,18 @@ function upperRegion(from: number, to: number): Region {
   return { from, to, thumb: false, shapes: UPPER_SHAPES, resting: { 1: 0, 2: 2, 3: 3 } };
 }
 
+/**
+ * Harmonics: the octave from the end of the neck; in thumb position the fifth above it and the double octave from a step or two too low for the
+ * third finger to stop them.
+ */
+function touchedFrom(neck: readonly [number, number]): readonly Touched[] {
+  return [
+    { node: 12, from: neck, thumb: false },
+    { node: 19, from: [12, 13], thumb: true },
+    { node: 24, from: [17, 18], thumb: true },
+  ];
+}
+
 /** Neck: closed, opened forward (2 3 4 and the thumb move), opened backward (1 alone moves). */
 const CELLO: FrameSchool = {
   positions: POSITIONS,
@@ -79,7 +91,7 @@ const CELLO: FrameSchool = {
     // The thumb can come up from where the neck joins the body.
     thumbRegion(7, 33),
   ],
-  octaveHarmonicFrom: [7, 9],
+  touched: touchedFrom([7, 9]),
   // The heel of the neck under the thumb, in fourth position.
   landmark: 7,
 };
@@ -95,7 +107,7 @@ function bassSchool(neck: readonly Shape[], resting: Shape['places']): FrameScho
       upperRegion(11, 12),
       thumbRegion(10, 27),
     ],
-    octaveHarmonicFrom: [8, 10],
+    touched: touchedFrom([8, 10]),
     // Fifth position, where the thumb comes to the heel of the neck.
     landmark: 8,
   };

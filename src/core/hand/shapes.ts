@@ -2,6 +2,7 @@ import type { Setup } from '../instrument/setup';
 import { THUMB } from './finger';
 import { framePositions } from './positions';
 import {
+  HARMONIC_UNSTEADY,
   makeHold,
   makeStop,
   type DemandedPitch,
@@ -36,6 +37,13 @@ export interface Region {
   readonly resting: Shape['places'];
 }
 
+/** A node of the string, and the positions by their stops, on the neck or with the thumb up, from which it is touched. */
+export interface Touched {
+  readonly node: number;
+  readonly from: readonly [number, number];
+  readonly thumb: boolean;
+}
+
 /** One school of one instrument. */
 export interface FrameSchool {
   readonly regions: readonly Region[];
@@ -43,8 +51,8 @@ export interface FrameSchool {
   readonly positions: Readonly<Record<number, PositionNumber>>;
   /** The position, by stop, where the hand meets the body of the instrument. */
   readonly landmark: number;
-  /** Positions, by stop, from which the octave is touched as a harmonic by the finger that comes nearest. */
-  readonly octaveHarmonicFrom: readonly [number, number];
+  /** Harmonics that the third finger reaches out of the hand to touch. */
+  readonly touched: readonly Touched[];
 }
 
 interface Place {
@@ -54,9 +62,6 @@ interface Place {
 }
 
 const SLOT_NAMES = [1, 2, 3, 4, 'T'] as const;
-const HARMONIC_STOP = 12;
-/** A harmonic is only touched: it asks less of the hand than a stop so far out, but leaves the frame. */
-const HARMONIC_UNSTEADY = 0.2;
 
 function fingerOf(name: (typeof SLOT_NAMES)[number]): number {
   return name === 'T' ? THUMB : name;
@@ -110,11 +115,12 @@ function layOut(school: FrameSchool, reach: number): Layout {
   });
   for (const holds of byStop)
     holds.sort((a, b) => a.position - b.position || a.stops[0].finger - b.stops[0].finger);
-  const [low, high] = school.octaveHarmonicFrom;
-  places.forEach((place, position) => {
-    if (!place.region.thumb && place.stop >= low && place.stop <= high)
-      byStop[HARMONIC_STOP].push(harmonicAt(place, position));
-  });
+  for (const { node, from, thumb } of school.touched)
+    places.forEach((place, position) => {
+      const near = place.stop >= from[0] && place.stop <= from[1];
+      if (near && place.region.thumb === thumb && node <= reach)
+        byStop[node].push(touchedAt(place, position, node));
+    });
   return {
     places,
     labels: framePositions(school),
@@ -223,10 +229,12 @@ function holdAt(place: Place, position: number, at: number, finger: number, semi
   });
 }
 
-/** The third finger (with one-two-four the fourth would not reach) laid out to the octave. */
-function harmonicAt(place: Place, position: number): Hold {
-  const frame = place.frames[0].slice();
-  frame[3] = HARMONIC_STOP;
+/** The third finger (with one-two-four the fourth would not reach) laid out to a node. */
+function touchedAt({ frames, region }: Place, position: number, node: number): Hold {
+  const frame = frames[0].slice();
+  frame[3] = node;
   frame[4] = NaN;
-  return makeHold(position, [makeStop(0, 3, HARMONIC_STOP, true)], frame, { unsteady: HARMONIC_UNSTEADY });
+  return makeHold(position, [makeStop(0, 3, node, true)], frame, {
+    unsteady: region.shapes[0].unsteady + HARMONIC_UNSTEADY,
+  });
 }

@@ -82,6 +82,7 @@ function heldStepOf(context: Context, hold: Hold): HeldStep {
       semitones: stop.semitones,
       stopMm: rounded(stopMm(context.setup.lengthMm, stop.semitones)),
       harmonic: stop.harmonic,
+      ...(stop.harmonic ? { touch: stop.semitones } : {}),
     })),
     ...placeOf(context.model, hold.position),
     extended: hold.extended > 0,

@@ -7,7 +7,15 @@ import type * as Schema from '../described/response';
  */
 
 /** What is special about how a note is held. */
-export const ELEMENTS = ['extension', 'contraction', 'little-finger', 'open-string', 'thumb'] as const;
+export const ELEMENTS = [
+  'extension',
+  'contraction',
+  'little-finger',
+  'open-string',
+  'thumb',
+  'stay',
+  'string',
+] as const;
 export type Element = (typeof ELEMENTS)[number];
 
 export const SHIFT_KINDS = [

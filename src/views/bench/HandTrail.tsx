@@ -2,7 +2,7 @@ import { Ban, Lock } from 'lucide-react';
 import { boardScale } from '../../board/scale';
 import type { InstrumentKind, Plan, Shift, Step } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
-import { placeName } from '../../wording/places';
+import { fingerSign, placeName } from '../../wording/places';
 import { COLUMN, columnX, TRAIL_HEIGHT } from './columns';
 import type { RowProps } from './rows';
 
@@ -200,7 +200,7 @@ function Token({ step, verdict, y }: TokenProps) {
               textAnchor="middle"
               fill={open ? 'var(--color-ink)' : 'var(--color-sheet)'}
             >
-              {stop.finger}
+              {fingerSign(stop)}
             </text>
           </g>
         );

@@ -4,7 +4,14 @@ import { drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } fr
 import { clefsRead } from '../../notation/clefs';
 import { notesLabel, Staff, StaffHead } from '../../notation/Staff';
 import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
-import { guideWords, HAND_CUES, hearWords, KIND_SENTENCES, REHEARSAL_WORDS } from '../../wording/shifts';
+import {
+  guideWords,
+  HAND_CUES,
+  hearWords,
+  KIND_SENTENCES,
+  landingWords,
+  REHEARSAL_WORDS,
+} from '../../wording/shifts';
 import { counted, mm, seconds } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { noteWords } from '../../wording/notes';
@@ -44,7 +51,9 @@ export function CloseUp({ meaning, detail }: Props) {
         {detail.up ? 'towards the bridge' : 'towards the nut'}, in {seconds(detail.seconds)}, from{' '}
         {placeName(detail.from.step, speech.instrument)} to {placeName(detail.to.step, speech.instrument)}.
       </p>
-      <p>{hearWords(detail.hear, detail, setup)}</p>
+      <p>
+        {hearWords(detail.hear, detail, setup)} {landingWords(detail)}
+      </p>
       <ul className="list-disc pl-5">
         {detail.cues.map((cue) => (
           <li key={cue}>{HAND_CUES[cue]}</li>

@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { plan } from '../../../src/core';
 import { stopMm } from '../../../src/core/instrument/geometry';
 import { holdsFor, widestPair } from '../../../src/core/hand/together';
 import { letterHand } from '../../../src/core/hand/letters';
@@ -108,4 +109,18 @@ test('the widest pair is the first finger against the playing one', () => {
   const widest = widestPair(hold, { relaxedMm: 70, fullMm: 85, fingertipMm: 12 }, stops);
   assert.deepEqual(widest?.fingers, [1, 4]);
   assert.equal(widest?.spreadMm.toFixed(1), '73.3');
+});
+
+test('the little finger that reaches up to the octave or the fifth above it touches it, and that is no extension', () => {
+  const reaching = holdsOf(A, 'A5').filter(({ position, stops }) => position === 3 && stops[0].finger === 4);
+  assert.ok(reaching.length > 0 && reaching.every(({ stops, extended }) => stops[0].harmonic && !extended));
+  const inPlace = holdsOf(A, 'A5').filter(({ position, stops }) => position === 4 && stops[0].finger === 4);
+  assert.ok(inPlace.length > 0 && inPlace.every(({ stops }) => !stops[0].harmonic));
+  assert.ok(holdsOf(A, 'E6').some(({ stops }) => stops[0].harmonic));
+  assert.ok(holdsOf(A, 'G5').every(({ stops }) => !stops[0].harmonic));
+  const material = { type: 'scale', tonic: 'E4', scale: 'major', octaves: 2, direction: 'up' } as const;
+  const rules = { positions: { from: 1, to: 3 }, extensions: 'never' } as const;
+  const { steps } = plan({ instrument: 'violin', material, rules }).plans[0];
+  const { finger, harmonic, touch, semitones } = steps[14].stops[0];
+  assert.deepEqual([finger, harmonic, touch, semitones], [4, true, 12, 12]);
 });

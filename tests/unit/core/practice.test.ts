@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import {
   drillLike,
   findingsOf,
+  pitchName,
   letterSteps,
   matchingDrill,
   midiOf,
@@ -144,6 +145,19 @@ test('the rehearsal and the drill of every shift of a three-octave scale can be 
       `rehearsal of ${detail.shift.to}: ${JSON.stringify(rehearsed.problems[0])}`,
     );
   }
+});
+
+test('a landing on a node of the string is checked by its harmonic, on the cello and not on the violin', () => {
+  const landing = (instrument: 'cello' | 'violin', string: string, name: string) => {
+    const notes = [instrument === 'cello' ? 'B3' : 'B4', name].map((pitch) => ({ pitches: [pitch] }));
+    const locks = [1, 4].map((position, at) => ({ at, finger: 1 as const, string, position }));
+    const request: PlanRequest = { instrument, material: { type: 'notes', notes }, rules: { locks } };
+    const response = plan(request);
+    return findingsOf(request, response, response.plans[0], AIM).shifts[0].harmonic;
+  };
+  const sounds = landing('cello', 'A3', 'E4');
+  assert.equal(sounds && pitchName(sounds), 'E5');
+  assert.equal(landing('violin', 'A4', 'E5'), undefined);
 });
 
 test('a generated drill climbs the scale on one string with its fingers, within the fingerboard', () => {

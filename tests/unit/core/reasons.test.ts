@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { plan, type Plan, type PlanRequest, type Reason, type Shift } from '../../../src/core';
+import { plan, samePlace, type Plan, type PlanRequest, type Reason, type Shift } from '../../../src/core';
 import { buildMusic } from '../../../src/core/material/build';
 import type { SoundingEvent } from '../../../src/core/material/events';
 import { beyondHand } from '../../../src/core/planner/graph/candidates';
@@ -134,14 +134,17 @@ function isAt(
 
 test('the loss claimed for what is special about a note is what planning again without it costs', () => {
   let seen = 0;
+  const elements = new Set<string>();
   fc.assert(
     fc.property(oneWay, (request) => {
-      const trellis = buildTrellis(contextFor(request, buildMusic(request.material)));
+      const context = contextFor(request, buildMusic(request.material));
+      const trellis = buildTrellis(context);
       const [one] = plan({ ...request, alternatives: 1, explain: 'all' }).plans;
       one?.steps.forEach((step, t) => {
         const claimed = step.reasons?.find((reason) => reason.loss !== undefined);
         if (!claimed || claimed.data.kind !== 'without') return;
         const { element } = claimed.data;
+        elements.add(element);
         const layers = trellis.layers.map((layer, at) => {
           if (at !== t) return layer;
           const cost = layer.cost.map((own, node) => {
@@ -153,6 +156,8 @@ test('the loss claimed for what is special about a note is what planning again w
               'little-finger': plays(4),
               'open-string': plays(0),
               thumb: plays(5),
+              stay: samePlace(placeOf(context.model, hold.position), step),
+              string: context.setup.strings[hold.stops[0].string].name === step.stops[0].string,
             }[element];
             return is ? Infinity : own;
           });
@@ -167,6 +172,37 @@ test('the loss claimed for what is special about a note is what planning again w
     { numRuns: 150, seed: 4 },
   );
   assert.ok(seen > 50, String(seen));
+  for (const element of ['stay', 'string', 'little-finger', 'open-string', 'extension'])
+    assert.ok(elements.has(element), `${element} of ${[...elements].join()}`);
+});
+
+test('a figure that comes again keeps its fingers, and without the shift it does not', () => {
+  let seen = 0;
+  for (const [instrument, tonic] of [
+    ['violin', 'F4'],
+    ['cello', 'E2'],
+    ['bass', 'E1'],
+  ] as const) {
+    const material = { type: 'broken-thirds', tonic, scale: 'major', octaves: 2, direction: 'up' } as const;
+    const [one] = worded({ instrument, material, alternatives: 1 }).plans;
+    const fingers = ({ steps }: Plan) => steps.map(({ stops: [{ finger }] }) => finger);
+    for (const shift of one.shifts)
+      for (const { data, message } of shift.reasons) {
+        if (data.kind !== 'sequence') continue;
+        seen++;
+        const notes = shift.to - data.at;
+        const figure = (of: Plan, from: number) =>
+          fingers(of)
+            .slice(from, from + notes)
+            .join();
+        assert.equal(figure(one, shift.to - notes + 1 - notes), figure(one, shift.to + 1 - notes));
+        const rules = { never: [{ at: shift.to, shift: true as const }] };
+        const [other] = plan({ instrument, material, rules, alternatives: 1 }).plans;
+        assert.notEqual(fingers(one).join(), fingers(other).join());
+        assert.match(message, /^The figure keeps the fingers it had at bar \d+, beat \d+\.$/);
+      }
+  }
+  assert.ok(seen >= 3, String(seen));
 });
 
 test('why shift at all and why here, in a sentence each', () => {

@@ -87,6 +87,10 @@ test('idle fingers lie where the music wants them: shapes that only differ in fi
 test('the octave harmonic is touched, not stopped', () => {
   const touched = holdsAt(CELLO, cello, 12).filter(({ hold }) => hold.stops[0].harmonic);
   assert.ok(touched.length > 0 && touched.every((one) => one.finger === 3));
+  for (const node of [19, 24]) {
+    const high = holdsAt(CELLO, cello, node).filter(({ hold }) => hold.stops[0].harmonic);
+    assert.ok(high.length > 0 && high.every(({ label, finger }) => label === 'thumb' && finger === 3));
+  }
 });
 
 test('one-two-four spans a whole tone without the third finger; four fingers span a minor third', () => {

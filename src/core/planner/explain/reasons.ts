@@ -1,34 +1,18 @@
-import { fingerAt, THUMB } from '../../hand/finger';
+import { fingerAt } from '../../hand/finger';
 import type { SoundingEvent } from '../../material/events';
-import { guideOf, type Candidate, type Context, type Touch } from '../cost';
-import {
-  beyondHand,
-  candidatesFor,
-  comesBackAlike,
-  locksAt,
-  takesOctave,
-  type HoldTrellis,
-  type Path,
-} from '../graph';
+import { guideOf, type Context } from '../cost';
+import { beyondHand, comesBackAlike, locksAt, takesOctave, type HoldTrellis, type Path } from '../graph';
 import { placeOf } from '../place';
-import type { Element, Plan, Reason, Shift } from '../response';
-import type { Passes } from '../search';
-import type { Counted, Moment } from './codes';
-import { stayingUntil, withoutHold, withoutShift, type Detour } from './detours';
-import { accountOf, lossOf, type Worse } from './tradeoff';
+import type { Plan, Reason, Shift } from '../response';
+import type { Moment } from './codes';
+import { stayingUntil, withoutShift, type Detour } from './detours';
+import { lossBy, lossOfCost, touchAt, withoutRules, type Explained } from './explained';
+import { figureBefore } from './figures';
 
 /*
- * Why an element of a plan is there. Each reason is found by planning again without the element, and said only where something is lost by it that a
- * player counts or feels. Of a shift two things are told: why the hand shifts at all, and why here.
+ * Why the hand shifts. Each reason is found by planning again without the shift, and said only where something is lost by it that a player counts or
+ * feels. Two things are told: why the hand shifts at all, and why here.
  */
-
-/** A plan with what it was found in. */
-export interface Explained {
-  readonly context: Context;
-  readonly trellis: HoldTrellis;
-  readonly costs: Passes;
-  readonly path: Path;
-}
 
 /** The plan with its reasons for each shift. */
 export function shiftReasons(own: Explained, plan: Plan): Plan {
@@ -78,6 +62,13 @@ function whyHere(own: Explained, t: number, comesBack: boolean): Reason | null {
   const { trellis, path } = own;
   const other = withoutShift(trellis, own.costs, path, t);
   if (!other) return { code: 'range', data: { kind: 'only-here' } };
+  const figure = figureBefore(own, t);
+  if (figure !== null && fingersDiffer(own, other, t + 1 - figure, t + figure))
+    return {
+      code: 'sequence',
+      loss: lossOfCost(own, other, comesBack),
+      data: { kind: 'sequence', at: own.context.sounding[t + 1 - figure].at },
+    };
   const instead = nearestShift(trellis, other, t);
   // Without any other shift it is no question of the moment.
   if (instead === null) return null;
@@ -138,72 +129,6 @@ function nearer({ trellis, context, path }: Explained, other: Path, t: number, i
   return travel(other, instead) - travel(path, t) >= NEARER_MM;
 }
 
-function touchAt({ layers }: HoldTrellis, path: Path, t: number): Touch {
-  return layers[t].touchList[layers[t].touchOf[path[t]]];
-}
-
-/** What is lost by a way round, with the code of the first thing and the price; null where nothing is. */
-function lossBy(
-  own: Explained,
-  other: Detour,
-  comesBack: boolean,
-  leave: readonly Counted[] = [],
-): { readonly found: Pick<Reason, 'code' | 'loss'>; readonly worse: Worse } | null {
-  const { context, trellis, path } = own;
-  const mine = accountOf(context, trellis, path, other.first, other.last, comesBack);
-  const otherBack = comesBackAlike(context, trellis, other.path);
-  const theirs = accountOf(context, trellis, other.path, other.first, other.last, otherBack);
-  const worse = lossOf(mine, theirs, leave);
-  const loss = theirs.cost - mine.cost;
-  // What costs less argues for another plan, whatever it takes more of.
-  if (!worse || loss < 0) return null;
-  return { found: { code: worse.worse[0]?.what ?? worse.felt ?? '', loss }, worse };
-}
-
-function lossOfCost(own: Explained, { path, first, last }: Detour, comesBack: boolean): number {
-  const { context, trellis } = own;
-  const back = comesBackAlike(context, trellis, path);
-  return (
-    accountOf(context, trellis, path, first, last, back).cost -
-    accountOf(context, trellis, own.path, first, last, comesBack).cost
-  );
-}
-
-/** The plan with the reasons for what is special about how its notes are held. */
-export function stepReasons(own: Explained, plan: Plan): Plan {
-  const { context, trellis, path, costs } = own;
-  const comesBack = comesBackAlike(context, trellis, path);
-  const steps = plan.steps.map((step, t) => {
-    const held = heldElement(trellis.layers[t].candidates[path[t]]);
-    if (!held) return step;
-    const { element, is } = held;
-    const other = withoutHold(trellis, costs, path, t, is);
-    if (!other) return { ...step, reasons: [onlyWay(context, t, held)] };
-    const lost = lossBy(own, other, comesBack);
-    const reasons = lost
-      ? [{ ...lost.found, data: { kind: 'without' as const, element, ...lost.worse } }]
-      : [];
-    return { ...step, reasons };
-  });
-  return { ...plan, steps };
-}
-
-/** What is special about how a note is held, and which candidates share it. */
-interface HeldElement {
-  readonly element: Element;
-  readonly is: (candidate: Candidate) => boolean;
-}
-
-function heldElement({ hold }: Candidate): HeldElement | null {
-  if (hold.extended > 0) return { element: 'extension', is: (other) => other.hold.extended > 0 };
-  if (hold.contracted > 0) return { element: 'contraction', is: (other) => other.hold.contracted > 0 };
-  const played = (finger: number, element: Element): HeldElement | null => {
-    const plays = ({ hold: { stops } }: Candidate) => stops.some((stop) => stop.finger === finger);
-    return hold.stops.some((stop) => stop.finger === finger) ? { element, is: plays } : null;
-  };
-  return played(4, 'little-finger') ?? played(0, 'open-string') ?? played(THUMB, 'thumb');
-}
-
 /** The note that the place the hand leaves does not have: by the instrument and the hand, or by what was demanded. */
 function goesOn(context: Context, event: SoundingEvent, position: number): Reason {
   const data = { kind: 'goes-on', at: event.at, ...placeOf(context.model, position) } as const;
@@ -218,14 +143,8 @@ function goesOn(context: Context, event: SoundingEvent, position: number): Reaso
   return { code: belongs.every((hold) => beyondHand(context, hold)) ? 'stretch' : 'height', data };
 }
 
-/** The holds of an event that the rules take away, and those they leave. */
-function withoutRules(context: Context, event: SoundingEvent): Candidate[] {
-  if (!context.request.rules) return [];
-  return candidatesFor({ ...context, request: { ...context.request, rules: {} } }, event, []);
-}
-
-function onlyWay(context: Context, t: number, { element, is }: HeldElement): Reason {
-  const event = context.sounding[t];
-  const demanded = withoutRules(context, event).some((candidate) => !is(candidate));
-  return { code: demanded ? 'demand' : 'range', data: { kind: 'only-way', at: event.at, element } };
+function fingersDiffer({ trellis, path }: Explained, other: Detour, from: number, to: number): boolean {
+  for (let at = Math.max(from, other.first); at <= Math.min(to, other.last); at++)
+    if (touchAt(trellis, path, at).finger !== touchAt(trellis, other.path, at).finger) return true;
+  return false;
 }
