@@ -33,9 +33,12 @@ export {
   type TextIssueCode,
 } from './formats/notetext';
 export * from './findings/checks';
+export * from './findings/pure';
+export * from './findings/targets';
 export { crowdedPairs, type Crowd, type CrowdedPair } from './findings/crowding';
 export type { Cue, CueAt } from './findings/economy';
-export { findingsOf, type Finding, type Findings, type Heard } from './findings/findings';
+export { findingsOf, type Finding, type Findings } from './findings/findings';
+export { heardNotes, type Heard } from './findings/heard';
 export { playedNotes, type Played } from './findings/played';
 export type { HandCue, HearFirst, ShiftDetail } from './findings/shifts';
 export type { Trap } from './findings/traps';

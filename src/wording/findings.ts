@@ -1,18 +1,14 @@
 import {
-  beatsPerSecond,
-  hertzOf,
   pitchName,
-  type Checkpoint,
-  type CommaConflict,
   type Crowd,
   type CrowdedPair,
   type Cue,
   type Finding,
-  type Interval,
   type Played,
   type Setup,
   type Trap,
 } from '../core';
+import { noCheckWords, shortCheck } from './checks';
 import { listed, mm, mmFine, number, seconds, sentence } from './grammar';
 import { noteWords, printed } from './notes';
 import { barWords, fingerWords, placeName, semitoneWords, stretchWords } from './places';
@@ -58,10 +54,10 @@ function foundWords(finding: Finding, setup: Setup, speech: Speech): string {
     }
     case 'comma': {
       const { fifth, third, apart } = finding.conflict;
-      return `${nameOf(finding.note)} fits ${shortCheck(fifth, setup)}, or ${shortCheck(third, setup)}, not both: ${number(apart, 1)} cents apart.`;
+      return `${nameOf(finding.note)} fits ${shortCheck(fifth, setup)}, or ${shortCheck(third, setup)}, not both: ${number(apart)} cents apart.`;
     }
     case 'no-check':
-      return `no open string checks ${nameOf(finding.note)}; compare it with the same note elsewhere, or with a drone.`;
+      return noCheckWords(finding.note, finding.elsewhere, setup);
   }
 }
 
@@ -91,48 +87,6 @@ export const FINDING_NAMES: Readonly<Record<Finding['kind'], string>> = {
 /** What a drill for a finding is called. */
 export function drillTitle({ kind, events }: Finding, speech: Speech): string {
   return `Drill: ${FINDING_NAMES[kind]}, ${stretchWords(speech.place, Math.min(...events), Math.max(...events))}`;
-}
-
-const INTERVAL_WORDS: Readonly<Record<Interval, string>> = {
-  unison: 'a unison',
-  octave: 'an octave',
-  'two-octaves': 'two octaves',
-  fifth: 'a fifth',
-  fourth: 'a fourth',
-  'major-sixth': 'a major sixth',
-  'minor-sixth': 'a minor sixth',
-  'major-third': 'a major third',
-  'minor-third': 'a minor third',
-};
-
-export function intervalWords(interval: Interval): string {
-  return INTERVAL_WORDS[interval];
-}
-
-/** The same without its article, as in a table. */
-export function intervalName(interval: Interval): string {
-  return interval.replace('-', ' ');
-}
-
-/** Which of two honest checks to use when. */
-export function commaAdvice({ fifth, third }: CommaConflict, setup: Setup): string {
-  return `In a melody, use the ${intervalName(fifth.interval)} with ${stringOf(setup, fifth.string)}: it agrees with the other open strings. Sounding together with ${stringOf(setup, third.string)}, use the ${intervalName(third.interval)}. With a drone, whichever is pure against the drone.`;
-}
-
-/** A check as a teacher says it: "open G, an octave, together: no beats". */
-export function checkWords(check: Checkpoint, note: Played, setup: Setup, offCents: number): string {
-  const how = check.together ? 'together' : 'one after the other';
-  const higherHz = check.above ? hertzOf(note.midi, check.cents) : hertzOf(setup.strings[check.string].midi);
-  const beats = beatsPerSecond(check.ratio, higherHz, offCents);
-  const heard = check.together
-    ? `no beats; ${offCents} cents off, ${number(beats, 1)} a second`
-    : 'the same colour';
-  return `${shortCheck(check, setup)}, ${how}: ${heard}`;
-}
-
-/** The same in a few words: "open G, an octave". */
-export function shortCheck(check: Checkpoint, setup: Setup): string {
-  return `open ${stringOf(setup, check.string)}, ${INTERVAL_WORDS[check.interval]}`;
 }
 
 export const CUE_WORDS: Readonly<Record<Cue, string>> = {

@@ -2,7 +2,7 @@ import { alongString, slotOf } from '../hand/finger';
 import { samePlace } from '../planner/explain';
 import type { Plan } from '../planner/response';
 import type { Played } from './played';
-import type { Level } from './checks';
+import type { Level } from './targets';
 
 /** What the hand best does from one note to the next. */
 export type Cue = 'hold' | 'block' | 'float' | 'hop-back' | 'slide' | 'bar';

@@ -3,31 +3,14 @@ import { resolveSetup, type Setup } from '../instrument/setup';
 import type { PlanRequest } from '../planner/request';
 import type { Plan, PlanResponse, ReachAnswer } from '../planner/response';
 import { secondsPerBeat } from '../planner/cost';
-import {
-  checkpointsFor,
-  commaConflict,
-  ringing,
-  targetOf,
-  type Aim,
-  type Checkpoint,
-  type CommaConflict,
-  type Ringing,
-  type Target,
-} from './checks';
+import type { CommaConflict } from './checks';
 import { crowdsIn, type Crowd } from './crowding';
 import { cuesFor, type CueAt } from './economy';
+import { heardNotes, type Heard } from './heard';
 import { playedNotes, type Played } from './played';
-import { shiftDetails, type ShiftDetail } from './shifts';
+import { shiftDetails, type HearFirst, type ShiftDetail } from './shifts';
+import type { Aim } from './targets';
 import { trapsIn, type Trap } from './traps';
-
-/** A note as the ear meets it: its target and what it can be checked against. */
-export interface Heard {
-  readonly note: Played;
-  readonly target: Target;
-  readonly checks: readonly Checkpoint[];
-  readonly comma: CommaConflict | null;
-  readonly ringing: readonly Ringing[];
-}
 
 /** One thing worth a teacher's attention, with the notes it is about. */
 export type Finding = { readonly events: readonly number[]; readonly weight: number } & (
@@ -36,7 +19,7 @@ export type Finding = { readonly events: readonly number[]; readonly weight: num
   | { readonly kind: 'crowding'; readonly crowd: Crowd }
   | { readonly kind: 'trap'; readonly trap: Trap }
   | { readonly kind: 'comma'; readonly conflict: CommaConflict; readonly note: Played }
-  | { readonly kind: 'no-check'; readonly note: Played }
+  | { readonly kind: 'no-check'; readonly note: Played; readonly elsewhere: HearFirst }
 );
 
 export interface Findings {
@@ -66,7 +49,7 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
   });
   const traps = trapsIn(notes, plan);
   const crowds = crowdsIn(plan, setup, hand);
-  const heard = heardNotes(notes, setup, aim);
+  const heard = heardNotes(notes, setup, aim, request.school);
   const findings: Finding[] = [
     ...shifts.map((detail): Finding => ({
       ...{ kind: 'shift', detail, weight: shiftWeight(detail) },
@@ -93,7 +76,10 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
       weight: 1.5,
     })),
     ...onceEach(heard.filter(({ note, checks }) => note.finger !== 0 && checks.length === 0)).map(
-      ({ note }): Finding => ({ kind: 'no-check', note, events: [note.at], weight: 0.5 }),
+      ({ note, elsewhere }): Finding => ({
+        ...{ kind: 'no-check', note, elsewhere, events: [note.at] },
+        weight: 0.5,
+      }),
     ),
   ];
   return {
@@ -115,25 +101,5 @@ function onceEach(heard: readonly Heard[]): Heard[] {
   return heard.filter(({ note }) => {
     const tag = `${note.string}.${note.semitones}.${note.finger}.${note.pitch.letter}`;
     return !seen.has(tag) && seen.add(tag);
-  });
-}
-
-/** Notes of the same place and spelling share what they are checked against. */
-function heardNotes(notes: readonly Played[], setup: Setup, aim: Aim): Heard[] {
-  const known = new Map<string, Omit<Heard, 'note'>>();
-  return notes.map((note) => {
-    const tag = `${note.string}.${note.semitones}.${note.finger === 0}.${note.pitch.letter}`;
-    let heard = known.get(tag);
-    if (!heard) {
-      const checks = checkpointsFor(note, setup, aim.tuning);
-      heard = {
-        target: targetOf(note, setup, aim),
-        checks,
-        comma: aim.tuning === 'pure' ? commaConflict(checks) : null,
-        ringing: ringing(note, setup),
-      };
-      known.set(tag, heard);
-    }
-    return { note, ...heard };
   });
 }

@@ -16,6 +16,8 @@ export interface Played {
   readonly finger: Finger;
   readonly semitones: number;
   readonly stopMm: number;
+  /** True where the finger only touches the string. */
+  readonly harmonic: boolean;
   readonly step: Step;
 }
 
@@ -28,7 +30,7 @@ export function playedNotes(events: readonly ResponseEvent[], plan: Plan, setup:
       const pitch = parsePitch(event.pitches[voice]);
       const string = setup.strings.findIndex(({ name }) => name === stop.string);
       if (!pitch || string < 0) return [];
-      const { finger, semitones, stopMm } = stop;
+      const { finger, semitones, stopMm, harmonic } = stop;
       return [
         {
           at: step.at,
@@ -40,6 +42,7 @@ export function playedNotes(events: readonly ResponseEvent[], plan: Plan, setup:
           finger,
           semitones,
           stopMm,
+          harmonic,
           step,
         },
       ];

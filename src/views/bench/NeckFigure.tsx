@@ -1,21 +1,22 @@
 import { Neck } from '../../board/Neck';
 import {
-  checkpointsFor,
   crowdedPairs,
+  heardNotes,
   midiOf,
   parsePitch,
   pitchName,
   playedNotes,
   resolveHand,
-  ringing,
   stopMm,
+  type Aim,
   type Plan,
   type PlanRequest,
   type ResponseEvent,
   type Setup,
   type Step,
 } from '../../core';
-import { crowdWords, shortCheck } from '../../wording/findings';
+import { shortCheck } from '../../wording/checks';
+import { crowdWords } from '../../wording/findings';
 import { sentence } from '../../wording/grammar';
 import { noteWords } from '../../wording/notes';
 import { fingerWords } from '../../wording/places';
@@ -26,16 +27,18 @@ interface Props {
   readonly request: PlanRequest;
   readonly setup: Setup;
   readonly cursor: number;
+  readonly aim: Aim;
 }
 
 /** The neck at the note under the cursor, with what there is to know about it. */
-export function NeckFigure({ events, plan, request, setup, cursor }: Props) {
+export function NeckFigure({ events, plan, request, setup, cursor, aim }: Props) {
   const step = plan.steps.find((candidate) => candidate.at === cursor);
   if (!step) return null;
   const hand = resolveHand(request.instrument, request.hand);
   const spread = plan.reach.find((reach) => reach.at === step.at);
   const notes = playedNotes(events, { ...plan, steps: [step] }, setup);
-  const rings = new Set(notes.flatMap((note) => ringing(note, setup).map(({ string }) => string)));
+  const heard = heardNotes(notes, setup, aim);
+  const rings = new Set(heard.flatMap(({ ringing }) => ringing.map(({ string }) => string)));
   const guide = guideOf(plan, step, setup);
   return (
     <figure
@@ -49,16 +52,14 @@ export function NeckFigure({ events, plan, request, setup, cursor }: Props) {
           To scale; fingertips {hand.fingertipMm} mm wide, string {Math.round(setup.lengthMm)} mm.
         </span>
         {guide && <span className="text-copper">{guide.words}</span>}
-        {notes.map((note) => {
-          const [check] = checkpointsFor(note, setup, 'pure');
-          return (
-            check && (
+        {heard.map(
+          ({ note, checks: [check] }) =>
+            check?.fits && (
               <span key={note.voice}>
                 Check {noteWords(pitchName(note.pitch))}: {shortCheck(check, setup)}.
               </span>
-            )
-          );
-        })}
+            ),
+        )}
         {spread && spread.verdict !== 'easy' && (
           <span className="text-ochre">
             A stretch: warm up, keep the thumb soft, stop at any pain or tingling.

@@ -1,3 +1,4 @@
+import { aimFor } from '../../app/meaning';
 import { useMemo } from 'react';
 import { useBench } from '../../app/bench';
 import { demandedAt } from '../../app/brief/demands';
@@ -121,7 +122,12 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
       <NoteEditor response={response} plan={plan} request={request} />
       {planned && <EditOutcome plan={plan} speech={speech} />}
       {planned && other && <ComparisonPanel plan={plan} other={other} speech={speech} />}
-      {planned && <NeckFigure events={events} plan={plan} request={request} setup={setup} cursor={cursor} />}
+      {planned && (
+        <NeckFigure
+          {...{ events, plan, request, setup, cursor }}
+          aim={aimFor(response, student?.level ?? 'middle')}
+        />
+      )}
       {planned && asksWideHand(request) && <Caution />}
       {shift && <WhyLines shift={shift} speech={speech} />}
     </section>

@@ -11,7 +11,7 @@ import {
   type Level,
   type OwnTable,
 } from '../../core';
-import { checkWords, intervalName } from '../../wording/findings';
+import { checkWords, shortCheck } from '../../wording/checks';
 import { STRING_TUNING_CHOICES, SYSTEM_WORDS } from '../../wording/intonation';
 import { mmFine, signed } from '../../wording/grammar';
 import { LEVEL_WORDS } from '../../wording/instruments';
@@ -171,7 +171,7 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
               <td className="px-3 whitespace-nowrap">
                 {printed(setup.strings[note.string].name)}, {note.finger === 0 ? 'open' : note.finger}
               </td>
-              <td className="px-3 text-right whitespace-nowrap">{signed(target.cents, 1)} cents</td>
+              <td className="px-3 text-right whitespace-nowrap">{signed(target.cents, 0)} cents</td>
               <td className="px-3 text-right whitespace-nowrap">
                 {note.finger === 0 ? '–' : `${mmFine(target.mm)} (${signed(target.awayMm, 1)})`}
               </td>
@@ -179,11 +179,11 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
                 {note.finger === 0 ? '–' : `±${mmFine(target.toleranceMm)}`}
               </td>
               <td className="px-3">
-                {checks[0]
-                  ? `open ${printed(setup.strings[checks[0].string].name)}, ${intervalName(checks[0].interval)}`
+                {checks[0]?.fits
+                  ? shortCheck(checks[0], setup)
                   : note.finger === 0
                     ? 'its own tuning'
-                    : 'none'}
+                    : 'none that fits'}
                 {comma && <span className="text-madder"> · comma</span>}
                 {ringing.length > 0 && <span className="text-sage"> · rings</span>}
               </td>
@@ -218,7 +218,7 @@ function Landmarks({ meaning }: { readonly meaning: Meaning }) {
             {noteWords(pitchName(one.note.pitch))}: {fingerWords(one.note.finger)} on the{' '}
             {stringWords(findings.setup.strings[one.note.string].name)},{' '}
             {placeName(one.note.step, findings.setup.kind)} position
-            {one.checks[0] ? `; ${checkWords(one.checks[0], one.note, findings.setup, 10)}` : ''}.
+            {one.checks[0]?.fits ? `; ${checkWords(one.checks[0], one.note, findings.setup)}` : ''}.
           </li>
         ))}
       </ul>

@@ -1,8 +1,17 @@
 import { useState } from 'react';
-import { checkWords, commaAdvice } from '../../wording/findings';
-import { mmFine, number } from '../../wording/grammar';
+import { checkWords, commaAdvice, mistunedWords, noCheckWords, targetWords } from '../../wording/checks';
+import { mmFine, number, sentence } from '../../wording/grammar';
 import { noteWords, printed } from '../../wording/notes';
-import { contactMm, hertzOf, pitchName, TOLERANCES, type Checkpoint, type Heard } from '../../core';
+import {
+  contactMm,
+  hertzOf,
+  isOpen,
+  midiOf,
+  pitchName,
+  TOLERANCES,
+  type Checkpoint,
+  type Heard,
+} from '../../core';
 import { Choose } from '../../ui/Choose';
 import type { Meaning } from '../../app/meaning';
 import { say } from '../../app/notices';
@@ -17,7 +26,7 @@ interface Props {
 
 /** One note close up: its target, its checks to hear, what rings, what fights. */
 export function NoteCloseUp({ meaning, heard }: Props) {
-  const { note, target, checks, comma, ringing } = heard;
+  const { note, target, checks, comma, ringing, elsewhere } = heard;
   const { setup } = meaning.findings;
   const [off, setOff] = useState('10');
   const name = noteWords(pitchName(note.pitch));
@@ -31,9 +40,9 @@ export function NoteCloseUp({ meaning, heard }: Props) {
         {name} on the {printed(setup.strings[note.string].name)} string
       </h2>
       <p>
-        {note.finger === 0
-          ? `The open string, tuned ${number(Math.abs(target.cents), 1)} cents ${target.cents < 0 ? 'below' : 'above'} equal temperament.`
-          : `${number(Math.abs(target.cents), 1)} cents ${target.cents < 0 ? 'below' : 'above'} equal temperament: the middle of the finger ${mmFine(target.mm)} from the nut, within ${mmFine(target.toleranceMm)} (${TOLERANCES[meaning.aim.level]} cents).`}{' '}
+        {isOpen(note)
+          ? `The open string, tuned ${targetWords(target.cents)}.`
+          : `${sentence(targetWords(target.cents))}: the middle of the finger ${mmFine(target.mm)} from the nut, within ${mmFine(target.toleranceMm)} (${TOLERANCES[meaning.aim.level]} cents).`}{' '}
         The bow meets the string about {number(contactMm(setup.lengthMm, target.mm))} mm from the bridge.
       </p>
       {checks.length > 0 && (
@@ -45,12 +54,22 @@ export function NoteCloseUp({ meaning, heard }: Props) {
           </div>
           <ul className="flex flex-col gap-1">
             {checks.map((check) => (
-              <li key={`${check.string}.${check.interval}`} className="flex flex-wrap items-center gap-2">
-                <span className="flex-1">{checkWords(check, note, setup, Number(off))}</span>
-                <button type="button" className="button" onClick={() => hear(meaning, check, 0)}>
+              <li
+                key={`${check.string}.${check.touch}.${check.interval}`}
+                className="flex flex-wrap items-center gap-2"
+              >
+                <span className="flex-1">
+                  {sentence(checkWords(check, note, setup))}.{' '}
+                  {check.together && (
+                    <span className="text-sm text-faded">
+                      {sentence(mistunedWords(check, note, Number(off)))}.
+                    </span>
+                  )}
+                </span>
+                <button type="button" className="button" onClick={() => hear(check, 0)}>
                   Hear it pure
                 </button>
-                <button type="button" className="button" onClick={() => hear(meaning, check, Number(off))}>
+                <button type="button" className="button" onClick={() => hear(check, Number(off))}>
                   {off} cents high
                 </button>
               </li>
@@ -58,8 +77,8 @@ export function NoteCloseUp({ meaning, heard }: Props) {
           </ul>
         </>
       )}
-      {checks.length === 0 && note.finger !== 0 && (
-        <p>No open string checks {name}; compare it with the same note elsewhere, or with a drone.</p>
+      {!checks.some(({ fits }) => fits) && note.finger !== 0 && (
+        <p>{sentence(noCheckWords(note, elsewhere, setup))}</p>
       )}
       {ringing.length > 0 && (
         <p className="text-sage">
@@ -70,7 +89,7 @@ export function NoteCloseUp({ meaning, heard }: Props) {
       )}
       {comma && (
         <p className="border-l-4 border-madder px-3" data-testid="comma">
-          {commaAdvice(comma, setup)} They are {number(comma.apart, 1)} cents apart.
+          {commaAdvice(comma, setup)} They are {number(comma.apart)} cents apart.
         </p>
       )}
     </section>
@@ -78,9 +97,8 @@ export function NoteCloseUp({ meaning, heard }: Props) {
 }
 
 /** Sounds the note with the open string of a check. */
-function hear({ findings }: Meaning, check: Checkpoint, off: number) {
-  const open = findings.setup.strings[check.string];
-  const openHz = hertzOf(open.midi);
+function hear(check: Checkpoint, off: number) {
+  const openHz = hertzOf(midiOf(check.pitch));
   const [p, q] = check.ratio;
   const pure = check.above ? (openHz * p) / q : (openHz * q) / p;
   import('../../audio/player')

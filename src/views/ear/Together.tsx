@@ -1,7 +1,6 @@
-import { intervalName } from '../../wording/findings';
-import { number } from '../../wording/grammar';
+import { intervalName } from '../../wording/checks';
 import { noteWords } from '../../wording/notes';
-import { pitchName, pureBetween, type Played } from '../../core';
+import { isOpen, pitchName, pureBetween, widerWhenPure, type Played } from '../../core';
 import type { Meaning } from '../../app/meaning';
 
 /** Double stops with their own pure targets: how far the upper finger moves for a pure interval. */
@@ -14,8 +13,10 @@ export function Together({ meaning }: { readonly meaning: Meaning }) {
     const [low, high] = notes;
     if (notes.length !== 2) return [];
     const name = `${noteWords(pitchName(low.pitch))} + ${noteWords(pitchName(high.pitch))}`;
-    const pure = pureBetween(low, high);
-    return pure && !seen.has(name) && seen.add(name) ? [{ name, pure }] : [];
+    const pure = pureBetween(low.pitch, high.pitch);
+    return pure && !seen.has(name) && seen.add(name)
+      ? [{ name, pure, moves: isOpen(high) ? 'lower' : 'upper' }]
+      : [];
   });
   if (rows.length === 0) return null;
   return (
@@ -23,15 +24,23 @@ export function Together({ meaning }: { readonly meaning: Meaning }) {
       <h2 id="together" className="font-serif text-xl font-semibold">
         Sounding together
       </h2>
-      <p className="text-sm text-faded">The upper note against its equal place, the lower one where it is.</p>
+      <p className="text-sm text-faded">
+        How far from its equal width each is when pure, and which finger moves for it: never an open string.
+      </p>
       <ul className="list-disc pl-5">
-        {rows.map(({ name, pure }) => (
+        {rows.map(({ name, pure, moves }) => (
           <li key={name}>
-            {name}: {intervalName(pure.interval)} {pure.ratio.join(':')}, {number(Math.abs(pure.cents), 1)}{' '}
-            cents {pure.cents < 0 ? 'narrower' : 'wider'}.
+            {name}: {intervalName(pure.name)} {pure.ratio.join(':')}, {wideWords(widerWhenPure(pure))}; the{' '}
+            {moves} finger moves.
           </li>
         ))}
       </ul>
     </section>
   );
+}
+
+function wideWords(cents: number): string {
+  const whole = Math.round(Math.abs(cents));
+  if (whole === 0) return 'as the tuner has it';
+  return `${whole} ${whole === 1 ? 'cent' : 'cents'} ${cents < 0 ? 'narrower' : 'wider'}`;
 }
