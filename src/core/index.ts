@@ -3,6 +3,7 @@ export { FINGERS, laidFingers, type Finger, type FingerPlaces } from './hand/fin
 export type { PositionNumber } from './hand/hold';
 export { positionsOf } from './hand/positions';
 export {
+  childShare,
   HAND_DEFAULTS,
   HAND_SIZES,
   resolveHand,

@@ -39,7 +39,7 @@ export interface Findings {
  */
 export function findingsOf(request: PlanRequest, response: PlanResponse, plan: Plan, aim: Aim): Findings {
   const setup = resolveSetup(request);
-  const hand = resolveHand(request.instrument, request.hand);
+  const hand = resolveHand(setup, request.hand);
   const beat = secondsPerBeat(request.tempo);
   const notes = playedNotes(response.events, plan, setup);
   const shifts = shiftDetails(response.events, plan, setup, {

@@ -1,4 +1,5 @@
-import type { InstrumentKind } from '../instrument/instruments';
+import { instrumentData, type InstrumentKind } from '../instrument/instruments';
+import type { Setup } from '../instrument/setup';
 import { FINGER_SLOTS, slotOf, type Finger } from './finger';
 
 /** What a teacher can measure of a hand, all in mm. */
@@ -15,23 +16,21 @@ export const HAND_SIZES = ['small', 'medium', 'large'] as const;
 export type HandSize = (typeof HAND_SIZES)[number];
 
 /**
- * Starting values until the teacher measures. A medium violin hand takes the fourth from 1 to 4 in first position
- * (73 to 78 mm) at ease, the augmented one (91 mm) with a stretch, and no more. A medium cello hand takes the minor third
- * in first position (98 mm) at ease and the extended major third (127 mm) with a stretch. A medium bass hand takes
- * the whole tone in half position (108 mm) at ease and the four-finger minor third (150 to 158 mm) with a stretch.
- * The other sizes lie about a tenth to either side. On the low instruments the square hand opens wider.
+ * Starting values until the teacher measures, for an adult on a full-size instrument. The same hand plays violin and viola, so that a large viola is wide
+ * for it. A medium one takes the fourth from 1 to 4 in first position (73 mm on a violin) at ease, and a tenth low down (108 mm) with a stretch, but just. A
+ * medium cello hand takes the minor third in first position (98 mm) at ease and the extended major third (127 mm) with a stretch. A medium bass hand takes
+ * the whole tone in half position (108 mm) at ease and the four-finger minor third (150 to 158 mm) with a stretch. The other sizes of the low instruments
+ * lie about a tenth to either side; there the square hand opens wider.
  */
+const UPPER_HANDS: Readonly<Record<HandSize, HandProfile>> = {
+  small: { relaxedMm: 76, fullMm: 96, fingertipMm: 10 },
+  medium: { relaxedMm: 84, fullMm: 112, fingertipMm: 12 },
+  large: { relaxedMm: 92, fullMm: 128, fingertipMm: 14 },
+};
+
 export const HAND_DEFAULTS: Readonly<Record<InstrumentKind, Readonly<Record<HandSize, HandProfile>>>> = {
-  violin: {
-    small: { relaxedMm: 66, fullMm: 82, fingertipMm: 10 },
-    medium: { relaxedMm: 80, fullMm: 95, fingertipMm: 12 },
-    large: { relaxedMm: 90, fullMm: 110, fingertipMm: 14 },
-  },
-  viola: {
-    small: { relaxedMm: 72, fullMm: 88, fingertipMm: 10 },
-    medium: { relaxedMm: 89, fullMm: 106, fingertipMm: 12 },
-    large: { relaxedMm: 98, fullMm: 120, fingertipMm: 14 },
-  },
+  violin: UPPER_HANDS,
+  viola: UPPER_HANDS,
   cello: {
     small: { relaxedMm: 108, fullMm: 132, fingertipMm: 12 },
     medium: { relaxedMm: 120, fullMm: 144, fingertipMm: 15 },
@@ -49,11 +48,11 @@ export const HAND_DEFAULTS: Readonly<Record<InstrumentKind, Readonly<Record<Hand
  * ring finger is tied to both of its neighbours and opens least. In thumb position the thumb lies beside the hand and swings wide of it.
  */
 const PAIR_SHARES: readonly (readonly [Finger, Finger, number])[] = [
-  [1, 2, 0.55],
-  [2, 3, 0.42],
-  [3, 4, 0.44],
-  [1, 3, 0.84],
-  [2, 4, 0.8],
+  [1, 2, 0.6],
+  [2, 3, 0.47],
+  [3, 4, 0.45],
+  [1, 3, 0.78],
+  [2, 4, 0.75],
   [1, 4, 1],
   ['T', 1, 0.75],
   ['T', 2, 1],
@@ -77,6 +76,27 @@ export function pairShare(a: number, b: number): number {
 /** A hand given by name or by measure. */
 export type HandChoice = HandSize | HandProfile;
 
-export function resolveHand(kind: InstrumentKind, choice: HandChoice | undefined): HandProfile {
-  return typeof choice === 'object' ? choice : HAND_DEFAULTS[kind][choice ?? 'medium'];
+/** No child's fingertip is narrower, in mm. */
+const LEAST_FINGERTIP = 9;
+
+/** A hand in mm. One told only by a word is scaled down with the strings of a child's instrument, and never up; measures stay as they are. */
+export function resolveHand(
+  { kind, lengthMm }: Pick<Setup, 'kind' | 'lengthMm'>,
+  choice: HandChoice | undefined,
+): HandProfile {
+  if (typeof choice === 'object') return choice;
+  const adult = HAND_DEFAULTS[kind][choice ?? 'medium'];
+  const share = childShare(kind, lengthMm);
+  if (share === 1) return adult;
+  return {
+    relaxedMm: Math.round(share * adult.relaxedMm),
+    fullMm: Math.round(share * adult.fullMm),
+    fingertipMm: Math.max(LEAST_FINGERTIP, Math.round(share * adult.fingertipMm)),
+  };
+}
+
+/** How much smaller the hand is taken to be on strings of some length: 1 for those that adults play. */
+export function childShare(kind: InstrumentKind, lengthMm: number): number {
+  const { fullMm, adultFromMm } = instrumentData(kind);
+  return lengthMm < adultFromMm ? lengthMm / fullMm : 1;
 }

@@ -21,6 +21,9 @@ export interface InstrumentData {
   readonly tuning: readonly string[];
   /** Vibrating string length (nut to bridge) in mm by size; viola sizes are body lengths in inches. */
   readonly sizes: Readonly<Record<string, number>>;
+  /** The string length in mm of the full size that an adult's hand is told for, and the least that adults play; shorter ones are children's. */
+  readonly fullMm: number;
+  readonly adultFromMm: number;
   readonly sizesIn: 'fractions' | 'inches';
   readonly defaultSize: string;
   /** Highest stop worth planning, in semitones above the open string: the end of a usual fingerboard. */
@@ -60,6 +63,8 @@ export const INSTRUMENTS = {
   violin: {
     tuning: ['G3', 'D4', 'A4', 'E5'],
     sizes: { '4/4': 328, '3/4': 308, '1/2': 286, '1/4': 258, '1/8': 233, '1/10': 214, '1/16': 205 },
+    fullMm: 328,
+    adultFromMm: 328,
     sizesIn: 'fractions',
     defaultSize: '4/4',
     reachSemitones: 28,
@@ -79,6 +84,8 @@ export const INSTRUMENTS = {
   viola: {
     tuning: ['C3', 'G3', 'D4', 'A4'],
     sizes: { '16.5': 380, '16': 370, '15.5': 360, '15': 350, '14': 330, '13': 310, '12': 286 },
+    fullMm: 370,
+    adultFromMm: 350,
     sizesIn: 'inches',
     defaultSize: '16',
     reachSemitones: 26,
@@ -98,6 +105,8 @@ export const INSTRUMENTS = {
   cello: {
     tuning: ['C2', 'G2', 'D3', 'A3'],
     sizes: { '4/4': 692, '7/8': 655, '3/4': 620, '1/2': 575, '1/4': 505, '1/8': 440 },
+    fullMm: 692,
+    adultFromMm: 655,
     sizesIn: 'fractions',
     defaultSize: '4/4',
     reachSemitones: 36,
@@ -121,6 +130,8 @@ export const INSTRUMENTS = {
   bass: {
     tuning: ['E1', 'A1', 'D2', 'G2'],
     sizes: { '4/4': 1100, '3/4': 1050, '1/2': 965, '1/4': 900 },
+    fullMm: 1050,
+    adultFromMm: 1050,
     sizesIn: 'fractions',
     defaultSize: '3/4',
     reachSemitones: 30,

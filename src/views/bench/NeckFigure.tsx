@@ -34,7 +34,7 @@ interface Props {
 export function NeckFigure({ events, plan, request, setup, cursor, aim }: Props) {
   const step = plan.steps.find((candidate) => candidate.at === cursor);
   if (!step) return null;
-  const hand = resolveHand(request.instrument, request.hand);
+  const hand = resolveHand(setup, request.hand);
   const spread = plan.reach.find((reach) => reach.at === step.at);
   const notes = playedNotes(events, { ...plan, steps: [step] }, setup);
   const heard = heardNotes(notes, setup, aim);

@@ -175,7 +175,7 @@ function Music({ request }: { readonly request: PlanRequest }) {
           label={`${events.length} notes`}
         />
       </div>
-      <Neck setup={setup} hand={resolveHand(request.instrument, request.hand)} step={step} spread={widest} />
+      <Neck setup={setup} hand={resolveHand(setup, request.hand)} step={step} spread={widest} />
     </>
   );
 }

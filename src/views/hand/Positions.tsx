@@ -20,7 +20,7 @@ export function Positions({ meaning, frame }: Props) {
     return (
       <p className="text-faded">Choose a pattern with two fingers or more to see it in other positions.</p>
     );
-  const hand = resolveHand(request.instrument, request.hand);
+  const hand = resolveHand(findings.setup, request.hand);
   const [low, high] = [laid[0], laid[laid.length - 1]];
   const { lengthMm, reachSemitones } = findings.setup;
   const rows = MOVES.filter((move) => high[1] + move <= reachSemitones).map((move) => {

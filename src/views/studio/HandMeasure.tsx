@@ -1,5 +1,6 @@
 import { VERDICT_TEXT } from '../../board/tones';
 import {
+  childShare,
   instrumentData,
   pairVerdict,
   resolveHand,
@@ -23,8 +24,10 @@ interface Props {
 
 /** The hand: by a word or by measure, how to measure it, and what that means on this instrument. */
 export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
-  const hand = resolveHand(plays.instrument, plays.hand);
+  const setup = resolveSetup(plays);
+  const hand = resolveHand(setup, plays.hand);
   const measured = typeof plays.hand === 'object';
+  const child = !measured && childShare(setup.kind, setup.lengthMm) < 1;
   return (
     <section aria-labelledby="hand" className="flex flex-col gap-3 border-t border-rule pt-3">
       <h3 id="hand" className="font-serif text-lg font-semibold">
@@ -68,6 +71,12 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
           </>
         )}
       </div>
+      {child && (
+        <p className="text-[0.95rem]">
+          A child’s size: this hand is taken as {hand.relaxedMm} mm with ease and {hand.fullMm} mm at most, a
+          fingertip {hand.fingertipMm} mm wide. Children’s hands can be smaller still: measure where you can.
+        </p>
+      )}
       <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
         <figure className="flex flex-1 flex-wrap items-start gap-4">
           <HandPicture hand={hand} />

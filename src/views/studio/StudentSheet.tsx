@@ -5,6 +5,7 @@ import {
   instrumentData,
   LEVELS,
   resolveHand,
+  resolveSetup,
   type HandProfile,
   type InstrumentKind,
   type Level,
@@ -45,7 +46,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
     void changeStudent(student, (kept) => ({ plays: { ...kept.plays, ...part } }));
   const measure = (part: Partial<HandProfile>) =>
     void changeStudent(student, (kept) => ({
-      plays: { ...kept.plays, hand: { ...resolveHand(kept.plays.instrument, kept.plays.hand), ...part } },
+      plays: { ...kept.plays, hand: { ...resolveHand(resolveSetup(kept.plays), kept.plays.hand), ...part } },
     }));
   return (
     <section

@@ -156,7 +156,7 @@ test('traps, crowding and commas agree with looking at every pair of notes', () 
       const [first] = response.plans;
       if (!first) return;
       const setup = resolveSetup(request);
-      const hand = resolveHand(request.instrument, request.hand);
+      const hand = resolveHand(resolveSetup(request), request.hand);
       const findings = findingsOf(request, response, first, AIM);
       const played = playedNotes(response.events, first, setup);
       const shiftAt = new Set(first.shifts.map(({ to }) => to));
@@ -222,7 +222,7 @@ test('every stretch names its limit, and findings come the weightiest first', ()
   const stretches = findings.ranked.filter((one) => one.kind === 'stretch');
   assert.ok(stretches.length > 0);
   for (const { reach, limitMm } of stretches) {
-    const share = { '1,2': 0.55, '2,3': 0.42, '3,4': 0.44, '1,3': 0.84, '2,4': 0.8, '1,4': 1 }[
+    const share = { '1,2': 0.6, '2,3': 0.47, '3,4': 0.45, '1,3': 0.78, '2,4': 0.75, '1,4': 1 }[
       reach.fingers.join()
     ];
     assert.ok(share !== undefined && Math.abs(limitMm - 82 * share) < 0.2, reach.fingers.join());

@@ -2,8 +2,9 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { centsPerMm, stopMm, stopMmForRatio } from '../../../src/core/instrument/geometry';
 import { resolveSetup, setupIssues } from '../../../src/core/instrument/setup';
-import { resolveHand } from '../../../src/core/hand/profile';
-import { reachShare, reachVerdict, spreadMm } from '../../../src/core/hand/reach';
+import type { InstrumentKind } from '../../../src/core';
+import { resolveHand, type HandChoice, type HandSize } from '../../../src/core/hand/profile';
+import { pairVerdict, reachShare, reachVerdict, spreadMm } from '../../../src/core/hand/reach';
 
 const near = (actual: number, wanted: number, within = 0.05) =>
   assert.ok(Math.abs(actual - wanted) <= within, `${actual} is not near ${wanted}`);
@@ -30,12 +31,41 @@ test('spreads shrink up the string and are judged by the hand', () => {
   assert.equal(reachVerdict(hand, reachShare(hand, 1, 4, 86)), 'beyond');
 });
 
-test('a medium violin hand takes the fourth at ease and the augmented fourth with a stretch', () => {
-  const hand = resolveHand('violin', undefined);
-  const judge = (a: number, b: number) => reachVerdict(hand, reachShare(hand, 1, 4, spreadMm(328, a, b)));
-  assert.equal(judge(1, 6), 'easy');
-  assert.equal(judge(1, 7), 'stretch');
-  assert.equal(judge(2, 9), 'beyond');
+/** How a hand takes a spread between two fingers on a full-size violin, from stop to stop. */
+function taken(size: HandSize, fingers: readonly [1 | 2 | 3, 2 | 3 | 4], a: number, b: number) {
+  const hand = resolveHand({ kind: 'violin', lengthMm: 328 }, size);
+  return pairVerdict(hand, fingers[0], fingers[1], spreadMm(328, a, b));
+}
+
+test('what a full-size violin asks of the hands: fourths, augmented seconds, a tenth, a fingered octave', () => {
+  assert.equal(taken('medium', [1, 4], 2, 7), 'easy');
+  assert.equal(taken('medium', [1, 4], 1, 7), 'stretch');
+  // The augmented second between 2 and 3 in first position: 43.9 mm.
+  near(spreadMm(328, 3, 6), 43.9, 0.1);
+  for (const size of ['small', 'medium'] as const) assert.equal(taken(size, [2, 3], 3, 6), 'stretch');
+  // Between 1 and 2 it is 49.3 mm.
+  near(spreadMm(328, 1, 4), 49.3, 0.1);
+  assert.equal(taken('medium', [1, 2], 1, 4), 'easy');
+  // The tenth A3 to C5, 1 on G and 4 on D: 108 mm.
+  near(spreadMm(328, 2, 10), 108, 0.5);
+  assert.equal(taken('medium', [1, 4], 2, 10), 'stretch');
+  assert.equal(taken('small', [1, 4], 2, 10), 'beyond');
+  // The fingered octave by 1 and 3 in first position.
+  assert.equal(taken('medium', [1, 3], 2, 7), 'stretch');
+});
+
+test('a hand told by a word is smaller on a child’s instrument, never larger on a large one; measures stay', () => {
+  const on = (kind: InstrumentKind, size: string, hand?: HandChoice) =>
+    resolveHand(resolveSetup({ instrument: kind, size }), hand);
+  assert.deepEqual(on('violin', '1/2'), { relaxedMm: 73, fullMm: 98, fingertipMm: 10 });
+  assert.deepEqual(on('violin', '1/16', 'small'), { relaxedMm: 48, fullMm: 60, fingertipMm: 9 });
+  for (const size of ['15', '15.5', '16', '16.5']) assert.equal(on('viola', size).fullMm, 112);
+  assert.ok(on('viola', '13').fullMm < 112);
+  assert.equal(on('cello', '7/8').fullMm, 144);
+  assert.ok(on('cello', '1/2').fullMm < 144);
+  assert.equal(on('bass', '3/4').fullMm, 165);
+  const measured = { relaxedMm: 60, fullMm: 70, fingertipMm: 11 };
+  assert.deepEqual(on('violin', '1/4', measured), measured);
 });
 
 test('an instrument is filled up with what is usual', () => {

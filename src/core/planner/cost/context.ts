@@ -102,7 +102,7 @@ function tablesFor(request: PlanRequest, music: Music, pitches: readonly Pitch[]
   const model = handModel(setup, music.key, demanded, request.school);
   const pricing: Pricing = {
     weights,
-    hand: resolveHand(request.instrument, request.hand),
+    hand: resolveHand(setup, request.hand),
     stops: new Float64Array(HIGHEST_STOP + 1).map((_, n) => stopMm(setup.lengthMm, n)),
     landings: landingsOf(weights),
     resting: restingPlaces(setup, model),
