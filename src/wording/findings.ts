@@ -13,6 +13,7 @@ import { listed, mm, mmFine, number, seconds, sentence } from './grammar';
 import { noteWords, printed } from './notes';
 import { barWords, fingerWords, placeName, semitoneWords, stretchWords } from './places';
 import type { Speech } from './plans';
+import { pitchesAt } from './reasons';
 
 /*
  * What is found in a plan, in plain sentences.
@@ -46,11 +47,11 @@ function foundWords(finding: Finding, setup: Setup, speech: Speech): string {
       return `${mm(reach.spreadMm)} from ${a} to ${b}, ${verdict} (full spread ${mm(limitMm)}).`;
     }
     case 'crowding':
-      return crowdWords(finding.crowd);
+      return `${finding.events.map((at) => pitchesAt(speech.events, at, speech)).join(' and ')}: ${crowdWords(finding.crowd)}`;
     case 'trap': {
       const { trap } = finding;
-      const way = trap.move > 0 ? 'higher' : 'lower';
-      return `${fingerWords(trap.finger)} lies on ${stringOf(setup, trap.from.string)} and is needed ${semitoneWords(Math.abs(trap.move))} ${way} on ${stringOf(setup, trap.to.string)}.`;
+      const [was, is] = trap.move > 0 ? ['low', 'high'] : ['high', 'low'];
+      return `${trap.finger} is ${was} on ${stringOf(setup, trap.from.string)}, ${is} on ${stringOf(setup, trap.to.string)}: place it anew.`;
     }
     case 'comma': {
       const { fifth, third, apart } = finding.conflict;
@@ -95,5 +96,9 @@ export const CUE_WORDS: Readonly<Record<Cue, string>> = {
   float: 'Shape the hand above the string before it falls.',
   'hop-back': 'The same finger hops back to a new place.',
   slide: 'The same finger slides to the next semitone.',
+  'make-way': 'The finger before makes way: two fingertips have no room here.',
   bar: 'Lay one finger over both strings.',
+  'bar-or-hop': 'Lay one finger over both strings, or hop.',
+  'let-go': 'The finger before leaves its string as this one lands on the next.',
+  unlock: 'The note stays well held while wrist and hand loosen for the shift.',
 };

@@ -63,7 +63,7 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
         weight: reach.verdict === 'beyond' ? 10 : 2 + 3 * reach.share,
       })),
     ...crowds.map((crowd): Finding => ({
-      ...{ kind: 'crowding', crowd, events: [crowd.at] },
+      ...{ kind: 'crowding', crowd, events: crowd.events },
       weight: 1 + 2 * (1 - crowd.roomMm / crowd.tipMm),
     })),
     ...traps.map((trap): Finding => ({
@@ -84,7 +84,7 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
   ];
   return {
     ...{ setup, shifts, traps, crowds, heard },
-    cues: cuesFor(notes, plan, aim.level, beat),
+    cues: cuesFor(notes, plan, { level: aim.level, secondsPerBeat: beat, hand }),
     ranked: findings.sort((a, b) => b.weight - a.weight || a.events[0] - b.events[0]),
   };
 }

@@ -2,7 +2,7 @@ import type { Finger } from '../hand/finger';
 import type { Plan } from '../planner/response';
 import type { Played } from './played';
 
-/** A finger that lies low on one string and is wanted high on another while the hand stays, or the other way round. */
+/** A finger that lies low on one string and is wanted high on the neighbouring one while the hand stays, or the other way round. */
 export interface Trap {
   readonly finger: Finger;
   /** The note that leaves the finger where it is, and the one that wants it elsewhere. */
@@ -12,23 +12,32 @@ export interface Trap {
   readonly move: number;
 }
 
+/** Some notes later the hand has had time: a trap is sprung within so many. */
+const SPRUNG_WITHIN = 4;
+
 /**
- * Finds every finger that is next used on another string at another height, with no shift between.
+ * Finds every finger that is soon used on the neighbouring string at another height, with no shift between.
  * @param notes in order
  */
 export function trapsIn(notes: readonly Played[], plan: Plan): Trap[] {
   const shifts = new Set(plan.shifts.map(({ to }) => to));
-  const last = new Map<Finger, Played>();
+  const last = new Map<Finger, { readonly note: Played; readonly count: number }>();
   const traps: Trap[] = [];
-  let at = -1;
+  let [at, count] = [-1, 0];
   for (const note of notes) {
-    if (note.at !== at && shifts.has(note.at)) last.clear();
+    if (note.at !== at) {
+      count++;
+      if (shifts.has(note.at)) last.clear();
+    }
     at = note.at;
     if (note.finger === 0) continue;
-    const from = last.get(note.finger);
-    if (from && from.at < note.at && from.string !== note.string && from.semitones !== note.semitones)
-      traps.push({ finger: note.finger, from, to: note, move: note.semitones - from.semitones });
-    last.set(note.finger, note);
+    const before = last.get(note.finger);
+    if (before && before.note.at < note.at && count - before.count <= SPRUNG_WITHIN) {
+      const from = before.note;
+      if (Math.abs(from.string - note.string) === 1 && from.semitones !== note.semitones)
+        traps.push({ finger: note.finger, from, to: note, move: note.semitones - from.semitones });
+    }
+    last.set(note.finger, { note, count });
   }
   return traps;
 }

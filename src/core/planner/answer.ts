@@ -205,26 +205,28 @@ interface Frame {
   readonly places: number[];
 }
 
-/** Runs of notes on one string in one position with every finger in one place; open strings belong to none. */
+/** Runs of notes on one string in one position with every finger in one place; open strings belong to none, each string of a double stop to its own. */
 function framesOf(context: Context, held: readonly Held[]): FrameAnswer[] {
   const frames: Frame[] = [];
+  const lastOn = new Map<number, Frame>();
   held.forEach(({ hold }, t) => {
-    const lowest = hold.stops.find(pressed);
-    if (!lowest) return;
     const { at } = context.sounding[t];
-    const last = frames[frames.length - 1];
-    const goesOn =
-      last !== undefined &&
-      last.string === lowest.string &&
-      last.hold.position === hold.position &&
-      last.to === (context.sounding[t - 1]?.at ?? -1) &&
-      hold.stops.every((stop) => !pressed(stop) || hasRoom(last.places, stop));
-    const frame = goesOn
-      ? last
-      : { from: at, to: at, hold, string: lowest.string, places: [NaN, NaN, NaN, NaN, NaN, NaN] };
-    if (!goesOn) frames.push(frame);
-    frame.to = at;
-    for (const stop of hold.stops) if (pressed(stop)) frame.places[stop.finger] = stop.semitones;
+    for (const stop of hold.stops) {
+      if (!pressed(stop)) continue;
+      const last = lastOn.get(stop.string);
+      const goesOn =
+        last !== undefined &&
+        last.hold.position === hold.position &&
+        last.to === (context.sounding[t - 1]?.at ?? -1) &&
+        hasRoom(last.places, stop);
+      const frame = goesOn
+        ? last
+        : { from: at, to: at, hold, string: stop.string, places: [NaN, NaN, NaN, NaN, NaN, NaN] };
+      if (!goesOn) frames.push(frame);
+      frame.to = at;
+      frame.places[stop.finger] = stop.semitones;
+      lastOn.set(stop.string, frame);
+    }
   });
   return frames.map(({ from, to, string, hold, places }) => {
     const laid = FROM_THE_THUMB.filter((finger) => !Number.isNaN(places[finger]));

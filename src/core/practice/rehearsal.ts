@@ -20,7 +20,7 @@ export const TURNS = 4;
 
 /**
  * One shift rehearsed in its steps: heard the easy way, slid audibly on the guide, the same feather-light, in rhythm, turned round, and joined to its neighbours.
- * It begins and ends on the shift's own notes.
+ * It ends on the shift's own notes.
  */
 export function rehearse(
   request: PlanRequest,
@@ -47,7 +47,7 @@ export function rehearse(
   };
   const around = [shift.from - 1, shift.from, shift.to, shift.to + 1].filter((at) => playable(response, at));
   const parts: readonly (readonly [RehearsalStep, readonly DrillNote[]])[] = [
-    ['hear', [{ ...to, beats: 2 }, easy]],
+    ['hear', [easy, { ...to, beats: 2 }]],
     ['guide', slide(2)],
     ['light', slide(1)],
     ['rhythm', Array.from({ length: TURNS }, () => [from, to, { pitches: [], beats: 2 }]).flat()],

@@ -79,9 +79,9 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
 function tightPlace(finding: Finding, plan: Plan): { readonly at: number; readonly finger: Finger } {
   const [at] = finding.events;
   if (finding.kind !== 'crowding') return { at, finger: played(plan, at) };
-  const { fingers, at: from } = finding.crowd;
+  const { fingers, events } = finding.crowd;
   const step = plan.steps.find(
-    (one) => one.at >= from && one.stops.some(({ finger }) => finger === fingers[1]),
+    (one) => events.includes(one.at) && one.stops.some(({ finger }) => finger === fingers[1]),
   );
   return step ? { at: step.at, finger: fingers[1] } : { at, finger: played(plan, at) };
 }
