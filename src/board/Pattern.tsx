@@ -1,4 +1,5 @@
 import { laidFingers, stopMm, type FingerPlaces } from '../core';
+import { gapWords } from '../wording/frames';
 import { boardScale } from './scale';
 
 const HEIGHT = 42;
@@ -7,12 +8,6 @@ const TIP = 11;
 const MARGIN = 16;
 /** A pattern is drawn at least so long, so that two touching fingers stay close. */
 const LEAST_MM = 60;
-const GAPS: Readonly<Record<number, string>> = { 0: '·', 1: '½', 2: '1', 3: '1½', 4: '2' };
-
-/** Steps between two fingers as they are written: half tones as ½. */
-export function gapWords(semitones: number): string {
-  return GAPS[semitones] ?? String(semitones / 2);
-}
 
 interface Props {
   readonly fingers: FingerPlaces;

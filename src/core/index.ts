@@ -36,7 +36,7 @@ export {
 export * from './findings/checks';
 export * from './findings/pure';
 export * from './findings/targets';
-export { crowdedPairs, type Crowd, type CrowdedPair } from './findings/crowding';
+export { crowdedPairs, isCrowded, isTouching, type Crowd, type CrowdedPair } from './findings/crowding';
 export type { Cue, CueAt } from './findings/economy';
 export { findingsOf, type Finding, type Findings } from './findings/findings';
 export { heardNotes, type Heard } from './findings/heard';

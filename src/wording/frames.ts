@@ -1,0 +1,91 @@
+import {
+  instrumentData,
+  isCrowded,
+  isTouching,
+  laidFingers,
+  spreadMm,
+  type Finger,
+  type HandProfile,
+  type Plan,
+  type Setup,
+} from '../core';
+import { listed } from './grammar';
+import { printed } from './notes';
+import { inPlace } from './places';
+
+/*
+ * Finger patterns in words: which fingers touch, and what changes from one to the next.
+ */
+
+type Frame = Plan['frames'][number];
+
+const GAPS: Readonly<Record<number, string>> = { 0: '·', 1: '½', 2: '1', 3: '1½', 4: '2' };
+
+/** Steps between two fingers as they are written: half tones as ½. */
+export function gapWords(semitones: number): string {
+  return GAPS[semitones] ?? String(semitones / 2);
+}
+
+/** Whose hand lies on which strings, in a plan. */
+interface Held {
+  readonly plan: Plan;
+  readonly setup: Setup;
+  readonly hand: HandProfile;
+}
+
+/** What the hand does from the pattern before to this one, and which of its fingers touch. */
+export function frameWords(frame: Frame, before: Frame | undefined, held: Held): string {
+  const { plan, setup } = held;
+  const where = inPlace(frame, setup.kind);
+  const pattern = patternWords(frame, held);
+  if (!before) return `Begins ${where}${pattern}.`;
+  const shifted = plan.shifts.some(({ to }) => to > before.from && to <= frame.from && to >= before.to);
+  if (shifted) return `After a shift, ${where}${pattern}.`;
+  const crossing =
+    frame.string === before.string ? 'The same string' : `To the ${printed(frame.string)} string`;
+  const change = changeWords(frame, before, held);
+  return `${crossing}${change ? `: ${change}` : ''}${pattern}.`;
+}
+
+/** How the fingers that both patterns have lie now; nothing where they have none in common. */
+function changeWords(frame: Frame, before: Frame, { setup }: Held): string {
+  const old = new Map(laidFingers(before.fingers));
+  const shared = laidFingers(frame.fingers).flatMap(([finger, n]) => {
+    const was = old.get(finger);
+    return was === undefined ? [] : [{ finger, by: n - was }];
+  });
+  const moved = shared.filter(({ by }) => by !== 0);
+  if (shared.length > 0 && moved.length === 0)
+    return shared.length === laidFingers(frame.fingers).length ? 'every finger where it was' : '';
+  if (moved.length === 0) return '';
+  const way = (by: number) => (by > 0 ? 'higher' : 'lower');
+  // Where the hand is a fixed frame no single finger moves: it opens, closes or goes as one.
+  if (instrumentData(setup.kind).handBy === 'letters')
+    return listed(moved.map(({ finger, by }) => `${finger} ${way(by)}`));
+  const asOne = moved.length === shared.length && moved.every(({ by }) => by === moved[0].by);
+  return asOne ? `the hand ${way(moved[0].by)}` : 'the hand opened or closed';
+}
+
+/** Which neighbours touch, crowd, or lie further apart than a tone: "; 2 and 3 touch". */
+function patternWords({ fingers }: Frame, { setup, hand }: Held): string {
+  const letters = instrumentData(setup.kind).handBy === 'letters';
+  const laid = laidFingers(fingers);
+  const pairs = laid.slice(1).flatMap(([finger, high], at) => {
+    const [below, low] = laid[at];
+    return neighbours(below, finger) ? [{ words: `${below} and ${finger}`, low, high }] : [];
+  });
+  const told = pairs.flatMap(({ words, low, high }) => {
+    const room = spreadMm(setup.lengthMm, low, high);
+    if (isCrowded(room, hand)) return [`no room for both ${words}`];
+    if (letters && high - low === 1) return [isTouching(room, hand) ? `${words} touch` : `${words} close`];
+    return high - low > 2 ? [`${gapWords(high - low)} tones between ${words}`] : [];
+  });
+  if (told.length > 0) return `; ${told.join(', ')}`;
+  if (pairs.length === 0) return '';
+  if (letters) return `; ${listed(pairs.map(({ words }) => words))} apart`;
+  return pairs.every(({ low, high }) => high - low === 1) ? '; next finger, closed hand' : '';
+}
+
+function neighbours(lower: Finger, higher: Finger): boolean {
+  return lower === 'T' || (higher !== 'T' && higher - lower === 1);
+}
