@@ -1,3 +1,4 @@
+import { aimFor } from '../../app/meaning';
 import { Neck } from '../../board/Neck';
 import {
   crowdedPairs,
@@ -8,10 +9,10 @@ import {
   playedNotes,
   resolveHand,
   stopMm,
-  type Aim,
+  type Level,
   type Plan,
   type PlanRequest,
-  type ResponseEvent,
+  type PlanResponse,
   type Setup,
   type Step,
 } from '../../core';
@@ -22,22 +23,22 @@ import { noteWords } from '../../wording/notes';
 import { fingerWords } from '../../wording/places';
 
 interface Props {
-  readonly events: readonly ResponseEvent[];
+  readonly response: PlanResponse;
   readonly plan: Plan;
   readonly request: PlanRequest;
   readonly setup: Setup;
   readonly cursor: number;
-  readonly aim: Aim;
+  readonly level: Level;
 }
 
 /** The neck at the note under the cursor, with what there is to know about it. */
-export function NeckFigure({ events, plan, request, setup, cursor, aim }: Props) {
+export function NeckFigure({ response, plan, request, setup, cursor, level }: Props) {
   const step = plan.steps.find((candidate) => candidate.at === cursor);
   if (!step) return null;
   const hand = resolveHand(setup, request.hand);
   const spread = plan.reach.find((reach) => reach.at === step.at);
-  const notes = playedNotes(events, { ...plan, steps: [step] }, setup);
-  const heard = heardNotes(notes, setup, aim);
+  const notes = playedNotes(response.events, { ...plan, steps: [step] }, setup);
+  const heard = heardNotes(notes, setup, aimFor(response, level), request.school);
   const rings = new Set(heard.flatMap(({ ringing }) => ringing.map(({ string }) => string)));
   const guide = guideOf(plan, step, setup);
   return (

@@ -1,4 +1,3 @@
-import { aimFor } from '../../app/meaning';
 import { useMemo } from 'react';
 import { useBench } from '../../app/bench';
 import { demandedAt } from '../../app/brief/demands';
@@ -16,13 +15,13 @@ import { barWords } from '../../wording/places';
 import { noteCount, stepWords, type Speech } from '../../wording/plans';
 import { COLUMN, gutterOf, STAFF_HEIGHT, STAFF_SCALE } from './columns';
 import { usePictureKeys } from './keys';
-import { NeckFigure } from './NeckFigure';
 import { EditOutcome, NoteEditor } from './NoteEditor';
 import { OneLine } from './OneLine';
 import { StageTools } from './StageTools';
 import type { Picture } from './Strip';
 
 const ManyLines = later('The music in lines', async () => (await import('./ManyLines')).ManyLines);
+const NeckFigure = later('The neck', async () => (await import('./NeckFigure')).NeckFigure);
 const WhyLines = later('The reason', async () => (await import('../../ui/WhyLines')).WhyLines);
 const ComparisonPanel = later(
   'The comparison',
@@ -123,10 +122,7 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
       {planned && <EditOutcome plan={plan} speech={speech} />}
       {planned && other && <ComparisonPanel plan={plan} other={other} speech={speech} />}
       {planned && (
-        <NeckFigure
-          {...{ events, plan, request, setup, cursor }}
-          aim={aimFor(response, student?.level ?? 'middle')}
-        />
+        <NeckFigure {...{ response, plan, request, setup, cursor }} level={student?.level ?? 'middle'} />
       )}
       {planned && asksWideHand(request) && <Caution />}
       {shift && <WhyLines shift={shift} speech={speech} />}
