@@ -3,6 +3,7 @@ import {
   hertzOf,
   isBeatless,
   midiOf,
+  pitchClassName,
   pitchName,
   type Checkpoint,
   type CommaConflict,
@@ -11,7 +12,7 @@ import {
   type Played,
   type Setup,
 } from '../core';
-import { number } from './grammar';
+import { number, signed } from './grammar';
 import { noteWords, printed } from './notes';
 import { stringWords } from './places';
 
@@ -91,7 +92,7 @@ function inTurnWords(
 function elsewherePure(check: Checkpoint, note: Played, setup: Setup): string {
   const higher = check.above ? check.offCents < 0 : check.offCents > 0;
   const pure = INTERVAL_WORDS[check.interval].replace(/^a (major |minor )?/, 'a pure ');
-  const where = `fits ${otherWords(check, setup)} as ${pure} only ${cents(Math.abs(check.offCents))} ${higher ? 'higher' : 'lower'} than its ${nameOf(note)}`;
+  const where = `fits ${otherWords(check, setup)} as ${pure} only ${cents(Math.abs(check.offCents))} ${higher ? 'higher' : 'lower'} than the scale’s ${printed(pitchClassName(note.pitch))}`;
   const leave = `in the melody leave it ${higher ? 'low' : 'high'}`;
   return check.together
     ? `${where}: ${leave} and let it beat, ${perSecond(check.beats)}`
@@ -130,6 +131,11 @@ export function noCheckWords(note: Played, elsewhere: HearFirst, setup: Setup): 
       : `${elsewhere.finger} in ${elsewhere.position === 1 ? 'first' : 'half'} position ${on}`;
   const what = octaves === 0 ? 'the same note' : octaves === 1 ? 'the octave below' : 'the octaves below';
   return `no string checks ${name}: compare it with ${what}, ${place}, or with a drone.`;
+}
+
+/** The same as a column of a table has it. */
+export function targetCents(against: number): string {
+  return Math.round(against) === 0 ? 'as tuned' : `${signed(against, 0)} cents`;
 }
 
 /** A target against equal temperament, rounded to what can be heard. */

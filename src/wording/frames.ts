@@ -82,7 +82,7 @@ function patternWords({ fingers }: Frame, { setup, hand }: Held): string {
   });
   if (told.length > 0) return `; ${told.join(', ')}`;
   if (pairs.length === 0) return '';
-  if (letters) return `; ${listed(pairs.map(({ words }) => words))} apart`;
+  if (letters) return pairs.length > 1 ? '; no two of them touch' : `; ${pairs[0].words} apart`;
   return pairs.every(({ low, high }) => high - low === 1) ? '; next finger, closed hand' : '';
 }
 

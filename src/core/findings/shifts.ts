@@ -106,7 +106,7 @@ export function hearFirst(to: Played, setup: Setup, school?: School): HearFirst 
   const low = (octaves: number, may: (string: number) => boolean) => {
     const pitch = { ...to.pitch, octave: to.pitch.octave - octaves };
     const [place] = lowPlaces(pitch, setup, school)
-      .filter(({ string }) => may(string))
+      .filter(({ string, semitones }) => may(string) && !(string === to.string && semitones === to.semitones))
       .sort((a, b) => Number(b.string === to.string) - Number(a.string === to.string));
     return place && ({ kind: 'stopped', ...place, octaves } as const);
   };

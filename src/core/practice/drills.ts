@@ -1,12 +1,12 @@
 import type { ShiftDetail } from '../findings/shifts';
 import type { Setup } from '../instrument/setup';
-import { keyAlteration, signatureName, type Key } from '../pitch/key';
+import { keyAlteration, type Key } from '../pitch/key';
 import { parseKey } from '../material/build';
 import { letterSteps, pitchName, type Pitch } from '../pitch/pitch';
 import type { PlanRequest } from '../planner/request';
 import type { Finger } from '../hand/finger';
 import type { Plan, PlanResponse } from '../planner/response';
-import { drillRequest, type DrillNote } from './notes';
+import { drillKey, drillRequest, type DrillNote } from './notes';
 import { withinHand } from './within';
 
 /*
@@ -59,7 +59,7 @@ export function shiftDrill(request: PlanRequest, setup: Setup, drill: ShiftDrill
   });
   const notes = pairs.flatMap(([from, to], at): DrillNote[] => [
     { pitches: [pitchName(from)], finger: drill.fromFinger, string: open.name, bar: at > 0 },
-    { pitches: [pitchName(to)], finger: drill.toFinger, string: open.name, beats: 2 },
+    { pitches: [pitchName(to)], finger: drill.toFinger, string: open.name, beats: 2, shift: true },
     { pitches: [] },
   ]);
   return drillRequest(request, drill.key, notes);
@@ -82,7 +82,7 @@ export function drillLike(
 ): PlanRequest {
   const fromOpen = setup.strings[from.string];
   const toOpen = setup.strings[to.string];
-  const name = signatureName(response.key.fifths);
+  const name = drillKey(response);
   const key = readKey(name);
   const within = withinHand(request, setup, key);
   const sequence = Array.from({ length: SPAN }, (_, at) => at - BELOW).filter((move) => move !== 0);
@@ -114,6 +114,24 @@ function moved(key: Key, pitch: Pitch, steps: number): Pitch {
   return noteOf(key, letterSteps(pitch) + steps);
 }
 
+/** Where octaves are built: on which two strings, by which fingers, from how many letter steps above the lower string, and whether they sound together. */
+interface Octaves {
+  readonly strings: readonly [number, number];
+  readonly fingers?: readonly [Finger, Finger];
+  readonly start: number;
+  readonly together: boolean;
+}
+
+/**
+ * Violin and viola: on the two lowest strings, as the plan has them. Cello: thumb and third finger, from the octave. Bass: the strings are a fourth
+ * apart, so an octave lies two strings up under 1 and 4, and is broken.
+ */
+function octavesOn({ kind }: Setup): Octaves {
+  if (kind === 'cello') return { strings: [1, 2], fingers: ['T', 3], start: 7, together: true };
+  if (kind === 'bass') return { strings: [0, 2], fingers: [1, 4], start: 1, together: false };
+  return { strings: [0, 1], start: 1, together: true };
+}
+
 /** Octaves built as players build them, step by step up the scale: the lower note alone, the upper alone, then both. */
 export function octaveBuilding(
   request: PlanRequest,
@@ -122,11 +140,19 @@ export function octaveBuilding(
   span: number,
 ): PlanRequest {
   const key = readKey(keyName);
-  const [low] = setup.strings;
-  const notes = Array.from({ length: span }, (_, at) => noteOf(key, low.steps + 1 + at)).flatMap(
+  const { strings, fingers, start, together } = octavesOn(setup);
+  const [low, high] = strings.map((string) => setup.strings[string] ?? setup.strings[0]);
+  const held = (finger: Finger | undefined, string: string) =>
+    finger === undefined ? {} : { finger, string };
+  const notes = Array.from({ length: span }, (_, at) => noteOf(key, low.steps + start + at)).flatMap(
     (pitch, at): DrillNote[] => {
       const pair = [pitchName(pitch), pitchName({ ...pitch, octave: pitch.octave + 1 })];
-      return [{ pitches: [pair[0]], bar: at > 0 }, { pitches: [pair[1]] }, { pitches: pair, beats: 2 }];
+      const lower = { pitches: [pair[0]], ...held(fingers?.[0], low.name) };
+      const upper = { pitches: [pair[1]], ...held(fingers?.[1], high.name) };
+      const both = together
+        ? [{ pitches: pair, beats: 2, ...held(fingers?.[0], low.name) }]
+        : [lower, { ...upper, beats: 2 }];
+      return [{ ...lower, bar: at > 0 }, upper, ...both];
     },
   );
   return drillRequest(request, keyName, notes);
@@ -153,12 +179,16 @@ export function sameFingerSeries(
   return shiftDrill(request, setup, { ...series, ...pair, start: startOf(finger) });
 }
 
+/** The finger whose note the first finger matches where none other is named. */
+const MATCHED = 3;
+
 /** A note under a higher finger matched by the first finger after a shift: the same pitch, heard twice. */
 export function matchingDrill(
   request: PlanRequest,
   setup: Setup,
   { finger, ...series }: Series,
 ): PlanRequest {
-  const pair = { fromFinger: finger, toFinger: 1 as const, distance: 0 };
-  return shiftDrill(request, setup, { ...series, ...pair, start: startOf(finger) });
+  const fromFinger = finger === 1 ? MATCHED : finger;
+  const pair = { fromFinger, toFinger: 1 as const, distance: 0 };
+  return shiftDrill(request, setup, { ...series, ...pair, start: startOf(fromFinger) });
 }

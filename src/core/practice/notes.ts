@@ -1,4 +1,6 @@
+import { parseKey } from '../material/build';
 import type { NoteSpec } from '../material/spec';
+import { signatureName } from '../pitch/key';
 import type { Lock, PlanRequest } from '../planner/request';
 import type { Plan, PlanResponse } from '../planner/response';
 
@@ -11,6 +13,8 @@ export interface DrillNote {
   readonly finger?: Lock['finger'];
   readonly string?: string;
   readonly position?: Lock['position'];
+  /** The hand moves here. */
+  readonly shift?: true;
 }
 
 /** Drill notes as an ordinary request: typed notes with their fingers, strings and positions locked. */
@@ -20,11 +24,10 @@ export function drillRequest(request: PlanRequest, key: string, notes: readonly 
     beats,
     ...(bar ? { bar: true as const } : {}),
   }));
-  const locks = notes.flatMap(({ pitches, finger, string, position }, at): Lock[] =>
-    pitches.length === 0 || (finger === undefined && string === undefined && position === undefined)
-      ? []
-      : [{ at, finger, string, position }],
-  );
+  const locks = notes.flatMap(({ pitches, finger, string, position, shift }, at): Lock[] => {
+    const asked = [finger, string, position, shift].some((one) => one !== undefined);
+    return pitches.length > 0 && asked ? [{ at, finger, string, position, shift }] : [];
+  });
   return { ...bareRequest(request), material: { type: 'notes', key, notes: written }, rules: { locks } };
 }
 
@@ -32,6 +35,11 @@ export function drillRequest(request: PlanRequest, key: string, notes: readonly 
 export function bareRequest(request: PlanRequest): Omit<PlanRequest, 'material' | 'rules'> {
   const { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, style, tempo } = request;
   return { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, style, tempo };
+}
+
+/** The key of a plan by a name that a drill in it can have: its own where that is a major or minor key, else that of its signature. */
+export function drillKey({ key }: PlanResponse): string {
+  return parseKey(key.name) ? key.name : signatureName(key.fifths);
 }
 
 /** A note of a plan with the finger, string and position it has there; null where there is none. */

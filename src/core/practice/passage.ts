@@ -1,13 +1,14 @@
+import type { Checkpoint } from '../findings/checks';
 import type { Finding } from '../findings/findings';
 import type { Setup } from '../instrument/setup';
 import type { Key } from '../pitch/key';
-import { signatureName } from '../pitch/key';
 import { spellInKey } from '../pitch/inkey';
-import { letterSteps, pitchName } from '../pitch/pitch';
+import { letterSteps, midiOf, pitchName, spellAt } from '../pitch/pitch';
 import type { PlanRequest } from '../planner/request';
 import type { Plan, PlanResponse, ReachAnswer } from '../planner/response';
 import { drillLike, noteOf, readKey } from './drills';
-import { drillRequest, plannedNote, type DrillNote } from './notes';
+import { drillKey, drillRequest, plannedNote, type DrillNote } from './notes';
+import { easyPlace } from './rehearsal';
 import { withinHand } from './within';
 
 /*
@@ -16,6 +17,8 @@ import { withinHand } from './within';
 
 /** Letter steps above the stretch at which its drill begins: the same spread is easier higher up. */
 const EASIER = 5;
+/** Nobody reads a note with more sharps or flats in a drill. */
+const MOST_SIGNS = 1;
 /** Times a pair of notes is played before it is turned round. */
 const TIMES = 3;
 /** Most notes of the passage that a drill ends with. */
@@ -32,7 +35,7 @@ export function stretchDrill(
   setup: Setup,
   { at, fingers }: ReachAnswer,
 ): PlanRequest {
-  const name = signatureName(response.key.fifths);
+  const name = drillKey(response);
   const key = readKey(name);
   const step = plan.steps.find((one) => one.at === at);
   const [low, high] = fingers.map((finger) => step?.hand[finger as keyof typeof step.hand]);
@@ -42,8 +45,13 @@ export function stretchDrill(
   if (!open || low === undefined || high === undefined) return passageDrill(request, response, plan, [at]);
   const within = withinHand(request, setup, key);
   const [under, over] = [low, high].map((stop) => spellInKey(key, open.midi + stop));
+  const wide = { steps: letterSteps(over) - letterSteps(under), semitones: midiOf(over) - midiOf(under) };
   const pairs = Array.from({ length: EASIER + 1 }, (_, n) => EASIER - n).flatMap((move): DrillNote[] => {
-    const pair = [under, over].map((pitch) => (move === 0 ? pitch : noteOf(key, letterSteps(pitch) + move)));
+    // As many semitones apart as the stretch: an augmented second stays one.
+    const lower = move === 0 ? under : noteOf(key, letterSteps(under) + move);
+    const upper = spellAt(letterSteps(lower) + wide.steps, midiOf(lower) + wide.semitones);
+    if (Math.abs(upper.alteration) > MOST_SIGNS) return [];
+    const pair = [lower, upper];
     const inHand = pair.every((pitch, n) => within(pitch, fingers[n], index));
     if (move !== 0 && !inHand) return [];
     return [
@@ -74,12 +82,66 @@ export function passageDrill(
   ];
   const times = Array.from({ length: TIMES }, () => once(1, notes)).flat();
   const whole = joined(response, plan, first - 1, Math.min(last + 1, first + LONGEST));
-  return begun(request, signatureName(response.key.fifths), [
+  return begun(request, drillKey(response), [
     ...once(2, notes),
     ...times,
     ...once(1, [...notes].reverse()),
     ...whole,
   ]);
+}
+
+/** Two checks that a comma parts, against each other: the note with the one string and with the other, in turn. */
+function commaDrill(
+  request: PlanRequest,
+  response: PlanResponse,
+  plan: Plan,
+  setup: Setup,
+  { note, conflict }: Extract<Finding, { kind: 'comma' }>,
+): PlanRequest {
+  const own = { finger: note.finger, string: setup.strings[note.string].name };
+  const against = ({ string, together, above }: Checkpoint): DrillNote[] => {
+    const open = setup.strings[string].name;
+    const name = pitchName(note.pitch);
+    // A double stop is written with its lower note on the lower string.
+    if (together && above === note.string > string)
+      return [{ pitches: above ? [open, name] : [name, open], beats: 4, ...own }];
+    return [
+      { pitches: [open], finger: 0, string: open, beats: 2 },
+      { pitches: [name], beats: 2, ...own },
+    ];
+  };
+  const turns = Array.from({ length: TIMES }, () => [
+    ...bars(against(conflict.fifth)),
+    ...bars(against(conflict.third)),
+    { pitches: [] },
+  ]).flat();
+  return begun(request, drillKey(response), [...turns, ...joined(response, plan, note.at - 1, note.at + 1)]);
+}
+
+/** A note that nothing checks against the same note, or the same some octaves lower, in an easy place: heard there, then found anew. */
+function compareDrill(
+  request: PlanRequest,
+  response: PlanResponse,
+  plan: Plan,
+  setup: Setup,
+  { note, elsewhere }: Extract<Finding, { kind: 'no-check' }>,
+): PlanRequest {
+  const own = plannedNote(response, plan, note.at);
+  if (!own || elsewhere.kind === 'in-place' || note.step.stops.length > 1)
+    return passageDrill(request, response, plan, [note.at]);
+  // On its string; how it is reached there is left to the plan.
+  const { pitches, string } = easyPlace({ hear: elsewhere, to: note }, setup);
+  const easy = { pitches, string, beats: 2 };
+  const turns = Array.from({ length: TIMES }, () => [...bars([easy, { ...own, beats: 2 }]), { pitches: [] }]);
+  return begun(request, drillKey(response), [
+    ...turns.flat(),
+    ...joined(response, plan, note.at - 1, note.at + 1),
+  ]);
+}
+
+/** Some notes with a bar line before them. */
+function bars(notes: readonly DrillNote[]): DrillNote[] {
+  return notes.map((note, at) => ({ ...note, bar: at === 0 }));
 }
 
 /** Notes of the plan from one event to another, after a bar line. */
@@ -110,6 +172,10 @@ export function drillForFinding(
       return drillLike(request, response, plan, setup, finding.detail);
     case 'stretch':
       return stretchDrill(request, response, plan, setup, finding.reach);
+    case 'comma':
+      return commaDrill(request, response, plan, setup, finding);
+    case 'no-check':
+      return compareDrill(request, response, plan, setup, finding);
     default:
       return passageDrill(request, response, plan, finding.events);
   }

@@ -1,10 +1,9 @@
 import type { ShiftDetail } from '../findings/shifts';
 import type { Setup } from '../instrument/setup';
-import { signatureName } from '../pitch/key';
 import { pitchName } from '../pitch/pitch';
 import type { PlanRequest } from '../planner/request';
 import type { Plan, PlanResponse } from '../planner/response';
-import { drillRequest, plannedNote, type DrillNote } from './notes';
+import { drillKey, drillRequest, plannedNote, type DrillNote } from './notes';
 
 export type RehearsalStep = 'hear' | 'guide' | 'light' | 'rhythm' | 'turned' | 'joined';
 
@@ -60,7 +59,7 @@ export function rehearse(
     notes.push({ ...part[0], bar: at > 0 }, ...part.slice(1));
     return { step, at, length: part.length };
   });
-  return { request: drillRequest(request, signatureName(response.key.fifths), notes), steps };
+  return { request: drillRequest(request, drillKey(response), notes), steps };
 }
 
 function playable({ events }: PlanResponse, at: number): boolean {
@@ -75,7 +74,10 @@ function lockedNote(response: PlanResponse, plan: Plan, at: number, beats: numbe
 const sameNote = (a: DrillNote, b: DrillNote) => a.pitches[0] === b.pitches[0] && a.string === b.string;
 
 /** The target where it is easily heard: half position is left to the plan for the lowest notes. */
-function easyPlace({ hear, to }: ShiftDetail, setup: Setup): Omit<DrillNote, 'beats'> {
+export function easyPlace(
+  { hear, to }: Pick<ShiftDetail, 'hear' | 'to'>,
+  setup: Setup,
+): Omit<DrillNote, 'beats'> {
   const octaves = hear.kind === 'in-place' ? 0 : hear.octaves;
   const pitches = [pitchName({ ...to.pitch, octave: to.pitch.octave - octaves })];
   if (hear.kind === 'in-place') return { pitches, string: setup.strings[to.string].name };

@@ -11,7 +11,7 @@ import {
   type Level,
   type OwnTable,
 } from '../../core';
-import { checkWords, shortCheck } from '../../wording/checks';
+import { checkWords, shortCheck, targetCents } from '../../wording/checks';
 import { STRING_TUNING_CHOICES, SYSTEM_WORDS } from '../../wording/intonation';
 import { mmFine, signed } from '../../wording/grammar';
 import { LEVEL_WORDS } from '../../wording/instruments';
@@ -171,7 +171,7 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
               <td className="px-3 whitespace-nowrap">
                 {printed(setup.strings[note.string].name)}, {note.finger === 0 ? 'open' : note.finger}
               </td>
-              <td className="px-3 text-right whitespace-nowrap">{signed(target.cents, 0)} cents</td>
+              <td className="px-3 text-right whitespace-nowrap">{targetCents(target.cents)}</td>
               <td className="px-3 text-right whitespace-nowrap">
                 {note.finger === 0 ? '–' : `${mmFine(target.mm)} (${signed(target.awayMm, 1)})`}
               </td>

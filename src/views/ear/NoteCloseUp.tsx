@@ -56,9 +56,9 @@ export function NoteCloseUp({ meaning, heard }: Props) {
             {checks.map((check) => (
               <li
                 key={`${check.string}.${check.touch}.${check.interval}`}
-                className="flex flex-wrap items-center gap-2"
+                className="flex flex-col gap-1 border-t border-rule pt-1 first:border-t-0"
               >
-                <span className="flex-1">
+                <span>
                   {sentence(checkWords(check, note, setup))}.{' '}
                   {check.together && (
                     <span className="text-sm text-faded">
@@ -66,12 +66,14 @@ export function NoteCloseUp({ meaning, heard }: Props) {
                     </span>
                   )}
                 </span>
-                <button type="button" className="button" onClick={() => hear(check, 0)}>
-                  Hear it pure
-                </button>
-                <button type="button" className="button" onClick={() => hear(check, Number(off))}>
-                  {off} cents high
-                </button>
+                <span className="flex flex-wrap gap-2">
+                  <button type="button" className="button" onClick={() => hear(check, 0)}>
+                    Hear it pure
+                  </button>
+                  <button type="button" className="button" onClick={() => hear(check, Number(off))}>
+                    {off} cents high
+                  </button>
+                </span>
               </li>
             ))}
           </ul>

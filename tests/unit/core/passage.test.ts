@@ -5,6 +5,9 @@ import {
   drillForFinding,
   findingsOf,
   letterSteps,
+  matchingDrill,
+  midiOf,
+  octaveBuilding,
   onePositionDrill,
   parsePitch,
   passageDrill,
@@ -12,6 +15,7 @@ import {
   requestIssues,
   resolveSetup,
   sameFingerOnAll,
+  sameFingerSeries,
   stretchDrill,
   type Aim,
   type PlanRequest,
@@ -142,4 +146,117 @@ test('one finger goes over every string; a scale and its thirds stay in one posi
     null,
     'a closed hand over strings in fourths leaves gaps',
   );
+});
+
+const INSTRUMENTS = [
+  ['violin', 'A4', 'A3'],
+  ['viola', 'D4', 'D3'],
+  ['cello', 'D3', 'D2'],
+  ['bass', 'D2', 'F1'],
+] as const;
+
+test('one finger all the way really shifts at every pair, on every instrument', () => {
+  let pairs = 0;
+  for (const [instrument, string] of INSTRUMENTS)
+    for (const key of ['C major', 'D major', 'E major', 'F major', 'Bb major', 'Ab major'])
+      for (const finger of [1, 2, 4] as const) {
+        const request: PlanRequest = {
+          instrument,
+          material: { type: 'notes', notes: [{ pitches: ['A3'] }] },
+        };
+        const setup = resolveSetup(request);
+        const drill = sameFingerSeries(request, setup, { key, string, finger, span: 5 });
+        const [one] = plan(drill).plans;
+        if (linesOf(drill).length === 0) continue;
+        assert.ok(one, `${instrument} ${key} ${finger}`);
+        linesOf(drill).forEach((pitches, at) => {
+          if (at % 3 !== 1 || pitches.length === 0) return;
+          pairs++;
+          assert.ok(
+            one.shifts.some(({ to }) => to === at),
+            `${instrument} ${key} ${finger} at ${at}`,
+          );
+        });
+      }
+  assert.ok(pairs > 200, String(pairs));
+});
+
+test('octaves are built on every instrument: the cello’s by thumb and 3, the bass’s broken, two strings apart', () => {
+  for (const [instrument] of INSTRUMENTS)
+    for (const key of ['C major', 'D major', 'F major', 'G major', 'A major', 'Bb major']) {
+      const request: PlanRequest = { instrument, material: { type: 'notes', notes: [{ pitches: ['A3'] }] } };
+      const setup = resolveSetup(request);
+      const drill = octaveBuilding(request, setup, key, 5);
+      const [one] = plan(drill).plans;
+      assert.ok(one, `${instrument} ${key}`);
+      const fingers = one.steps.slice(0, 2).map(({ stops }) => stops[0].finger);
+      if (instrument === 'cello') assert.deepEqual(fingers, ['T', 3]);
+      if (instrument !== 'bass') continue;
+      assert.deepEqual(fingers, [1, 4]);
+      assert.ok(one.steps.every(({ stops }) => stops.length === 1));
+      const [low, high] = one.steps.map(({ stops }) =>
+        setup.strings.findIndex(({ name }) => name === stops[0].string),
+      );
+      assert.equal(high - low, 2);
+    }
+});
+
+test('a drill from a minor plan stays in that minor; a comma is heard both ways; matching matches another finger', () => {
+  const material = {
+    type: 'scale',
+    tonic: 'E4',
+    scale: 'harmonic-minor',
+    octaves: 1,
+    direction: 'updown',
+  } as const;
+  const request: PlanRequest = { instrument: 'violin', material };
+  const response = plan(request);
+  const [first] = response.plans;
+  const setup = resolveSetup(request);
+  const { ranked } = findingsOf(request, response, first, { ...AIM, system: 'pythagorean' });
+  const comma = ranked.find(({ kind }) => kind === 'comma');
+  assert.ok(comma && comma.kind === 'comma');
+  const drill = drillForFinding(request, response, first, setup, comma);
+  assert.match((drill.material.type === 'notes' && drill.material.key) || '', /^E .*minor$/);
+  const against = [comma.conflict.fifth, comma.conflict.third].map(
+    ({ string }) => setup.strings[string].name,
+  );
+  for (const open of against)
+    assert.ok(
+      linesOf(drill).some((pitches) => pitches.includes(open)),
+      open,
+    );
+  const matched = matchingDrill(request, setup, { key: 'D major', string: 'A4', finger: 1, span: 3 });
+  const [from, to] = [...fingersOf(matched).values()];
+  assert.ok(from !== to && to === 1);
+});
+
+test('the drill of an augmented second keeps it at every step', () => {
+  const request: PlanRequest = {
+    instrument: 'violin',
+    hand: 'small',
+    material: {
+      type: 'notes',
+      key: 'G minor',
+      notes: [{ pitches: ['D4'] }, { pitches: ['Eb4'] }, { pitches: ['F#4'] }, { pitches: ['G4'] }],
+    },
+    rules: {
+      locks: [
+        { at: 1, finger: 1, string: 'D4' },
+        { at: 2, finger: 2, string: 'D4' },
+      ],
+    },
+  };
+  const response = plan(request);
+  const [first] = response.plans;
+  const drill = stretchDrill(request, response, first, resolveSetup(request), {
+    ...{ at: 2, fingers: [1, 2], spreadMm: 49, share: 0.9, verdict: 'stretch' },
+  });
+  const midis = linesOf(drill).map(([name]) => (name ? midiOf(parsePitch(name) ?? assert.fail()) : NaN));
+  let seen = 0;
+  for (let at = 0; !Number.isNaN(midis[at + 1]) && Number.isNaN(midis[at + 2]); at += 3) {
+    assert.equal(midis[at + 1] - midis[at], 3);
+    seen++;
+  }
+  assert.ok(seen >= 2);
 });
