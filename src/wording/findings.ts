@@ -11,7 +11,7 @@ import {
 import { noCheckWords, shortCheck } from './checks';
 import { listed, mm, mmFine, number, seconds, sentence } from './grammar';
 import { noteWords, printed } from './notes';
-import { barWords, fingerWords, placeName, semitoneWords, stretchWords } from './places';
+import { barWords, fingerWords, placeName, placesWords, semitoneWords, stretchWords } from './places';
 import type { Speech } from './plans';
 import { pitchesAt } from './reasons';
 
@@ -27,9 +27,15 @@ function whereWords(events: readonly number[], { place }: Speech): string {
   return sentence(stretchWords(place, Math.min(...events), Math.max(...events)));
 }
 
+/** Other places that are named. */
+const MOST_ALSO = 3;
+
 /** The sentence for a finding. */
 export function findingWords(finding: Finding, setup: Setup, speech: Speech): string {
-  return `${whereWords(finding.events, speech)}: ${foundWords(finding, setup, speech)}`;
+  const also = (finding.also ?? []).map((events) => barWords(speech.place(Math.min(...events))));
+  const rest = also.length > MOST_ALSO ? ` and ${also.length - MOST_ALSO} more places` : '';
+  const more = also.length > 0 ? ` Also at ${placesWords(also.slice(0, MOST_ALSO))}${rest}.` : '';
+  return `${whereWords(finding.events, speech)}: ${foundWords(finding, setup, speech)}${more}`;
 }
 
 function foundWords(finding: Finding, setup: Setup, speech: Speech): string {

@@ -9,11 +9,17 @@ import { cuesFor, type CueAt } from './economy';
 import { heardNotes, type Heard } from './heard';
 import { playedNotes, type Played } from './played';
 import { shiftDetails, type HearFirst, type ShiftDetail } from './shifts';
-import type { Aim } from './targets';
+import { levelWeight, oncePerPlace, shiftWeight, stretchWeight } from './ranking';
+import type { Aim, Level } from './targets';
 import { trapsIn, type Trap } from './traps';
 
 /** One thing worth a teacher's attention, with the notes it is about. */
-export type Finding = { readonly events: readonly number[]; readonly weight: number } & (
+export type Finding = {
+  readonly events: readonly number[];
+  readonly weight: number;
+  /** The notes of the other places where the same is found. */
+  readonly also?: readonly (readonly number[])[];
+} & (
   | { readonly kind: 'shift'; readonly detail: ShiftDetail }
   | { readonly kind: 'stretch'; readonly reach: ReachAnswer; readonly limitMm: number }
   | { readonly kind: 'crowding'; readonly crowd: Crowd }
@@ -50,6 +56,7 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
   const traps = trapsIn(notes, plan);
   const crowds = crowdsIn(plan, setup, hand);
   const heard = heardNotes(notes, setup, aim, request.school);
+  const stepAt = new Map(plan.steps.map((step) => [step.at, step]));
   const findings: Finding[] = [
     ...shifts.map((detail): Finding => ({
       ...{ kind: 'shift', detail, weight: shiftWeight(detail) },
@@ -60,7 +67,7 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
       .map((reach): Finding => ({
         ...{ kind: 'stretch', reach, limitMm: reach.spreadMm / reach.share },
         events: [reach.at],
-        weight: reach.verdict === 'beyond' ? 10 : 2 + 3 * reach.share,
+        weight: stretchWeight(reach, stepAt.get(reach.at), setup, response.events[reach.at].beats * beat),
       })),
     ...crowds.map((crowd): Finding => ({
       ...{ kind: 'crowding', crowd, events: crowd.events },
@@ -71,35 +78,28 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
       // Straight after it is a trap; some notes later the hand has had time.
       weight: Math.abs(trap.move) * (trap.to.at - trap.from.at === 1 ? 3 : 1.2),
     })),
-    ...onceEach(heard.filter(({ comma }) => comma !== null)).map(({ note, comma }): Finding => ({
-      ...{ kind: 'comma', note, conflict: comma as CommaConflict, events: [note.at] },
-      weight: 1.5,
-    })),
-    ...onceEach(heard.filter(({ note, checks }) => note.finger !== 0 && checks.length === 0)).map(
-      ({ note, elsewhere }): Finding => ({
-        ...{ kind: 'no-check', note, elsewhere, events: [note.at] },
-        weight: 0.5,
-      }),
+    ...heard.flatMap(({ note, comma, target }): Finding[] =>
+      // What lies within the tolerance is nothing to work at yet.
+      comma && comma.apart > target.toleranceCents
+        ? [{ kind: 'comma', note, conflict: comma, events: [note.at], weight: 1.5 }]
+        : [],
+    ),
+    ...heard.flatMap(({ note, checks, elsewhere }): Finding[] =>
+      note.finger !== 0 && !checks.some(({ fits }) => fits)
+        ? [{ kind: 'no-check', note, elsewhere, events: [note.at], weight: 0.5 }]
+        : [],
     ),
   ];
   return {
     ...{ setup, shifts, traps, crowds, heard },
     cues: cuesFor(notes, plan, { level: aim.level, secondsPerBeat: beat, hand }),
-    ranked: findings.sort((a, b) => b.weight - a.weight || a.events[0] - b.events[0]),
+    ranked: rankedFor(findings, aim.level),
   };
 }
 
-/** Long, quick and little-finger shifts weigh most. */
-function shiftWeight({ shift, seconds }: ShiftDetail): number {
-  const little = shift.fromFinger === 4 || shift.toFinger === 4 ? 1 : 0;
-  return 2 + shift.semitones / 4 + little + Math.min(2, 0.5 / Math.max(0.1, seconds));
-}
-
-/** The first of each kind of note: the same finger at the same place says the same again. */
-function onceEach(heard: readonly Heard[]): Heard[] {
-  const seen = new Set<string>();
-  return heard.filter(({ note }) => {
-    const tag = `${note.string}.${note.semitones}.${note.finger}.${note.pitch.letter}`;
-    return !seen.has(tag) && seen.add(tag);
-  });
+/** One a kind of place, the weightiest for this level first. */
+function rankedFor(findings: readonly Finding[], level: Level): Finding[] {
+  return oncePerPlace(findings)
+    .map((one) => ({ ...one, weight: one.weight * levelWeight(level, one.kind) }))
+    .sort((a, b) => b.weight - a.weight || a.events[0] - b.events[0]);
 }

@@ -1,0 +1,93 @@
+import { instrumentData } from '../instrument/instruments';
+import type { Setup } from '../instrument/setup';
+import type { ReachAnswer, Step } from '../planner/response';
+import type { Finding } from './findings';
+import type { ShiftDetail } from './shifts';
+import type { Level } from './targets';
+
+/*
+ * What weighs how much, for whom. Figures that teachers may argue with, each with its reason.
+ */
+
+/** How much more or less each kind weighs at a level than for a player in the middle. */
+const LEVEL_WEIGHTS: Readonly<Record<Level, Readonly<Record<Finding['kind'], number>>>> = {
+  // The low second finger and the first shift are the year's news; an ear that is just opening is not sent after commas.
+  'first-year': { shift: 1.6, trap: 1.6, stretch: 1.1, crowding: 1, comma: 0.3, 'no-check': 0.6 },
+  early: { shift: 1.2, trap: 1.3, stretch: 1, crowding: 1, comma: 0.6, 'no-check': 0.8 },
+  middle: { shift: 1, trap: 1, stretch: 1, crowding: 1, comma: 1, 'no-check': 1 },
+  // The hand is formed: what is left is reach, and the ear.
+  advanced: { shift: 0.8, trap: 0.6, stretch: 1, crowding: 0.8, comma: 1.6, 'no-check': 1.4 },
+};
+
+export function levelWeight(level: Level, kind: Finding['kind']): number {
+  return LEVEL_WEIGHTS[level][kind];
+}
+
+/** Into thumb position the whole hand changes. */
+const INTO_THUMB = 2;
+/** A third or fourth finger that slides itself is the least sure. */
+const WEAK_SLIDE = 0.8;
+
+/** Long, quick and little-finger shifts weigh most. */
+export function shiftWeight({ shift, seconds }: ShiftDetail): number {
+  const { fromFinger, toFinger, fromPosition, toPosition } = shift;
+  const little = fromFinger === 4 || toFinger === 4 ? 1 : 0;
+  const slides = fromFinger === toFinger && (toFinger === 3 || toFinger === 4) ? WEAK_SLIDE : 0;
+  const thumb = toPosition === 'thumb' && fromPosition !== 'thumb' ? INTO_THUMB : 0;
+  return 2 + shift.semitones / 4 + little + slides + thumb + Math.min(2, 0.5 / Math.max(0.1, seconds));
+}
+
+/** A stretch that is held weighs more than one passed over: a quarter more for each second, up to two. */
+const HELD = 0.25;
+const MOST_HELD = 2;
+
+/** An opened hand on the low instruments is everyday work as long as it lies within the hand. */
+export function stretchWeight(
+  reach: ReachAnswer,
+  step: Step | undefined,
+  setup: Setup,
+  seconds: number,
+): number {
+  if (reach.verdict === 'beyond') return 10;
+  const held = Math.min(MOST_HELD, HELD * seconds);
+  const everyday = instrumentData(setup.kind).handBy === 'frames' && (step?.extended ?? false);
+  return (everyday ? 1 + reach.share : 2 + 3 * reach.share) + held;
+}
+
+/** Which findings are of one kind of place: what is said of them is the same but for where. */
+function kindOfPlace(finding: Finding): string {
+  switch (finding.kind) {
+    case 'shift': {
+      const { shift, from, to } = finding.detail;
+      const { fromFinger, toFinger, fromPosition, toPosition, travelMm } = shift;
+      return [fromFinger, toFinger, fromPosition, toPosition, travelMm, from.string, to.string].join();
+    }
+    case 'stretch': {
+      const { fingers, spreadMm } = finding.reach;
+      return [...fingers, spreadMm].join();
+    }
+    case 'crowding':
+      return [...finding.crowd.fingers, finding.crowd.string, finding.crowd.roomMm].join();
+    case 'trap': {
+      const { finger, from, to } = finding.trap;
+      return [finger, from.string, from.semitones, to.string, to.semitones].join();
+    }
+    case 'comma':
+    case 'no-check':
+      return [finding.note.string, finding.note.semitones, finding.note.pitch.letter].join();
+  }
+}
+
+/** One finding a kind of place: the weightiest, or of equals the first, with where else it comes. */
+export function oncePerPlace(findings: readonly Finding[]): Finding[] {
+  const groups = new Map<string, Finding[]>();
+  for (const finding of findings) {
+    const tag = `${finding.kind} ${kindOfPlace(finding)}`;
+    groups.set(tag, [...(groups.get(tag) ?? []), finding]);
+  }
+  return [...groups.values()].map((group) => {
+    const first = group.reduce((best, one) => (one.weight > best.weight ? one : best));
+    const also = group.filter((one) => one !== first).map(({ events }) => events);
+    return also.length > 0 ? { ...first, also } : first;
+  });
+}
