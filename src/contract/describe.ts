@@ -1,6 +1,7 @@
 import { NOTE_NAMES, CLEFS, LEVELS } from '../core';
 import {
   either,
+  FingerDescribed,
   KeptFingering,
   NAMES_DESCRIBED,
   oneOf,
@@ -31,12 +32,65 @@ const Message = Type.String();
 const WordedReason = Type.Composite([Reason, Type.Object({ message: Message })]);
 const Reasons = Type.Array(WordedReason);
 
+/** What a plan means to one ear, in words; only where it is asked for. */
+const Meaning = Type.Object({
+  notes: Type.Array(
+    Type.Object({
+      at: Type.Integer(),
+      /** Against equal temperament with A4 at 440 Hz; mm from the equal stop. */
+      stops: Type.Array(
+        Type.Object({
+          cents: Type.Number(),
+          mm: Type.Number(),
+          toleranceCents: Type.Number(),
+          toleranceMm: Type.Number(),
+        }),
+      ),
+      checks: Type.Array(
+        Type.Object({
+          /** Which of the event's stops is checked, from the lowest. */
+          stop: Type.Integer(),
+          string: Type.String(),
+          /** 0 for the open string, else where it is touched. */
+          semitones: Type.Integer(),
+          interval: Type.String(),
+          ratio: Type.Tuple([Type.Integer(), Type.Integer()]),
+          together: Type.Boolean(),
+          fits: Type.Boolean(),
+          offCents: Type.Number(),
+          beats: Type.Number(),
+          message: Message,
+        }),
+      ),
+      rings: Type.Array(Type.String()),
+    }),
+  ),
+  findings: Type.Array(
+    Type.Object({
+      code: Type.String(),
+      at: Type.Array(Type.Integer()),
+      also: Type.Optional(Type.Array(Type.Array(Type.Integer()))),
+      weight: Type.Number(),
+      message: Message,
+    }),
+  ),
+  cues: Type.Array(
+    Type.Object({
+      at: Type.Integer(),
+      code: Type.String(),
+      fingers: Type.Array(FingerDescribed),
+      message: Message,
+    }),
+  ),
+});
+
 const WordedPlan = Type.Composite([
   Type.Omit(Plan, ['steps', 'shifts']),
   Type.Object({
     /** Of every plan but the best: its demand in a teacher's words, and what it buys and pays against the best. */
     name: Type.Optional(Type.String()),
     message: Type.Optional(Type.String()),
+    meaning: Type.Optional(Meaning),
     steps: Type.Array(
       Type.Composite([
         Type.Omit(Step, ['reasons']),

@@ -7,6 +7,7 @@ import type * as Schema from './describe';
 
 export type PlanAnswer = Described<typeof Schema.ResponseDescribed>;
 export type WordedPlan = PlanAnswer['plans'][number];
+export type WordedMeaning = NonNullable<WordedPlan['meaning']>;
 export type WordedProblem = PlanAnswer['problems'][number];
 export type ErrorAnswer = Described<typeof Schema.ErrorDescribed>;
 export type ErrorIssue = ErrorAnswer['error']['issues'][number];

@@ -36,6 +36,7 @@ export {
 export * from './findings/checks';
 export * from './findings/pure';
 export * from './findings/targets';
+export { LEVELS, TOLERANCES, type Level } from './pitch/levels';
 export { crowdedPairs, isCrowded, isTouching, type Crowd, type CrowdedPair } from './findings/crowding';
 export type { Cue, CueAt } from './findings/economy';
 export { findingsOf, type Finding, type Findings } from './findings/findings';

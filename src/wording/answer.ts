@@ -10,6 +10,7 @@ import {
   type Step,
 } from '../core';
 import type { PlanAnswer, WordedPlan, WordedProblem } from '../contract/types';
+import { meaningOf } from './meaning';
 import { placeName } from './places';
 import { speechOf, type Speech } from './plans';
 import { changesWords, problemWords } from './problems';
@@ -22,7 +23,10 @@ export function wordedAnswer(request: PlanRequest, response: PlanResponse): Plan
   const counted = countedFromEnd(request);
   return {
     ...response,
-    plans: response.plans.map((plan) => wordedPlan(counted(plan), speech)),
+    plans: response.plans.map((plan) => ({
+      ...wordedPlan(counted(plan), speech),
+      ...(request.meaning ? { meaning: meaningOf(request, response, plan, speech) } : {}),
+    })),
     problems: response.problems.map((problem) => wordedProblem(problem, request, speech)),
   };
 }

@@ -10,6 +10,8 @@ import {
   OPEN_STRINGS,
   STYLES,
 } from '../planner/request';
+import { NAMED_SYSTEMS, STRING_TUNINGS } from '../pitch/intonation';
+import { LEVELS } from '../pitch/levels';
 import { closed, either, oneOf, Type } from './describe';
 import { MaterialSpec } from './material';
 
@@ -90,6 +92,23 @@ export const PlayingFields = {
   school: Type.Optional(oneOf(SCHOOLS)),
 };
 
+/** What the plans are to be told of besides: targets, checks, findings and cues for one ear. */
+export const MeaningAsked = closed({
+  /** A system, or a table of one's own: cents against equal for each of the twelve semitones from the tonic up. */
+  intonation: Type.Optional(
+    either(
+      { type: 'array' },
+      Type.Array(Type.Number({ minimum: -100, maximum: 100 }), { minItems: 12, maxItems: 12 }),
+      oneOf(NAMED_SYSTEMS),
+    ),
+  ),
+  /** How the open strings are tuned. */
+  strings: Type.Optional(oneOf(STRING_TUNINGS)),
+  level: Type.Optional(oneOf(LEVELS)),
+  /** What sounds along, for just intonation. */
+  drone: Type.Optional(Type.String()),
+});
+
 export const PlanRequest = closed({
   ...PlayingFields,
   style: Type.Optional(oneOf(STYLES)),
@@ -100,4 +119,5 @@ export const PlanRequest = closed({
   /** Two plans of the answer, counted from 0, to be laid side by side. */
   compare: Type.Optional(Type.Tuple([Type.Integer(), Type.Integer()])),
   explain: Type.Optional(oneOf(EXPLAIN)),
+  meaning: Type.Optional(MeaningAsked),
 });

@@ -1,10 +1,10 @@
-import { alongString, slotOf } from '../hand/finger';
+import { alongString, slotOf, type Finger } from '../hand/finger';
 import type { HandProfile } from '../hand/profile';
 import { isCrowded } from './crowding';
 import { samePlace } from '../planner/explain';
 import type { Plan } from '../planner/response';
 import type { Played } from './played';
-import type { Level } from './targets';
+import type { Level } from '../pitch/levels';
 
 /** What the hand best does from one note to the next. */
 export type Cue =
@@ -14,6 +14,8 @@ export interface CueAt {
   /** The note that the cue leads to. */
   readonly at: number;
   readonly cue: Cue;
+  /** The fingers it is for. */
+  readonly fingers: readonly Finger[];
 }
 
 /** Notes faster than this have no time to build the hand finger by finger: block and float take over. In seconds. */
@@ -41,8 +43,15 @@ export function cuesFor(
     const own = shifts.has(note.at) ? shiftCue(fast) : stayCue(single, t + 1, fast, hand);
     const taughtCue = own && taught(own, level) ? own : null;
     const cue = taughtCue ?? (leaves.has(note.at) && !fast && taught('unlock', level) ? 'unlock' : null);
-    return cue ? [{ at: note.at, cue }] : [];
+    return cue ? [{ at: note.at, cue, fingers: fingersOf(cue, before, note, single[t + 2]) }] : [];
   });
+}
+
+function fingersOf(cue: Cue, before: Played, note: Played, next: Played | undefined): Finger[] {
+  if (cue === 'block' && next) return [note.finger, next.finger];
+  return cue === 'hold' || cue === 'make-way' || cue === 'let-go'
+    ? [before.finger, note.finger]
+    : [note.finger];
 }
 
 /** In the first year the hand learns to stay down and to fall together; the rest comes when that is sure. */

@@ -10,7 +10,8 @@ import { heardNotes, type Heard } from './heard';
 import { playedNotes, type Played } from './played';
 import { shiftDetails, type HearFirst, type ShiftDetail } from './shifts';
 import { levelWeight, oncePerPlace, shiftWeight, stretchWeight } from './ranking';
-import type { Aim, Level } from './targets';
+import type { Level } from '../pitch/levels';
+import type { Aim } from './targets';
 import { trapsIn, type Trap } from './traps';
 
 /** One thing worth a teacher's attention, with the notes it is about. */

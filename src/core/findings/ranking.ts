@@ -3,7 +3,7 @@ import type { Setup } from '../instrument/setup';
 import type { ReachAnswer, Step } from '../planner/response';
 import type { Finding } from './findings';
 import type { ShiftDetail } from './shifts';
-import type { Level } from './targets';
+import type { Level } from '../pitch/levels';
 
 /*
  * What weighs how much, for whom. Figures that teachers may argue with, each with its reason.

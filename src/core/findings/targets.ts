@@ -9,17 +9,13 @@ import {
   type StringTuning,
   type System,
 } from '../pitch/intonation';
+import { TOLERANCES, type Level } from '../pitch/levels';
 import { midiOf, type Pitch } from '../pitch/pitch';
 import type { Played } from './played';
 
 /*
  * Where a note is to be: its target in cents and in mm, and how exactly it must be met.
  */
-
-/** How exactly a note must be met, in cents: wide for beginners, so that the ear is led and not discouraged. */
-export const TOLERANCES = { 'first-year': 25, early: 18, middle: 12, advanced: 7 } as const;
-export type Level = keyof typeof TOLERANCES;
-export const LEVELS = Object.keys(TOLERANCES) as Level[];
 
 export interface Aim {
   readonly system: System;

@@ -5,7 +5,9 @@ import type { Pitch } from './pitch';
  * Where a note is put, in cents against equal temperament with A at its pitch.
  */
 
-export const SYSTEMS = ['equal', 'pythagorean', 'just', 'own'] as const;
+/** Systems that need no table. */
+export const NAMED_SYSTEMS = ['equal', 'pythagorean', 'just'] as const;
+export const SYSTEMS = [...NAMED_SYSTEMS, 'own'] as const;
 export type System = (typeof SYSTEMS)[number];
 
 type Class = Pick<Pitch, 'letter' | 'alteration'>;
@@ -101,7 +103,8 @@ export function targetCents(
 }
 
 /** How open strings are tuned from A: in pure fifths (and fourths), or as a tuner has them. */
-export type StringTuning = 'pure' | 'equal';
+export const STRING_TUNINGS = ['pure', 'equal'] as const;
+export type StringTuning = (typeof STRING_TUNINGS)[number];
 
 export function openCents(open: Class, tuning: StringTuning): number {
   return tuning === 'pure' ? pythagoreanCents(open) : 0;

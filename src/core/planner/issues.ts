@@ -2,6 +2,7 @@ import { resolveSetup, setupIssues } from '../instrument/setup';
 import type { Issue } from '../issue';
 import { buildMusic } from '../material/build';
 import { materialIssues } from '../material/issues';
+import { parsePitch } from '../pitch/pitch';
 import type { PlanRequest, Rules } from './request';
 
 /**
@@ -9,9 +10,20 @@ import type { PlanRequest, Rules } from './request';
  * A request that is understood but cannot be played is not an issue; the plan answers it with a problem.
  */
 export function requestIssues(request: PlanRequest): Issue[] {
-  const issues = [...setupIssues(request), ...handIssues(request), ...materialIssues(request.material)];
+  const issues = [
+    ...setupIssues(request),
+    ...handIssues(request),
+    ...materialIssues(request.material),
+    ...droneIssues(request),
+  ];
   if (issues.length > 0) return issues;
   return request.rules ? ruleIssues(request, request.rules) : [];
+}
+
+function droneIssues({ meaning }: PlanRequest): Issue[] {
+  const name = meaning?.drone;
+  if (name === undefined || parsePitch(name)) return [];
+  return [{ path: '/meaning/drone', code: 'no-pitch', data: { name } }];
 }
 
 function handIssues({ hand }: PlanRequest): Issue[] {

@@ -34,8 +34,9 @@ test('the made files of the contract are those of its description', async () => 
 
 test('good requests pass, and what is answered fits the response schema', () => {
   fc.assert(
-    fc.property(someRequest, (request) => {
-      const answer = answerValue(JSON.parse(JSON.stringify(request)));
+    fc.property(someRequest, fc.boolean(), (request, meaning) => {
+      const asked = meaning ? { ...request, meaning: { intonation: 'just', level: 'early' } } : request;
+      const answer = answerValue(JSON.parse(JSON.stringify(asked)));
       assert.ok(!isError(answer));
       assert.ok(validResponse(JSON.parse(JSON.stringify(answer))), JSON.stringify(validResponse.errors));
     }),

@@ -1,0 +1,90 @@
+import {
+  findingsOf,
+  parsePitch,
+  type Aim,
+  type Findings,
+  type Heard,
+  type Plan,
+  type PlanRequest,
+  type PlanResponse,
+} from '../core';
+import type { WordedMeaning } from '../contract/types';
+import { checkWords, intervalName } from './checks';
+import { CUE_WORDS, findingWords } from './findings';
+import { sentence } from './grammar';
+import type { Speech } from './plans';
+
+/*
+ * What a plan means, in words: the same at every door.
+ */
+
+/** The aim of the ear that a request asks for; what is left out is as on the page: pure fifths, a player in the middle. */
+export function aimOf({ meaning = {} }: PlanRequest, { key }: PlanResponse): Aim {
+  const { intonation = 'pythagorean', strings = 'pure', level = 'middle', drone } = meaning;
+  const tonic = parsePitch(drone ?? '') ?? parsePitch(`${key.name.split(' ')[0]}4`);
+  const system = typeof intonation === 'string' ? intonation : 'own';
+  return {
+    ...{ system, tuning: strings, level, tonic: tonic ?? { letter: 0, alteration: 0 } },
+    ...(typeof intonation === 'string' ? {} : { table: intonation }),
+  };
+}
+
+export function meaningOf(
+  request: PlanRequest,
+  response: PlanResponse,
+  plan: Plan,
+  speech: Speech,
+): WordedMeaning {
+  const findings = findingsOf(request, response, plan, aimOf(request, response));
+  return {
+    notes: plan.steps.map(({ at }) => noteMeaning(at, findings)),
+    findings: findings.ranked.map((finding) => ({
+      code: finding.kind,
+      at: [...finding.events],
+      ...(finding.also ? { also: finding.also.map((events) => [...events]) } : {}),
+      weight: rounded(finding.weight, 2),
+      message: findingWords(finding, findings.setup, speech),
+    })),
+    cues: findings.cues.map(({ at, cue, fingers }) => ({
+      ...{ at, code: cue, fingers: [...fingers], message: CUE_WORDS[cue] },
+    })),
+  };
+}
+
+function noteMeaning(at: number, { heard, setup }: Findings): WordedMeaning['notes'][number] {
+  const stops = heard.filter(({ note }) => note.at === at);
+  const rings = new Set(
+    stops.flatMap(({ ringing }) => ringing.map(({ string }) => setup.strings[string].name)),
+  );
+  return {
+    at,
+    stops: stops.map(({ target }) => ({
+      cents: rounded(target.cents, 1),
+      mm: rounded(target.awayMm, 1),
+      toleranceCents: target.toleranceCents,
+      toleranceMm: rounded(target.toleranceMm, 1),
+    })),
+    checks: stops.flatMap((one, stop) => checksOf(one, stop, setup)),
+    rings: [...rings],
+  };
+}
+
+function checksOf({ note, checks }: Heard, stop: number, setup: Findings['setup']) {
+  return checks.map((check) => ({
+    stop,
+    string: setup.strings[check.string].name,
+    semitones: check.touch,
+    interval: intervalName(check.interval),
+    ratio: [...check.ratio] as [number, number],
+    together: check.together,
+    fits: check.fits,
+    offCents: rounded(check.offCents, 1),
+    beats: rounded(check.beats, 1),
+    message: `${sentence(checkWords(check, note, setup))}.`,
+  }));
+}
+
+function rounded(value: number, digits: number): number {
+  const unit = 10 ** digits;
+  return Math.round(value * unit) / unit + 0;
+}
