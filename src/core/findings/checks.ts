@@ -44,7 +44,7 @@ export function isBeatless({ beats }: Pick<Checkpoint, 'beats'>): boolean {
 }
 
 /** A note that another can be checked against. */
-interface Sounding {
+export interface Sounding {
   readonly string: number;
   readonly touch: number;
   readonly pitch: Pitch;
@@ -52,16 +52,11 @@ interface Sounding {
 }
 
 /**
- * What a note can be checked against, the best first: what fits the target, then what sounds together with it, then by interval. Thirds, sixths and
+ * What a note can be checked against of what sounds on the strings, the best first: what fits the target, then what sounds together with it, then by interval. Thirds, sixths and
  * tenths only where both sound together; of harmonics only what is the same note or an octave of it.
  */
-export function checkpointsFor(
-  note: Played,
-  setup: Setup,
-  tuning: StringTuning,
-  target: Target,
-): Checkpoint[] {
-  const found = soundingOn(setup, tuning).flatMap((other): Checkpoint[] => {
+export function checkpointsFor(note: Played, others: readonly Sounding[], target: Target): Checkpoint[] {
+  const found = others.flatMap((other): Checkpoint[] => {
     const sameString = other.string === note.string;
     // The string cannot be open while a finger stops it; a harmonic on it is played after the note.
     if (sameString && (other.touch === 0 || note.finger === 0 || note.harmonic)) return [];
@@ -106,7 +101,7 @@ export function checkpointsFor(
 const EASY_NODES = [12, 7, 5];
 
 /** Everything a note may be checked against: open strings, and the harmonics on each. */
-function soundingOn(setup: Setup, tuning: StringTuning): Sounding[] {
+export function soundingOn(setup: Setup, tuning: StringTuning): Sounding[] {
   return setup.strings.flatMap((open, string): Sounding[] => {
     const cents = openCents(open.pitch, tuning);
     const harmonics = EASY_NODES.flatMap((touch): Sounding[] => {

@@ -4,6 +4,7 @@ import {
   checkpointsFor,
   commaConflict,
   ringing,
+  soundingOn,
   type Checkpoint,
   type CommaConflict,
   type Ringing,
@@ -26,13 +27,14 @@ export interface Heard {
 /** Notes as the ear meets them; those of the same place and spelling share what they are checked against. */
 export function heardNotes(notes: readonly Played[], setup: Setup, aim: Aim, school?: School): Heard[] {
   const known = new Map<string, Omit<Heard, 'note'>>();
+  const others = soundingOn(setup, aim.tuning);
   return notes.map((note) => {
     const home = note.step.position === 'thumb' || note.step.position > 1;
     const tag = [note.string, note.semitones, note.harmonic, note.pitch.letter, home].join();
     let heard = known.get(tag);
     if (!heard) {
       const target = targetOf(note, setup, aim);
-      const checks = checkpointsFor(note, setup, aim.tuning, target);
+      const checks = checkpointsFor(note, others, target);
       heard = {
         target,
         checks,
