@@ -39,6 +39,8 @@ export function frameWords(frame: Frame, before: Frame | undefined, held: Held):
   const where = inPlace(frame, setup.kind);
   const pattern = patternWords(frame, held);
   if (!before) return `Begins ${where}${pattern}.`;
+  if (frame.from === before.from)
+    return `Sounding with it, on the ${printed(frame.string)} string${pattern}.`;
   const shifted = plan.shifts.some(({ to }) => to > before.from && to <= frame.from && to >= before.to);
   if (shifted) return `After a shift, ${where}${pattern}.`;
   const crossing =

@@ -52,8 +52,8 @@ export interface Sounding {
 }
 
 /**
- * What a note can be checked against of what sounds on the strings, the best first: what fits the target, then what sounds together with it, then by interval. Thirds, sixths and
- * tenths only where both sound together; of harmonics only what is the same note or an octave of it.
+ * What a note can be checked against of what sounds on the strings, the best first: what fits the target, then what sounds together with it, then by
+ * interval. Thirds, sixths and tenths only where both sound together; of harmonics only what is the same note or an octave of it.
  */
 export function checkpointsFor(note: Played, others: readonly Sounding[], target: Target): Checkpoint[] {
   const found = others.flatMap((other): Checkpoint[] => {

@@ -71,7 +71,11 @@ test('each string of a double stop has its own fingers', () => {
     octaves: 1,
     direction: 'up',
   } as const;
-  const [one] = plan({ instrument: 'violin', material, alternatives: 1 }).plans;
+  const request: PlanRequest = { instrument: 'violin', material, alternatives: 1 };
+  const [one] = plan(request).plans;
+  const setup = resolveSetup(request);
+  const held = { plan: one, setup, hand: resolveHand(setup, undefined) };
+  assert.match(frameWords(one.frames[1], one.frames[0], held), /^Sounding with it, on the /);
   for (const { from, to, string, fingers } of one.frames)
     for (const [finger, n] of laidFingers(fingers))
       assert.ok(

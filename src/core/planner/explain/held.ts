@@ -2,7 +2,7 @@ import { THUMB } from '../../hand/finger';
 import type { Candidate, Context } from '../cost';
 import { comesBackAlike } from '../graph';
 import type { Element, Plan, Reason } from '../response';
-import { withoutHold } from './detours';
+import { withoutHold, type Detour } from './detours';
 import { lossBy, touchAt, withoutRules, type Explained } from './explained';
 
 /*
@@ -20,13 +20,16 @@ export function stepReasons(own: Explained, plan: Plan): Plan {
     const { element, is } = held;
     const other = withoutHold(trellis, costs, path, t, is);
     if (!other) return { ...step, reasons: [onlyWay(context, t, held)] };
-    const lost = lossBy(own, other, comesBack);
-    const reasons = lost
-      ? [{ ...lost.found, data: { kind: 'without' as const, element, ...lost.worse } }]
-      : [];
-    return { ...step, reasons };
+    const reason = reasonWithout(own, other, element, comesBack);
+    return { ...step, reasons: reason ? [reason] : [] };
   });
   return { ...plan, steps };
+}
+
+/** What is lost by a way round without an element; null where nothing is. */
+function reasonWithout(own: Explained, other: Detour, element: Element, comesBack: boolean): Reason | null {
+  const lost = lossBy(own, other, comesBack);
+  return lost && { ...lost.found, data: { kind: 'without', element, ...lost.worse } };
 }
 
 /** Of each stay above first position the first note that first position has too, where a later one of the stay is not there. */
@@ -54,8 +57,7 @@ function keptReasons(own: Explained, t: number, comesBack: boolean): Reason[] {
   const { hold } = trellis.layers[t].candidates[path[t]];
   const without = (element: Element, is: HeldElement['is']) => {
     const other = withoutHold(trellis, costs, path, t, is);
-    const lost = other && lossBy(own, other, comesBack);
-    return lost && { ...lost.found, data: { kind: 'without' as const, element, ...lost.worse } };
+    return other && reasonWithout(own, other, element, comesBack);
   };
   const stay = without('stay', (other) => other.hold.position === hold.position);
   if (stay?.code === 'shifts') return [{ ...stay, code: 'stay' }];
