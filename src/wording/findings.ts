@@ -3,13 +3,17 @@ import {
   type Crowd,
   type CrowdedPair,
   type Cue,
+  type CueAt,
   type Finding,
+  type Heard,
+  type InstrumentKind,
   type Played,
+  type Rough,
   type Setup,
   type Trap,
 } from '../core';
 import { noCheckWords, shortCheck } from './checks';
-import { listed, mm, mmFine, number, seconds, sentence } from './grammar';
+import { counted, listed, mm, mmFine, number, seconds, sentence } from './grammar';
 import { noteWords, printed } from './notes';
 import { barWords, fingerWords, placeName, placesWords, semitoneWords, stretchWords } from './places';
 import type { Speech } from './plans';
@@ -64,7 +68,39 @@ function foundWords(finding: Finding, setup: Setup, speech: Speech): string {
       return `${nameOf(finding.note)} fits ${shortCheck(fifth, setup)}, or ${shortCheck(third, setup)}, not both: ${number(apart)} cents apart.`;
     }
     case 'no-check':
-      return noCheckWords(finding.note, finding.elsewhere, setup);
+      return uncheckedWords(finding.run, setup);
+    default:
+      return roughWords(finding.rough, setup);
+  }
+}
+
+/** Notes that nothing checks: one with where to compare it, a long run by its ends. */
+function uncheckedWords(run: readonly Heard[], setup: Setup): string {
+  const [first, last] = [run[0], run[run.length - 1]];
+  if (run.length === 1) return noCheckWords(first.note, first.elsewhere, setup);
+  return `${counted(run.length, 'note')} running that no string checks, ${nameOf(first.note)} to ${nameOf(last.note)}: play them slowly over a drone, or compare one by one.`;
+}
+
+/** What is rough about a place, and what helps. */
+function roughWords({ kind, notes, seconds: time }: Rough, setup: Setup): string {
+  const [from, to] = [notes[notes.length - 2], notes[notes.length - 1]];
+  const strings = `${stringOf(setup, from.string)} to ${stringOf(setup, to.string)}`;
+  switch (kind) {
+    case 'skip':
+      return `the bow skips a string, ${strings}, in ${seconds(time)}: let the arm go ahead of the note.`;
+    case 'opened': {
+      const how = to.step.extended ? 'opens' : 'closes up';
+      return notes.length === 2
+        ? `the hand ${how} as it lands on ${nameOf(to)}: land on the guide first, then place ${to.finger}.`
+        : `the hand ${how} for ${nameOf(to)} right after the shift: let it land and settle, then place ${to.finger}.`;
+    }
+    case 'low-first':
+      return `1 lies low on ${nameOf(to)} ${notes.length === 2 ? 'as the hand lands' : 'right after the shift'}: draw it back by itself, the hand stays.`;
+    case 'apart': {
+      const lower = from.finger < to.finger ? [from, to] : [to, from];
+      const [a, b] = lower[1].semitones - lower[0].semitones > 2 ? ['low', 'high'] : ['high', 'low'];
+      return `${lower[0].finger} is ${a} on ${stringOf(setup, lower[0].string)}, ${lower[1].finger} ${b} on ${stringOf(setup, lower[1].string)}, ${seconds(time)} apart: set both before the first sounds.`;
+    }
   }
 }
 
@@ -89,6 +125,10 @@ export const FINDING_NAMES: Readonly<Record<Finding['kind'], string>> = {
   trap: 'trap',
   comma: 'comma',
   'no-check': 'no check',
+  opened: 'hand opens',
+  'low-first': 'low first finger',
+  skip: 'skipped string',
+  apart: 'high and low',
 };
 
 /** What a drill for a finding is called. */
@@ -96,15 +136,30 @@ export function drillTitle({ kind, events }: Finding, speech: Speech): string {
   return `Drill: ${FINDING_NAMES[kind]}, ${stretchWords(speech.place, Math.min(...events), Math.max(...events))}`;
 }
 
-export const CUE_WORDS: Readonly<Record<Cue, string>> = {
+const CUE_WORDS: Readonly<Record<Cue, string>> = {
   hold: 'Hold the finger before down until this one sounds.',
   block: 'Put this finger and the next down together.',
   float: 'Shape the hand above the string before it falls.',
   'hop-back': 'The same finger hops back to a new place.',
-  slide: 'The same finger slides to the next semitone.',
+  slide: 'The same finger slides to the next semitone, from its base knuckle and far enough',
   'make-way': 'The finger before makes way: two fingertips have no room here.',
   bar: 'Lay one finger over both strings.',
   'bar-or-hop': 'Lay one finger over both strings, or hop.',
   'let-go': 'The finger before leaves its string as this one lands on the next.',
   unlock: 'The note stays well held while wrist and hand loosen for the shift.',
+  'sung-slide': 'The slide is heard: with less weight than a note, with more than a ghost.',
+  high: 'Up here the bow goes nearer the bridge',
+  octaves: 'Octaves: the lower string a little louder, elbow up and quiet, fingers neither curled nor flat',
+  'low-string': 'The elbow swings further in for the lowest string, and the instrument turns a little.',
+  connect: 'No gap: the lower finger lies ready, finger and bow change together.',
+  overlap: 'Across the strings let the two notes overlap for a moment.',
 };
+
+/** What the hand does, in a sentence; with how far a finger slides, where that is known. */
+export function cueWords({ cue, mm: far }: CueAt, instrument: InstrumentKind): string {
+  const words = CUE_WORDS[cue];
+  if (cue === 'slide') return far === undefined ? `${words}.` : `${words}: ${mm(far)}.`;
+  if (cue === 'octaves')
+    return `${words}; ${instrument === 'cello' || instrument === 'bass' ? 'the thumb lies straight, and the hand does not lean forward' : 'the hand does not lean forward'}.`;
+  return cue === 'high' ? `${words}; a thick string takes more weight.` : words;
+}

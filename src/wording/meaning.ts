@@ -10,7 +10,7 @@ import {
 } from '../core';
 import type { WordedMeaning } from '../contract/types';
 import { checkWords, intervalName } from './checks';
-import { CUE_WORDS, findingWords } from './findings';
+import { cueWords, findingWords } from './findings';
 import { sentence } from './grammar';
 import type { Speech } from './plans';
 
@@ -45,8 +45,9 @@ export function meaningOf(
       weight: rounded(finding.weight, 2),
       message: findingWords(finding, findings.setup, speech),
     })),
-    cues: findings.cues.map(({ at, cue, fingers }) => ({
-      ...{ at, code: cue, fingers: [...fingers], message: CUE_WORDS[cue] },
+    cues: findings.cues.map((one) => ({
+      ...{ at: one.at, code: one.cue, fingers: [...one.fingers] },
+      message: cueWords(one, request.instrument),
     })),
   };
 }

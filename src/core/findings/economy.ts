@@ -1,14 +1,33 @@
 import { alongString, slotOf, type Finger } from '../hand/finger';
 import type { HandProfile } from '../hand/profile';
-import { isCrowded } from './crowding';
+import { spreadMm } from '../hand/reach';
+import { instrumentData } from '../instrument/instruments';
+import type { Setup } from '../instrument/setup';
 import { samePlace } from '../planner/explain';
-import type { Plan } from '../planner/response';
-import type { Played } from './played';
 import type { Level } from '../pitch/levels';
+import { isCrowded } from './crowding';
+import type { Played } from './played';
+import { FAST } from './rough';
+import type { ShiftDetail } from './shifts';
 
 /** What the hand best does from one note to the next. */
 export type Cue =
-  'hold' | 'block' | 'float' | 'hop-back' | 'slide' | 'make-way' | 'bar' | 'bar-or-hop' | 'let-go' | 'unlock';
+  | 'hold'
+  | 'block'
+  | 'float'
+  | 'hop-back'
+  | 'slide'
+  | 'make-way'
+  | 'bar'
+  | 'bar-or-hop'
+  | 'let-go'
+  | 'unlock'
+  | 'sung-slide'
+  | 'high'
+  | 'octaves'
+  | 'low-string'
+  | 'connect'
+  | 'overlap';
 
 export interface CueAt {
   /** The note that the cue leads to. */
@@ -16,10 +35,9 @@ export interface CueAt {
   readonly cue: Cue;
   /** The fingers it is for. */
   readonly fingers: readonly Finger[];
+  /** How far a finger slides, in mm. */
+  readonly mm?: number;
 }
-
-/** Notes faster than this have no time to build the hand finger by finger: block and float take over. In seconds. */
-const FAST = 0.3;
 
 /** Who plays, and how fast. */
 interface Player {
@@ -28,31 +46,63 @@ interface Player {
   readonly hand: HandProfile;
 }
 
-/** The cue that fits each step between single notes, one at a place; none where nothing is to be done but drop a finger. */
+/** The cue that fits each step from event to event, one at a place; none where nothing is to be done but drop a finger. */
 export function cuesFor(
-  notes: readonly Played[],
-  plan: Plan,
+  lines: readonly (readonly Played[])[],
+  shifts: readonly ShiftDetail[],
+  setup: Setup,
   { level, secondsPerBeat, hand }: Player,
 ): CueAt[] {
-  const shifts = new Set(plan.shifts.map(({ to }) => to));
-  const leaves = new Set(plan.shifts.map(({ from }) => from));
-  const single = notes.filter((note) => note.step.stops.length === 1);
-  return single.slice(1).flatMap((note, t) => {
-    const before = single[t];
-    const fast = before.beats * secondsPerBeat < FAST;
-    const own = shifts.has(note.at) ? shiftCue(fast) : stayCue(single, t + 1, fast, hand);
-    const taughtCue = own && taught(own, level) ? own : null;
-    const cue = taughtCue ?? (leaves.has(note.at) && !fast && taught('unlock', level) ? 'unlock' : null);
-    return cue ? [{ at: note.at, cue, fingers: fingersOf(cue, before, note, single[t + 2]) }] : [];
+  const landings = new Map(shifts.map((detail) => [detail.shift.to, detail]));
+  const leaves = new Set(shifts.map(({ shift }) => shift.from));
+  return lines.slice(1).flatMap((line, t): CueAt[] => {
+    const step = { lines, t: t + 1, hand, setup, fast: lines[t][0].beats * secondsPerBeat < FAST };
+    const landing = landings.get(line[0].at);
+    const may = (cue: Cue | null) => (cue && taught(cue, level) ? cue : null);
+    const cue =
+      may(landing ? shiftCue(step, landing) : line.length > 1 ? chordCue(step) : stayCue(step)) ??
+      may(leaves.has(line[0].at) && !step.fast ? 'unlock' : null) ??
+      may(placeCue(step));
+    return cue ? [cueAt(cue, step)] : [];
   });
 }
 
-function fingersOf(cue: Cue, before: Played, note: Played, next: Played | undefined): Finger[] {
-  if (cue === 'block' && next) return [note.finger, next.finger];
-  return cue === 'hold' || cue === 'make-way' || cue === 'let-go'
-    ? [before.finger, note.finger]
-    : [note.finger];
+/** One event of the line with what comes before and after it. */
+interface At {
+  readonly lines: readonly (readonly Played[])[];
+  readonly t: number;
+  readonly fast: boolean;
+  readonly hand: HandProfile;
+  readonly setup: Setup;
 }
+
+/** A note by itself some events on; none where a chord sounds or the line ends. */
+function single({ lines, t }: At, on: number): Played | undefined {
+  const line = lines[t + on];
+  return line?.length === 1 ? line[0] : undefined;
+}
+
+function cueAt(cue: Cue, step: At): CueAt {
+  const { lines, t } = step;
+  const [note] = lines[t];
+  const before = single(step, -1);
+  const { lengthMm } = step.setup;
+  const slid = cue === 'slide' && before ? { mm: spreadMm(lengthMm, before.semitones, note.semitones) } : {};
+  return { at: note.at, cue, fingers: fingersOf(cue, step), ...slid };
+}
+
+function fingersOf(cue: Cue, step: At): Finger[] {
+  const { lines, t } = step;
+  const line = lines[t];
+  if (line.length > 1) return line.map(({ finger }) => finger).filter((finger) => finger !== 0);
+  const [{ finger }] = line;
+  const [before, next] = [single(step, -1), single(step, 1)];
+  if (cue === 'block' && next) return [finger, next.finger];
+  return WITH_BEFORE.has(cue) && before ? [before.finger, finger] : [finger];
+}
+
+/** Cues for the finger before as much as for this one. */
+const WITH_BEFORE: ReadonlySet<Cue> = new Set(['hold', 'make-way', 'let-go', 'connect', 'overlap']);
 
 /** In the first year the hand learns to stay down and to fall together; the rest comes when that is sure. */
 const FIRST_YEAR: ReadonlySet<Cue> = new Set(['hold', 'make-way', 'block', 'bar']);
@@ -61,17 +111,56 @@ function taught(cue: Cue, level: Level): boolean {
   return level !== 'first-year' || FIRST_YEAR.has(cue);
 }
 
-function shiftCue(fast: boolean): Cue | null {
-  return fast ? 'float' : null;
+/** A stop past this share of the string lies high: the hand has come to the body, and the bow goes nearer the bridge. */
+const HIGH = 1 / 3;
+
+function isHigh({ stopMm }: Played, { lengthMm }: Setup): boolean {
+  return stopMm > HIGH * lengthMm;
+}
+
+function shiftCue({ fast, setup }: At, { from, to, cues }: ShiftDetail): Cue | null {
+  if (fast) return 'float';
+  if (cues.includes('slide-in')) return 'sung-slide';
+  return isHigh(to, setup) && !isHigh(from, setup) ? 'high' : null;
+}
+
+const OCTAVE = 12;
+
+/** The first of some octaves is told how they are held; other stops fall together where no finger makes way. */
+function chordCue({ lines, t, hand }: At): Cue | null {
+  const [line, before] = [lines[t], lines[t - 1]];
+  if (isOctave(line)) return isOctave(before) ? null : 'octaves';
+  const stopped = line.filter(({ finger }) => finger !== 0);
+  const kept = stopped.some((note) => before.some((one) => alike(one, note)));
+  const [low, high] = stopped;
+  return stopped.length > 1 && !kept && !crowded(low, high, hand) ? 'block' : null;
+}
+
+const isOctave = (line: readonly Played[]) => line.length === 2 && line[1].midi - line[0].midi === OCTAVE;
+
+const alike = (one: Played, other: Played) =>
+  one.string === other.string && one.semitones === other.semitones && one.finger === other.finger;
+
+/** What is said of a place where the fingers have nothing of their own to do: arriving on the lowest string, and joining two notes. */
+function placeCue(step: At): Cue | null {
+  const [before, note] = [single(step, -1), single(step, 0)];
+  if (!before || !note || note.finger === 0 || step.fast) return null;
+  const letters = instrumentData(step.setup.kind).handBy === 'letters';
+  if (letters && note.string === 0 && before.string > 0) return 'low-string';
+  if (before.finger === 0 || !samePlace(before.step, note.step)) return null;
+  if (Math.abs(note.string - before.string) === 1) return 'overlap';
+  // The finger below lies ready before the one above is lifted.
+  return note.string === before.string && rank(before) - rank(note) > 1 ? 'connect' : null;
 }
 
 /** An open string lies below every finger. */
 const rank = ({ finger }: Played) => (finger === 0 ? -1 : alongString(slotOf(finger)));
 
-function stayCue(notes: readonly Played[], t: number, fast: boolean, hand: HandProfile): Cue | null {
-  const [before, note] = [notes[t - 1], notes[t]];
-  if (note.finger === 0) return null;
-  if (note.string === before.string) return onOneString(notes, t, fast, hand);
+function stayCue(step: At): Cue | null {
+  const { fast, hand } = step;
+  const [before, note, next] = [single(step, -1), single(step, 0), single(step, 1)];
+  if (!before || !note || note.finger === 0) return null;
+  if (note.string === before.string) return onOneString(step, before, note);
   const neighbours = Math.abs(note.string - before.string) === 1;
   if (
     neighbours &&
@@ -80,7 +169,6 @@ function stayCue(notes: readonly Played[], t: number, fast: boolean, hand: HandP
     before.semitones === note.semitones
   )
     return rank(note) >= WEAK ? 'bar-or-hop' : 'bar';
-  const next = notes[t + 1];
   const falls = next && fallsWith(note, next, fast) && !crowded(note, next, hand);
   if (falls) return 'block';
   if (neighbours && letsGo(before, note) && !fast) return 'let-go';
@@ -90,15 +178,14 @@ function stayCue(notes: readonly Played[], t: number, fast: boolean, hand: HandP
 /** The third and fourth fingers do not lie flat over two strings on every hand. */
 const WEAK = alongString(slotOf(3));
 
-function onOneString(notes: readonly Played[], t: number, fast: boolean, hand: HandProfile): Cue | null {
-  const [before, note] = [notes[t - 1], notes[t]];
+function onOneString(step: At, before: Played, note: Played): Cue | null {
   if (before.finger === note.finger)
     return Math.abs(note.semitones - before.semitones) === 1 ? 'slide' : null;
-  if (hopsBack(notes, t)) return 'hop-back';
+  if (hopsBack(step, note)) return 'hop-back';
   if (before.finger === 0 || rank(note) < rank(before)) return null;
-  if (crowded(before, note, hand)) return 'make-way';
+  if (crowded(before, note, step.hand)) return 'make-way';
   // At speed the fingers do not come down one by one.
-  return fast ? null : 'hold';
+  return step.fast ? null : 'hold';
 }
 
 function crowded(one: Played, other: Played, hand: HandProfile): boolean {
@@ -111,12 +198,14 @@ function letsGo(before: Played, note: Played): boolean {
   return ends.includes(4) && ends.includes(1) && samePlace(before.step, note.step);
 }
 
+/** Notes later the hand has forgotten where the finger was. */
+const HOP_WITHIN = 4;
+
 /** The same finger, with others between, at a new place on the string. */
-function hopsBack(notes: readonly Played[], t: number): boolean {
-  const note = notes[t];
-  for (let back = t - 1; back >= 0 && t - back <= 4; back--) {
-    const other = notes[back];
-    if (other.string !== note.string || !samePlace(other.step, note.step)) return false;
+function hopsBack(step: At, note: Played): boolean {
+  for (let back = 1; back <= HOP_WITHIN; back++) {
+    const other = single(step, -back);
+    if (!other || other.string !== note.string || !samePlace(other.step, note.step)) return false;
     if (other.finger === note.finger) return other.semitones !== note.semitones;
   }
   return false;

@@ -7,9 +7,11 @@ import type { CommaConflict } from './checks';
 import { crowdsIn, type Crowd } from './crowding';
 import { cuesFor, type CueAt } from './economy';
 import { heardNotes, type Heard } from './heard';
-import { playedNotes, type Played } from './played';
-import { shiftDetails, type HearFirst, type ShiftDetail } from './shifts';
-import { levelWeight, oncePerPlace, shiftWeight, stretchWeight } from './ranking';
+import { byEvent, playedNotes, type Played } from './played';
+import { roughPlaces, type Rough } from './rough';
+import { shiftDetails, type ShiftDetail } from './shifts';
+import { levelWeight, oncePerPlace, roughWeight, runWeight, shiftWeight, stretchWeight } from './ranking';
+import { uncheckedRuns } from './unchecked';
 import type { Level } from '../pitch/levels';
 import type { Aim } from './targets';
 import { trapsIn, type Trap } from './traps';
@@ -26,7 +28,9 @@ export type Finding = {
   | { readonly kind: 'crowding'; readonly crowd: Crowd }
   | { readonly kind: 'trap'; readonly trap: Trap }
   | { readonly kind: 'comma'; readonly conflict: CommaConflict; readonly note: Played }
-  | { readonly kind: 'no-check'; readonly note: Played; readonly elsewhere: HearFirst }
+  | { readonly kind: Rough['kind']; readonly rough: Rough }
+  /** One note that nothing checks, or a long run of them as one. */
+  | { readonly kind: 'no-check'; readonly run: readonly Heard[] }
 );
 
 export interface Findings {
@@ -49,6 +53,7 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
   const hand = resolveHand(setup, request.hand);
   const beat = secondsPerBeat(request.tempo);
   const notes = playedNotes(response.events, plan, setup);
+  const lines = byEvent(notes);
   const shifts = shiftDetails(response.events, plan, setup, {
     secondsPerBeat: beat,
     style: request.style,
@@ -85,15 +90,18 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
         ? [{ kind: 'comma', note, conflict: comma, events: [note.at], weight: 1.5 }]
         : [],
     ),
-    ...heard.flatMap(({ note, checks, elsewhere }): Finding[] =>
-      note.finger !== 0 && !checks.some(({ fits }) => fits)
-        ? [{ kind: 'no-check', note, elsewhere, events: [note.at], weight: 0.5 }]
-        : [],
-    ),
+    ...roughPlaces(lines, plan.shifts, setup, beat).map((rough): Finding => ({
+      ...{ kind: rough.kind, rough, weight: roughWeight(rough) },
+      events: rough.notes.map(({ at }) => at),
+    })),
+    ...uncheckedRuns(heard).map((run): Finding => ({
+      ...{ kind: 'no-check', run, weight: runWeight(run.length) },
+      events: run.map(({ note }) => note.at),
+    })),
   ];
   return {
     ...{ setup, shifts, traps, crowds, heard },
-    cues: cuesFor(notes, plan, { level: aim.level, secondsPerBeat: beat, hand }),
+    cues: cuesFor(lines, shifts, setup, { level: aim.level, secondsPerBeat: beat, hand }),
     ranked: rankedFor(findings, aim.level),
   };
 }

@@ -49,3 +49,14 @@ export function playedNotes(events: readonly ResponseEvent[], plan: Plan, setup:
     });
   });
 }
+
+/** The notes of each event by themselves, in order. */
+export function byEvent(notes: readonly Played[]): Played[][] {
+  const lines: Played[][] = [];
+  for (const note of notes) {
+    const last = lines.at(-1);
+    if (last?.[0].at === note.at) last.push(note);
+    else lines.push([note]);
+  }
+  return lines;
+}

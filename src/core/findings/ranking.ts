@@ -2,6 +2,8 @@ import { instrumentData } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
 import type { ReachAnswer, Step } from '../planner/response';
 import type { Finding } from './findings';
+import type { Played } from './played';
+import type { Rough } from './rough';
 import type { ShiftDetail } from './shifts';
 import type { Level } from '../pitch/levels';
 
@@ -12,11 +14,23 @@ import type { Level } from '../pitch/levels';
 /** How much more or less each kind weighs at a level than for a player in the middle. */
 const LEVEL_WEIGHTS: Readonly<Record<Level, Readonly<Record<Finding['kind'], number>>>> = {
   // The low second finger and the first shift are the year's news; an ear that is just opening is not sent after commas.
-  'first-year': { shift: 1.6, trap: 1.6, stretch: 1.1, crowding: 1, comma: 0.3, 'no-check': 0.6 },
-  early: { shift: 1.2, trap: 1.3, stretch: 1, crowding: 1, comma: 0.6, 'no-check': 0.8 },
-  middle: { shift: 1, trap: 1, stretch: 1, crowding: 1, comma: 1, 'no-check': 1 },
+  'first-year': {
+    ...{ shift: 1.6, trap: 1.6, stretch: 1.1, crowding: 1, comma: 0.3, 'no-check': 0.6 },
+    ...{ opened: 1, 'low-first': 1.2, skip: 1.4, apart: 1 },
+  },
+  early: {
+    ...{ shift: 1.2, trap: 1.3, stretch: 1, crowding: 1, comma: 0.6, 'no-check': 0.8 },
+    ...{ opened: 1, 'low-first': 1.1, skip: 1.2, apart: 1 },
+  },
+  middle: {
+    ...{ shift: 1, trap: 1, stretch: 1, crowding: 1, comma: 1, 'no-check': 1 },
+    ...{ opened: 1, 'low-first': 1, skip: 1, apart: 1 },
+  },
   // The hand is formed: what is left is reach, and the ear.
-  advanced: { shift: 0.8, trap: 0.6, stretch: 1, crowding: 0.8, comma: 1.6, 'no-check': 1.4 },
+  advanced: {
+    ...{ shift: 0.8, trap: 0.6, stretch: 1, crowding: 0.8, comma: 1.6, 'no-check': 1.4 },
+    ...{ opened: 0.9, 'low-first': 0.8, skip: 0.8, apart: 0.8 },
+  },
 };
 
 export function levelWeight(level: Level, kind: Finding['kind']): number {
@@ -54,6 +68,28 @@ export function stretchWeight(
   return (everyday ? 1 + reach.share : 2 + 3 * reach.share) + held;
 }
 
+/** What is rough disturbs less than a shift or a stretch: a skip most, for the whole arm goes; then an opened hand that has not settled. */
+const ROUGH: Readonly<Record<Rough['kind'], number>> = {
+  skip: 1.8,
+  opened: 1.6,
+  'low-first': 1.4,
+  apart: 1.2,
+};
+/** Each second less makes it rougher, up to one. */
+const HURRIED = 1;
+
+export function roughWeight({ kind, seconds }: Rough): number {
+  return ROUGH[kind] + HURRIED * Math.max(0, 1 - seconds);
+}
+
+/** One note without a check is soon compared with another; a long run of them needs an hour of its own. */
+const UNCHECKED = 0.5;
+const MOST_UNCHECKED = 2;
+
+export function runWeight(notes: number): number {
+  return Math.min(MOST_UNCHECKED, UNCHECKED + (notes - 1) / 6);
+}
+
 /** Which findings are of one kind of place: what is said of them is the same but for where. */
 function kindOfPlace(finding: Finding): string {
   switch (finding.kind) {
@@ -73,10 +109,15 @@ function kindOfPlace(finding: Finding): string {
       return [finger, from.string, from.semitones, to.string, to.semitones].join();
     }
     case 'comma':
+      return placeOf(finding.note);
     case 'no-check':
-      return [finding.note.string, finding.note.semitones, finding.note.pitch.letter].join();
+      return finding.run.map(({ note }) => placeOf(note)).join(' ');
+    default:
+      return finding.rough.notes.map((note) => [placeOf(note), note.finger].join()).join(' ');
   }
 }
+
+const placeOf = ({ string, semitones, pitch }: Played) => [string, semitones, pitch.letter].join();
 
 /** One finding a kind of place: the weightiest, or of equals the first, with where else it comes. */
 export function oncePerPlace(findings: readonly Finding[]): Finding[] {

@@ -74,7 +74,7 @@ export function passageDrill(
   events: readonly number[],
 ): PlanRequest {
   const [first, last] = [Math.min(...events), Math.max(...events)];
-  const wanted = first === last ? [first > 0 ? first - 1 : first + 1, first] : [first, last];
+  const wanted = first === last ? [first > 0 ? first - 1 : first + 1, first] : events;
   const notes = wanted.flatMap((at) => plannedNote(response, plan, at) ?? []);
   const once = (beats: number, line: readonly DrillNote[]): DrillNote[] => [
     ...line.map((note, n) => ({ ...note, beats, bar: n === 0 })),
@@ -118,24 +118,38 @@ function commaDrill(
   return begun(request, drillKey(response), [...turns, ...joined(response, plan, note.at - 1, note.at + 1)]);
 }
 
-/** A note that nothing checks against the same note, or the same some octaves lower, in an easy place: heard there, then found anew. */
+/** Of a long run of notes that nothing checks so many are compared. */
+const MOST_COMPARED = 4;
+
+/** Notes that nothing checks against the same note, or the same some octaves lower, in an easy place: heard there, then found anew. */
 function compareDrill(
   request: PlanRequest,
   response: PlanResponse,
   plan: Plan,
   setup: Setup,
-  { note, elsewhere }: Extract<Finding, { kind: 'no-check' }>,
+  { run, events }: Extract<Finding, { kind: 'no-check' }>,
 ): PlanRequest {
-  const own = plannedNote(response, plan, note.at);
-  if (!own || elsewhere.kind === 'in-place' || note.step.stops.length > 1)
-    return passageDrill(request, response, plan, [note.at]);
-  // On its string; how it is reached there is left to the plan.
-  const { pitches, string } = easyPlace({ hear: elsewhere, to: note }, setup);
-  const easy = { pitches, string, beats: 2 };
-  const turns = Array.from({ length: TIMES }, () => [...bars([easy, { ...own, beats: 2 }]), { pitches: [] }]);
+  const pairs = run.slice(0, MOST_COMPARED).flatMap(({ note, elsewhere }): DrillNote[][] => {
+    const own = plannedNote(response, plan, note.at);
+    if (!own || elsewhere.kind === 'in-place' || note.step.stops.length > 1) return [];
+    // On its string; how it is reached there is left to the plan.
+    const { pitches, string } = easyPlace({ hear: elsewhere, to: note }, setup);
+    return [
+      [
+        ...bars([
+          { pitches, string, beats: 2 },
+          { ...own, beats: 2 },
+        ]),
+        { pitches: [] },
+      ],
+    ];
+  });
+  if (pairs.length === 0) return passageDrill(request, response, plan, events);
+  const turns = Array.from({ length: TIMES }, () => pairs.flat()).flat();
+  const [first, last] = [events[0], events[events.length - 1]];
   return begun(request, drillKey(response), [
-    ...turns.flat(),
-    ...joined(response, plan, note.at - 1, note.at + 1),
+    ...turns,
+    ...joined(response, plan, first - 1, Math.min(last + 1, first + LONGEST)),
   ]);
 }
 

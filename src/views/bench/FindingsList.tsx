@@ -31,6 +31,10 @@ const VIEWS: Readonly<Record<Finding['kind'], readonly [string, string]>> = {
   trap: ['/hand', 'see the hand'],
   comma: ['/ear', 'hear it'],
   'no-check': ['/ear', 'hear it'],
+  opened: ['/shifts', 'take it apart'],
+  'low-first': ['/shifts', 'take it apart'],
+  skip: ['/hand', 'see the hand'],
+  apart: ['/hand', 'see the hand'],
 };
 
 /** What is worth attention in this plan for this student, the weightiest first; each selects its notes and leads to its close-up. */

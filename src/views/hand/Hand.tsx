@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { drillForFinding, type Finger, type Finding, type Plan } from '../../core';
-import { CUE_WORDS, drillTitle, findingWords, trapWords } from '../../wording/findings';
+import { cueWords, drillTitle, findingWords, trapWords } from '../../wording/findings';
 import { barWords, placesWords } from '../../wording/places';
 import { Caution } from '../../ui/Caution';
 import { MeaningPage } from '../../ui/MeaningPage';
@@ -113,8 +113,11 @@ function Traps({ meaning }: { readonly meaning: Meaning }) {
 
 function Cues({ meaning }: { readonly meaning: Meaning }) {
   const { cues } = meaning.findings;
-  const byCue = new Map<(typeof cues)[number]['cue'], number[]>();
-  for (const { at, cue } of cues) byCue.set(cue, [...(byCue.get(cue) ?? []), at]);
+  const byWords = new Map<string, number[]>();
+  for (const cue of cues) {
+    const words = cueWords(cue, meaning.speech.instrument);
+    byWords.set(words, [...(byWords.get(words) ?? []), cue.at]);
+  }
   return (
     <section aria-labelledby="cues">
       <h2 id="cues" className="font-serif text-xl font-semibold">
@@ -124,9 +127,9 @@ function Cues({ meaning }: { readonly meaning: Meaning }) {
         At this tempo and level; a faster tempo in the brief lets the hand fall as one.
       </p>
       <ul className="list-disc pl-5">
-        {[...byCue].map(([cue, notes]) => (
-          <li key={cue}>
-            {CUE_WORDS[cue]}{' '}
+        {[...byWords].map(([words, notes]) => (
+          <li key={words}>
+            {words}{' '}
             <span className="text-faded">
               {placesWords(notes.map((at) => barWords(meaning.speech.place(at))))}.
             </span>
