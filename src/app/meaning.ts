@@ -10,13 +10,14 @@ import {
 } from '../core';
 import { storageFault } from '../store/db';
 import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
-import { getPlan, listPlans, listStudents } from '../store/rows';
+import { listPlans, listStudents } from '../store/rows';
 import { speechOf, type Speech } from '../wording/plans';
 import { readingTroubleWords } from '../wording/storage';
 import { findingsInWorker, planInWorker, PlannerLost } from '../work/planner';
+import { briefAddress } from './brief/address';
 import { keepFingerings } from './kept';
+import { findPlan, lookAt } from './looking';
 import { recover } from './recovery';
-import { save } from './writes';
 
 /*
  * The plan that Hand, Shifts and Ear look at: the one in the address, or the one changed last, with what it means.
@@ -64,7 +65,7 @@ const nothing = (message: string): MeaningState => ({ kind: 'nothing', message }
 async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
   const asked = new URLSearchParams(location.search).get('plan');
   await recover();
-  const record = asked ? await getPlan(asked) : (await listPlans())[0];
+  const record = asked ? await findPlan(asked) : (await listPlans())[0];
   if (!record && asked)
     return nothing(
       'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Open another one on the Bench or in the Studio.',
@@ -97,8 +98,8 @@ export function aimFor(response: PlanResponse, level: Level, part: Partial<Aim> 
   return { system: 'pythagorean', tuning: 'pure', tonic, level, ...part };
 }
 
-/** Saves a drill, a rehearsal or another way as a plan of its own and opens it on the Bench. */
-export async function openAsPlan(
+/** Opens a drill, a rehearsal or another way on the Bench, to be looked at. */
+export function openAsPlan(
   request: PlanRequest,
   name: string,
   from: PlanRecord,
@@ -107,5 +108,6 @@ export async function openAsPlan(
   const plan = newRecord(request, Date.now(), {
     ...{ name, studentId: from.studentId, tags, drillFor: from.id },
   });
-  await save([{ kind: 'added', table: 'plans', record: plan }], () => location.assign(`/?plan=${plan.id}`));
+  lookAt(plan);
+  location.assign(`/?plan=${plan.id}${briefAddress(request)}`);
 }

@@ -8,6 +8,7 @@ import { ahead } from './ahead';
 import { failedOpening, isStepping, lastOpen, markOpening, session, whileStepping } from './bench';
 import { givenTo } from './brief/student';
 import { keepFingerings } from './kept';
+import { lookAt, lookedAt } from './looking';
 import { say } from './notices';
 import { recover } from './recovery';
 import { FIRST_REQUEST } from './session/state';
@@ -49,6 +50,8 @@ async function openAsked(id: string | null, hash: string) {
     return;
   }
   const plan = wanted ? await getPlan(wanted) : undefined;
+  const looked = id && !plan ? lookedAt(id) : undefined;
+  if (looked) return session.look(looked);
   await (plan ? standSaved(plan) : openAddress(hash));
   if (id && !plan)
     say({
@@ -131,13 +134,20 @@ export async function givePlan(student: StudentRecord) {
   await saveAndStand(givenTo(get().record, student, Date.now()));
 }
 
-/** Puts a drill for the plan on the stand beside the others, for the same student. */
+/** Puts a drill for the plan on the stand, for the same student, to be looked at. */
 export async function openDrill(request: PlanRequest, what: string) {
-  await session.saveNow();
   const { record } = get();
   const name = `${what} (${record.name || requestWords(record.request)})`.slice(0, 120);
   const part = { name, studentId: record.studentId, tags: ['drill'], drillFor: record.id };
-  await saveAndStand(newRecord(request, Date.now(), part));
+  const drill = newRecord(request, Date.now(), part);
+  lookAt(drill);
+  await session.look(drill);
+}
+
+/** Keeps what was only looked at. */
+export function keepLooked() {
+  session.saveSoon();
+  return session.saveNow();
 }
 
 function saveAndStand(record: PlanRecord): Promise<boolean> {
@@ -148,13 +158,15 @@ function saveAndStand(record: PlanRecord): Promise<boolean> {
 export async function openPlan(id: string): Promise<boolean> {
   try {
     const record = await getPlan(id);
+    const looked = record ? undefined : lookedAt(id);
     if (record) await standSaved(record);
+    else if (looked) await session.look(looked);
     else
       say({
         kind: 'trouble',
         message: 'This plan was deleted on another page. “Deleted” in the Studio has it for 30 days.',
       });
-    return record !== undefined;
+    return (record ?? looked) !== undefined;
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
     return false;

@@ -42,18 +42,22 @@ export type { Cue, CueAt } from './findings/economy';
 export { findingsOf, type Finding, type Findings } from './findings/findings';
 export { heardNotes, type Heard } from './findings/heard';
 export { playedNotes, type Played } from './findings/played';
+export { hardness, type Hard } from './findings/ranking';
 export type { Rough } from './findings/rough';
 export type { HandCue, HearFirst, ShiftDetail } from './findings/shifts';
 export type { Trap } from './findings/traps';
 export {
   drillLike,
+  drillOfShift,
   matchingDrill,
   octaveBuilding,
+  readKey,
   sameFingerSeries,
   shiftDrill,
   type Series,
   type ShiftDrill,
 } from './practice/drills';
+export { drillKey } from './practice/notes';
 export { drillForFinding, passageDrill, stretchDrill } from './practice/passage';
 export { onePositionDrill, sameFingerOnAll, type PositionDrill } from './practice/series';
 export { rehearse, TURNS, type Rehearsal, type RehearsalStep } from './practice/rehearsal';

@@ -2,6 +2,7 @@ import {
   pitchName,
   TURNS,
   type HandCue,
+  type Hard,
   type HearFirst,
   type Played,
   type RehearsalStep,
@@ -36,6 +37,19 @@ export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> 
   'open-string': 'open string',
   'across-strings': 'across strings',
 };
+
+const HARD: Readonly<Record<Hard, string>> = {
+  far: 'far',
+  quick: 'little time',
+  'little-finger': 'little finger',
+  'weak-slide': 'a weak finger slides',
+  'into-thumb': 'into thumb position',
+};
+
+/** What makes a shift hard, in a few words. */
+export function hardWords(why: readonly Hard[]): string {
+  return why.length === 0 ? 'short and unhurried' : why.map((one) => HARD[one]).join(', ');
+}
 
 /** Who carries the hand, and over which note: "Guide: finger 1 on F♯5, E string, unheard." */
 export function guideWords({ guide, kind, toFinger }: ShiftDetail['shift']): string {

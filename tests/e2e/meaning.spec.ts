@@ -52,12 +52,27 @@ test('the rehearsal opens as a plan of its own, and a series is made to order', 
   await standing(page);
   await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);
   await expect(page.getByTestId('staff')).toBeVisible();
+  await page.reload();
+  await standing(page);
+  await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);
+  await page.goBack();
+  await standing(page);
+  await page.getByRole('button', { name: 'How hard' }).click();
+  await page.getByRole('region', { name: 'All shifts' }).getByRole('button').nth(1).click();
+  await expect(page.getByTestId('closeup').getByRole('heading', { level: 2 })).toContainText(
+    'G5 – A♭5, 2 to 1',
+  );
+  await expect(page.getByLabel('From finger')).toHaveValue('2');
+  await page.getByLabel('Key', { exact: true }).selectOption('G major');
+  await page.getByRole('button', { name: 'Open it on the Bench' }).click();
+  await standing(page);
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('Shift 2 to 1, E string, G major');
   await view(page, 'Shifts');
   await page.getByLabel('Kind of drill').selectOption('same');
   await page.getByLabel('From finger').selectOption('2');
   await page.getByRole('button', { name: 'Open it on the Bench' }).click();
   await expect(page.getByLabel('Name of this plan')).toHaveValue(
-    'Finger 2 all the way, A string, E flat major',
+    'Finger 2 all the way, E string, G major',
   );
   await expect(ways(page)).toBeVisible();
 });
@@ -140,9 +155,16 @@ test('every finding is followed to its drill on the Bench, which plays', async (
     await page.getByRole('button', { name: 'Listen' }).click();
     await expect(cursorWords(page)).toContainText(/Note [2-9] of/);
     await page.getByRole('button', { name: 'Stop' }).click();
-    await page.getByText('Made for').getByRole('button').click();
+    await expect(page.getByTestId('save-state')).toHaveText('Not saved yet');
+    await page.getByText('Made for').getByRole('button').first().click();
     await expect(cursorWords(page)).toContainText('of 8');
   }
+  const shelf = page.getByRole('region', { name: 'Saved plans' }).getByRole('listitem');
+  await expect(shelf.filter({ hasText: 'Drill: ' })).toHaveCount(0);
+  await findings(page).getByRole('button', { name: 'drill it' }).first().click();
+  await page.getByRole('button', { name: 'Keep it with this plan' }).click();
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await expect(shelf.filter({ hasText: 'Drill: ' })).toHaveCount(1);
 });
 
 test('a stretch has its drill, and a scale is kept in one position or it is said that it cannot be', async ({
@@ -158,7 +180,7 @@ test('a stretch has its drill, and a scale is kept in one position or it is said
   await view(page, 'Shifts');
   await page.getByLabel('Kind of drill').selectOption('broken-thirds');
   await page.getByLabel('Position').selectOption({ label: '3rd position' });
-  await page.getByLabel('Key', { exact: true }).selectOption('D');
+  await page.getByLabel('Key', { exact: true }).selectOption('D major');
   await page.getByRole('button', { name: 'Open it on the Bench' }).click();
   await standing(page);
   await expect(page.getByLabel('Name of this plan')).toHaveValue(
@@ -169,7 +191,7 @@ test('a stretch has its drill, and a scale is kept in one position or it is said
   await view(page, 'Shifts');
   await page.getByLabel('Kind of drill').selectOption('scale');
   await page.getByLabel('Position').selectOption({ label: '5th position' });
-  await page.getByLabel('Key', { exact: true }).selectOption('C#');
+  await page.getByLabel('Key', { exact: true }).selectOption('C# major');
   await page.getByRole('button', { name: 'Open it on the Bench' }).click();
   await expect(page.getByText('This position has not a whole octave of this key.')).toBeVisible();
 });

@@ -2,7 +2,7 @@ import { apart, fieldsBetween, withFields, type Change } from '../../store/chang
 import type { PlanRecord } from '../../store/records';
 import { requestWords } from '../../wording/material';
 import type { Doors } from './doors';
-import type { SessionStore } from './state';
+import type { SaveState, SessionStore } from './state';
 
 /*
  * Saves what is on the stand: a moment after each change, as the difference to what the store has, and in step with other pages that have the same plan
@@ -20,8 +20,8 @@ export interface Saving {
   leave(): boolean;
   /** Leaves the stand as it is without writing it, before it is deleted. */
   forget(): Promise<void>;
-  /** Puts a plan on the stand: one that the store has, or a new one that it is to get. */
-  stand(record: PlanRecord, stored: PlanRecord | null): Promise<boolean>;
+  /** Puts a plan on the stand: one that the store has, or a new one; `unsaved` to be looked at only. */
+  stand(record: PlanRecord, stored: PlanRecord | null, save?: 'saved' | 'unsaved'): Promise<boolean>;
   /** Stops following what becomes of the plan in the store, and goes on with it. */
   unwatch(): void;
   watchAgain(): void;
@@ -58,7 +58,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
 
   async function write() {
     const { save, record, stored } = get();
-    if (save === 'saved' || save === 'gone') return;
+    if (!isPending(save)) return;
     const change = changeOf(record, stored);
     busy = true;
     try {
@@ -116,14 +116,18 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     watch(record.id);
   }
 
-  async function stand(record: PlanRecord, stored: PlanRecord | null): Promise<boolean> {
+  async function stand(
+    record: PlanRecord,
+    stored: PlanRecord | null,
+    save: 'saved' | 'unsaved' = 'saved',
+  ): Promise<boolean> {
     await saveNow();
     if (get().save === 'failed') return false;
     doors.page.keepHistory(get().record.id, get().history);
     set({
       cursor: 0,
       selection: null,
-      save: 'saved',
+      save,
       history: doors.page.historyOf(record.id),
       before: null,
       beside: null,
@@ -199,7 +203,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   function leave(): boolean {
     const { record, stored, save, history } = get();
     doors.page.keepHistory(record.id, history);
-    const change = save === 'saved' || save === 'gone' ? null : changeOf(record, stored);
+    const change = isPending(save) ? changeOf(record, stored) : null;
     return !change || (doors.page.keepDraft({ change, record }) && save !== 'failed');
   }
 
@@ -213,6 +217,11 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     unwatch: () => unwatch(),
     watchAgain: () => watch(get().record.id),
   };
+}
+
+/** True where something is still to be written. */
+function isPending(save: SaveState): boolean {
+  return save === 'saving' || save === 'failed';
 }
 
 /** What the store is to do so that it has the record; null where it has it. */

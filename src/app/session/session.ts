@@ -25,7 +25,8 @@ export function createSession(doors: Doors) {
   const store = sessionStore();
   const { getState: get, setState: set } = store;
   const saving = savingOf(store, doors, () => void planning.replan());
-  const planning = planningOf(store, doors, saving.saveSoon);
+  // A fingering that is settled while a plan is only looked at is not yet to be saved.
+  const planning = planningOf(store, doors, () => get().save !== 'unsaved' && saving.saveSoon());
 
   /**
    * Changes the record; the change can be undone, and is saved in a moment.
@@ -83,12 +84,18 @@ export function createSession(doors: Doors) {
     await planning.replan();
   }
 
+  /** Puts a plan on the stand to be looked at: it is saved when it is edited or kept. */
+  async function look(record: PlanRecord) {
+    if (await saving.stand(record, null, 'unsaved')) await planning.replan();
+  }
+
   return {
     store,
     change,
     changeRequest,
     choose,
     stand,
+    look,
     undo: () => step(undone),
     redo: () => step(redone),
     replan: planning.replan,

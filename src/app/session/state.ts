@@ -33,8 +33,8 @@ export type Planning =
 
 export type PlannerFault = 'died' | 'silent' | 'broken';
 
-/** How far the plan on the stand is saved: `gone` where another page has deleted it. */
-export type SaveState = 'saved' | 'saving' | 'failed' | 'gone';
+/** How far the plan on the stand is saved: `unsaved` where it is only looked at, until it is edited or kept; `gone` where another page has deleted it. */
+export type SaveState = 'unsaved' | 'saved' | 'saving' | 'failed' | 'gone';
 
 /** Events from and to, both in it. */
 export interface Selection {

@@ -10,7 +10,7 @@ import { heardNotes, type Heard } from './heard';
 import { byEvent, playedNotes, type Played } from './played';
 import { roughPlaces, type Rough } from './rough';
 import { shiftDetails, type ShiftDetail } from './shifts';
-import { levelWeight, oncePerPlace, roughWeight, runWeight, shiftWeight, stretchWeight } from './ranking';
+import { hardness, levelWeight, oncePerPlace, roughWeight, runWeight, stretchWeight } from './ranking';
 import { uncheckedRuns } from './unchecked';
 import type { Level } from '../pitch/levels';
 import type { Aim } from './targets';
@@ -65,7 +65,7 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
   const stepAt = new Map(plan.steps.map((step) => [step.at, step]));
   const findings: Finding[] = [
     ...shifts.map((detail): Finding => ({
-      ...{ kind: 'shift', detail, weight: shiftWeight(detail) },
+      ...{ kind: 'shift', detail, weight: hardness(detail).weight },
       events: [detail.shift.from, detail.shift.to],
     })),
     ...plan.reach

@@ -42,14 +42,38 @@ const INTO_THUMB = 2;
 /** A third or fourth finger that slides itself is the least sure. */
 const WEAK_SLIDE = 0.8;
 
-/** Long, quick and little-finger shifts weigh most. */
-export function shiftWeight({ shift, seconds }: ShiftDetail): number {
+/** The little finger is the weakest to leave from or to land on. */
+const LITTLE = 1;
+/** Every shift disturbs; each semitone of way by a quarter more. */
+const ANY_SHIFT = 2;
+const PER_SEMITONE = 1 / 4;
+/** A shift in half a second is harder by one, in a quarter of one by two, which is the most. */
+const HURRY_SECONDS = 0.5;
+const MOST_HURRY = 2;
+
+/** What makes a shift hard, the weightiest first. */
+export type Hard = 'far' | 'quick' | 'little-finger' | 'weak-slide' | 'into-thumb';
+
+/** How hard a shift is, and what makes it so: far, quick and little-finger shifts weigh most. */
+export function hardness({ shift, seconds }: ShiftDetail): { readonly weight: number; readonly why: Hard[] } {
   const { fromFinger, toFinger, fromPosition, toPosition } = shift;
-  const little = fromFinger === 4 || toFinger === 4 ? 1 : 0;
-  const slides = fromFinger === toFinger && (toFinger === 3 || toFinger === 4) ? WEAK_SLIDE : 0;
-  const thumb = toPosition === 'thumb' && fromPosition !== 'thumb' ? INTO_THUMB : 0;
-  return 2 + shift.semitones / 4 + little + slides + thumb + Math.min(2, 0.5 / Math.max(0.1, seconds));
+  const little = fromFinger === 4 || toFinger === 4;
+  const slides = fromFinger === toFinger && (toFinger === 3 || toFinger === 4);
+  const thumb = toPosition === 'thumb' && fromPosition !== 'thumb';
+  const parts: readonly (readonly [Hard, number])[] = [
+    ['far', shift.semitones * PER_SEMITONE],
+    ['quick', Math.min(MOST_HURRY, HURRY_SECONDS / Math.max(0.1, seconds))],
+    ['little-finger', little ? LITTLE : 0],
+    ['weak-slide', slides ? WEAK_SLIDE : 0],
+    ['into-thumb', thumb ? INTO_THUMB : 0],
+  ];
+  const weight = parts.reduce((sum, [, part]) => sum + part, ANY_SHIFT);
+  const told = parts.filter(([, part]) => part >= TOLD).sort((a, b) => b[1] - a[1]);
+  return { weight, why: told.map(([name]) => name) };
 }
+
+/** What adds less is not worth a word. */
+const TOLD = 0.75;
 
 /** A stretch that is held weighs more than one passed over: a quarter more for each second, up to two. */
 const HELD = 0.25;

@@ -2,7 +2,8 @@ import type { ShiftDetail } from '../findings/shifts';
 import type { Setup } from '../instrument/setup';
 import { keyAlteration, type Key } from '../pitch/key';
 import { parseKey } from '../material/build';
-import { letterSteps, pitchName, type Pitch } from '../pitch/pitch';
+import { spellInKey } from '../pitch/inkey';
+import { letterSteps, midiOf, pitchName, type Pitch } from '../pitch/pitch';
 import type { PlanRequest } from '../planner/request';
 import type { Finger } from '../hand/finger';
 import type { Plan, PlanResponse } from '../planner/response';
@@ -26,6 +27,8 @@ export interface ShiftDrill {
   readonly start: number;
   /** How many pairs. */
   readonly span: number;
+  /** Semitones between the two notes of a shift that it is made for: a pair as far apart comes first, in any key. */
+  readonly semitones?: number;
 }
 
 export function readKey(name: string): Key {
@@ -53,16 +56,56 @@ export function shiftDrill(request: PlanRequest, setup: Setup, drill: ShiftDrill
   );
   const open = setup.strings[string];
   const within = withinHand(request, setup, key);
-  const pairs = Array.from({ length: drill.span }, (_, at) => drill.start + at).flatMap((start) => {
+  const pairAt = (start: number) => {
     const [from, to] = [start, start + drill.distance].map((steps) => noteOf(key, open.steps + steps));
     return within(from, drill.fromFinger, string) && within(to, drill.toFinger, string) ? [[from, to]] : [];
-  });
+  };
+  const starts = Array.from({ length: drill.span }, (_, at) => drill.start + at);
+  const first = alikeStart(drill, (start) =>
+    pairAt(start).some(([from, to]) => midiOf(to) - midiOf(from) === drill.semitones),
+  );
+  const pairs = [...first, ...starts.filter((start) => !first.includes(start))].flatMap(pairAt);
   const notes = pairs.flatMap(([from, to], at): DrillNote[] => [
     { pitches: [pitchName(from)], finger: drill.fromFinger, string: open.name, bar: at > 0 },
     { pitches: [pitchName(to)], finger: drill.toFinger, string: open.name, beats: 2, shift: true },
     { pitches: [] },
   ]);
   return drillRequest(request, drill.key, notes);
+}
+
+/** Letter steps round the start within which every key has each of its intervals. */
+const OCTAVE_STEPS = 7;
+
+/** The place nearest to the start that is like the shift the drill is made for; none where it is made for none, or the key has none. */
+function alikeStart({ start, semitones }: ShiftDrill, isLike: (start: number) => boolean): number[] {
+  if (semitones === undefined) return [];
+  const near = Array.from({ length: 2 * OCTAVE_STEPS + 1 }, (_, at) => start + at - OCTAVE_STEPS);
+  const like = near.filter((one) => one >= 0 && isLike(one));
+  return like.sort((a, b) => Math.abs(a - start) - Math.abs(b - start)).slice(0, 1);
+}
+
+/**
+ * The drill for a shift of a plan, to be changed: its fingers, string, distance and key. A shift across strings or over an open one goes along the string
+ * of its goal, from where the old finger lies on it.
+ */
+export function drillOfShift(
+  { shift, from, to }: ShiftDetail,
+  response: PlanResponse,
+  setup: Setup,
+): ShiftDrill {
+  const name = drillKey(response);
+  const open = setup.strings[to.string];
+  const { fromFinger, toFinger, guide } = shift;
+  const begun =
+    from.string === to.string ? from.pitch : spellInKey(readKey(name), open.midi + from.semitones);
+  const steps = letterSteps(begun) - open.steps;
+  return {
+    ...{ key: name, string: open.name, toFinger, span: SPAN },
+    fromFinger: fromFinger === 0 ? (guide?.finger ?? 1) : fromFinger,
+    distance: letterSteps(to.pitch) - letterSteps(begun),
+    start: Math.max(0, steps - BELOW),
+    semitones: to.midi - midiOf(begun),
+  };
 }
 
 /** How many steps the drill "most like it" goes below the shift itself, and how many pairs it has. */

@@ -37,6 +37,7 @@ const SavedFingering = later(
 );
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
+  unsaved: 'Not saved yet',
   saved: 'Saved',
   saving: 'Saving …',
   failed: 'Not saved',

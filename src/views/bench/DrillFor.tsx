@@ -1,11 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { openPlan } from '../../app/opening';
+import { useBench } from '../../app/bench';
+import { keepLooked, openPlan } from '../../app/opening';
 import { getPlan } from '../../store/rows';
 import { planTitle } from '../../wording/material';
 
-/** Of a drill: the plan it was made for, and the way back to it. */
+/** Of a drill: the plan it was made for and the way back to it; it is kept when asked or worked at. */
 export function DrillFor({ id }: { readonly id: string }) {
   const plan = useLiveQuery(() => getPlan(id).catch(() => undefined), [id]);
+  const unsaved = useBench(({ save }) => save === 'unsaved');
   if (!plan) return null;
   return (
     <p className="border-l-4 border-dove px-3">
@@ -17,6 +19,14 @@ export function DrillFor({ id }: { readonly id: string }) {
       >
         {planTitle(plan, undefined)}
       </button>
+      {unsaved && (
+        <>
+          . Not saved yet.{' '}
+          <button type="button" className="button" onClick={() => void keepLooked()}>
+            Keep it with this plan
+          </button>
+        </>
+      )}
     </p>
   );
 }

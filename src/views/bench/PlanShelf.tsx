@@ -7,6 +7,7 @@ import { BackupButtons } from '../../ui/BackupButtons';
 import { newPlan, openPlan, removePlan } from '../../app/opening';
 import { session } from '../../app/bench';
 import { useStudents } from '../../app/students';
+import { withDrills } from '../../app/under';
 import { planTitle } from '../../wording/material';
 
 /** All plans saved in this browser. */
@@ -24,14 +25,14 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
         </button>
       </div>
       <ul className="mt-1 flex max-h-56 flex-col overflow-y-auto rounded-md border border-rule bg-sheet">
-        {plans.map((plan) => {
+        {withDrills(plans).map(({ plan, under }) => {
           const student = students.find(({ id }) => id === plan.studentId);
           const words = planTitle(plan, student);
           const open = plan.id === openId;
           return (
             <li
               key={plan.id}
-              className={`long-row flex items-center border-b border-rule ${open ? 'bg-haze' : ''}`}
+              className={`long-row flex items-center border-b border-rule ${under ? 'pl-4' : ''} ${open ? 'bg-haze' : ''}`}
             >
               <button
                 type="button"

@@ -62,7 +62,7 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
               <button
                 type="button"
                 className="cursor-pointer text-dove underline"
-                onClick={() => void openAsPlan(drillFor(finding), drillTitle(finding, speech), record)}
+                onClick={() => openAsPlan(drillFor(finding), drillTitle(finding, speech), record)}
               >
                 open its drill
               </button>

@@ -44,7 +44,7 @@ export function WayRound({ meaning, at, finger }: Props) {
         <button
           type="button"
           className="cursor-pointer text-dove underline"
-          onClick={() => void openAsPlan(request, name, record, [])}
+          onClick={() => openAsPlan(request, name, record, [])}
         >
           open it
         </button>

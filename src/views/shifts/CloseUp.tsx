@@ -34,7 +34,7 @@ export function CloseUp({ meaning, detail }: Props) {
   const notes = [detail.from, detail.to].map(({ pitch }) => noteWords(pitchName(pitch)));
   const title = `${notes.join(' – ')}, ${shift.fromFinger} to ${shift.toFinger}`;
   const open = (made: PlanRequest, what: string) =>
-    void openAsPlan(made, `${what}: ${title} (${planTitle(record, student)})`.slice(0, 120), record);
+    openAsPlan(made, `${what}: ${title} (${planTitle(record, student)})`.slice(0, 120), record);
   return (
     <section
       aria-labelledby="closeup"

@@ -1,17 +1,22 @@
 import { useState } from 'react';
 import { TONICS } from '../../app/brief/material';
 import { classWords, printed } from '../../wording/notes';
-import { positionWords } from '../../wording/places';
+import { fingerWords, positionWords } from '../../wording/places';
 import {
+  drillKey,
+  drillOfShift,
+  instrumentData,
   matchingDrill,
   octaveBuilding,
   positionsOf,
+  readKey,
   sameFingerOnAll,
   sameFingerSeries,
   shiftDrill,
-  signatureName,
   type Finger,
   type PlanRequest,
+  type ShiftDetail,
+  type ShiftDrill,
 } from '../../core';
 import { Choose } from '../../ui/Choose';
 import { openAsPlan, type Meaning } from '../../app/meaning';
@@ -28,17 +33,42 @@ const KINDS = [
 ] as const;
 type Kind = (typeof KINDS)[number][0];
 
-const DISTANCES = [1, 2, 3, 4, 5, 7].map(
-  (steps) => [String(steps), `${steps} ${steps === 1 ? 'step' : 'steps'} apart`] as const,
-);
+const DISTANCES = [
+  'the same note',
+  'a second',
+  'a third',
+  'a fourth',
+  'a fifth',
+  'a sixth',
+  'a seventh',
+  'an octave',
+].map((words, steps) => [String(steps), words] as const);
+/** The farthest that a form tells of. */
+const FARTHEST = DISTANCES.length - 1;
 const WAYS = [
   ['up', 'going up'],
   ['down', 'coming down'],
 ] as const;
-const FINGERS = ['1', '2', '3', '4'].map((finger) => [finger, `finger ${finger}`] as const);
+/** Where the thumb may lie on the string it has a series of its own. */
+const fingersOf = (thumb: boolean) =>
+  ([...(thumb ? (['T'] as const) : []), 1, 2, 3, 4] as const).map(
+    (finger) => [String(finger), fingerWords(finger)] as const,
+  );
+const KEYS = TONICS.flatMap((tonic) => ['major', 'minor'].map((mode) => `${tonic} ${mode}`)).filter(
+  (name) => Math.abs(readKey(name).fifths) <= 7,
+);
+const keyWords = (name: string) => {
+  const [tonic, ...mode] = name.split(' ');
+  return [classWords(tonic), ...mode].join(' ');
+};
 /** In place of a string's name. */
 const EVERY = 'every';
 const SPANS = [3, 4, 5, 6, 8].map((span) => [String(span), `${span} places`] as const);
+
+const asFinger = (name: string) => (name === 'T' ? 'T' : (Number(name) as Finger));
+/** The lowest note of a finger in letter steps above the open string: in first position, the thumb at the octave. */
+const lowest = (finger: Finger) => (finger === 'T' ? OCTAVE_STEPS : Number(finger));
+const OCTAVE_STEPS = 7;
 
 /** Why nothing can be made, and what to do. */
 const NOTHING = {
@@ -47,39 +77,56 @@ const NOTHING = {
   position: 'This position has not a whole octave of this key. Choose another position or key.',
 } as const;
 
-/** Drills made to order: each is a plan of its own. */
-export function Series({ meaning }: { readonly meaning: Meaning }) {
+interface Props {
+  readonly meaning: Meaning;
+  /** The shift that the drill begins from. */
+  readonly detail: ShiftDetail | undefined;
+}
+
+/** Where no shift is chosen: the first that everybody learns. */
+const FIRST_DRILL = { fromFinger: 1, toFinger: 3, distance: 3, start: 1, span: 5 } as const;
+
+/** Drills made to order: each is a plan of its own. It begins as the drill for the chosen shift. */
+export function Series({ meaning, detail }: Props) {
   const { record, request, response, findings } = meaning;
-  const { strings } = findings.setup;
+  const { setup } = findings;
+  const { strings } = setup;
+  const first: ShiftDrill = detail
+    ? drillOfShift(detail, response, setup)
+    : { ...FIRST_DRILL, key: drillKey(response), string: strings[strings.length - 2].name };
+  const like = Math.abs(first.distance) <= FARTHEST;
   const [kind, setKind] = useState<Kind>('pair');
-  const [from, setFrom] = useState('1');
-  const [to, setTo] = useState('3');
-  const [string, setString] = useState(strings[strings.length - 2].name);
-  const [distance, setDistance] = useState('3');
-  const [way, setWay] = useState('up');
-  const [span, setSpan] = useState('5');
+  const [from, setFrom] = useState(String(first.fromFinger));
+  const [to, setTo] = useState(String(first.toFinger));
+  const [string, setString] = useState(first.string);
+  const [distance, setDistance] = useState(String(Math.min(FARTHEST, Math.abs(first.distance))));
+  const [way, setWay] = useState(first.distance < 0 ? 'down' : 'up');
+  const [span, setSpan] = useState(String(first.span));
   const [position, setPosition] = useState('1');
-  const places = positionsOf(findings.setup, request.school);
+  const places = positionsOf(setup, request.school);
   const place = places.find((one) => String(one) === position) ?? 1;
   const onePosition = kind === 'scale' || kind === 'broken-thirds';
-  const [key, setKey] = useState(() => signatureName(response.key.fifths).split(' ')[0]);
+  const [key, setKey] = useState(first.key);
+  const keys = KEYS.includes(first.key) ? KEYS : [first.key, ...KEYS];
+  const fingers = fingersOf(instrumentData(request.instrument).upTheNeck !== 'thumb-round');
   const make = async () => {
     const made = await madeRequest();
     const notes = made?.material.type === 'notes' ? made.material.notes.length : 1;
     if (!made || notes === 0) say({ kind: 'trouble', message: NOTHING[onePosition ? 'position' : 'string'] });
-    else void openAsPlan(made, nameOf(), record);
+    else openAsPlan(made, nameOf(), record);
   };
   const madeRequest = async (): Promise<PlanRequest | null> => {
-    const common = { key: `${key} major`, string, span: Number(span) };
-    const finger = Number(from) as Finger;
-    const { setup } = findings;
+    const common = { key, string, span: Number(span) };
+    const finger = asFinger(from);
     switch (kind) {
       case 'pair': {
-        const fromFinger = finger;
-        const toFinger = Number(to) as Finger;
         const steps = way === 'up' ? Number(distance) : -Number(distance);
-        const start = way === 'up' ? Number(from) : Number(from) + Number(distance);
-        return shiftDrill(request, setup, { ...common, fromFinger, toFinger, distance: steps, start });
+        const pair = { fromFinger: finger, toFinger: asFinger(to), distance: steps };
+        // As far apart as the shift it is made for, in another key too.
+        const unchanged = detail && like && steps === first.distance && string === first.string;
+        const start = way === 'up' ? lowest(finger) : lowest(finger) + Number(distance);
+        const begin = unchanged ? { start: first.start, semitones: first.semitones } : { start };
+        return shiftDrill(request, setup, { ...common, ...pair, ...begin });
       }
       case 'same':
         return string === EVERY
@@ -96,10 +143,10 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
     }
   };
   const nameOf = () => {
-    const where = `${string === EVERY ? 'every' : printed(string)} string, ${classWords(key)} major`;
+    const where = `${string === EVERY ? 'every' : printed(string)} string, ${keyWords(key)}`;
     if (onePosition)
-      return `${KINDS.find(([name]) => name === kind)?.[1]}: ${positionWords(place, request.instrument)}, ${classWords(key)} major`;
-    if (kind === 'octaves') return `Octaves built up, ${classWords(key)} major`;
+      return `${KINDS.find(([name]) => name === kind)?.[1]}: ${positionWords(place, request.instrument)}, ${keyWords(key)}`;
+    if (kind === 'octaves') return `Octaves built up, ${keyWords(key)}`;
     if (kind === 'same') return `Finger ${from} all the way, ${where}`;
     return kind === 'match' ? `Finger ${from} matched by 1, ${where}` : `Shift ${from} to ${to}, ${where}`;
   };
@@ -108,6 +155,11 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
       <h2 id="series" className="font-serif text-xl font-semibold">
         A drill made to order
       </h2>
+      {detail && (
+        <p className="text-sm text-faded">
+          It begins as the shift chosen above; another key keeps its fingers and its distance.
+        </p>
+      )}
       <div className="flex flex-wrap items-center gap-2">
         <Choose
           label="Kind of drill"
@@ -127,12 +179,12 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
           />
         )}
         {kind !== 'octaves' && !onePosition && (
-          <Choose label="From finger" value={from} choices={FINGERS} onChoose={setFrom} />
+          <Choose label="From finger" value={from} choices={fingers} onChoose={setFrom} />
         )}
         {kind === 'pair' && (
           <>
             <span>to</span>
-            <Choose label="To finger" value={to} choices={FINGERS} onChoose={setTo} />
+            <Choose label="To finger" value={to} choices={fingers} onChoose={setTo} />
             <Choose label="Distance" value={distance} choices={DISTANCES} onChoose={setDistance} />
             <Choose label="Direction" value={way} choices={WAYS} onChoose={setWay} />
           </>
@@ -151,7 +203,7 @@ export function Series({ meaning }: { readonly meaning: Meaning }) {
         <Choose
           label="Key"
           value={key}
-          choices={TONICS.map((name) => [name, `${classWords(name)} major`] as const)}
+          choices={keys.map((name) => [name, keyWords(name)] as const)}
           onChoose={setKey}
         />
         {!onePosition && <Choose label="Span" value={span} choices={SPANS} onChoose={setSpan} />}

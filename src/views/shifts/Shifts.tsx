@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { KIND_SHORT } from '../../wording/shifts';
+import { hardWords, KIND_SHORT } from '../../wording/shifts';
 import { mm, seconds } from '../../wording/grammar';
 import { noteWords, printed } from '../../wording/notes';
 import { barWords, positionName } from '../../wording/places';
-import { pitchName, type ShiftDetail } from '../../core';
+import { hardness, pitchName, type ShiftDetail } from '../../core';
 import { Caution } from '../../ui/Caution';
 import { MeaningPage } from '../../ui/MeaningPage';
 import { useMeaning, type Meaning } from '../../app/meaning';
@@ -39,7 +39,7 @@ function ShiftsOf({ meaning }: { readonly meaning: Meaning }) {
           {detail && <CloseUp key={detail.shift.to} meaning={meaning} detail={detail} />}
         </div>
       )}
-      <Series meaning={meaning} />
+      <Series key={detail?.shift.to} meaning={meaning} detail={detail} />
       <Caution />
     </>
   );
@@ -51,8 +51,16 @@ interface TableProps {
   readonly onOpen: (at: number) => void;
 }
 
+/** In which order the table stands. */
+type Order = 'as-played' | 'hardest';
+
 function ShiftTable({ meaning, open, onOpen }: TableProps) {
   const { shifts } = meaning.findings;
+  const [order, setOrder] = useState<Order>('as-played');
+  const hard = shifts.map((detail) => hardness(detail));
+  const most = Math.max(...hard.map(({ weight }) => weight));
+  const rows = shifts.map((detail, at) => ({ detail, at, hard: hard[at] }));
+  if (order === 'hardest') rows.sort((a, b) => b.hard.weight - a.hard.weight || a.at - b.at);
   return (
     <div
       className="overflow-x-auto rounded-lg border border-rule bg-sheet"
@@ -64,14 +72,28 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
         <thead>
           <tr className="border-b-2 border-rule">
             {['Notes', 'Fingers', 'Positions', 'String', 'Way', 'Time', 'Kind'].map((words) => (
-              <th key={words} className="px-2 py-2">
+              <th
+                key={words}
+                className="px-2 py-2"
+                aria-sort={words === 'Notes' && order === 'as-played' ? 'ascending' : undefined}
+              >
                 {words}
               </th>
             ))}
+            <th className="px-2 py-1" aria-sort={order === 'hardest' ? 'descending' : undefined}>
+              <button
+                type="button"
+                aria-pressed={order === 'hardest'}
+                onClick={() => setOrder(order === 'hardest' ? 'as-played' : 'hardest')}
+                className="min-h-9 cursor-pointer text-left text-dove underline"
+              >
+                {order === 'hardest' ? 'Hardest first' : 'How hard'}
+              </button>
+            </th>
           </tr>
         </thead>
         <tbody>
-          {shifts.map((detail, at) => (
+          {rows.map(({ detail, at, hard: { weight, why } }) => (
             <tr key={detail.shift.to} className={`border-b border-rule ${at === open ? 'bg-haze' : ''}`}>
               <th scope="row" className="px-1 font-semibold whitespace-nowrap">
                 <button
@@ -98,6 +120,15 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
               </td>
               <td className="px-2 whitespace-nowrap">{seconds(detail.seconds)}</td>
               <td className="px-2">{KIND_SHORT[detail.shift.kind]}</td>
+              <td className="px-2 text-sm leading-tight">
+                <span aria-hidden className="block h-1.5 w-20 rounded bg-rule">
+                  <span
+                    className="block h-full rounded bg-copper"
+                    style={{ width: `${Math.round((100 * weight) / most)}%` }}
+                  />
+                </span>
+                {hardWords(why)}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -6,6 +6,7 @@ import { planTitle } from '../../wording/material';
 import type { PlanRecord, StudentRecord } from '../../store/records';
 import { tagsOf } from './search';
 import { givePlan, planFor, removePlan } from '../../app/studio';
+import { withDrills } from '../../app/under';
 
 interface Props {
   readonly heading: string;
@@ -50,8 +51,8 @@ export function PlanList({ heading, plans, students, student }: Props) {
         )}
       </div>
       <ul className="mt-2 grid gap-2 xl:grid-cols-2">
-        {kept.map((plan) => (
-          <PlanRow key={plan.id} plan={plan} students={students} named={!student} />
+        {withDrills(kept).map(({ plan, under }) => (
+          <PlanRow key={plan.id} plan={plan} under={under} students={students} named={!student} />
         ))}
       </ul>
       {kept.length === 0 && <p className="mt-1 text-faded">No plan here yet.</p>}
@@ -61,17 +62,21 @@ export function PlanList({ heading, plans, students, student }: Props) {
 
 interface RowProps {
   readonly plan: PlanRecord;
+  /** True for a drill that stands under its plan. */
+  readonly under: boolean;
   readonly students: readonly StudentRecord[];
   /** True where the student's name is said too. */
   readonly named: boolean;
 }
 
-function PlanRow({ plan, students, named }: RowProps) {
+function PlanRow({ plan, under, students, named }: RowProps) {
   const owner = students.find(({ id }) => id === plan.studentId);
   const words = planTitle(plan, named ? owner : undefined);
   const others = students.filter(({ id }) => id !== plan.studentId);
   return (
-    <li className="long-row flex items-center gap-2 rounded-md border border-rule bg-sheet pl-3">
+    <li
+      className={`long-row flex items-center gap-2 rounded-md border border-rule bg-sheet pl-3 ${under ? 'ml-6' : ''}`}
+    >
       <a
         href={`/?plan=${plan.id}`}
         className="flex min-h-11 flex-1 flex-col justify-center leading-tight hover:text-dove"

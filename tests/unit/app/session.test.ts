@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { planOf, responseOf } from '../../../src/app/session/state';
+import { withDrills } from '../../../src/app/under';
 import { fingeringOf, plan, type Plan } from '../../../src/core';
 import { choiceOf, newRecord } from '../../../src/store/records';
 import { PlannerLost } from '../../../src/work/planner';
@@ -20,6 +21,40 @@ test('a fresh plan is planned, and its fingering is saved with it', async () => 
   assert.ok(best && 'fingering' in record.choice);
   assert.equal(record.choice.kind, 'best');
   assert.deepEqual(record.choice.fingering, fingeringOf(best));
+});
+
+test('a drill that is looked at keeps nothing; it is saved when it is worked at, or when that is asked', async () => {
+  const asked = [
+    (one: ReturnType<typeof world>) => one.session.change({ name: 'Slowly' }),
+    (one: ReturnType<typeof world>) => one.session.saveSoon(),
+  ];
+  for (const keep of asked) {
+    const one = world();
+    const drill = newRecord(scaleOn('B3'), 0, { drillFor: 'other', tags: ['drill'] });
+    const looking = one.session.look(drill);
+    await settle();
+    one.questions.at(-1)?.answer();
+    await looking;
+    await one.turn(1000);
+    assert.equal(one.state().planning.kind, 'planned');
+    assert.equal(one.state().save, 'unsaved');
+    assert.ok(one.session.leave());
+    assert.equal(one.plans.has(drill.id), false);
+    assert.deepEqual(one.drafts, []);
+    keep(one);
+    await one.turn(1000);
+    assert.equal(one.state().save, 'saved');
+    assert.ok('fingering' in (one.plans.get(drill.id)?.choice ?? {}), 'with the fingering it was seen with');
+  }
+});
+
+test('drills stand in a list under the plan they were made for', () => {
+  const made = (id: string, drillFor?: string) => ({ ...newRecord(SCALE, 0), id, drillFor });
+  const list = withDrills([made('c'), made('b', 'a'), made('d', 'gone'), made('a'), made('e', 'a')]);
+  assert.deepEqual(
+    list.map(({ plan, under }) => (under ? `- ${plan.id}` : plan.id)),
+    ['c', 'd', 'a', '- b', '- e'],
+  );
 });
 
 test('the best plan stands before the ways beside it are known; they come in their places after it', async () => {

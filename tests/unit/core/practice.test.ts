@@ -3,6 +3,8 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import {
   drillLike,
+  drillOfShift,
+  hardness,
   findingsOf,
   pitchName,
   letterSteps,
@@ -26,6 +28,7 @@ import {
   type Setup,
   type ShiftDetail,
 } from '../../../src/core';
+import { hardWords } from '../../../src/wording/shifts';
 import { someRequest } from '../requests';
 
 const pitchOf = (name: string): Pitch => parsePitch(name) ?? assert.fail(name);
@@ -182,6 +185,74 @@ test('a generated drill climbs the scale on one string with its fingers, within 
     answer.shifts.filter(({ fromFinger, toFinger }) => fromFinger === 1 && toFinger === 3).length,
     5,
   );
+});
+
+test('a drill like a chosen shift begins with its fingers, string and distance, in any key', () => {
+  let seen = 0;
+  const anyKey = ['C major', 'E major', 'Ab major', 'B minor', 'F minor'];
+  for (const instrument of ['violin', 'viola', 'cello', 'bass'] as const)
+    for (const tonic of ['C', 'D', 'Eb', 'F#', 'A']) {
+      const octave = { violin: 4, viola: 3, cello: 2, bass: 2 }[instrument];
+      const request: PlanRequest = {
+        instrument,
+        material: {
+          type: 'scale',
+          tonic: `${tonic}${octave}`,
+          scale: 'major',
+          octaves: 2,
+          direction: 'updown',
+        },
+        alternatives: 1,
+      };
+      const response = plan(request);
+      const on = resolveSetup(request);
+      for (const detail of findingsOf(request, response, response.plans[0], AIM).shifts) {
+        const drill = drillOfShift(detail, response, on);
+        assert.equal(drill.toFinger, detail.shift.toFinger);
+        assert.equal(drill.string, on.strings[detail.to.string].name);
+        if (detail.from.string === detail.to.string) {
+          assert.equal(drill.fromFinger, detail.shift.fromFinger);
+          assert.equal(drill.semitones, detail.to.midi - detail.from.midi);
+        }
+        if (Math.abs(drill.distance) > 7) continue;
+        for (const key of anyKey) {
+          const made = shiftDrill(request, on, { ...drill, key });
+          assert.ok(made.material.type === 'notes');
+          if (made.material.notes.length === 0) continue;
+          const [from, to] = [0, 1].map((at) => midiOf(parsePitch(pitchAt(made, at) ?? '') ?? assert.fail()));
+          const fingers = made.rules?.locks?.slice(0, 2).map(({ finger }) => finger);
+          assert.deepEqual(fingers, [drill.fromFinger, drill.toFinger]);
+          assert.equal(to - from, drill.semitones, `${instrument} ${tonic} ${detail.shift.to} in ${key}`);
+          assert.deepEqual(plan({ ...made, alternatives: 1 }).problems, []);
+          seen++;
+        }
+      }
+    }
+  assert.ok(seen > 200, String(seen));
+});
+
+test('how hard a shift is: what adds to it is said, and a longer, quicker or little-finger one is harder', () => {
+  const shifted = (fingers: readonly [Finger, Finger], goal: string, bpm: number) => {
+    const notes = ['B4', goal].map((name) => ({ pitches: [name] }));
+    const locks = fingers.map((finger, at) => ({ at, finger, string: 'A4' }));
+    const request: PlanRequest = {
+      ...violin,
+      material: { type: 'notes', key: 'C major', notes },
+      rules: { locks },
+      tempo: { bpm },
+    };
+    const response = plan(request);
+    return hardness(findingsOf(request, response, response.plans[0], AIM).shifts[0]);
+  };
+  const easy = shifted([1, 1], 'C5', 60);
+  const far = shifted([1, 1], 'F5', 60);
+  const quick = shifted([1, 1], 'C5', 200);
+  const little = shifted([1, 4], 'G5', 60);
+  assert.deepEqual(easy.why, []);
+  assert.ok(far.why.includes('far') && far.weight > easy.weight);
+  assert.ok(quick.why.includes('quick') && quick.weight > easy.weight);
+  assert.ok(little.why.includes('little-finger') && little.weight > easy.weight);
+  assert.match(hardWords(easy.why), /unhurried/);
 });
 
 test('series of one finger on every string, matching with the first finger, octaves built', () => {
