@@ -42,6 +42,7 @@ export type { Cue, CueAt } from './findings/economy';
 export { findingsOf, type Finding, type Findings } from './findings/findings';
 export { heardNotes, type Heard } from './findings/heard';
 export { playedNotes, type Played } from './findings/played';
+export { spellInKey } from './pitch/inkey';
 export { hardness, type Hard } from './findings/ranking';
 export type { Rough } from './findings/rough';
 export type { HandCue, HearFirst, ShiftDetail } from './findings/shifts';

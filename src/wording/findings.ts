@@ -15,8 +15,9 @@ import {
 import { noCheckWords, shortCheck } from './checks';
 import { counted, listed, mm, mmFine, number, seconds, sentence } from './grammar';
 import { noteWords, printed } from './notes';
-import { barWords, fingerWords, placeName, placesWords, semitoneWords, stretchWords } from './places';
+import { barWords, fingerWords, placesWords, semitoneWords, stretchWords } from './places';
 import type { Speech } from './plans';
+import { wayWords } from './shifts';
 import { pitchesAt } from './reasons';
 
 /*
@@ -45,10 +46,9 @@ export function findingWords(finding: Finding, setup: Setup, speech: Speech): st
 function foundWords(finding: Finding, setup: Setup, speech: Speech): string {
   switch (finding.kind) {
     case 'shift': {
-      const { shift, from, to, seconds: time } = finding.detail;
+      const { shift, seconds: time } = finding.detail;
       const fingers = `${fingerWords(shift.fromFinger)} to ${fingerWords(shift.toFinger)}`;
-      const name = ({ step }: Played) => placeName(step, speech.instrument);
-      return `a shift from ${name(from)} to ${name(to)}, ${fingers}, ${mm(shift.travelMm)} in ${seconds(time)}.`;
+      return `a shift ${wayWords(finding.detail, setup, speech)}, ${fingers}, ${mm(shift.travelMm)} in ${seconds(time)}.`;
     }
     case 'stretch': {
       const { reach, limitMm } = finding;

@@ -12,6 +12,7 @@ import {
 import { listed } from './grammar';
 import { printed } from './notes';
 import { inPlace } from './places';
+import type { Speech } from './plans';
 
 /*
  * Finger patterns in words: which fingers touch, and what changes from one to the next.
@@ -31,12 +32,21 @@ interface Held {
   readonly plan: Plan;
   readonly setup: Setup;
   readonly hand: HandProfile;
+  readonly speech: Pick<Speech, 'key'>;
+}
+
+/** The pattern that one is told against: of two that sounded together the one on its own string. */
+export function frameBefore(frames: readonly Frame[], at: number): Frame | undefined {
+  const last = frames[at - 1];
+  if (!last || last.from === frames[at].from) return last;
+  const own = frames.find(({ from, string }) => from === last.from && string === frames[at].string);
+  return own ?? last;
 }
 
 /** What the hand does from the pattern before to this one, and which of its fingers touch. */
 export function frameWords(frame: Frame, before: Frame | undefined, held: Held): string {
-  const { plan, setup } = held;
-  const where = inPlace(frame, setup.kind);
+  const { plan, setup, speech } = held;
+  const where = inPlace(frame, setup.kind, speech.key);
   const pattern = patternWords(frame, held);
   if (!before) return `Begins ${where}${pattern}.`;
   if (frame.from === before.from)

@@ -3,12 +3,13 @@ import type {
   Finger,
   HandPlace,
   InstrumentKind,
+  PlanResponse,
   PositionNumber,
   PositionRule,
   Step,
 } from '../core';
-import { instrumentData } from '../core';
-import { listed, ordinal } from './grammar';
+import { instrumentData, midiOf, parsePitch, pitchClassName, spellInKey } from '../core';
+import { countWords, listed, ordinal } from './grammar';
 import { printed } from './notes';
 
 /*
@@ -50,7 +51,7 @@ function intervalWords(semitones: number): string {
   const octaves = Math.floor(semitones / 12);
   const rest = INTERVALS[semitones % 12];
   if (octaves === 0) return rest;
-  const whole = octaves === 1 ? 'an octave' : `${octaves} octaves`;
+  const whole = octaves === 1 ? 'an octave' : `${countWords(octaves)} octaves`;
   return rest ? `${whole} and ${rest}` : whole;
 }
 
@@ -75,12 +76,28 @@ export function placeName({ position, thumbAt }: HandPlace, instrument: Instrume
     : positionName(position, instrument);
 }
 
-/** The same in a sentence: "in 1st position", "with the thumb a fifth up". */
-export function inPlace(place: HandPlace, instrument: InstrumentKind): string {
-  const name = placeName(place, instrument);
-  return place.position === 'thumb' && place.thumbAt !== undefined
-    ? `with the ${name}`
-    : `in ${name} position`;
+/** What note the thumb lies on, on a string; null where it is not up. */
+export function thumbNote({ thumbAt }: HandPlace, string: string, key: PlanResponse['key']): string | null {
+  const open = parsePitch(string);
+  if (!open || thumbAt === undefined) return null;
+  return printed(pitchClassName(spellInKey(key, midiOf(open) + thumbAt)));
+}
+
+/** "thumb on E♭". */
+export function thumbWords(place: HandPlace, string: string, key: PlanResponse['key']): string {
+  const note = thumbNote(place, string, key);
+  return note ? `thumb on ${note}` : 'thumb position';
+}
+
+/** Where the hand is, in a sentence: "in 1st position", "with the thumb on E♭". */
+export function inPlace(
+  place: HandPlace & { readonly string: string },
+  instrument: InstrumentKind,
+  key: PlanResponse['key'],
+): string {
+  return place.position === 'thumb'
+    ? `with the ${thumbWords(place, place.string, key)}`
+    : `in ${positionName(place.position, instrument)} position`;
 }
 
 /** "1st position", "thumb position": all thumb places are one. */

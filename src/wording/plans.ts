@@ -5,10 +5,10 @@ import { printed, spoken } from './notes';
 import {
   barWords,
   fingerWords,
-  inPlace,
   positionName,
   positionWords,
   stringWords,
+  thumbWords,
   type PlaceOf,
 } from './places';
 
@@ -21,16 +21,18 @@ export interface Speech {
   readonly instrument: InstrumentKind;
   readonly names: NoteNames;
   readonly events: PlanResponse['events'];
+  readonly key: PlanResponse['key'];
   readonly place: PlaceOf;
 }
 
 /** How to speak of an answer. */
 export function speechOf(
   instrument: InstrumentKind,
-  response: Pick<PlanResponse, 'events' | 'time' | 'pickup'>,
+  response: Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup'>,
   names: NoteNames = 'letters',
 ): Speech {
-  return { instrument, names, events: response.events, place: placesIn(response) };
+  const { events, key } = response;
+  return { instrument, names, events, key, place: placesIn(response) };
 }
 
 /** What each term of a plan's cost is about, in a teacher's words. */
@@ -69,7 +71,7 @@ export function dearestTerms(plan: Plan, count: number): { readonly words: strin
 }
 
 /** One note of a plan, said aloud. */
-export function stepWords(step: Step, { events, instrument, place }: Speech): string {
+export function stepWords(step: Step, { events, instrument, place, key }: Speech): string {
   const event = events[step.at];
   const pitches = event && 'pitches' in event ? listed(event.pitches.map(spoken)) : '';
   const fingers = step.stops.map(({ finger, string }) =>
@@ -78,7 +80,9 @@ export function stepWords(step: Step, { events, instrument, place }: Speech): st
       : `${finger === 'T' ? 'thumb' : fingerWords(finger)} on the ${stringWords(string)}`,
   );
   const hand =
-    step.position === 'thumb' ? inPlace(step, instrument) : positionWords(step.position, instrument);
+    step.position === 'thumb'
+      ? thumbWords(step, step.stops[0].string, key)
+      : positionWords(step.position, instrument);
   const touched = step.stops.some(({ harmonic }) => harmonic) ? ', touched as a harmonic' : '';
   const stretch = step.extended ? ', extended' : step.leaned ? ', leaning on the thumb' : touched;
   return `${noteCount(events, step.at)}, ${barWords(place(step.at))}: ${pitches}, ${listed(fingers)}, ${hand}${stretch}`;

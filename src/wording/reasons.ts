@@ -1,7 +1,7 @@
-import type { Counted, Felt, Moment, PlanResponse, Reason } from '../core';
+import type { Counted, Felt, HandPlace, InstrumentKind, Moment, PlanResponse, Reason } from '../core';
 import { counted, listed } from './grammar';
 import { noteWords } from './notes';
-import { barWords, inPlace, positionWords } from './places';
+import { barWords, positionWords } from './places';
 import type { Speech } from './plans';
 
 /*
@@ -53,25 +53,15 @@ export function reasonWords({ code, data }: Reason, speech: Speech): string {
       return 'The brief asks for it.';
     case 'goes-on': {
       const note = `${pitchesAt(speech.events, data.at, speech)} (${barWords(speech.place(data.at))})`;
-      // With the thumb up it is the hand that has a note, not the position.
-      const [keeps, has] =
-        data.position === 'thumb'
-          ? [
-              `from the hand ${inPlace(data, speech.instrument)}`,
-              `the hand ${inPlace(data, speech.instrument)}`,
-            ]
-          : [
-              `out of ${positionWords(data.position, speech.instrument)}`,
-              positionWords(data.position, speech.instrument),
-            ];
-      if (code === 'demand') return `The line goes on to ${note}, which the rules keep ${keeps}.`;
-      if (code === 'range') return `The line goes on to ${note}, which ${has} does not have.`;
+      const here = hereWords(data, speech.instrument);
+      if (code === 'demand') return `The line goes on to ${note}, which the rules keep out of ${here}.`;
+      if (code === 'range') return `The line goes on to ${note}, which ${here} does not have.`;
       return code === 'stretch'
-        ? `The line goes on to ${note}, which is beyond this hand ${inPlace(data, speech.instrument)}.`
-        : `The line goes on to ${note}, which ${has} has only high up a lower string.`;
+        ? `The line goes on to ${note}, which is beyond this hand in ${here}.`
+        : `The line goes on to ${note}, which ${here} has only high up a lower string.`;
     }
     case 'staying':
-      return `Staying ${inPlace(data, speech.instrument)} would take ${worseWords(data)}.`;
+      return `Staying in ${hereWords(data, speech.instrument)} would take ${worseWords(data)}.`;
     case 'moment': {
       const good = listed(data.good.map((moment) => MOMENT_WORDS[moment]));
       const other = barWords(speech.place(data.other.at));
@@ -96,6 +86,11 @@ export function reasonWords({ code, data }: Reason, speech: Speech): string {
     case 'without':
       return `Without ${ELEMENT_WORDS[data.element]}: ${worseWords(data)}.`;
   }
+}
+
+/** Where the hand leaves from; with the thumb up it is one place of many. */
+function hereWords({ position }: HandPlace, instrument: InstrumentKind): string {
+  return position === 'thumb' ? 'this place of the thumb' : positionWords(position, instrument);
 }
 
 function worseWords({ worse, felt }: Pick<Extract<Data, { kind: 'without' }>, 'worse' | 'felt'>): string {

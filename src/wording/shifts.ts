@@ -10,7 +10,8 @@ import {
   type ShiftDetail,
 } from '../core';
 import { noteWords, printed } from './notes';
-import { fingerWords, stringWords } from './places';
+import { fingerWords, positionName, stringWords, thumbNote } from './places';
+import type { Speech } from './plans';
 
 /*
  * What happens in a shift, what to hear before it, what the hand does and how it is rehearsed.
@@ -37,6 +38,25 @@ export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> 
   'open-string': 'open string',
   'across-strings': 'across strings',
 };
+
+/** From where to where, and how: "from half to 1st position", "in thumb position, thumb from E♭ to G". */
+export function wayWords(
+  { shift, from, to }: ShiftDetail,
+  setup: Setup,
+  { instrument, key }: Speech,
+): string {
+  const thumb = ({ step, string }: Played) => thumbNote(step, setup.strings[string].name, key);
+  const place = ({ step }: Played) => positionName(step.position, instrument);
+  const [was, is] = [thumb(from), thumb(to)];
+  if (was && is) {
+    const on = (note: Played) => (from.string === to.string ? '' : ` on ${stringOf(setup, note.string)}`);
+    return `in thumb position, thumb from ${was}${on(from)} to ${is}${on(to)}`;
+  }
+  if (is) return `from ${place(from)} position to the thumb on ${is}`;
+  if (was) return `from the thumb on ${was} to ${place(to)} position`;
+  const over = shift.kind === 'open-string' ? 'over the open string, ' : '';
+  return `${over}from ${place(from)} to ${place(to)} position`;
+}
 
 const HARD: Readonly<Record<Hard, string>> = {
   far: 'far',

@@ -1,5 +1,5 @@
 import { changesBetween, type Plan, type PlanResponse } from '../core';
-import { counted } from './grammar';
+import { countWords } from './grammar';
 import { schoolWords } from './instruments';
 import { barWords, positionWords, stringWords } from './places';
 import { planWords, type Speech } from './plans';
@@ -78,10 +78,11 @@ function changeWords({ trait, from, to }: Change, all: readonly Change[]): strin
   const more = to - from;
   const said = (other: Change['trait']) =>
     all.some((change) => change.trait === other && change.to - change.from > 0 === more > 0);
-  const number = (one: string, many: string) =>
-    to === 0
-      ? `no ${one}`
-      : `${counted(Math.abs(more), `${more > 0 ? 'more' : 'fewer'} ${one}`, `${more > 0 ? 'more' : 'fewer'} ${many}`)}`;
+  const number = (one: string, many: string) => {
+    if (to === 0) return `no ${one}`;
+    const by = Math.abs(more);
+    return `${countWords(by)} ${by === 1 ? one : many} ${more > 0 ? 'more' : 'fewer'}`;
+  };
   switch (trait) {
     case 'shifts':
       return number('shift', 'shifts');

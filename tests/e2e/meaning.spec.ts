@@ -71,9 +71,7 @@ test('the rehearsal opens as a plan of its own, and a series is made to order', 
   await page.getByLabel('Kind of drill').selectOption('same');
   await page.getByLabel('From finger').selectOption('2');
   await page.getByRole('button', { name: 'Open it on the Bench' }).click();
-  await expect(page.getByLabel('Name of this plan')).toHaveValue(
-    'Finger 2 all the way, E string, G major',
-  );
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('Finger 2 all the way, E string, G major');
   await expect(ways(page)).toBeVisible();
 });
 

@@ -1,7 +1,7 @@
 import type { Meaning } from '../../app/meaning';
 import { Pattern } from '../../board/Pattern';
 import { resolveHand } from '../../core';
-import { frameWords } from '../../wording/frames';
+import { frameBefore, frameWords } from '../../wording/frames';
 import { sentence } from '../../wording/grammar';
 import { printed } from '../../wording/notes';
 import { stretchWords } from '../../wording/places';
@@ -27,7 +27,7 @@ export function Frames({ meaning, open, onOpen }: Props) {
       <ol className="mt-1 rounded-lg border border-rule bg-sheet">
         {frames.map((frame, at) => (
           <li
-            key={frame.from}
+            key={`${frame.from}.${frame.string}`}
             className={`border-b border-rule last:border-b-0 ${at === open ? 'bg-haze' : ''}`}
           >
             <button
@@ -44,7 +44,11 @@ export function Frames({ meaning, open, onOpen }: Props) {
               </span>
               <Pattern fingers={frame.fingers} lengthMm={meaning.findings.setup.lengthMm} />
               <span className="text-[0.95rem]">
-                {frameWords(frame, frames[at - 1], { ...meaning, setup: meaning.findings.setup, hand })}
+                {frameWords(frame, frameBefore(frames, at), {
+                  ...meaning,
+                  setup: meaning.findings.setup,
+                  hand,
+                })}
               </span>
             </button>
           </li>

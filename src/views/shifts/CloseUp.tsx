@@ -11,11 +11,12 @@ import {
   KIND_SENTENCES,
   landingWords,
   REHEARSAL_WORDS,
+  wayWords,
 } from '../../wording/shifts';
 import { counted, mm, seconds } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { noteWords } from '../../wording/notes';
-import { barWords, placeName, placesWords, semitoneWords } from '../../wording/places';
+import { barWords, placesWords, semitoneWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
 import { tradeBetween } from '../../wording/ways';
 import { WhyLines } from '../../ui/WhyLines';
@@ -48,8 +49,8 @@ export function CloseUp({ meaning, detail }: Props) {
       <p>
         <strong>{KIND_SENTENCES[shift.kind]}</strong> {guideWords(shift)} The hand goes{' '}
         {semitoneWords(shift.semitones)}, {mm(shift.travelMm)}{' '}
-        {detail.up ? 'towards the bridge' : 'towards the nut'}, in {seconds(detail.seconds)}, from{' '}
-        {placeName(detail.from.step, speech.instrument)} to {placeName(detail.to.step, speech.instrument)}.
+        {detail.up ? 'towards the bridge' : 'towards the nut'}, in {seconds(detail.seconds)},{' '}
+        {wayWords(detail, setup, speech)}.
       </p>
       <p>
         {hearWords(detail.hear, detail, setup)} {landingWords(detail)}

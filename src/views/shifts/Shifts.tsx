@@ -121,7 +121,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
               <td className="px-2 whitespace-nowrap">{seconds(detail.seconds)}</td>
               <td className="px-2">{KIND_SHORT[detail.shift.kind]}</td>
               <td className="px-2 text-sm leading-tight">
-                <span aria-hidden className="block h-1.5 w-20 rounded bg-rule">
+                <span aria-hidden className="block h-1.5 w-14 rounded bg-rule">
                   <span
                     className="block h-full rounded bg-copper"
                     style={{ width: `${Math.round((100 * weight) / most)}%` }}

@@ -8,7 +8,8 @@ import {
   type InstrumentKind,
   type PlanRequest,
 } from '../../../src/core';
-import { frameWords } from '../../../src/wording/frames';
+import { frameBefore, frameWords } from '../../../src/wording/frames';
+import { speechOf } from '../../../src/wording/plans';
 
 const LENGTHS: Readonly<Record<InstrumentKind, number>> = { violin: 328, viola: 370, cello: 692, bass: 1050 };
 const TONICS: Readonly<Record<InstrumentKind, readonly string[]>> = {
@@ -27,12 +28,14 @@ test('what is said of a pattern holds against the ruler: touch, no room, where i
       for (const scale of ['major', 'harmonic-minor', 'chromatic']) {
         const material = { type: 'scale', tonic, scale, octaves: 2, direction: 'updown' } as const;
         const request: PlanRequest = { instrument: kind, material, alternatives: 1, explain: 'nothing' };
-        const [one] = plan(request).plans;
+        const response = plan(request);
+        const [one] = response.plans;
+        const speech = speechOf(kind, response);
         const setup = resolveSetup(request);
         const hand = resolveHand(setup, undefined);
         one.frames.forEach((frame, at) => {
           const before = one.frames[at - 1];
-          const words = frameWords(frame, before, { plan: one, setup, hand });
+          const words = frameWords(frame, before, { plan: one, setup, hand, speech });
           const room = (a: string, b: string) =>
             Math.abs(mm(kind, frame.fingers[a as '1'] ?? NaN) - mm(kind, frame.fingers[b as '1'] ?? NaN));
           for (const [, a, b, what] of words.matchAll(/([T1-4]) and ([T1-4]) (touch|close|apart)/g)) {
@@ -72,9 +75,17 @@ test('each string of a double stop has its own fingers', () => {
     direction: 'up',
   } as const;
   const request: PlanRequest = { instrument: 'violin', material, alternatives: 1 };
-  const [one] = plan(request).plans;
+  const response = plan(request);
+  const [one] = response.plans;
   const setup = resolveSetup(request);
-  const held = { plan: one, setup, hand: resolveHand(setup, undefined) };
+  const speech = speechOf('violin', response);
+  const held = { plan: one, setup, hand: resolveHand(setup, undefined), speech };
+  one.frames.forEach((frame, at) => {
+    const before = frameBefore(one.frames, at);
+    const together = one.frames.filter(({ from }) => from === before?.from);
+    if (before && before.from !== frame.from && together.some(({ string }) => string === frame.string))
+      assert.equal(before.string, frame.string, 'told against its own string');
+  });
   assert.match(frameWords(one.frames[1], one.frames[0], held), /^Sounding with it, on the /);
   for (const { from, to, string, fingers } of one.frames)
     for (const [finger, n] of laidFingers(fingers))

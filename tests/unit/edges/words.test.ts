@@ -3,7 +3,15 @@ import { test } from 'node:test';
 import { octaveChoices } from '../../../src/app/brief/choices';
 import { playableTonics, withInstrument, withTonic, type RunSpec } from '../../../src/app/brief/material';
 import { readRequest } from '../../../src/contract/read';
-import { plan, positionsOf, resolveSetup, TERM_NAMES, type PlanRequest } from '../../../src/core';
+import {
+  findingsOf,
+  parsePitch,
+  plan,
+  positionsOf,
+  resolveSetup,
+  TERM_NAMES,
+  type PlanRequest,
+} from '../../../src/core';
 import { columnX, visibleEvents } from '../../../src/views/bench/columns';
 import { positionChoices, stringChoices, wishesFor } from '../../../src/wording/brief';
 import { counted, listed, ordinal, ranges } from '../../../src/wording/grammar';
@@ -12,6 +20,7 @@ import { requestWords } from '../../../src/wording/material';
 import { noteWords, printed, spoken } from '../../../src/wording/notes';
 import { barWords, positionName, positionRuleWords, stretchWords } from '../../../src/wording/places';
 import { dearestTerms, planWords, speechOf, stepWords, TERM_WORDS } from '../../../src/wording/plans';
+import { wayWords } from '../../../src/wording/shifts';
 
 const material: RunSpec = { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' };
 const request: PlanRequest = { instrument: 'violin', material };
@@ -142,4 +151,47 @@ test('counts, lists and ordinals follow the language', () => {
     '22nd',
   ]);
   assert.equal(ranges([1, 3, 4, 5, 9]), '1, 3–5, 9');
+});
+
+test('a shift is told by its positions, in thumb position by the notes the thumb goes between, over an open string as such', () => {
+  const shiftsOf = (asked: PlanRequest) => {
+    const response = plan({ ...asked, alternatives: 1 });
+    const tonic = parsePitch('C4') ?? assert.fail();
+    const aim = { system: 'equal', tuning: 'pure', tonic, level: 'middle' } as const;
+    const { shifts, setup } = findingsOf(asked, response, response.plans[0], aim);
+    return shifts.map((detail) => ({
+      detail,
+      words: wayWords(detail, setup, speechOf(asked.instrument, response)),
+    }));
+  };
+  const cello = shiftsOf({
+    instrument: 'cello',
+    material: { type: 'scale', tonic: 'Eb2', scale: 'major', octaves: 3, direction: 'updown' },
+  });
+  let thumbs = 0;
+  for (const { detail, words } of cello) {
+    const { fromPosition, toPosition } = detail.shift;
+    const up = [fromPosition, toPosition].filter((position) => position === 'thumb').length;
+    thumbs += up;
+    if (up === 2) assert.match(words, /^in thumb position, thumb from [A-G][♭♯]?( on [A-G])? to [A-G][♭♯]?/);
+    if (up === 1) assert.match(words, /the thumb on [A-G][♭♯]?/);
+    if (up === 0) assert.match(words, /^(over the open string, )?from .* to .* position$/);
+    assert.doesNotMatch(words, /octave/);
+  }
+  assert.ok(thumbs > 2);
+  const locks = [
+    { at: 0, finger: 1 as const, position: 0.5 },
+    { at: 1, finger: 0 as const },
+    { at: 2, finger: 1 as const, position: 1 },
+  ];
+  const notes = ['Eb2', 'D2', 'E2'].map((name) => ({ pitches: [name] }));
+  const over = shiftsOf({
+    instrument: 'bass',
+    material: { type: 'notes', key: 'C major', notes },
+    rules: { locks },
+  });
+  assert.deepEqual(
+    over.map(({ words }) => words),
+    ['over the open string, from half to 1st position'],
+  );
 });
