@@ -47,6 +47,7 @@ export { hardness, type Hard } from './findings/ranking';
 export type { Rough } from './findings/rough';
 export type { HandCue, HearFirst, ShiftDetail } from './findings/shifts';
 export type { Trap } from './findings/traps';
+export { isUnchecked } from './findings/unchecked';
 export {
   drillLike,
   drillOfShift,

@@ -133,6 +133,10 @@ export function noCheckWords(note: Played, elsewhere: HearFirst, setup: Setup): 
   return `no string checks ${name}: compare it with ${what}, ${place}, or with a drone.`;
 }
 
+/** Where no string checks any note at all. */
+export const UNCHECKED_WORDS =
+  'No open string or harmonic of this tuning checks any note here at its target. Use a drone on the tonic, or compare each note with the same one in an easy place.';
+
 /** The same as a column of a table has it. */
 export function targetCents(against: number): string {
   return Math.round(against) === 0 ? 'as tuned' : `${signed(against, 0)} cents`;

@@ -130,12 +130,14 @@ function kindOfPlace(finding: Finding): string {
       return [...finding.crowd.fingers, finding.crowd.string, finding.crowd.roomMm].join();
     case 'trap': {
       const { finger, from, to } = finding.trap;
-      return [finger, from.string, from.semitones, to.string, to.semitones].join();
+      // Going up or coming down, it is the same finger on the same two strings.
+      return [finger, ...[from, to].map(placeOf).sort()].join(' ');
     }
     case 'comma':
       return placeOf(finding.note);
     case 'no-check':
-      return finding.run.map(({ note }) => placeOf(note)).join(' ');
+      // Of long runs there is one thing to say, wherever they are.
+      return finding.run.length > 1 ? 'run' : placeOf(finding.run[0].note);
     default:
       return finding.rough.notes.map((note) => [placeOf(note), note.finger].join()).join(' ');
   }

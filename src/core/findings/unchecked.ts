@@ -3,6 +3,14 @@ import type { Heard } from './heard';
 /** From so many on, notes that follow each other without a check are one thing to work at, not many. */
 const LONG_RUN = 4;
 
+const hasNone = ({ note, checks }: Heard) => note.finger !== 0 && !checks.some(({ fits }) => fits);
+
+/** True where there are stopped notes and no string of this tuning checks any of them. */
+export function isUnchecked(heard: readonly Heard[]): boolean {
+  const stopped = heard.filter(({ note }) => note.finger !== 0);
+  return stopped.length > 0 && stopped.every(hasNone);
+}
+
 /** The notes that nothing checks: a long run of them as one, of shorter ones each by itself. */
 export function uncheckedRuns(heard: readonly Heard[]): (readonly Heard[])[] {
   const runs: Heard[][] = [];
@@ -12,7 +20,7 @@ export function uncheckedRuns(heard: readonly Heard[]): (readonly Heard[])[] {
     run = [];
   };
   for (const one of heard) {
-    if (one.note.finger !== 0 && !one.checks.some(({ fits }) => fits)) run.push(one);
+    if (hasNone(one)) run.push(one);
     else close();
   }
   close();

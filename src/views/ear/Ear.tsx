@@ -5,13 +5,14 @@ import {
   pitchName,
   SYSTEMS,
   tableIssues,
+  isUnchecked,
   TOLERANCES,
   type Aim,
   type Heard,
   type Level,
   type OwnTable,
 } from '../../core';
-import { checkWords, shortCheck, targetCents } from '../../wording/checks';
+import { checkWords, shortCheck, targetCents, UNCHECKED_WORDS } from '../../wording/checks';
 import { STRING_TUNING_CHOICES, SYSTEM_WORDS } from '../../wording/intonation';
 import { mmFine, signed } from '../../wording/grammar';
 import { LEVEL_WORDS } from '../../wording/instruments';
@@ -106,7 +107,14 @@ function EarOf({ meaning }: { readonly meaning: Meaning }) {
   const closeUp = notes[at];
   return (
     <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-      <Targets meaning={meaning} notes={notes} open={at} onOpen={setOpen} />
+      <div className="flex flex-col gap-2">
+        {isUnchecked(heard) && (
+          <p className="border-l-4 border-ochre bg-sheet px-3 py-1" role="note">
+            {UNCHECKED_WORDS}
+          </p>
+        )}
+        <Targets meaning={meaning} notes={notes} open={at} onOpen={setOpen} />
+      </div>
       <div className="flex flex-col gap-4">
         {closeUp && <NoteCloseUp meaning={meaning} heard={closeUp} />}
         <Together meaning={meaning} />

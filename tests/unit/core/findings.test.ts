@@ -6,6 +6,7 @@ import {
   COMMA,
   findingsOf,
   hertzOf,
+  isUnchecked,
   midiOf,
   parsePitch,
   plan,
@@ -122,6 +123,9 @@ test('on a wild tuning no check is claimed', () => {
     rules: { openStrings: 'never' },
   }).findings;
   assert.ok(wild.heard.some(({ checks }) => checks.length === 0));
+  assert.ok(isUnchecked(wild.heard.filter(({ checks }) => checks.length === 0)));
+  assert.ok(!isUnchecked(found(notes('D4 E4 F4')).findings.heard));
+  assert.ok(!isUnchecked(found(notes('D4 A4')).findings.heard), 'open strings need none');
   assert.ok(wild.ranked.some(({ kind }) => kind === 'no-check'));
 });
 

@@ -133,3 +133,72 @@ test('a stretch that is held weighs more than one passed over, and the same stre
   const words = findingWords(short[0], resolveSetup(asked), speechOf('violin', response));
   assert.match(words, / Also at bar 1, beat \d/);
 });
+
+/** Five students, three plans each: what a teacher would name first, second, third, and why. Shifts are told by the positions between which they go. */
+const STUDENTS: readonly {
+  readonly who: Partial<PlanRequest> & Pick<PlanRequest, 'instrument'>;
+  readonly level: Level;
+  readonly plans: readonly (readonly [tonic: string, octaves: number, order: readonly string[]])[];
+}[] = [
+  {
+    // In the first year the finger that is set anew and the first shift are the lesson; what only the ear of later years hears comes last.
+    ...{ who: { instrument: 'violin', size: '1/2' }, level: 'first-year' },
+    plans: [
+      ['G3', 2, ['trap', 'no-check']],
+      ['C4', 2, ['shift', 'no-check']],
+      ['D4', 2, ['shift', 'trap', 'crowding']],
+    ],
+  },
+  {
+    // A small hand on a large viola: the stretch before all else, for it may hurt; then the hand on its way; then the ear.
+    ...{ who: { instrument: 'viola', size: '16.5', hand: 'small' }, level: 'middle' },
+    plans: [
+      ['Db3', 1, ['stretch', 'shift', 'low-first', 'no-check']],
+      ['Eb3', 2, ['stretch', 'trap', 'no-check']],
+      ['Ab3', 2, ['shift', 'comma', 'no-check']],
+    ],
+  },
+  {
+    // A formed hand: its shifts, then what the ear has to decide, and fingers that are set anew hardly at all.
+    ...{ who: { instrument: 'violin' }, level: 'advanced' },
+    plans: [
+      ['G3', 3, ['shift', 'comma', 'crowding', 'trap', 'no-check']],
+      ['Ab3', 3, ['shift', 'no-check', 'crowding', 'low-first', 'trap']],
+      ['A3', 3, ['shift', 'comma', 'crowding', 'trap']],
+    ],
+  },
+  {
+    // Into thumb position first; the other shifts; an everyday extension only then.
+    ...{ who: { instrument: 'cello' }, level: 'middle' },
+    plans: [
+      ['D2', 3, ['into-thumb', 'shift', 'stretch', 'comma', 'trap', 'no-check']],
+      ['E2', 3, ['into-thumb', 'shift', 'stretch', 'opened']],
+      ['F2', 3, ['into-thumb', 'shift', 'stretch']],
+    ],
+  },
+  {
+    // On the bass the hand is always on its way: shifts, and those to and from the little finger before the others.
+    ...{ who: { instrument: 'bass' }, level: 'first-year' },
+    plans: [
+      ['F1', 2, ['little-finger-shift', 'shift', 'no-check']],
+      ['Bb1', 2, ['little-finger-shift', 'shift', 'no-check']],
+      ['E1', 1, ['little-finger-shift', 'no-check']],
+    ],
+  },
+];
+
+test('five students, three plans each: findings come in the order a teacher would name them', () => {
+  for (const { who, level, plans } of STUDENTS)
+    for (const [tonic, octaves, order] of plans) {
+      const asked: PlanRequest = { ...who, material: scale(tonic, octaves) };
+      const kinds = ranked(asked, level).map((finding) => {
+        if (finding.kind !== 'shift') return finding.kind;
+        const { toPosition, fromPosition, fromFinger, toFinger } = finding.detail.shift;
+        if (toPosition === 'thumb' && fromPosition !== 'thumb') return 'into-thumb';
+        const little = who.instrument === 'bass' && (fromFinger === 4 || toFinger === 4);
+        return little ? 'little-finger-shift' : 'shift';
+      });
+      const first = [...new Set(kinds)].slice(0, order.length);
+      assert.deepEqual(first, order, `${who.instrument} ${tonic}, ${octaves}`);
+    }
+});
