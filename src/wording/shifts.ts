@@ -63,7 +63,7 @@ const HARD: Readonly<Record<Hard, string>> = {
   quick: 'little time',
   'little-finger': 'little finger',
   'weak-slide': 'a weak finger slides',
-  'into-thumb': 'into thumb position',
+  'into-thumb': 'the thumb comes up',
 };
 
 /** What makes a shift hard, in a few words. */

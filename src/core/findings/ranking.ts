@@ -73,7 +73,7 @@ export function hardness({ shift, seconds }: ShiftDetail): { readonly weight: nu
 }
 
 /** What adds less is not worth a word. */
-const TOLD = 0.75;
+const TOLD = 0.8;
 
 /** A stretch that is held weighs more than one passed over: a quarter more for each second, up to two. */
 const HELD = 0.25;
