@@ -46,7 +46,7 @@ export interface SweepCase {
 export function sweepCases(): SweepCase[] {
   return INSTRUMENT_KINDS.flatMap((instrument) =>
     TONICS.flatMap((name) => {
-      const tonic = lowest(instrument, name);
+      const tonic = lowestTonic(instrument, name);
       return [1, 2, 3].flatMap((octaves) => [
         ...SCALES.map((scale): SweepCase => ({
           instrument,
@@ -61,7 +61,7 @@ export function sweepCases(): SweepCase[] {
   );
 }
 
-function lowest(instrument: InstrumentKind, name: string): string {
+export function lowestTonic(instrument: InstrumentKind, name: string): string {
   const bottom = resolveSetup({ instrument }).strings[0].midi;
   const octave = [0, 1, 2, 3, 4].find((at) => midiOf(parsePitch(`${name}${at}`) as Pitch) >= bottom);
   return `${name}${octave}`;
