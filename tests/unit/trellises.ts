@@ -1,14 +1,26 @@
 import fc from 'fast-check';
-import { placeAt, stepCost, type Trellis } from '../../src/core/planner/graph/trellis';
+import {
+  isFresh,
+  moveCostBetween,
+  placeAt,
+  stayCostBetween,
+  type Trellis,
+} from '../../src/core/planner/graph/trellis';
 import { movesOutOf } from './moves';
 
-/** Cost of a whole path. */
+/** Cost of a single step, by a stay where there is one, else by a move. */
+export function stepCost(trellis: Trellis, t: number, from: number, to: number): number {
+  return Math.min(stayCostBetween(trellis, t, from, to), moveCostBetween(trellis, t, from, to));
+}
+
+/** Cost of a whole path; where two moves follow each other the second costs a stone more. */
 export function pathCost(trellis: Trellis, path: ArrayLike<number>): number {
-  const { layers } = trellis;
+  const { layers, blocks } = trellis;
   let cost = layers[0].entry[path[0]];
   for (let t = 0; t < layers.length; t++) {
     cost += layers[t].cost[path[t]];
     if (t + 1 < layers.length) cost += stepCost(trellis, t, path[t], path[t + 1]);
+    if (isFresh(trellis, path, t) && t > 1 && isFresh(trellis, path, t - 1)) cost += blocks[t - 1].stone;
   }
   return cost;
 }
@@ -76,6 +88,7 @@ export const someTrellis: fc.Arbitrary<Trellis> = fc
         stayStart,
         stayTo: Int32Array.from(stayTo),
         stayCost: Float64Array.from(stayCost),
+        stone: draw(),
       };
     });
     return { layers, blocks };

@@ -6,11 +6,11 @@ import { contextFor } from '../../../src/core/planner/cost/context';
 import type { Alike } from '../../../src/core/planner/graph/fold';
 import { cheapestPath, type Wanted } from '../../../src/core/planner/search/cheapest';
 import { tallyOf } from '../../../src/core/planner/graph/pathcost';
-import { moveCost, stepCost, type Trellis } from '../../../src/core/planner/graph/trellis';
+import { isFresh, moveCost, type Trellis } from '../../../src/core/planner/graph/trellis';
 import { buildTrellis } from '../../../src/core/planner/graph/build';
 import type { PlanRequest } from '../../../src/core';
 import { someRequest } from '../requests';
-import { allPaths, pathCost, someTrellis } from '../trellises';
+import { allPaths, pathCost, stepCost, someTrellis } from '../trellises';
 
 /** Cost of the cheapest path that is as wanted, found by trying everything; Infinity where there is none. */
 function bruteForce(trellis: Trellis, { back, counted }: Wanted): number {
@@ -124,7 +124,8 @@ test('what the search pays for a step is what the answer charges for it', () => 
         [path[t], path[t + 1]] = [from, to];
         const charged = tallyOf(context, trellis, path, t, t + 1).reduce((sum, term) => sum + term, 0);
         const [a, b] = [trellis.layers[t], trellis.layers[t + 1]];
-        const paid = a.entry[from] + a.cost[from] + step + b.cost[to];
+        const stone = [t, t + 1].every((at) => isFresh(trellis, path, at)) ? trellis.blocks[t].stone : 0;
+        const paid = a.entry[from] + a.cost[from] + step + stone + b.cost[to];
         assert.ok(Math.abs(charged - paid) < 1e-9, `${charged} against ${paid}`);
       }
     }),

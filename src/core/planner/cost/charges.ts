@@ -147,6 +147,11 @@ export function chargeMove(
   return shift + landing + across;
 }
 
+/** What leaving a place costs more where the hand had come to it for this one note. */
+export function chargeStone({ stone }: PricedTransition, tally?: Tally): number {
+  return add(tally, 'shift', stone);
+}
+
 /** No move to a touch costs less than this; Infinity to an open string, for which no hand travels. */
 export function leastMove(
   { pricing }: Context,

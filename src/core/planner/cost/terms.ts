@@ -86,6 +86,8 @@ export interface PricedTransition extends Transition {
   readonly shares: Float64Array;
   /** Cost of going to a string so many strings away. */
   readonly across: Float64Array;
+  /** Added to a shift out of a place the hand had come to for one note. */
+  readonly stone: number;
 }
 
 /** Which finger slides on which string, from stop to stop in semitones. */
@@ -175,6 +177,11 @@ export function landingTerm(weights: Weights, from: number, finger: number): num
 export function stringsApart(from: Touch, to: Touch): number {
   if (to.string > from.topString) return to.string - from.topString;
   return from.string > to.topString ? from.string - to.topString : 0;
+}
+
+/** A stepping stone: the hand leaves a place before it has settled there. A rest lets it settle; the less time there is, the worse. */
+export function stoneTerm(weights: Weights, { rest, haste }: Transition): number {
+  return rest ? 0 : weights.steppingStone * haste.shift;
 }
 
 /** Going to the next string. */

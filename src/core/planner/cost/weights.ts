@@ -15,6 +15,8 @@ export interface Weights {
   readonly shiftTravelSquared: number;
   /** Share left of a shift while an open string sounds: time, and nobody hears it. */
   readonly shiftOverOpen: number;
+  /** Added to a shift out of a place that was taken for one note: two shifts running, and nowhere between them does the hand find itself. */
+  readonly steppingStone: number;
   /** Added where the shift goes to another string: no guide note leads there. */
   readonly shiftAcross: number;
   /** Added where the thumb leaves the neck or comes back to it: the whole arm changes its shape. */
@@ -99,6 +101,7 @@ const SECURE: Weights = {
   shiftTravel: 1,
   shiftTravelSquared: 1,
   shiftOverOpen: 0.6,
+  steppingStone: 1,
   shiftAcross: 0.4,
   thumbChange: 2,
   shiftToLandmark: 0.25,

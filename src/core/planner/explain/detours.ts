@@ -1,6 +1,6 @@
-import type { HoldTrellis, Path } from '../graph';
+import { isFresh, type HoldTrellis, type Path } from '../graph';
 import type { Candidate } from '../cost';
-import { nodeAfter, nodeBefore, type Passes } from '../search';
+import { isFreshStand, nodeOf, standAfter, standBefore, type Passes, type Stand } from '../search';
 
 /*
  * The cheapest ways round something in a plan: another stretch of path that leaves the plan's own and comes back to it.
@@ -20,13 +20,15 @@ export function withoutShift(trellis: HoldTrellis, costs: Passes, own: Path, t: 
   const { nodes, cost: played } = trellis.layers[t];
   let least = Infinity;
   let [best, to] = [-1, -1];
-  for (let from = 0; from < nodes; from++) {
-    const spent = forward[first[t] + from] + played[from];
-    for (let stay = stayStart[from]; stay < stayStart[from + 1]; stay++) {
-      const cost = spent + stayCost[stay] + backward[first[t + 1] + stayTo[stay]];
+  for (let from = 0; from < 2 * nodes; from++) {
+    const node = nodeOf(from);
+    const spent = forward[2 * first[t] + from] + played[node];
+    if (!(spent < least)) continue;
+    for (let stay = stayStart[node]; stay < stayStart[node + 1]; stay++) {
+      const cost = spent + stayCost[stay] + backward[2 * (first[t + 1] + stayTo[stay])];
       if (cost >= least) continue;
       least = cost;
-      [best, to] = [from, stayTo[stay]];
+      [best, to] = [from, 2 * stayTo[stay]];
     }
   }
   return best < 0 ? null : detour(trellis, costs, own, [t, best], [t + 1, to]);
@@ -44,11 +46,12 @@ export function withoutHold(
   const layer = trellis.layers[t];
   let least = Infinity;
   let best = -1;
-  for (let node = 0; node < layer.nodes; node++) {
-    const cost = forward[first[t] + node] + backward[first[t] + node];
-    if (cost < least && !is(layer.candidates[node])) {
+  for (let stand = 0; stand < 2 * layer.nodes; stand++) {
+    const at = 2 * first[t] + stand;
+    const cost = forward[at] + backward[at];
+    if (cost < least && !is(layer.candidates[nodeOf(stand)])) {
       least = cost;
-      best = node;
+      best = stand;
     }
   }
   return best < 0 ? null : detour(trellis, costs, own, [t, best], [t, best]);
@@ -83,7 +86,7 @@ export function stayingUntil(
   let least = Infinity;
   let end = -1;
   for (const [node, paid] of spent) {
-    const cost = paid + costs.backward[costs.first[until] + node];
+    const cost = paid + costs.backward[2 * (costs.first[until] + node)];
     if (cost >= least) continue;
     least = cost;
     end = node;
@@ -93,21 +96,27 @@ export function stayingUntil(
     path[at] = node;
     node = cameFrom[at - t - 1].get(node) ?? 0;
   }
-  return { first: t, ...onward(trellis, costs, own, path, until) };
+  return { first: t, ...onward(trellis, costs, own, path, until, 2 * end) };
 }
 
-type Point = readonly [t: number, node: number];
+type Point = readonly [t: number, stand: Stand];
 
 /** From two points of a way, back and onward by the cheapest steps until it is on the plan's own path again. */
 function detour(trellis: HoldTrellis, costs: Passes, own: Path, start: Point, end: Point): Detour {
   const path = own.slice();
-  [path[start[0]], path[end[0]]] = [start[1], end[1]];
-  let first = start[0];
-  while (first > 0 && path[first] !== own[first]) {
-    path[first - 1] = nodeBefore(trellis, costs, first, path[first]);
+  [path[start[0]], path[end[0]]] = [nodeOf(start[1]), nodeOf(end[1])];
+  let [first, stand] = start;
+  while (first > 0 && !sameStand(trellis, own, path, first, stand)) {
+    stand = standBefore(trellis, costs, first, stand);
     first--;
+    path[first] = nodeOf(stand);
   }
-  return { first, ...onward(trellis, costs, own, path, end[0]) };
+  return { first, ...onward(trellis, costs, own, path, ...end) };
+}
+
+/** True where a way is on the plan's own path: it has the same node and has come to it alike. */
+function sameStand(trellis: HoldTrellis, own: Path, path: Path, t: number, stand: Stand): boolean {
+  return path[t] === own[t] && isFreshStand(stand) === isFresh(trellis, own, t);
 }
 
 function onward(
@@ -116,11 +125,13 @@ function onward(
   own: Path,
   path: Path,
   from: number,
+  begun: Stand,
 ): Pick<Detour, 'last' | 'path'> {
-  let last = from;
-  while (last + 1 < path.length && path[last] !== own[last]) {
-    path[last + 1] = nodeAfter(trellis, costs, last, path[last]);
+  let [last, stand] = [from, begun];
+  while (last + 1 < path.length && !sameStand(trellis, own, path, last, stand)) {
+    stand = standAfter(trellis, costs, last, stand);
     last++;
+    path[last] = nodeOf(stand);
   }
   return { last, path };
 }

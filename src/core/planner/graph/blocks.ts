@@ -39,6 +39,7 @@ function blockBetween(context: Context, from: HoldLayer, to: HoldLayer, transiti
       return transition.noShift || !mayMove(context, a, b) ? Infinity : chargeMove(context, a, b, transition);
     },
     least: leastMoves(context, from, to, transition),
+    stone: transition.stone,
     stayStart,
     stayTo,
     stayCost,

@@ -6,5 +6,15 @@ export { width, type Lattice } from './lattice';
 export { chargeEvent, tallyOf, type Terms } from './pathcost';
 export { holdAllowed, positionAllowed } from './rules';
 export { masked, type Mask } from './mask';
-export { moveCost, placeAt, stepCost, type Block, type Layer, type Path, type Trellis } from './trellis';
+export {
+  isFresh,
+  moveCost,
+  moveCostBetween,
+  placeAt,
+  stayCostBetween,
+  type Block,
+  type Layer,
+  type Path,
+  type Trellis,
+} from './trellis';
 export { alikeIn, comesBackAlike, sameBackIn } from './wayback';

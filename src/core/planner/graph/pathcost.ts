@@ -4,13 +4,14 @@ import {
   chargePlay,
   chargeReframe,
   chargeStay,
+  chargeStone,
   newTally,
   sameFrame,
   type Tally,
 } from '../cost';
 import type { Context } from '../cost';
 import { stringsApart, type TermName } from '../cost';
-import type { Path } from './trellis';
+import { isFresh, type Path } from './trellis';
 import type { HoldTrellis } from './build';
 
 export type Terms = Readonly<Partial<Record<TermName, number>>>;
@@ -57,8 +58,10 @@ function chargeStep(context: Context, trellis: HoldTrellis, path: Path, t: numbe
   const held = before.candidates[path[t - 1]].hold;
   const { hold } = layer.candidates[path[t]];
   const transition = trellis.transitions[t - 1];
-  if (from.position !== to.position)
-    return chargeMove(context, from, to, transition, tally) + chargeEntry(context, hold, tally);
+  if (from.position !== to.position) {
+    const stone = isFresh(trellis, path, t - 1) ? chargeStone(transition, tally) : 0;
+    return stone + chargeMove(context, from, to, transition, tally) + chargeEntry(context, hold, tally);
+  }
   const stay = chargeStay(context, from, to, transition, tally);
   if (sameFrame(held, hold)) return stay;
   const reframe = chargeReframe(context, stringsApart(from, to) === 0, held, hold, to.finger, tally);

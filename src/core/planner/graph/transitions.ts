@@ -3,7 +3,7 @@ import { midiOf } from '../../pitch/pitch';
 import { forbidden, locksAt } from './candidates';
 import { acrossCost } from '../cost';
 import type { Context } from '../cost';
-import { SHIFT_EASES, shiftShare, type Transition, type PricedTransition } from '../cost';
+import { SHIFT_EASES, shiftShare, stoneTerm, type Transition, type PricedTransition } from '../cost';
 import { hasteFor } from '../cost';
 
 /*
@@ -46,7 +46,7 @@ function priced({ pricing, setup }: Context, transition: Transition, number: num
   for (let ease = 0; ease < SHIFT_EASES; ease++) shares[ease] = shiftShare(weights, ease, transition);
   const across = new Float64Array(setup.strings.length);
   for (let apart = 0; apart < across.length; apart++) across[apart] = acrossCost(weights, apart, transition);
-  return { ...transition, number, shares, across };
+  return { ...transition, number, shares, across, stone: stoneTerm(weights, transition) };
 }
 
 function hasRest(events: readonly MusicEvent[], from: number, to: number): boolean {

@@ -25,6 +25,8 @@ export interface Block extends Moves {
   readonly stayTo: Int32Array;
   /** Cost of the stay, all included but the later node's own cost. */
   readonly stayCost: Float64Array;
+  /** What a move costs more out of a node that a move led to: a place for one note only. */
+  readonly stone: number;
 }
 
 /** Moves between two layers. They are worked out when first asked for: most lie too far from any good path to be asked for at all. */
@@ -53,15 +55,22 @@ export interface Trellis {
 /** One node a layer. */
 export type Path = Int32Array;
 
-/** Cost of the cheapest way between two given nodes of neighbouring layers; Infinity where there is none. */
-export function stepCost(trellis: Trellis, t: number, from: number, to: number): number {
-  const block = trellis.blocks[t];
-  const [before, after] = [trellis.layers[t], trellis.layers[t + 1]];
-  const move = moveCost(block, before.touchOf[from], after.touchOf[to]) + after.entry[to];
-  for (let at = block.stayStart[from]; at < block.stayStart[from + 1]; at++) {
-    if (block.stayTo[at] === to) return Math.min(move, block.stayCost[at]);
-  }
-  return move;
+/** Cost of staying between two given nodes of neighbouring layers; Infinity where the hand does not stay. */
+export function stayCostBetween({ blocks }: Trellis, t: number, from: number, to: number): number {
+  const { stayStart, stayTo, stayCost } = blocks[t];
+  for (let at = stayStart[from]; at < stayStart[from + 1]; at++) if (stayTo[at] === to) return stayCost[at];
+  return Infinity;
+}
+
+/** Cost of a move between two given nodes of neighbouring layers, the later one's entry included; Infinity where there is none. */
+export function moveCostBetween({ layers, blocks }: Trellis, t: number, from: number, to: number): number {
+  const [before, after] = [layers[t], layers[t + 1]];
+  return moveCost(blocks[t], before.touchOf[from], after.touchOf[to]) + after.entry[to];
+}
+
+/** True where a path comes to its event t by a move of the hand. */
+export function isFresh(trellis: Trellis, path: ArrayLike<number>, t: number): boolean {
+  return t > 0 && stayCostBetween(trellis, t - 1, path[t - 1], path[t]) === Infinity;
 }
 
 /** The place of a node of layer t. */

@@ -2,5 +2,5 @@
 export { cheapestNear, cheapestPath, type Found, type Wanted } from './cheapest';
 export { fewestShifts, type Counted } from './counted';
 export { fightingEvents } from './conflict';
-export { passesOver, type Passes } from './passes';
-export { nodeAfter, nodeBefore } from './trace';
+export { FRESH, passesOver, type Passes } from './passes';
+export { isFreshStand, nodeOf, standAfter, standBefore, type Stand } from './trace';

@@ -3,17 +3,24 @@ import { moveCost, type Block, type Layer, type Trellis } from '../graph';
 /*
  * Least costs from the start to every node and from every node to the end, by dynamic programming over a whole trellis. A move that cannot
  * be the cheapest by what it costs at least is never worked out.
+ *
+ * A node counts twice: settled, where the path begins or the hand has stayed, and fresh, where a move led to it; out of a fresh one the next move costs
+ * more. So pairs of moves are priced, exactly, and hardly more is to be worked out than for single ones.
  */
 
 /** Least costs of arriving at every node, its own cost left out, and of finishing from it, its own cost included. */
 export interface Passes {
-  /** Number of each layer's first node, all nodes numbered in one row: costs lie at [first[t] + node]. At the end how many there are. */
+  /** Number of each layer's first node, all nodes numbered in one row. At the end how many there are. */
   readonly first: Int32Array;
+  /** Costs lie at 2 * (first[t] + node), settled, and one further, fresh. What arrives fresh no cheaper than settled may cost more than is told. */
   readonly forward: Float64Array;
   readonly backward: Float64Array;
   /** Cost of the cheapest path of all; Infinity where there is none. */
   readonly least: number;
 }
+
+/** Added to the place of a node's costs where a move led to it. */
+export const FRESH = 1;
 
 /** Both passes over a trellis, worked out once for everything that is asked about it; the way forward when it is first asked for. */
 export function passesOver(trellis: Trellis): Passes {
@@ -22,7 +29,7 @@ export function passesOver(trellis: Trellis): Passes {
   for (let t = 0; t < layers.length; t++) first[t + 1] = first[t] + layers[t].nodes;
   const backward = backwardOver(trellis, first);
   const least = layers[0].entry.reduce(
-    (cheapest, set, node) => Math.min(cheapest, set + backward[node]),
+    (cheapest, set, node) => Math.min(cheapest, set + backward[2 * node]),
     Infinity,
   );
   let forward: Float64Array | undefined;
@@ -37,19 +44,21 @@ export function passesOver(trellis: Trellis): Passes {
 }
 
 function backwardOver({ layers, blocks }: Trellis, first: Int32Array): Float64Array {
-  const backward = new Float64Array(first[layers.length]);
+  const backward = new Float64Array(2 * first[layers.length]);
   const room = roomFor(layers);
   const last = layers.length - 1;
-  backward.set(layers[last].cost, first[last]);
+  layers[last].cost.forEach((cost, node) =>
+    backward.fill(cost, 2 * (first[last] + node), 2 * (first[last] + node) + 2),
+  );
   for (let t = last - 1; t >= 0; t--)
     finish(blocks[t], layers[t], layers[t + 1], backward, first[t], first[t + 1], room);
   return backward;
 }
 
 function forwardOver({ layers, blocks }: Trellis, first: Int32Array): Float64Array {
-  const forward = new Float64Array(first[layers.length]).fill(Infinity);
+  const forward = new Float64Array(2 * first[layers.length]).fill(Infinity);
   const room = roomFor(layers);
-  forward.set(layers[0].entry);
+  layers[0].entry.forEach((set, node) => (forward[2 * node] = set));
   for (let t = 0; t + 1 < layers.length; t++)
     arrive(blocks[t], layers[t], layers[t + 1], forward, first[t], first[t + 1], room);
   return forward;
@@ -63,8 +72,8 @@ function roomFor(layers: readonly Layer[]): Float64Array {
 /** Cost of the cheapest path through the node that lies worst of all that lie on any. */
 export function mostCost({ forward, backward }: Passes): number {
   let most = 0;
-  for (let node = 0; node < forward.length; node++) {
-    const cost = forward[node] + backward[node];
+  for (let at = 0; at < forward.length; at++) {
+    const cost = forward[at] + backward[at];
     if (cost > most && cost < Infinity) most = cost;
   }
   return most;
@@ -85,14 +94,17 @@ function arrive(
   ahead: number,
   leave: Float64Array,
 ) {
-  const { least, stayStart, stayTo, stayCost } = block;
+  const { least, stayStart, stayTo, stayCost, stone } = block;
   for (let touch = 0; touch < layer.touches; touch++) {
     let cheapest = Infinity;
     for (let node = layer.touchStart[touch]; node < layer.touchStart[touch + 1]; node++) {
-      const paid = forward[here + node] + layer.cost[node];
-      if (paid < cheapest) cheapest = paid;
+      const settled = forward[2 * (here + node)];
+      const fresh = forward[2 * (here + node) + FRESH];
+      const leaving = layer.cost[node] + Math.min(settled, fresh + stone);
+      if (leaving < cheapest) cheapest = leaving;
+      const paid = layer.cost[node] + Math.min(settled, fresh);
       for (let stay = stayStart[node]; stay < stayStart[node + 1]; stay++) {
-        const to = ahead + stayTo[stay];
+        const to = 2 * (ahead + stayTo[stay]);
         const cost = paid + stayCost[stay];
         if (cost < forward[to]) forward[to] = cost;
       }
@@ -103,20 +115,16 @@ function arrive(
     const [start, end] = [next.touchStart[to], next.touchStart[to + 1]];
     let limit = 0;
     for (let node = start; node < end; node++) {
-      const bare = forward[ahead + node] - next.entry[node];
+      const bare = forward[2 * (ahead + node)] - next.entry[node];
       if (bare > limit) limit = bare;
     }
-    let moved = Infinity;
     for (let touch = 0; touch < layer.touches; touch++) {
       if (leave[touch] + least[to] >= limit) continue;
       const cost = leave[touch] + moveCost(block, touch, to);
-      if (cost < moved) moved = cost;
       if (cost < limit) limit = cost;
     }
-    for (let node = start; node < end; node++) {
-      const cost = moved + next.entry[node];
-      if (cost < forward[ahead + node]) forward[ahead + node] = cost;
-    }
+    // Where no move was cheaper than staying, none costs less than the dearest stay.
+    for (let node = start; node < end; node++) forward[2 * (ahead + node) + FRESH] = limit + next.entry[node];
   }
 }
 
@@ -135,11 +143,11 @@ function finish(
   ahead: number,
   arrival: Float64Array,
 ) {
-  const { least, stayStart, stayTo, stayCost } = block;
+  const { least, stayStart, stayTo, stayCost, stone } = block;
   for (let to = 0; to < next.touches; to++) {
     let cheapest = Infinity;
     for (let node = next.touchStart[to]; node < next.touchStart[to + 1]; node++) {
-      const cost = next.entry[node] + backward[ahead + node];
+      const cost = next.entry[node] + backward[2 * (ahead + node) + FRESH];
       if (cost < cheapest) cheapest = cost;
     }
     arrival[to] = cheapest;
@@ -150,10 +158,10 @@ function finish(
     for (let node = start; node < end; node++) {
       let cheapest = Infinity;
       for (let stay = stayStart[node]; stay < stayStart[node + 1]; stay++) {
-        const cost = stayCost[stay] + backward[ahead + stayTo[stay]];
+        const cost = stayCost[stay] + backward[2 * (ahead + stayTo[stay])];
         if (cost < cheapest) cheapest = cost;
       }
-      backward[here + node] = cheapest;
+      backward[2 * (here + node)] = cheapest;
       if (cheapest > limit) limit = cheapest;
     }
     for (let to = 0; to < next.touches; to++) {
@@ -161,7 +169,11 @@ function finish(
       const cost = arrival[to] + moveCost(block, touch, to);
       if (cost < limit) limit = cost;
     }
-    for (let node = start; node < end; node++)
-      backward[here + node] = layer.cost[node] + Math.min(backward[here + node], limit);
+    for (let node = start; node < end; node++) {
+      const at = 2 * (here + node);
+      const stays = backward[at];
+      backward[at] = layer.cost[node] + Math.min(stays, limit);
+      backward[at + FRESH] = layer.cost[node] + Math.min(stays, limit + stone);
+    }
   }
 }

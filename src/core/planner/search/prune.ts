@@ -1,13 +1,13 @@
 import { moveCost, width, type Lattice, type Path, type Trellis } from '../graph';
 import { arriving } from './finish';
-import type { Passes } from './passes';
+import { FRESH, type Passes } from './passes';
 
 /*
  * Takes out of a trellis what lies too far from its cheapest path: few nodes an event are left, with the cost of every step between them written
  * out. Nothing is lost, for every path within the limit goes only through nodes that are kept.
  */
 
-/** A lattice with the nodes of the trellis that its own stand for, and the way back to them. */
+/** A lattice with the nodes of the trellis that its own stand for, each once settled and once fresh, and the way back to them. */
 export interface Pruned extends Lattice {
   readonly nodes: Int32Array;
 }
@@ -24,11 +24,17 @@ export function prune(
 ): Pruned | null {
   const first = new Int32Array(layers.length + 1);
   const kept: number[] = [];
+  const led: number[] = [];
   for (let t = 0; t < layers.length; t++) {
     const { cost } = layers[t];
-    for (let node = 0, at = whole[t]; at < whole[t + 1]; node++, at++) {
-      const through = forward[at] + backward[at];
-      if (through <= most && through < Infinity && cost[node] < Infinity) kept.push(node);
+    for (let node = 0, at = 2 * whole[t]; at < 2 * whole[t + 1]; node++, at += 2) {
+      if (cost[node] === Infinity) continue;
+      for (let fresh = 0; fresh <= FRESH; fresh++) {
+        const through = forward[at + fresh] + backward[at + fresh];
+        if (through > most || through === Infinity) continue;
+        kept.push(node);
+        led.push(fresh);
+      }
     }
     if (kept.length === first[t]) return null;
     first[t + 1] = kept.length;
@@ -41,13 +47,14 @@ export function prune(
       cost[at] = layer.cost[node] + (t === 0 ? layer.entry[node] : 0);
     }
   });
-  return { first, nodes, cost, ...stepsBetween({ layers, blocks }, first, nodes) };
+  return { first, nodes, cost, ...stepsBetween({ layers, blocks }, first, nodes, led) };
 }
 
 function stepsBetween(
   { layers, blocks }: Trellis,
   first: Int32Array,
   nodes: Int32Array,
+  led: readonly number[],
 ): Pick<Lattice, 'steps' | 'stepsAt'> {
   const stepsAt = rowsOf(first);
   const steps = new Float64Array(stepsAt[layers.length - 1]);
@@ -55,7 +62,7 @@ function stepsBetween(
   stay.fill(Infinity);
   blocks.forEach((block, t) => {
     const [layer, next] = [layers[t], layers[t + 1]];
-    const { stayStart, stayTo, stayCost } = block;
+    const { stayStart, stayTo, stayCost, stone } = block;
     let at = stepsAt[t];
     for (let u = first[t]; u < first[t + 1]; u++) {
       const node = nodes[u];
@@ -63,8 +70,11 @@ function stepsBetween(
       for (let one = stayStart[node]; one < stayStart[node + 1]; one++) stay[stayTo[one]] = stayCost[one];
       for (let v = first[t + 1]; v < first[t + 2]; v++) {
         const to = nodes[v];
-        const move = moveCost(block, touch, next.touchOf[to]) + next.entry[to];
-        steps[at++] = stay[to] < move ? stay[to] : move;
+        // To a settled node the hand stays, to a fresh one it moves.
+        steps[at++] =
+          led[v] === FRESH
+            ? moveCost(block, touch, next.touchOf[to]) + next.entry[to] + (led[u] === FRESH ? stone : 0)
+            : stay[to];
       }
       for (let one = stayStart[node]; one < stayStart[node + 1]; one++) stay[stayTo[one]] = Infinity;
     }
