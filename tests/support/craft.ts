@@ -129,21 +129,26 @@ function highOnLow(one: Planned): string | null {
   for (const step of steps) {
     const [{ semitones, finger }] = step.stops;
     const string = stringAt(one, step);
-    const next = setup.strings[string + 1];
-    if (finger === 0 || !next) continue;
-    const there = setup.strings[string].midi + semitones - next.midi;
+    if (finger === 0) continue;
+    const midi = setup.strings[string].midi + semitones;
+    const above = setup.strings.slice(string + 1).map((open) => midi - open.midi);
+    const low = above.some((there) => there >= 0 && there <= FIRST[instrument]);
     const hand = step.hand[1] ?? semitones;
-    if (there >= 0 && there <= FIRST[instrument] && hand >= HIGH[instrument]) return `note ${step.at + 1}`;
+    if (low && hand >= HIGH[instrument]) return `note ${step.at + 1}`;
   }
   return null;
 }
 
-/** A position for one stopped note between two shifts, or leaving a position and coming back within three notes. */
-function steppingStone({ plan: { shifts } }: Planned): string | null {
+/**
+ * A position for one stopped note between two shifts, or leaving a position and coming back within three notes. On the bass not where the hand only rocks
+ * a semitone to and fro: between half and first position that is how its scales in flats go in every school but the pivot, which leans.
+ */
+function steppingStone({ plan: { shifts }, request: { instrument } }: Planned): string | null {
   for (let at = 1; at < shifts.length; at++) {
     const [first, second] = [shifts[at - 1], shifts[at]];
     const notes = second.from - first.to + 1;
     const back = first.fromPosition === second.toPosition && first.fromPosition !== 'thumb';
+    if (instrument === 'bass' && first.semitones === 1 && second.semitones === 1) continue;
     if (notes <= 1 || (back && notes <= 2)) return `note ${first.to + 1}`;
   }
   return null;
@@ -219,8 +224,9 @@ function augmentedSecond({ plan: { steps, shifts }, response }: Planned): string
   return null;
 }
 
+/** The highest position of a plan; half position and a low first finger are one hand. */
 const highest = ({ plan: { steps } }: Planned) =>
-  Math.max(...steps.filter((step) => !isOpen(step)).map(order));
+  Math.max(1, ...steps.filter((step) => !isOpen(step)).map(order));
 const crossings = (one: Planned) =>
   one.plan.steps.filter((step, at) => at > 0 && stringAt(one, step) !== stringAt(one, one.plan.steps[at - 1]))
     .length;
@@ -252,7 +258,8 @@ export function craftKinds(): Kind[] {
       {
         name: name('stepping stone'),
         ceiling: bass ? 0.1 : 0.02,
-        cases: everyday(kind),
+        // At the top of an arpeggio a place for one note is every player's.
+        cases: [...scales(kind, [1, 2, 3], ['up', 'down']), ...thirds(kind)],
         find: steppingStone,
       },
       {

@@ -87,9 +87,11 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
       .map((reading, at) => ({ k: reading - setup.strings[string].steps, reread: at > 0 }))
       .filter(({ k, reread }) => !reread || inZone(k, semitones));
     // A finger in its own place is tried before one that reaches out of it.
-    for (const { finger, slot, reaches, contracted } of SLOTS) {
+    for (const one of [...SLOTS, HALF_FIRST]) {
+      const { finger, slot, reaches, contracted } = one;
       for (const { k, reread } of steps) {
         const position = k - slot;
+        if (!inHalf(one, position, semitones)) continue;
         // The little finger that reaches out of the hand to a node of the string touches it.
         const touches = reaches && finger === 4 && soundsAlikeTouched(semitones);
         const extended = reaches && !leansBack(finger, position, semitones);
@@ -151,6 +153,14 @@ const SLOTS: readonly Slot[] = [
   slotFor(1, -1, 'reaches'),
   slotFor(4, 2, 'contracted'),
 ];
+
+/** Leaning back in half position the first finger has the semitone above the open string, whichever way that is spelled. */
+const HALF_FIRST = slotFor(1, 1);
+
+/** True for a finger that half position has by its place alone and not by its letter. */
+function inHalf(slot: Slot, position: number, semitones: number): boolean {
+  return slot !== HALF_FIRST || (position === 0 && semitones === 1);
+}
 
 /** In first position the first finger may lie back a semitone, in half position's place, while the hand stays as it is: that opens nothing. */
 function leansBack(finger: number, position: number, semitones: number): boolean {

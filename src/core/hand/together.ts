@@ -58,7 +58,14 @@ function together(perVoice: readonly (readonly Hold[])[], shared: boolean): Hold
     );
     if (!shared) partial = distinct(partial.map(pinned));
   }
-  return distinct(partial.map(pinned));
+  return distinct(partial.map(pinned).map(shared ? (hold) => hold : firstAtHome));
+}
+
+/** A fingered octave by 1 and 3 lies where its first finger is at home and the third reaches: 2 and 4 take the next one in the same position. */
+function firstAtHome(hold: Hold): Hold {
+  const [low, high] = hold.stops;
+  const octave = hold.extended === 1 && hold.position > 0 && low.finger === 1 && high?.finger === 3;
+  return octave ? makeHold(hold.position - 1, hold.stops, hold.frame, { ...hold, extended: 3 }) : hold;
 }
 
 /** Frames of fixed shapes are shared objects; an open string goes with any. */

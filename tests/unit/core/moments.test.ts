@@ -83,7 +83,19 @@ test('what is worked out beforehand is what the terms say', () => {
   const { weights } = context.pricing;
   for (const transition of transitions) {
     transition.shares.forEach((share, ease) => assert.equal(share, shiftShare(weights, ease, transition)));
-    assert.equal(transition.across[0], 0);
-    assert.ok(transition.across[1] > 0 && transition.across[2] > transition.across[1]);
+    const none = transition.across.length >> 1;
+    assert.equal(transition.across[none], 0);
+    for (const way of [1, -1])
+      assert.ok(
+        transition.across[none + way] > 0 &&
+          transition.across[none + 2 * way] > transition.across[none + way],
+      );
+    const against = (way: number) => transition.line * way < 0;
+    for (const way of [1, -1])
+      assert.equal(
+        transition.across[none + way] > transition.across[none - way],
+        against(way) && !against(-way),
+      );
+    assert.equal(transition.stone === 0, transition.rest);
   }
 });

@@ -145,7 +145,7 @@ const STUDENTS: readonly {
     ...{ who: { instrument: 'violin', size: '1/2' }, level: 'first-year' },
     plans: [
       ['G3', 2, ['trap', 'no-check']],
-      ['C4', 2, ['shift', 'no-check']],
+      ['C4', 2, ['shift', 'trap']],
       ['D4', 2, ['shift', 'trap', 'crowding']],
     ],
   },
@@ -153,7 +153,7 @@ const STUDENTS: readonly {
     // A small hand on a large viola: the stretch before all else, for it may hurt; then the hand on its way; then the ear.
     ...{ who: { instrument: 'viola', size: '16.5', hand: 'small' }, level: 'middle' },
     plans: [
-      ['Db3', 1, ['stretch', 'shift', 'low-first', 'no-check']],
+      ['Db3', 1, ['stretch', 'no-check']],
       ['Eb3', 2, ['stretch', 'trap', 'no-check']],
       ['Ab3', 2, ['shift', 'comma', 'no-check']],
     ],

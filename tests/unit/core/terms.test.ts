@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { stopMm } from '../../../src/core/instrument/geometry';
+import { resolveSetup } from '../../../src/core/instrument/setup';
 import { patternCost } from '../../../src/core/hand/patterns';
 import * as terms from '../../../src/core/planner/cost/terms';
 import { hasteFor, secondsPerBeat, STYLE_WEIGHTS, weightsFor } from '../../../src/core/planner/cost/weights';
@@ -28,10 +29,14 @@ const touch = (position: number, string: number, finger: number, semitones: numb
   thumbUp: false,
   landmark: false,
   chord: 0,
+  octave: null,
+  fingers: String(finger),
 });
 const calm: terms.Transition = {
   haste: hasteFor(0.75),
   semitone: false,
+  line: 1,
+  rocks: [terms.NO_STRING, terms.NO_STRING],
   turn: false,
   onBeat: true,
   rest: false,
@@ -97,15 +102,59 @@ test('landing: first finger is surest, the little one least; 4-4 is worse than 1
 
 test('strings apart, crossings, skips and colour', () => {
   const on = (string: number) => touch(1, string, 1, 2);
-  assert.equal(terms.stringsApart(on(1), on(1)), 0);
-  assert.equal(terms.stringsApart(on(0), on(3)), 3);
-  assert.equal(terms.stringsApart({ ...on(1), topString: 2 }, on(2)), 0);
+  assert.equal(terms.stringsUp(on(1), on(1)), 0);
+  assert.equal(terms.stringsUp(on(0), on(3)), 3);
+  assert.equal(terms.stringsUp({ ...on(1), topString: 2 }, on(2)), 0);
   assert.equal(terms.crossingTerm(weights, 0, calm), 0);
   assert.equal(terms.crossingTerm(weights, 1, calm), weights.crossing);
   assert.equal(terms.skipTerm(weights, 1, calm), 0);
   assert.equal(terms.skipTerm(weights, 3, calm), 2 * weights.skip);
   assert.ok(terms.colourTerm(weights, 1, calm) > 0);
   assert.equal(terms.colourTerm(weights, 1, { ...calm, rest: true }), 0);
+});
+
+test('a stepping stone weighs by the time there is, and a rest lets the hand settle', () => {
+  const after = (seconds: number, rest = false) =>
+    terms.stoneTerm(weights, { ...calm, rest, haste: hasteFor(seconds) });
+  assert.ok(after(0.25) > after(0.75) && after(0.75) > after(2));
+  assert.ok(Math.abs(after(0.75) - weights.steppingStone) < 1e-9);
+  assert.equal(after(0.25, true), 0);
+});
+
+test('a string change against the line costs more than one along it', () => {
+  const rising = { ...calm, line: 1 };
+  assert.equal(terms.againstLineTerm(weights, 1, rising), 0);
+  assert.equal(terms.againstLineTerm(weights, -1, rising), weights.againstLine);
+  assert.equal(terms.againstLineTerm(weights, 1, { ...calm, line: -1 }), weights.againstLine);
+  assert.equal(terms.againstLineTerm(weights, 1, { ...calm, line: 0 }), 0);
+});
+
+test('a climb costs by the string: most on the lowest, nothing on the highest', () => {
+  const setup = resolveSetup({ instrument: 'violin' });
+  const on = (string: number) => terms.lowStringTerm(weights, setup, string, 5);
+  assert.ok(on(0) > on(1) && on(1) > on(2) && on(3) === 0);
+  assert.equal(terms.lowStringTerm(weights, setup, 0, 10), 2 * on(0));
+});
+
+test('a figure over an open string rings: a stopped note and one on the same string cost, a string away they do not', () => {
+  const rocking = { ...calm, rocks: [2, terms.NO_STRING] as const };
+  const open = touch(1, 2, 0, 0);
+  const ring = (from: terms.Touch, to: terms.Touch) => terms.ringingTerm(weights, from, to, rocking);
+  assert.equal(ring(open, touch(1, 3, 1, 2)), 0);
+  assert.equal(ring(open, touch(1, 2, 1, 2)), weights.ringing);
+  assert.equal(ring(touch(1, 1, 4, 7), touch(1, 1, 2, 4)), weights.ringing);
+  assert.equal(ring(touch(1, 1, 4, 7), touch(1, 0, 2, 4)), 0, 'two strings off nobody expects it');
+  assert.equal(terms.ringingTerm(weights, open, touch(1, 2, 1, 2), calm), 0);
+});
+
+test('octaves keep their frame; fingered ones are meant to change', () => {
+  const octave = (fingers: string, how: 'framed' | 'fingered' = 'framed') => ({
+    ...touch(1, 0, 1, 2),
+    ...{ octave: how, fingers },
+  });
+  assert.equal(terms.octaveTerm(weights, octave('1,4'), octave('1,4')), 0);
+  assert.equal(terms.octaveTerm(weights, octave('1,4'), octave('0,3')), weights.octaveFrame);
+  assert.equal(terms.octaveTerm(weights, octave('1,3', 'fingered'), octave('2,4', 'fingered')), 0);
 });
 
 test('reach: nothing while comfortable, rising to the full spread, forbidding beyond it', () => {
@@ -146,8 +195,10 @@ test('moved fingers: the playing one costs most, one without a place nothing', (
 });
 
 test('a trap is the same finger low on one string and high on the next; a bar is the same stop', () => {
-  assert.equal(terms.trapTerm(weights, touch(1, 1, 1, 1), touch(1, 2, 1, 2)), weights.trap);
-  assert.equal(terms.trapTerm(weights, touch(1, 1, 1, 1), touch(1, 2, 2, 3)), 0);
+  assert.equal(terms.trapTerm(weights, touch(1, 1, 1, 1), touch(1, 2, 1, 2), calm), weights.trap);
+  assert.equal(terms.trapTerm(weights, touch(1, 1, 1, 1), touch(1, 2, 2, 3), calm), 0);
+  const quick = { ...calm, haste: hasteFor(0.125) };
+  assert.equal(terms.trapTerm(weights, touch(1, 1, 1, 1), touch(1, 2, 1, 2), quick), 2 * weights.trap);
   assert.equal(terms.barTerm(weights, touch(1, 1, 1, 2), touch(1, 2, 1, 2)), weights.bar);
   assert.equal(terms.barTerm(weights, touch(1, 1, 0, 0), touch(1, 2, 0, 0)), 0);
 });

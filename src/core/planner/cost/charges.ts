@@ -1,8 +1,10 @@
 import { FINGER_SLOTS, THUMB } from '../../hand/finger';
 import type { Hold, Stop } from '../../hand/hold';
 import { instrumentData } from '../../instrument/instruments';
+import type { Setup } from '../../instrument/setup';
 import type { Candidate, Context } from './context';
 import {
+  againstLineTerm,
   bareShift,
   barTerm,
   colourTerm,
@@ -15,16 +17,20 @@ import {
   extensionTakenTerm,
   fourthTerm,
   heightTerm,
+  lowStringTerm,
   lowThumbTerm,
   openTerm,
   patternTerm,
+  octaveTerm,
   reachTerm,
   reshapeTerm,
+  ringingTerm,
   shiftEase,
   skipTerm,
-  stringsApart,
+  stringsUp,
   TERM_NAMES,
   trapTerm,
+  travelTerm,
   type Transition,
   type PricedTransition,
   type TermName,
@@ -87,9 +93,14 @@ export function chargePlay(
     below = stop.finger;
   }
   if (!pressed) return cost;
-  const { model } = context;
+  const { model, setup } = context;
   const place = model.anchor(hold.position);
   if (model.thumbUp(hold.position)) cost += add(tally, 'height', lowThumbTerm(weights, place));
+  const climbed = place - model.anchor(model.home);
+  // Of a line; double stops go where both strings have them.
+  const [stop] = hold.stops;
+  if (hold.stops.length === 1 && climbed > 0 && liesLowAbove(setup, stop))
+    cost += add(tally, 'height', lowStringTerm(weights, setup, stop.string, climbed));
   return cost + add(tally, 'height', heightTerm(weights, place - lowest));
 }
 
@@ -111,6 +122,19 @@ export function couldRing(context: Context, stop: Pick<Stop, 'string' | 'semiton
   return context.setup.strings.some((open) => open.midi === midi);
 }
 
+/** True where a higher string has a stopped note open or in first position. */
+function liesLowAbove(
+  { kind, strings }: Setup,
+  { string, semitones }: Pick<Stop, 'string' | 'semitones'>,
+): boolean {
+  const { firstPosition } = instrumentData(kind);
+  for (let above = string + 1; above < strings.length; above++) {
+    const there = strings[string].midi + semitones - strings[above].midi;
+    if (there >= 0 && there <= firstPosition) return true;
+  }
+  return false;
+}
+
 /** True where an open string's note lies under the hand in first position on the string below. */
 export function couldStop({ setup }: Context, { string }: Pick<Stop, 'string'>): boolean {
   const below = setup.strings[string - 1];
@@ -128,6 +152,15 @@ export function chargeEntry(context: Context, hold: Hold, tally?: Tally): number
   );
 }
 
+/** What it costs to begin on an open string with the hand up the neck: no less than going there from home while the string sounds. */
+export function chargeOpening({ model, pricing }: Context, hold: Hold, tally?: Tally): number {
+  if (hold.stops.some(({ finger }) => finger > 0)) return 0;
+  const [home, place] = [model.home, hold.position].map((position) => Math.round(model.anchor(position)));
+  if (place <= home) return 0;
+  const { weights, stops } = pricing;
+  return add(tally, 'shift', weights.shiftOverOpen * travelTerm(pricing, stops[place] - stops[home]));
+}
+
 /** What taking the hand to another position costs; the entry into the new frame comes on top. */
 export function chargeMove(
   { pricing }: Context,
@@ -139,12 +172,26 @@ export function chargeMove(
   const ease = shiftEase(from, to);
   const shift = bareShift(pricing, from, to, ease) * transition.shares[ease];
   const landing = pricing.landings[from.finger * FINGER_SLOTS + to.finger];
-  const across = chargeAcross(pricing.weights, stringsApart(from, to), transition, tally);
+  const across = chargeAcross(pricing.weights, stringsUp(from, to), transition, tally);
   if (tally) {
     add(tally, 'shift', shift);
     add(tally, 'landing', landing);
   }
-  return shift + landing + across;
+  return shift + landing + across + chargeJoined(pricing.weights, from, to, transition, tally);
+}
+
+/** What two notes pay for belonging together, whether the hand moves between them or not. */
+function chargeJoined(
+  weights: Weights,
+  from: Touch,
+  to: Touch,
+  transition: Transition,
+  tally?: Tally,
+): number {
+  return (
+    add(tally, 'frame', octaveTerm(weights, from, to)) +
+    add(tally, 'open', ringingTerm(weights, from, to, transition))
+  );
 }
 
 /** What leaving a place costs more where the hand had come to it for this one note. */
@@ -165,14 +212,17 @@ export function leastMove(
 }
 
 /** What going to a string so many strings away costs, by what has been worked out beforehand where only the sum is asked for. */
-function chargeAcross(weights: Weights, apart: number, transition: PricedTransition, tally?: Tally): number {
-  return tally ? acrossCost(weights, apart, transition, tally) : transition.across[apart];
+function chargeAcross(weights: Weights, up: number, transition: PricedTransition, tally?: Tally): number {
+  const { across } = transition;
+  return tally ? acrossCost(weights, up, transition, tally) : across[up + (across.length >> 1)];
 }
 
 /** What going to a string so many strings away costs. */
-export function acrossCost(weights: Weights, apart: number, transition: Transition, tally?: Tally): number {
-  if (apart === 0) return 0;
+export function acrossCost(weights: Weights, up: number, transition: Transition, tally?: Tally): number {
+  if (up === 0) return 0;
+  const apart = Math.abs(up);
   return (
+    add(tally, 'crossing', againstLineTerm(weights, up, transition)) +
     add(tally, 'crossing', crossingTerm(weights, apart, transition)) +
     add(tally, 'skip', skipTerm(weights, apart, transition)) +
     add(tally, 'colour', colourTerm(weights, apart, transition))
@@ -187,19 +237,28 @@ export function chargeStay(
   transition: PricedTransition,
   tally?: Tally,
 ): number {
-  const apart = stringsApart(from, to);
+  const up = stringsUp(from, to);
   return (
-    chargeAcross(context.pricing.weights, apart, transition, tally) +
-    chargeCrossed(context, apart, from, to, tally)
+    chargeAcross(context.pricing.weights, up, transition, tally) +
+    chargeJoined(context.pricing.weights, from, to, transition, tally) +
+    chargeCrossed(context, Math.abs(up), from, to, transition, tally)
   );
 }
 
 /** What a finger pays that is taken to the next string. */
-function chargeCrossed(context: Context, apart: number, from: Touch, to: Touch, tally?: Tally): number {
+function chargeCrossed(
+  context: Context,
+  apart: number,
+  from: Touch,
+  to: Touch,
+  transition: Transition,
+  tally?: Tally,
+): number {
   if (apart !== 1) return 0;
   const { weights } = context.pricing;
   return (
-    add(tally, 'displace', trapTerm(weights, from, to)) + add(tally, 'frame', barTerm(weights, from, to))
+    add(tally, 'displace', trapTerm(weights, from, to, transition)) +
+    add(tally, 'frame', barTerm(weights, from, to))
   );
 }
 

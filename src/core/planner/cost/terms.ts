@@ -1,5 +1,6 @@
 import { alongString } from '../../hand/finger';
 import type { HandProfile } from '../../hand/profile';
+import type { Setup } from '../../instrument/setup';
 import type { Haste, Weights } from './weights';
 
 /*
@@ -58,8 +59,12 @@ export interface Touch {
   readonly thumbUp: boolean;
   /** True where the hand meets the body of the instrument. */
   readonly landmark: boolean;
-  /** Fingers and strings of a double stop or chord as one number; 0 for a single stop. */
+  /** Fingers and strings of a double stop or chord whose frame may slide as one, as a number; 0 for a single stop, and for a fingered octave, which is taken so as not to slide. */
   readonly chord: number;
+  /** Two notes an octave apart: by 1 and 3 or 2 and 4, or in another frame; null for all else. */
+  readonly octave: 'fingered' | 'framed' | null;
+  /** The fingers that press, from the lowest string on. */
+  readonly fingers: string;
 }
 
 /** What lies between two neighbouring notes, whatever the fingering. */
@@ -67,9 +72,13 @@ export interface Transition {
   readonly haste: Haste;
   /** True where the pitches are a semitone apart. */
   readonly semitone: boolean;
+  /** 1 where the line rises, -1 where it falls, 0 where it repeats. */
+  readonly line: number;
   /** True where the line turns round at the first of the two. */
   readonly turn: boolean;
   readonly onBeat: boolean;
+  /** Of each of the two notes the open string that sounds it, where it comes again with one note between: the figure rocks over that string. Else NO_STRING. */
+  readonly rocks: readonly [from: number, to: number];
   /** True where a rest parts them. */
   readonly rest: boolean;
   /** True where the teacher wants no shift here. */
@@ -84,7 +93,7 @@ export interface PricedTransition extends Transition {
   readonly number: number;
   /** What is left of a shift's bare cost, by its ease. */
   readonly shares: Float64Array;
-  /** Cost of going to a string so many strings away. */
+  /** Cost of going so many strings up or down: as many of them lie before the middle as after it. */
   readonly across: Float64Array;
   /** Added to a shift out of a place the hand had come to for one note. */
   readonly stone: number;
@@ -144,13 +153,18 @@ export function easiestShift(fromOpen: boolean, to: Touch): number {
   return (fromOpen ? FROM_OPEN : 0) + (to.landmark ? TO_LANDMARK : 0) + (to.chord > 0 ? SLIDES : 0);
 }
 
+/** The disturbance of a shift so many mm long. */
+export function travelTerm({ weights, hand }: Pricing, mm: number): number {
+  const spans = mm / hand.relaxedMm;
+  return weights.shiftBase + weights.shiftTravel * spans + weights.shiftTravelSquared * spans * spans;
+}
+
 /** The disturbance and the travel, whatever the moment; Infinity where the guiding finger would not move, for then the hand does not. */
 export function bareShift(pricing: Pricing, from: Touch, to: Touch, ease: number): number {
   const { weights, stops } = pricing;
   const { start, end } = guideOf(pricing, from, to);
   if (start === end) return Infinity;
-  const travel = Math.abs(stops[end] - stops[start]) / pricing.hand.relaxedMm;
-  let bare = weights.shiftBase + weights.shiftTravel * travel + weights.shiftTravelSquared * travel * travel;
+  let bare = travelTerm(pricing, Math.abs(stops[end] - stops[start]));
   if ((ease & ACROSS) > 0) bare += weights.shiftAcross;
   return from.thumbUp === to.thumbUp ? bare : bare + weights.thumbChange;
 }
@@ -173,15 +187,20 @@ export function landingTerm(weights: Weights, from: number, finger: number): num
   return weights.landing[finger] + weights.guiding[lowerFinger(from, finger)] + same;
 }
 
-/** Strings between two touches: 0 where they share one, 1 for neighbours. */
-export function stringsApart(from: Touch, to: Touch): number {
+/** How many strings up from one touch to the next: 0 where they share one, 1 or -1 for neighbours. */
+export function stringsUp(from: Touch, to: Touch): number {
   if (to.string > from.topString) return to.string - from.topString;
-  return from.string > to.topString ? from.string - to.topString : 0;
+  return from.string > to.topString ? to.topString - from.string : 0;
 }
 
 /** A stepping stone: the hand leaves a place before it has settled there. A rest lets it settle; the less time there is, the worse. */
 export function stoneTerm(weights: Weights, { rest, haste }: Transition): number {
-  return rest ? 0 : weights.steppingStone * haste.shift;
+  return rest ? 0 : weights.steppingStone * haste.shift ** 2;
+}
+
+/** Going to a lower string while the line rises, or to a higher one while it falls: the bow goes back on its way. */
+export function againstLineTerm(weights: Weights, strings: number, { line, haste }: Transition): number {
+  return strings * line < 0 ? weights.againstLine * haste.crossing : 0;
 }
 
 /** Going to the next string. */
@@ -251,15 +270,42 @@ export function displaceTerm(
   return cost;
 }
 
-/** The same finger wanted low on one string and high on the other straight after. */
-export function trapTerm(weights: Weights, from: Touch, to: Touch): number {
+/** The same finger wanted low on one string and high on the other straight after; at speed it has no time to hop. */
+export function trapTerm(weights: Weights, from: Touch, to: Touch, { haste }: Transition): number {
   if (from.finger === 0 || from.finger !== to.finger) return 0;
-  return weights.trap * Math.abs(from.semitones - to.semitones);
+  return weights.trap * Math.abs(from.semitones - to.semitones) * haste.crossing;
+}
+
+/** Octaves run in one frame; an open string, or another pair of fingers, breaks it, and has its place at an end of the run. */
+export function octaveTerm(weights: Weights, from: Touch, to: Touch): number {
+  const run = from.octave === 'framed' && to.octave === 'framed';
+  return run && from.fingers !== to.fingers ? weights.octaveFrame : 0;
+}
+
+export const NO_STRING = -1;
+
+/** A figure that rocks over an open string with its neighbours is to ring: lost where a finger stops that note, or where the other one is on the same string. */
+export function ringingTerm(weights: Weights, from: Touch, to: Touch, { rocks, haste }: Transition): number {
+  const lost = isDamped(rocks[0], from, to) || isDamped(rocks[1], to, from);
+  return lost ? weights.ringing * haste.crossing : 0;
+}
+
+function isDamped(string: number, rocking: Touch, other: Touch): boolean {
+  if (string === NO_STRING || Math.abs(other.string - string) > 1) return false;
+  return rocking.finger !== 0 || other.string === string;
 }
 
 /** How far the hand lies from where it must be for a note, in semitones: above it, or below first position. */
 export function heightTerm(weights: Weights, semitonesAway: number): number {
   return weights.height * Math.abs(semitonesAway);
+}
+
+/**
+ * A climb up a low string to a note that the next string has low down; worse the thicker the string.
+ * @param climbed semitones that the hand lies above its home
+ */
+export function lowStringTerm(weights: Weights, { strings }: Setup, string: number, climbed: number): number {
+  return (weights.lowString * climbed * (strings.length - 1 - string)) / (strings.length - 1);
 }
 
 /** The thumb laid on the strings below their octave. */

@@ -39,6 +39,8 @@ export interface Weights {
   readonly guiding: readonly number[];
   /** The bow or hand goes to the next string. */
   readonly crossing: number;
+  /** A string change against the line, down where it rises or up where it falls: it sounds like a stumble. */
+  readonly againstLine: number;
   /** Each string jumped over. */
   readonly skip: number;
   /** Opening the hand beyond its frame, once. */
@@ -65,6 +67,10 @@ export interface Weights {
   readonly openMissed: number;
   /** An open string that the little finger could take on the string below, where the little finger is preferred. */
   readonly fourthMissed: number;
+  /** In a figure that rocks over an open string: that it does not ring, each time. */
+  readonly ringing: number;
+  /** Octaves that change their fingers in the middle of a run. */
+  readonly octaveFrame: number;
   /** The playing finger slid a semitone without the hand moving. */
   readonly displace: number;
   /** Times the above by finger: the ring finger is tied to its neighbours and slides least cleanly but for the little one. */
@@ -75,6 +81,11 @@ export interface Weights {
   readonly trap: number;
   /** Each semitone that the hand lies higher than it must for this note, or below its home in first position. */
   readonly height: number;
+  /**
+   * Each note on a low string that the next one has in first position, for each semitone that the hand has climbed: a thick string speaks ill up there.
+   * On the lowest string in full, on the others by how thick they are.
+   */
+  readonly lowString: number;
   /**
    * Each note in thumb position, for each semitone that the thumb lies below the octave: the string is far from the board there, presses
    * hard, and the thumb is sore soon. A hand that can play from the neck does.
@@ -101,7 +112,7 @@ const SECURE: Weights = {
   shiftTravel: 1,
   shiftTravelSquared: 1,
   shiftOverOpen: 0.6,
-  steppingStone: 1,
+  steppingStone: 0.8,
   shiftAcross: 0.4,
   thumbChange: 2,
   shiftToLandmark: 0.25,
@@ -113,6 +124,7 @@ const SECURE: Weights = {
   sameFinger: [0, 0, 0.1, 0.35, 0.6, 0],
   guiding: [0, 0, 0, 0.2, 0.45, 0.1],
   crossing: 0.25,
+  againstLine: 1,
   skip: 0.5,
   extensionTaken: 0.7,
   extensionHeld: 0.15,
@@ -126,11 +138,14 @@ const SECURE: Weights = {
   openLong: 0.08,
   openMissed: 0.6,
   fourthMissed: 0.6,
+  ringing: 0.5,
+  octaveFrame: 1.6,
   displace: 0.35,
   slideOf: [0, 1, 1, 2, 2.5, 1],
   displaceIdle: 0.08,
   trap: 0.4,
   height: 0.05,
+  lowString: 0.1,
   lowThumb: 0.12,
   colour: 0.05,
   pattern: 1,
@@ -138,7 +153,7 @@ const SECURE: Weights = {
   bar: 0.35,
   reread: 0.05,
   crowding: 0.1,
-  otherWayBack: 0.5,
+  otherWayBack: 0.8,
 };
 
 /** Singing: stay on a string, slides welcome, no open string in the line. */
@@ -150,19 +165,22 @@ const SINGING: Weights = {
   open: 0.5,
   openLong: 0.3,
   height: 0.02,
-  colour: 0.55,
+  lowString: 0,
+  colour: 2,
 };
 
 /** Early: low positions and open strings; the little finger is still weak. */
 const EARLY: Weights = {
   ...SECURE,
   shiftBase: 2.5,
-  extensionTaken: 1,
+  extensionTaken: 0.7,
   fourth: 0.3,
   open: 0,
   openLong: 0,
   height: 0.15,
   colour: 0,
+  thumbChange: 4,
+  lowString: 0.2,
 };
 
 /**
@@ -171,8 +189,13 @@ const EARLY: Weights = {
  * hand would rather go on shifting by a tone, which is its daily bread, than play across the strings from where the neck ends.
  */
 const INSTRUMENT_WEIGHTS: Readonly<Partial<Record<InstrumentKind, (style: Weights) => Partial<Weights>>>> = {
-  cello: (style) => ({ ...SQUARE_HAND, height: style.height * 1.4 }),
-  bass: (style) => ({ ...SQUARE_HAND, height: style.height * 3 }),
+  cello: (style) => ({ ...SQUARE_HAND, height: style.height * 1.4, lowString: style.lowString * 1.4 }),
+  bass: (style) => ({
+    ...SQUARE_HAND,
+    steppingStone: style.steppingStone * 2,
+    height: style.height * 3,
+    lowString: style.lowString * 9,
+  }),
 };
 const SQUARE_HAND: Partial<Weights> = {
   fourth: 0.05,
@@ -194,7 +217,7 @@ const SLID_AGAINST_WISH = 1;
 
 /**
  * The weights for an instrument and a style with the teacher's soft demands laid on. A demand only ever adds, so that no plan
- * becomes cheaper by being demanded.
+ * becomes cheaper by being demanded; but for climbing, which is no fault where the strings are told.
  */
 export function weightsFor(instrument: InstrumentKind, style: Style, rules: Rules): Weights {
   const base = { ...STYLE_WEIGHTS[style], ...INSTRUMENT_WEIGHTS[instrument]?.(STYLE_WEIGHTS[style]) };
@@ -204,6 +227,8 @@ export function weightsFor(instrument: InstrumentKind, style: Style, rules: Rule
     open: base.open + (rules.openStrings === 'avoid' ? AVOIDED : 0),
     openMissed: rules.openStrings === 'prefer' ? base.openMissed : 0,
     fourthMissed: rules.fourthFinger === 'prefer' ? base.fourthMissed : 0,
+    // Who says which strings has said that they are to be climbed.
+    lowString: rules.strings ? 0 : base.lowString,
     fourth: base.fourth + (rules.fourthFinger === 'avoid' ? AVOIDED : 0),
     extensionTaken: base.extensionTaken + avoidsExtension,
     displace: base.displace + (rules.chromatic === 'finger-per-semitone' ? SLID_AGAINST_WISH : 0),

@@ -2,7 +2,7 @@ import { chargeMove, chargeReframe, chargeStay, leastMove, sameFrame } from '../
 import { THUMB } from '../../hand/finger';
 import { OWN_LAYERS, type HoldLayer } from './layers';
 import type { Context } from '../cost';
-import { stringsApart, type PricedTransition, type Touch } from '../cost';
+import { stringsUp, type PricedTransition, type Touch } from '../cost';
 import type { Block } from './trellis';
 
 /*
@@ -81,7 +81,7 @@ function staysBetween(
         const b = to.touchList[column];
         if (fingersCross(a, b)) continue;
         const shared = chargeStay(context, a, b, transition);
-        const oneString = stringsApart(a, b) === 0;
+        const oneString = stringsUp(a, b) === 0;
         for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
           const next = to.candidates[v].hold;
           stayTo[at] = v;

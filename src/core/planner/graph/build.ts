@@ -2,7 +2,7 @@ import { NO_FRAME } from '../../hand/hold';
 import { midiOf } from '../../pitch/pitch';
 import { candidatesFor, forbidden, locksAt } from './candidates';
 import { blocksFor } from './blocks';
-import { holdLayer, OWN_LAYERS, type HoldLayer } from './layers';
+import { holdLayer, openingLayer, OWN_LAYERS, type HoldLayer } from './layers';
 import { transitionsOf } from './transitions';
 import { contentTag, type Candidate, type Context, type Tables } from '../cost';
 import type { PricedTransition } from '../cost';
@@ -38,7 +38,7 @@ export function buildTrellis(context: Context): HoldTrellis {
       event.beats,
       event.octave,
       // After a layer by its number, at the opening by where the hand may begin.
-      ringing ? (before ? `>${before.number}` : `^${[...(places ?? [])].join()}`) : '',
+      before ? (ringing ? `>${before.number}` : '') : `^${[...(places ?? [])].join()}`,
       locks.length + never.length > 0 ? event.at : '',
     ].join('|');
     const known = mine ? own : tables.layers;
@@ -46,7 +46,8 @@ export function buildTrellis(context: Context): HoldTrellis {
     if (!layer) {
       const candidates = candidatesFor(context, event, locks);
       const number = mine ? numbers.own++ : numbers.kept++;
-      layer = holdLayer(context, event, number, places ? handStays(candidates, places) : candidates);
+      const held = places ? handStays(candidates, places) : candidates;
+      layer = before ? holdLayer(context, event, number, held) : openingLayer(context, event, number, held);
       known.set(tag, layer);
     }
     layers.push(layer);
@@ -71,7 +72,7 @@ function handStays(candidates: readonly Candidate[], places: ReadonlySet<number>
   return candidates.filter(({ hold }) => hold.frame !== NO_FRAME || places.has(hold.position));
 }
 
-/** At the opening the hand already lies where the first pressed notes want it, for to move there later would only cost more. */
+/** At the opening the hand may already lie where the first pressed notes want it. */
 function firstPositions(context: Context): Set<number> {
   const positions = new Set<number>();
   for (const event of context.sounding) {

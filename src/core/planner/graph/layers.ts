@@ -1,7 +1,7 @@
 import { alongString } from '../../hand/finger';
 import type { Hold, Stop } from '../../hand/hold';
 import type { SoundingEvent } from '../../material/events';
-import { chargeEntry, chargePlay } from '../cost';
+import { chargeEntry, chargeOpening, chargePlay } from '../cost';
 import type { Candidate, Context } from '../cost';
 import type { Touch } from '../cost';
 import type { Layer } from './trellis';
@@ -63,6 +63,20 @@ export function holdLayer(
   };
 }
 
+/** The first event of all: the hand is set without a step. */
+export function openingLayer(
+  context: Context,
+  event: SoundingEvent,
+  number: number,
+  candidates: readonly Candidate[],
+): HoldLayer {
+  const layer = holdLayer(context, event, number, candidates);
+  return {
+    ...layer,
+    entry: layer.entry.map((set, node) => set + chargeOpening(context, candidates[node].hold)),
+  };
+}
+
 /** Strings and fingers of a hold as one number. */
 function chordTag(hold: Hold): number {
   let tag = 0;
@@ -80,6 +94,7 @@ function touchOfHold(context: Context, hold: Hold): Touch {
   let lead: Stop | undefined;
   for (const stop of stops)
     if (stop.finger > 0 && (!lead || alongString(stop.finger) < alongString(lead.finger))) lead = stop;
+  const octave = octaveOf(context, hold);
   return {
     position: hold.position,
     string: stops[0].string,
@@ -91,8 +106,19 @@ function touchOfHold(context: Context, hold: Hold): Touch {
     fourth: stops.some((stop) => stop.finger === 4),
     thumbUp: context.model.thumbUp(hold.position),
     landmark: hold.position === context.model.landmark,
-    chord: stops.length > 1 ? chordTag(hold) : 0,
+    chord: stops.length > 1 && octave !== 'fingered' ? chordTag(hold) : 0,
+    octave,
+    fingers: stops.map(({ finger }) => finger).join(),
   };
+}
+
+/** How two notes an octave apart are held; null where there are none. */
+function octaveOf({ setup }: Context, { stops }: Hold): Touch['octave'] {
+  if (stops.length !== 2) return null;
+  const [low, high] = stops.map(({ string, semitones }) => setup.strings[string].midi + semitones);
+  if (high - low !== 12) return null;
+  const fingers = stops.map(({ finger }) => finger).sort();
+  return fingers[1] - fingers[0] === 2 && fingers[0] > 0 ? 'fingered' : 'framed';
 }
 
 /** Numbers of open places lie above all others. */

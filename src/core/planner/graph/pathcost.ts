@@ -1,6 +1,7 @@
 import {
   chargeEntry,
   chargeMove,
+  chargeOpening,
   chargePlay,
   chargeReframe,
   chargeStay,
@@ -10,7 +11,7 @@ import {
   type Tally,
 } from '../cost';
 import type { Context } from '../cost';
-import { stringsApart, type TermName } from '../cost';
+import { stringsUp, type TermName } from '../cost';
 import { isFresh, type Path } from './trellis';
 import type { HoldTrellis } from './build';
 
@@ -44,10 +45,9 @@ export function chargeEvent(
   const layer = trellis.layers[t];
   const candidate = layer.candidates[path[t]];
   const played = chargePlay(context, candidate, layer.beats, layer.lowest, tally);
-  return (
-    played +
-    (opening ? chargeEntry(context, candidate.hold, tally) : chargeStep(context, trellis, path, t, tally))
-  );
+  if (!opening) return played + chargeStep(context, trellis, path, t, tally);
+  const first = t === 0 ? chargeOpening(context, candidate.hold, tally) : 0;
+  return played + first + chargeEntry(context, candidate.hold, tally);
 }
 
 /** The step from event t - 1 to event t. */
@@ -64,6 +64,6 @@ function chargeStep(context: Context, trellis: HoldTrellis, path: Path, t: numbe
   }
   const stay = chargeStay(context, from, to, transition, tally);
   if (sameFrame(held, hold)) return stay;
-  const reframe = chargeReframe(context, stringsApart(from, to) === 0, held, hold, to.finger, tally);
+  const reframe = chargeReframe(context, stringsUp(from, to) === 0, held, hold, to.finger, tally);
   return stay + chargeEntry(context, hold, tally) + reframe;
 }
