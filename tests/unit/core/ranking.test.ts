@@ -154,7 +154,7 @@ const STUDENTS: readonly {
     ...{ who: { instrument: 'viola', size: '16.5', hand: 'small' }, level: 'middle' },
     plans: [
       ['Db3', 1, ['stretch', 'no-check']],
-      ['Eb3', 2, ['stretch', 'trap', 'no-check']],
+      ['Eb3', 2, ['stretch', 'shift', 'low-first']],
       ['Ab3', 2, ['shift', 'comma', 'no-check']],
     ],
   },
