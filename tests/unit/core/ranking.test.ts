@@ -155,7 +155,7 @@ const STUDENTS: readonly {
     plans: [
       ['Db3', 1, ['stretch', 'no-check']],
       ['Eb3', 2, ['stretch', 'shift', 'low-first']],
-      ['Ab3', 2, ['shift', 'comma', 'no-check']],
+      ['Ab3', 2, ['stretch', 'shift', 'trap']],
     ],
   },
   {

@@ -153,7 +153,7 @@ const SECURE: Weights = {
   bar: 0.35,
   reread: 0.05,
   crowding: 0.1,
-  otherWayBack: 0.8,
+  otherWayBack: 0.6,
 };
 
 /** Singing: stay on a string, slides welcome, no open string in the line. */

@@ -20,7 +20,8 @@ import { hasteFor } from '../cost';
 /** The moments of a stage, one between each two neighbouring sounding events. */
 export function transitionsOf(context: Context): PricedTransition[] {
   const { events } = context.music;
-  const { setup, sounding } = context;
+  const { sounding } = context;
+  const strings = rockingStrings(context);
   const onsets: number[] = [];
   events.reduce((onset, event) => (onsets.push(onset), onset + event.beats), 0);
   const top = sounding.map((event) => midiOf(event.pitches[event.pitches.length - 1]));
@@ -33,12 +34,12 @@ export function transitionsOf(context: Context): PricedTransition[] {
     const semitone = Math.abs(goes) === 1;
     const turn = came * goes < 0;
     const line = Math.sign(goes);
-    const rocks = [rockingOn(sounding, t, setup), rockingOn(sounding, t + 1, setup)] as const;
+    const rocks = [strings[t], strings[t + 1]] as const;
     const onBeat = Number.isInteger(onsets[event.at]);
     const rest = hasRest(events, before.at, event.at);
     const noShift = forbidden(context, event).some((one) => 'shift' in one);
     const mustShift = locksAt(context, event).some(({ shift }) => shift);
-    const tag = `${beats} ${line} ${rocks.join()} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}`;
+    const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}`;
     let transition = known.get(tag);
     if (!transition) {
       const haste = hasteFor(Math.max(0.01, beats * context.secondsPerBeat));
@@ -53,14 +54,15 @@ export function transitionsOf(context: Context): PricedTransition[] {
   });
 }
 
-/** The open string that sounds an event, where it comes again with another note between. */
-function rockingOn(sounding: Context['sounding'], t: number, { strings }: Context['setup']): number {
-  const single = (at: number) =>
-    sounding[at]?.pitches.length === 1 ? midiOf(sounding[at].pitches[0]) : undefined;
-  const midi = single(t);
-  const back = (at: number, between: number) => single(at) === midi && single(between) !== midi;
-  if (midi === undefined || !(back(t + 2, t + 1) || back(t - 2, t - 1))) return NO_STRING;
-  return strings.findIndex((open) => open.midi === midi);
+/** Of each event the open string that sounds it, where it comes again with another note between; else NO_STRING. */
+function rockingStrings({ sounding, setup }: Context): number[] {
+  const single = sounding.map(({ pitches }) => (pitches.length === 1 ? midiOf(pitches[0]) : NaN));
+  const rocks = sounding.map(() => NO_STRING);
+  for (let t = 2; t < single.length; t++) {
+    if (single[t] !== single[t - 2] || single[t] === single[t - 1]) continue;
+    rocks[t] = rocks[t - 2] = setup.strings.findIndex(({ midi }) => midi === single[t]);
+  }
+  return rocks;
 }
 
 function priced({ pricing, setup }: Context, transition: Transition, number: number): PricedTransition {

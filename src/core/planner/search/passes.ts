@@ -15,6 +15,8 @@ export interface Passes {
   /** Costs lie at 2 * (first[t] + node), settled, and one further, fresh. What arrives fresh no cheaper than settled may cost more than is told. */
   readonly forward: Float64Array;
   readonly backward: Float64Array;
+  /** What finishing costs at least by itself, where `backward` is a bound only together with `forward`. */
+  readonly ahead?: Float64Array;
   /** Cost of the cheapest path of all; Infinity where there is none. */
   readonly least: number;
 }

@@ -12,74 +12,124 @@ export interface Pruned extends Lattice {
   readonly nodes: Int32Array;
 }
 
+/** Sums taken in another order differ in the last bits. */
+const ROUNDING = 1e-9;
+
+/** A node that may be kept: its number, whether a move leads to it, and what finishing from there costs. */
+interface Stand {
+  readonly node: number;
+  readonly fresh: boolean;
+  readonly ahead: number;
+}
+
 /**
- * The nodes of a trellis that lie on some path of at most `most`: no plan within it goes anywhere else.
+ * The nodes of a trellis that lie on some path of at most `most`: no plan within it goes anywhere else. It goes event by event, and only on from
+ * what it has kept.
  * @param passes what arriving and finishing cost at least
  * @returns null where some event is left without a node
  */
-export function prune(
-  { layers, blocks }: Trellis,
-  { first: whole, forward, backward }: Passes,
-  most: number,
-): Pruned | null {
+export function prune(trellis: Trellis, passes: Passes, most: number): Pruned | null {
+  const { layers } = trellis;
+  const limit = most + ROUNDING;
   const first = new Int32Array(layers.length + 1);
-  const kept: number[] = [];
-  const led: number[] = [];
+  const stepsAt = new Int32Array(layers.length);
+  const [nodes, cost, steps]: number[][] = [[], [], []];
+  const stay = new Float64Array(layers.reduce((widest, layer) => Math.max(widest, layer.nodes), 0)).fill(
+    Infinity,
+  );
+  let kept: readonly Stand[] = [];
+  /** What has been paid up to each node kept, its own cost included. */
+  let paid: readonly number[] = [];
   for (let t = 0; t < layers.length; t++) {
-    const { cost } = layers[t];
-    for (let node = 0, at = 2 * whole[t]; at < 2 * whole[t + 1]; node++, at += 2) {
-      if (cost[node] === Infinity) continue;
-      for (let fresh = 0; fresh <= FRESH; fresh++) {
-        const through = forward[at + fresh] + backward[at + fresh];
-        if (through > most || through === Infinity) continue;
-        kept.push(node);
-        led.push(fresh);
-      }
+    const stands = standsNear(trellis, passes, t, limit);
+    const rows = t === 0 ? null : stepsTo(trellis, t, kept, paid, stands, stay, limit);
+    const { entry, cost: played } = layers[t];
+    const [next, spent, at]: [Stand[], number[], number[]] = [[], [], []];
+    for (let v = 0; v < stands.length; v++) {
+      const { node, ahead } = stands[v];
+      const arrived = rows ? rows.arrived[v] : entry[node];
+      if (arrived + ahead > limit) continue;
+      next.push(stands[v]);
+      spent.push(arrived + played[node]);
+      at.push(v);
+      nodes.push(node);
+      cost.push(rows ? played[node] : played[node] + entry[node]);
     }
-    if (kept.length === first[t]) return null;
-    first[t + 1] = kept.length;
+    if (next.length === 0) return null;
+    if (rows) {
+      for (let u = 0; u < kept.length; u++) for (const v of at) steps.push(rows.costs[u * stands.length + v]);
+      stepsAt[t] = steps.length;
+    }
+    first[t + 1] = nodes.length;
+    kept = next;
+    paid = spent;
   }
-  const nodes = Int32Array.from(kept);
-  const cost = new Float64Array(nodes.length);
-  layers.forEach((layer, t) => {
-    for (let at = first[t]; at < first[t + 1]; at++) {
-      const node = nodes[at];
-      cost[at] = layer.cost[node] + (t === 0 ? layer.entry[node] : 0);
-    }
-  });
-  return { first, nodes, cost, ...stepsBetween({ layers, blocks }, first, nodes, led) };
+  return {
+    ...{ first, stepsAt },
+    nodes: Int32Array.from(nodes),
+    cost: Float64Array.from(cost),
+    steps: Float64Array.from(steps),
+  };
 }
 
-function stepsBetween(
-  { layers, blocks }: Trellis,
-  first: Int32Array,
-  nodes: Int32Array,
-  led: readonly number[],
-): Pick<Lattice, 'steps' | 'stepsAt'> {
-  const stepsAt = rowsOf(first);
-  const steps = new Float64Array(stepsAt[layers.length - 1]);
-  const stay = new Float64Array(layers.reduce((most, layer) => Math.max(most, layer.nodes), 0));
-  stay.fill(Infinity);
-  blocks.forEach((block, t) => {
-    const [layer, next] = [layers[t], layers[t + 1]];
-    const { stayStart, stayTo, stayCost, stone } = block;
-    let at = stepsAt[t];
-    for (let u = first[t]; u < first[t + 1]; u++) {
-      const node = nodes[u];
-      const touch = layer.touchOf[node];
-      for (let one = stayStart[node]; one < stayStart[node + 1]; one++) stay[stayTo[one]] = stayCost[one];
-      for (let v = first[t + 1]; v < first[t + 2]; v++) {
-        const to = nodes[v];
-        // To a settled node the hand stays, to a fresh one it moves.
-        steps[at++] =
-          led[v] === FRESH
-            ? moveCost(block, touch, next.touchOf[to]) + next.entry[to] + (led[u] === FRESH ? stone : 0)
-            : stay[to];
-      }
-      for (let one = stayStart[node]; one < stayStart[node + 1]; one++) stay[stayTo[one]] = Infinity;
+/** The nodes of an event that may lie on a path within the limit. */
+function standsNear(
+  { layers }: Trellis,
+  { first, forward, backward, ahead: alone = backward }: Passes,
+  t: number,
+  limit: number,
+): Stand[] {
+  const stands: Stand[] = [];
+  for (let node = 0, at = 2 * first[t]; node < layers[t].nodes; node++, at += 2) {
+    if (layers[t].cost[node] === Infinity) continue;
+    for (let fresh = 0; fresh <= FRESH; fresh++) {
+      const through = forward[at + fresh] + backward[at + fresh];
+      if (through > limit || through === Infinity) continue;
+      stands.push({ node, fresh: fresh === FRESH, ahead: alone[at + fresh] });
     }
-  });
-  return { steps, stepsAt };
+  }
+  return stands;
+}
+
+/**
+ * What each step to an event costs from the nodes kept before it, and what arriving there costs; steps too dear for any path within the limit are
+ * left out.
+ * @param stay room for a number a node, all Infinity
+ */
+function stepsTo(
+  { layers, blocks }: Trellis,
+  t: number,
+  kept: readonly Stand[],
+  paid: readonly number[],
+  stands: readonly Stand[],
+  stay: Float64Array,
+  limit: number,
+): { readonly costs: Float64Array; readonly arrived: Float64Array } {
+  const block = blocks[t - 1];
+  const { stayStart, stayTo, stayCost, stone, least } = block;
+  const [before, next] = [layers[t - 1], layers[t]];
+  const costs = new Float64Array(kept.length * stands.length).fill(Infinity);
+  const arrived = new Float64Array(stands.length).fill(Infinity);
+  for (let u = 0, at = 0; u < kept.length; u++) {
+    const { node, fresh } = kept[u];
+    const touch = before.touchOf[node];
+    const more = fresh ? stone : 0;
+    for (let one = stayStart[node]; one < stayStart[node + 1]; one++) stay[stayTo[one]] = stayCost[one];
+    for (let v = 0; v < stands.length; v++, at++) {
+      const to = stands[v];
+      let step = stay[to.node];
+      if (to.fresh) {
+        const entry = next.entry[to.node] + more;
+        const goal = next.touchOf[to.node];
+        if (paid[u] + entry + least[goal] + to.ahead > limit) continue;
+        step = moveCost(block, touch, goal) + entry;
+      }
+      costs[at] = step;
+      if (paid[u] + step < arrived[v]) arrived[v] = paid[u] + step;
+    }
+    for (let one = stayStart[node]; one < stayStart[node + 1]; one++) stay[stayTo[one]] = Infinity;
+  }
+  return { costs, arrived };
 }
 
 /**

@@ -19,41 +19,46 @@ const ROUNDING = 1e-9;
 export function standBefore(trellis: Trellis, { first, forward }: Passes, t: number, stand: Stand): Stand {
   const layer = trellis.layers[t - 1];
   const { stone } = trellis.blocks[t - 1];
+  const [node, fresh] = [nodeOf(stand), isFreshStand(stand)];
   const goal = forward[2 * first[t] + stand] + ROUNDING;
-  const between = isFreshStand(stand) ? moveCostBetween : stayCostBetween;
   let least = Infinity;
   let best = 0;
   for (let from = 0; from < 2 * layer.nodes && least > goal; from++) {
-    const node = nodeOf(from);
-    const spent = forward[2 * first[t - 1] + from] + layer.cost[node];
-    if (!(spent < least)) continue;
-    const more = isFreshStand(stand) && isFreshStand(from) ? stone : 0;
-    const cost = spent + more + between(trellis, t - 1, node, nodeOf(stand));
-    if (cost < least) {
-      least = cost;
-      best = from;
-    }
+    const spent = forward[2 * first[t - 1] + from] + layer.cost[nodeOf(from)];
+    const more = fresh && isFreshStand(from) ? stone : 0;
+    if (!(spent + more < least)) continue;
+    const step = fresh
+      ? moveCostBetween(trellis, t - 1, nodeOf(from), node)
+      : stayCostBetween(trellis, t - 1, nodeOf(from), node);
+    if (spent + more + step >= least) continue;
+    least = spent + more + step;
+    best = from;
   }
   return best;
 }
 
 /** The stand after one of event t on the cheapest way onward. */
 export function standAfter(trellis: Trellis, { first, backward }: Passes, t: number, stand: Stand): Stand {
-  const node = nodeOf(stand);
-  const goal = backward[2 * first[t] + stand] - trellis.layers[t].cost[node] + ROUNDING;
-  const stone = isFreshStand(stand) ? trellis.blocks[t].stone : 0;
+  const [node, fresh] = [nodeOf(stand), isFreshStand(stand)];
+  const { stayStart, stayTo, stayCost, stone, least: leastMove } = trellis.blocks[t];
+  const next = trellis.layers[t + 1];
+  const ahead = 2 * first[t + 1];
   let least = Infinity;
   let best = 0;
-  for (let to = 0; to < 2 * trellis.layers[t + 1].nodes && least > goal; to++) {
-    const ahead = backward[2 * first[t + 1] + to];
-    if (!(ahead < least)) continue;
-    const step = isFreshStand(to)
-      ? moveCostBetween(trellis, t, node, nodeOf(to)) + stone
-      : stayCostBetween(trellis, t, node, nodeOf(to));
-    if (ahead + step < least) {
-      least = ahead + step;
-      best = to;
-    }
+  for (let stay = stayStart[node]; stay < stayStart[node + 1]; stay++) {
+    const cost = stayCost[stay] + backward[ahead + 2 * stayTo[stay]];
+    if (cost >= least) continue;
+    least = cost;
+    best = 2 * stayTo[stay];
+  }
+  const more = fresh ? stone : 0;
+  for (let to = 0; to < next.nodes; to++) {
+    const onward = backward[ahead + 2 * to + FRESH] + more;
+    if (onward + next.entry[to] + leastMove[next.touchOf[to]] >= least) continue;
+    const cost = onward + moveCostBetween(trellis, t, node, to);
+    if (cost >= least) continue;
+    least = cost;
+    best = 2 * to + FRESH;
   }
   return best;
 }

@@ -133,12 +133,15 @@ function boundedByShifts({ plan, trellis, costs }: Best, shifts: number, limit: 
   const { first, backward, forward, least } = priced ? passesOver(priced) : costs;
   const paid = price * shifts;
   if (least - paid <= plan.cost) return costs;
-  return { first, backward, forward: forward.map((cost) => cost - paid), least: least - paid };
+  return {
+    ...{ first, backward, ahead: costs.backward },
+    ...{ forward: forward.map((cost) => cost - paid), least: least - paid },
+  };
 }
 
 /** How far above the least it could cost a way is looked for first: about what coming back another way costs. Then further and further, since the search takes longer the further it looks. */
 const FIRST_SLACK = 0.5;
-const MORE_SLACK = 4;
+const MORE_SLACK = 2;
 /** A way that costs this much more than the least is not near it. */
 const FAR = 2;
 
