@@ -6,9 +6,12 @@ import {
   EXPLAIN,
   EXTENSIONS,
   FOURTH_FINGER,
+  LEAST_FACTOR,
+  MOST_FACTOR,
   MOST_WAYS,
   OPEN_STRINGS,
   STYLES,
+  type Preference,
 } from '../planner/request';
 import { NAMED_SYSTEMS, STRING_TUNINGS } from '../pitch/intonation';
 import { LEVELS } from '../pitch/levels';
@@ -109,6 +112,18 @@ export const MeaningAsked = closed({
   drone: Type.Optional(Type.String()),
 });
 
+const Factor = Type.Optional(Type.Number({ minimum: LEAST_FACTOR, maximum: MOST_FACTOR }));
+
+/** A taste that was accepted: named prices times a factor. A rule on the same thing wins. */
+export const PreferencesDescribed = closed({
+  'open-string': Factor,
+  'little-finger': Factor,
+  shift: Factor,
+  crossing: Factor,
+  extension: Factor,
+  height: Factor,
+} satisfies Record<Preference, unknown>);
+
 export const PlanRequest = closed({
   ...PlayingFields,
   style: Type.Optional(oneOf(STYLES)),
@@ -120,4 +135,5 @@ export const PlanRequest = closed({
   compare: Type.Optional(Type.Tuple([Type.Integer(), Type.Integer()])),
   explain: Type.Optional(oneOf(EXPLAIN)),
   meaning: Type.Optional(MeaningAsked),
+  preferences: Type.Optional(PreferencesDescribed),
 });

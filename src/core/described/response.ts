@@ -2,6 +2,7 @@ import { VERDICTS } from '../hand/reach';
 import { TERM_NAMES } from '../planner/cost';
 import { SCHOOLS } from '../instrument/instruments';
 import { COUNTED, FELT, MOMENTS } from '../planner/explain';
+import { PREFERENCES } from '../planner/request';
 import { ELEMENTS, PROBLEMS, SHIFT_KINDS } from '../planner/response';
 import { either, oneOf, tagged, Type } from './describe';
 import { FingerDescribed, PositionDescribed, Rules } from './request';
@@ -273,4 +274,8 @@ export const PlanResponse = Type.Object({
   /** Two of the plans laid side by side, where the request asked for it and both are there. */
   comparison: Type.Optional(Comparison),
   problems: Type.Array(Problem),
+  /** Where the request has preferences: those without which another plan would be the best, and those that a rule overrules. */
+  taste: Type.Optional(
+    Type.Object({ decided: Type.Array(oneOf(PREFERENCES)), overruled: Type.Array(oneOf(PREFERENCES)) }),
+  ),
 });

@@ -1,7 +1,8 @@
 import { buildMusic } from '../material/build';
+import type { Music } from '../material/events';
 import { plansOf, responseEvent } from './answer';
-import { requestWeights, type Weights } from './cost';
-import { comparePlans, problemsOf, shiftReasons, stepReasons } from './explain';
+import { preferencesOf, requestWeights, type Weights } from './cost';
+import { comparePlans, heldAlike, problemsOf, shiftReasons, stepReasons } from './explain';
 import type { PlanRequest } from './request';
 import type { Plan, PlanResponse } from './response';
 import { bestPath, searchedFor } from './searched';
@@ -37,7 +38,21 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     plans,
     ...comparison(plans, request.compare),
     problems: path ? [] : problemsOf(context, trellis),
+    ...(request.preferences ? { taste: tasteOf(request, music, plans[0]) } : {}),
   };
+}
+
+/** What the preferences of a request did to its best plan. */
+function tasteOf(request: PlanRequest, music: Music, best: Plan | undefined): PlanResponse['taste'] {
+  const { inForce, overruled } = preferencesOf(request);
+  const decided = inForce.filter((name) => {
+    const without = { ...request, preferences: { ...request.preferences, [name]: undefined } };
+    const searched = searchedFor(without, music, requestWeights(without));
+    const path = bestPath(searched);
+    const other = path && plansOf(searched.context, searched.trellis, [path])[0];
+    return Boolean(best && other && !best.steps.every((step, t) => heldAlike(step, other.steps[t])));
+  });
+  return { decided, overruled: [...overruled] };
 }
 
 function comparison(plans: readonly Plan[], pair: PlanRequest['compare']): Partial<PlanResponse> {

@@ -15,6 +15,20 @@ export const CHROMATIC = ['slide', 'finger-per-semitone'] as const;
 /** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */
 export const EXPLAIN = ['shifts', 'all', 'nothing'] as const;
 
+/** What a teacher's taste is told by. */
+export const PREFERENCES = [
+  'open-string',
+  'little-finger',
+  'shift',
+  'crossing',
+  'extension',
+  'height',
+] as const;
+export type Preference = (typeof PREFERENCES)[number];
+/** Times its usual price a thing may cost by taste; beyond that it is a rule. */
+export const LEAST_FACTOR = 0.25;
+export const MOST_FACTOR = 4;
+
 /** Most ways asked for at once. */
 export const MOST_WAYS = 10;
 
@@ -23,4 +37,5 @@ export type Lock = Described<typeof Schema.Lock>;
 export type Forbidding = Described<typeof Schema.Forbidding>;
 export type Rules = Described<typeof Schema.Rules>;
 export type Tempo = Described<typeof Schema.Tempo>;
+export type Preferences = Described<typeof Schema.PreferencesDescribed>;
 export type PlanRequest = Described<typeof Schema.PlanRequest>;

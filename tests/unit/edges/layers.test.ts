@@ -27,6 +27,7 @@ const ROOMS = [
   'core/planner/ways',
   'core/described',
   'core/planner',
+  'core/taste',
   'core/findings',
   'core/practice',
   'core/formats',

@@ -1,5 +1,6 @@
 import type { InstrumentKind } from '../../instrument/instruments';
 import type { PlanRequest, Rules, Style, Tempo } from '../request';
+import { withTaste } from './preferences';
 
 /*
  * What each trouble costs. The unit is the bare disturbance of one shift: leaving a place the hand knows. Everything here may be
@@ -267,6 +268,7 @@ export function secondsPerBeat(tempo: Tempo | undefined): number {
 }
 
 /** The weights that a request asks for. */
-export function requestWeights({ instrument, style, rules }: PlanRequest): Weights {
-  return weightsFor(instrument, style ?? 'secure', rules ?? {});
+export function requestWeights(request: PlanRequest): Weights {
+  const { instrument, style, rules } = request;
+  return withTaste(weightsFor(instrument, style ?? 'secure', rules ?? {}), request);
 }

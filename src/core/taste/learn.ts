@@ -1,0 +1,107 @@
+import { plan } from '../planner/plan';
+import {
+  PREFERENCES,
+  type Lock,
+  type PlanRequest,
+  type Preference,
+  type Preferences,
+} from '../planner/request';
+import type { Plan } from '../planner/response';
+
+/*
+ * What a teacher's choices say of their taste: the smallest nudge of a few named prices under which the first plan would have been what they chose,
+ * most of the time.
+ */
+
+/** How a note was to be held where the first plan held it otherwise; with `not`, how it was not to be. */
+export interface Wanted extends Pick<Lock, 'at' | 'finger' | 'string' | 'position'> {
+  readonly not?: true;
+}
+
+/** One choice against the first plan of a request. */
+export interface TasteChoice {
+  /** As it was asked without the choice, and without preferences. */
+  readonly request: PlanRequest;
+  readonly wanted: readonly Wanted[];
+}
+
+export interface Learned {
+  readonly preferences: Preferences;
+  /** Choices that the first plan now agrees with, of how many. */
+  readonly agreed: number;
+  readonly of: number;
+}
+
+/** So many choices, over so many plans, before anything is said. */
+export const ENOUGH_CHOICES = 8;
+export const ENOUGH_PLANS = 3;
+/** Factors tried, the smallest changes first. */
+const FACTORS = [0.8, 1.25, 0.6, 1.6, 0.4, 2.5, 0.25, 4];
+/** Preferences learned at once: more are no taste that anybody could name. */
+const MOST_LEARNED = 2;
+/** A further preference must win over so many more choices in ten. */
+const WORTH_ANOTHER = 0.1;
+
+/** @returns null where there are too few choices yet, or nothing simple that most of them have in common */
+export function learnTaste(choices: readonly TasteChoice[]): Learned | null {
+  const plans = new Map<string, TasteChoice[]>();
+  for (const choice of choices) {
+    const tag = JSON.stringify(choice.request);
+    plans.set(tag, [...(plans.get(tag) ?? []), choice]);
+  }
+  if (choices.length < ENOUGH_CHOICES || plans.size < ENOUGH_PLANS) return null;
+  const agreeing = (preferences: Preferences) => agreedUnder([...plans.values()], preferences);
+  let learned: Preferences = {};
+  let agreed = agreeing(learned);
+  for (let step = 0; step < MOST_LEARNED; step++) {
+    const next = bestNudge(learned, agreed, agreeing);
+    if (!next || next.agreed - agreed < WORTH_ANOTHER * choices.length) break;
+    learned = { ...learned, [next.name]: next.factor };
+    agreed = next.agreed;
+  }
+  const most = agreed > choices.length / 2 && Object.keys(learned).length > 0;
+  return most ? { preferences: learned, agreed, of: choices.length } : null;
+}
+
+/** The one nudge more that wins most; of equals the smallest. */
+function bestNudge(
+  known: Preferences,
+  agreed: number,
+  agreeing: (preferences: Preferences) => number,
+): { readonly name: Preference; readonly factor: number; readonly agreed: number } | null {
+  let best: { readonly name: Preference; readonly factor: number; readonly agreed: number } | null = null;
+  for (const factor of FACTORS)
+    for (const name of PREFERENCES) {
+      if (known[name] !== undefined) continue;
+      const won = agreeing({ ...known, [name]: factor });
+      if (won > (best?.agreed ?? agreed)) best = { name, factor, agreed: won };
+    }
+  return best;
+}
+
+function agreedUnder(plans: readonly (readonly TasteChoice[])[], preferences: Preferences): number {
+  let agreed = 0;
+  for (const choices of plans) {
+    const { request } = choices[0];
+    const [first] = plan({ ...request, preferences, alternatives: 1, explain: 'nothing' }).plans;
+    if (first) agreed += choices.filter(({ wanted }) => isHeldSo(first, wanted)).length;
+  }
+  return agreed;
+}
+
+/** True where a plan has more than half of what was wanted. */
+function isHeldSo({ steps }: Plan, wanted: readonly Wanted[]): boolean {
+  const held = wanted.filter(({ at, finger, string, position, not }) => {
+    const step = steps.find((one) => one.at === at);
+    const has =
+      step !== undefined &&
+      (position === undefined || step.position === position) &&
+      step.stops.some(
+        (stop) =>
+          (finger === undefined || stop.finger === finger) &&
+          (string === undefined || stop.string === string),
+      );
+    return has !== (not === true);
+  });
+  return held.length > wanted.length / 2;
+}
