@@ -2,6 +2,7 @@ import { liveQuery } from 'dexie';
 import { useStore } from 'zustand';
 import type { Fields } from '../store/changes';
 import { storageFault } from '../store/db';
+import { keepChoice } from '../store/choices';
 import { dropDraft, keepDraft } from '../store/drafts';
 import { getPlan } from '../store/rows';
 import { commit } from '../store/writes';
@@ -40,7 +41,12 @@ export const isStepping = () => steppingTo !== null;
 export const session = createSession({
   planner: { plan: planOnStand },
   store: {
-    commit: (changes) => commit(changes),
+    async commit(changes) {
+      const outcome = await commit(changes);
+      const { record } = session.store.getState();
+      if (outcome.kind === 'written') void keepChoice(record).catch(() => undefined);
+      return outcome;
+    },
     getPlan,
     watchPlan(id, seen) {
       const watching = liveQuery(() => getPlan(id)).subscribe({ next: seen, error: () => undefined });

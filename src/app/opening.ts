@@ -12,6 +12,7 @@ import { lookAt, lookedAt } from './looking';
 import { say } from './notices';
 import { recover } from './recovery';
 import { FIRST_REQUEST } from './session/state';
+import { withOwnTaste } from './taste';
 import { remove, save } from './writes';
 
 /*
@@ -125,7 +126,7 @@ async function standNew(request: PlanRequest) {
 /** A fresh plan beside the others, beginning from what is on the stand or from a brief. */
 export async function newPlan(request: PlanRequest = get().record.request) {
   const { studentId } = get().record;
-  await saveAndStand(newRecord(request, Date.now(), { studentId }));
+  await saveAndStand(newRecord(withOwnTaste(request), Date.now(), { studentId }));
 }
 
 /** Gives the plan on the stand to another student: a copy on their instrument, for their hand. */

@@ -13,6 +13,7 @@ import { afterEdit, NO_HISTORY, redone, undone, type History, type Step } from '
 import { keepFingerings } from './kept';
 import { say } from './notices';
 import { recover } from './recovery';
+import { withOwnTaste } from './taste';
 import { bringBack, forgetDeleted, lastDeleted, remove, save } from './writes';
 
 /*
@@ -223,7 +224,8 @@ const FIRST_SCALE: PlanRequest = {
 
 /** A new plan for a student, opened on the Bench. */
 export async function planFor(student: StudentRecord) {
-  await openNew(newRecord(forStudent(FIRST_SCALE, student), Date.now(), { studentId: student.id }));
+  const request = withOwnTaste(forStudent(FIRST_SCALE, student));
+  await openNew(newRecord(request, Date.now(), { studentId: student.id }));
 }
 
 /** Gives a plan to another student: a copy on their instrument, for their hand, opened on the Bench. */

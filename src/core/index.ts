@@ -59,7 +59,14 @@ export {
   type Series,
   type ShiftDrill,
 } from './practice/drills';
-export { learnTaste, type Learned, type TasteChoice, type Wanted } from './taste/learn';
+export {
+  choicesIn,
+  learnTaste,
+  type Chosen,
+  type Learned,
+  type TasteChoice,
+  type Wanted,
+} from './taste/learn';
 export { drillKey } from './practice/notes';
 export { drillForFinding, passageDrill, stretchDrill } from './practice/passage';
 export { onePositionDrill, sameFingerOnAll, type PositionDrill } from './practice/series';

@@ -1,5 +1,6 @@
 import { Dexie, type EntityTable, type Transaction } from 'dexie';
 import type { StorageFault } from '../wording/storage';
+import type { Chosen } from '../core';
 import type { Change } from './changes';
 import type { BriefRecord, PlanRecord, StudentRecord } from './records';
 import { planOfVersion2, planOfVersion3 } from './versions';
@@ -13,12 +14,21 @@ export interface Binned {
   readonly changes: readonly Change[];
 }
 
+/** What a teacher chose in one plan, against what was planned: kept by itself, so that it outlives the plan. */
+export interface ChoiceRow {
+  /** The plan's. */
+  readonly id: string;
+  readonly chosen: Chosen;
+  readonly changedAt: number;
+}
+
 /** The browser's own database; nothing of it leaves the machine but by a backup file. */
 export const db = new Dexie('dove-path') as Dexie & {
   plans: EntityTable<PlanRecord, 'id'>;
   students: EntityTable<StudentRecord, 'id'>;
   briefs: EntityTable<BriefRecord, 'id'>;
   bin: EntityTable<Binned, 'id'>;
+  choices: EntityTable<ChoiceRow, 'id'>;
 };
 db.version(1).stores({ plans: 'id, changedAt' });
 db.version(2)
@@ -26,8 +36,9 @@ db.version(2)
   .upgrade((step) => eachPlan(step, planOfVersion2));
 db.version(3).upgrade((step) => eachPlan(step, (plan) => planOfVersion3(plan, 'browser')));
 db.version(4).stores({ bin: 'id, deletedAt' });
+db.version(5).stores({ choices: 'id' });
 /** The version this app writes. */
-const VERSION = 4;
+const VERSION = 5;
 
 function eachPlan(step: Transaction, become: (plan: object) => object) {
   return step

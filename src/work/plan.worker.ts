@@ -1,15 +1,19 @@
 import { expose } from 'comlink';
 import {
+  choicesIn,
   drillForFinding,
   findingsOf,
+  learnTaste,
   onePositionDrill,
   plan,
   planKept,
   requestWeights,
   resolveSetup,
   type Aim,
+  type Chosen,
   type Finding,
   type Findings,
+  type Learned,
   type PlanRequest,
   type PositionDrill,
   type Weights,
@@ -61,6 +65,11 @@ function positionDrill(request: PlanRequest, asked: PositionDrill): PlanRequest 
   return onePositionDrill(request, resolveSetup(request), asked);
 }
 
+/** What a teacher's choices have in common; null where they say nothing yet. */
+function learn(chosen: readonly Chosen[]): Learned | null {
+  return learnTaste(chosen.flatMap(choicesIn));
+}
+
 /** The weightiest findings alone, and how many there are. */
 function weightiest(ask: Ask, chosen: number, aim: Aim, most: number): Weightiest {
   const ranked = findings(ask, chosen, aim)?.ranked ?? [];
@@ -80,7 +89,7 @@ const setPrices = (other: Partial<Weights>) => {
 };
 
 /** What the worker offers to the page. */
-const planner = { answerText, findings, weightiest, findingDrill, positionDrill, setPrices };
+const planner = { answerText, findings, weightiest, findingDrill, positionDrill, learn, setPrices };
 export type PlannerInWorker = typeof planner;
 
 expose(planner);

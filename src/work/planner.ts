@@ -2,8 +2,10 @@ import { wrap, type Remote } from 'comlink';
 import {
   requestIssues,
   type Aim,
+  type Chosen,
   type Finding,
   type Findings,
+  type Learned,
   type PlanRequest,
   type PositionDrill,
 } from '../core';
@@ -150,4 +152,9 @@ export function positionDrillInWorker(
   asked: PositionDrill,
 ): Promise<PlanRequest | null> {
   return ask((planner) => planner.positionDrill(request, asked));
+}
+
+/** What a teacher's choices have in common; null where they say nothing yet. */
+export function learnInWorker(chosen: readonly Chosen[]): Promise<Learned | null> {
+  return ask((planner) => planner.learn(chosen));
 }

@@ -1,3 +1,4 @@
+import type { KeptFingering } from '../planner/kept';
 import { plan } from '../planner/plan';
 import {
   PREFERENCES,
@@ -42,8 +43,38 @@ const MOST_LEARNED = 2;
 /** A further preference must win over so many more choices in ten. */
 const WORTH_ANOTHER = 0.1;
 
+/** What a teacher chose in one plan: its demands at single notes, and the fingering where another way was taken. */
+export interface Chosen {
+  readonly request: PlanRequest;
+  /** The fingering of a way that was put on the stand instead of the best. */
+  readonly way?: KeptFingering;
+}
+
+/** The choices in a plan, each against what is planned without it. */
+export function choicesIn({ request: whole, way }: Chosen): TasteChoice[] {
+  const { locks = [], never = [], ...rules } = whole.rules ?? {};
+  const request: PlanRequest = { ...whole, rules, preferences: undefined };
+  const [first] = plan({ ...request, alternatives: 1, explain: 'nothing' }).plans;
+  const single = [
+    ...locks
+      .filter((lock) => !lock.shift)
+      .map(({ at, finger, string, position }) => ({ at, finger, string, position })),
+    ...never
+      .filter((one) => !one.shift)
+      .map(({ at, finger, string, position }): Wanted => ({ at, finger, string, position, not: true })),
+  ].map((wanted): TasteChoice => ({ request, wanted: [wanted] }));
+  const other = (way ?? []).flatMap(({ at, stops: [stop] }): Wanted[] => {
+    const own = first?.steps.find((step) => step.at === at)?.stops[0];
+    const same = own?.finger === stop.finger && own.string === stop.string;
+    return same ? [] : [{ at, finger: stop.finger, string: stop.string }];
+  });
+  return other.length > 0 ? [...single, { request, wanted: other }] : single;
+}
+
 /** @returns null where there are too few choices yet, or nothing simple that most of them have in common */
-export function learnTaste(choices: readonly TasteChoice[]): Learned | null {
+export function learnTaste(all: readonly TasteChoice[]): Learned | null {
+  // What the first plan has anyway says nothing.
+  const choices = all.filter((choice) => agreedUnder([[choice]], {}) === 0);
   const plans = new Map<string, TasteChoice[]>();
   for (const choice of choices) {
     const tag = JSON.stringify(choice.request);

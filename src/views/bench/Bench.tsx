@@ -23,6 +23,7 @@ import { PlannerTrouble } from './PlannerTrouble';
 import { PlanShelf } from './PlanShelf';
 import { Stage } from './Stage';
 import { StudentMatch } from './StudentMatch';
+import { TasteLine } from './TasteLine';
 import { ThisPlan } from './ThisPlan';
 
 const GivenDifferences = later(
@@ -106,6 +107,7 @@ export default function Bench() {
           </Section>
           {record.drillFor && <DrillFor id={record.drillFor} />}
           <StudentMatch record={record} />
+          {response?.taste && <TasteLine request={record.request} taste={response.taste} />}
           {record.givenFrom && <GivenDifferences record={record} response={response} plan={plan} />}
           {(problems.length > 0 || issues.length > 0) && (
             <Problems problems={problems} issues={issues} request={record.request} speech={speech} />

@@ -18,6 +18,7 @@ import { PlanList } from './PlanList';
 import { found } from './search';
 import { addStudent, leave, lookFor, open, redo, showStudent, undo, useStudio } from '../../app/studio';
 import { StudentSheet } from './StudentSheet';
+import { Taste } from './Taste';
 
 const KEYS = { undo: () => void undo(), redo: () => void redo() };
 const comeBack = () => undefined;
@@ -64,6 +65,11 @@ export default function Studio() {
                 open={student?.id ?? null}
                 plans={plans}
               />
+            </Section>
+          )}
+          {kept.kind === 'there' && (
+            <Section name="Your taste">
+              <Taste />
             </Section>
           )}
           <BackupButtons />

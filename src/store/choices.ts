@@ -1,0 +1,19 @@
+import { db } from './db';
+import type { PlanRecord } from './records';
+
+/*
+ * What teachers choose against the first plan, in a table of its own. It only ever helps: where it cannot be written or read, nothing is lost.
+ */
+
+/** Keeps what was chosen in a plan, or that nothing is any more. Drills are made, not chosen. */
+export async function keepChoice({ id, request, choice, drillFor }: PlanRecord): Promise<void> {
+  const { locks = [], never = [] } = request.rules ?? {};
+  const way = choice.kind === 'way' ? choice.fingering : undefined;
+  if (drillFor) return;
+  if (!way && locks.length + never.length === 0) await db.choices.delete(id);
+  else await db.choices.put({ id, chosen: { request, ...(way ? { way } : {}) }, changedAt: Date.now() });
+}
+
+export async function listChoices() {
+  return (await db.choices.toArray()).map(({ chosen }) => chosen);
+}

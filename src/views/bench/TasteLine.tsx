@@ -1,0 +1,28 @@
+import { setRequest } from '../../app/edits';
+import type { PlanRequest, PlanResponse } from '../../core';
+import { tasteWords } from '../../wording/taste';
+
+interface Props {
+  readonly request: PlanRequest;
+  readonly taste: NonNullable<PlanResponse['taste']>;
+}
+
+/** Said where an accepted taste decided this plan, or where a rule of the brief overrules it. */
+export function TasteLine({ request, taste: { decided, overruled } }: Props) {
+  const named = (names: typeof decided) =>
+    tasteWords(Object.fromEntries(names.map((name) => [name, request.preferences?.[name]])));
+  if (decided.length + overruled.length === 0) return null;
+  return (
+    <p className="flex flex-wrap items-center gap-3 border-l-4 border-dove px-3" data-testid="taste-line">
+      {decided.length > 0 && `Your taste decided here: ${named(decided)}.`}
+      {overruled.length > 0 && ` A rule of the brief wins over your taste: ${named(overruled)}.`}
+      <button
+        type="button"
+        className="button"
+        onClick={() => setRequest({ ...request, preferences: undefined })}
+      >
+        Plan without it
+      </button>
+    </p>
+  );
+}
