@@ -107,7 +107,7 @@ function EarOf({ meaning }: { readonly meaning: Meaning }) {
   const closeUp = notes[at];
   return (
     <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-      <div className="flex flex-col gap-2">
+      <div className="flex min-w-0 flex-col gap-2">
         {isUnchecked(heard) && (
           <p className="border-l-4 border-ochre bg-sheet px-3 py-1" role="note">
             {UNCHECKED_WORDS}
