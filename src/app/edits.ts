@@ -5,6 +5,7 @@ import { session } from './bench';
 import { carryOn } from './brief/pattern';
 import { forStudent } from './brief/student';
 import { say } from './notices';
+import { withOwnTaste } from './taste';
 import { bringBack, lastDeleted } from './writes';
 import type { Edited } from './session/state';
 import { planOf, responseOf } from './session/state';
@@ -41,7 +42,7 @@ export function demandWay({ demand }: Plan) {
 /** Makes the plan one for a student, on their instrument and with their hand; null leaves it to nobody in particular. */
 export function setStudent(student: StudentRecord | null) {
   if (!student) session.change({ studentId: null });
-  else changeRequest(forStudent(get().record.request, student), { studentId: student.id });
+  else changeRequest(withOwnTaste(forStudent(get().record.request, student)), { studentId: student.id });
 }
 
 function changeRequest(request: PlanRequest, part: Partial<Edited>) {

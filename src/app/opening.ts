@@ -12,7 +12,7 @@ import { lookAt, lookedAt } from './looking';
 import { say } from './notices';
 import { recover } from './recovery';
 import { FIRST_REQUEST } from './session/state';
-import { withOwnTaste } from './taste';
+import { inOwnTaste, withOwnTaste } from './taste';
 import { remove, save } from './writes';
 
 /*
@@ -132,7 +132,7 @@ export async function newPlan(request: PlanRequest = get().record.request) {
 /** Gives the plan on the stand to another student: a copy on their instrument, for their hand. */
 export async function givePlan(student: StudentRecord) {
   await session.saveNow();
-  await saveAndStand(givenTo(get().record, student, Date.now()));
+  await saveAndStand(inOwnTaste(givenTo(get().record, student, Date.now())));
 }
 
 /** Puts a drill for the plan on the stand, for the same student, to be looked at. */

@@ -13,7 +13,7 @@ import { afterEdit, NO_HISTORY, redone, undone, type History, type Step } from '
 import { keepFingerings } from './kept';
 import { say } from './notices';
 import { recover } from './recovery';
-import { withOwnTaste } from './taste';
+import { inOwnTaste, withOwnTaste } from './taste';
 import { bringBack, forgetDeleted, lastDeleted, remove, save } from './writes';
 
 /*
@@ -230,7 +230,7 @@ export async function planFor(student: StudentRecord) {
 
 /** Gives a plan to another student: a copy on their instrument, for their hand, opened on the Bench. */
 export async function givePlan(plan: PlanRecord, student: StudentRecord) {
-  await openNew(givenTo(plan, student, Date.now()));
+  await openNew(inOwnTaste(givenTo(plan, student, Date.now())));
 }
 
 async function openNew(plan: PlanRecord) {

@@ -10,6 +10,7 @@ import {
   PlanResponse,
   PlayingFields,
   PositionRule,
+  PreferencesDescribed,
   Problem,
   Reason,
   Shift,
@@ -177,6 +178,8 @@ export const StudentRecordDescribed = Type.Object({
   noteNames: oneOf(NOTE_NAMES),
   /** Whatever the teacher wants to remember. */
   remark: Type.String(),
+  /** A taste that was noticed for this student and accepted. */
+  preferences: Type.Optional(PreferencesDescribed),
   createdAt: Time,
   changedAt: Time,
 });

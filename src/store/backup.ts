@@ -131,7 +131,7 @@ const ALIKE = {
 
 const sameWords = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
-const whatOfStudent = ({ name, plays, level, positions, clefs, noteNames, remark }: StudentRecord) => [
+const whatOfStudent = ({
   name,
   plays,
   level,
@@ -139,7 +139,8 @@ const whatOfStudent = ({ name, plays, level, positions, clefs, noteNames, remark
   clefs,
   noteNames,
   remark,
-];
+  preferences,
+}: StudentRecord) => [name, plays, level, positions, clefs, noteNames, remark, preferences];
 const whatOfPlan = ({ name, typed, request, studentId, tags }: PlanRecord) => [
   name,
   typed,

@@ -19,6 +19,7 @@ export interface ChoiceRow {
   /** The plan's. */
   readonly id: string;
   readonly chosen: Chosen;
+  readonly studentId: string | null;
   readonly changedAt: number;
 }
 

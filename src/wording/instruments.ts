@@ -5,6 +5,7 @@ import {
   type HandSize,
   type InstrumentKind,
   type Level,
+  type OddMeasure,
   type School,
 } from '../core';
 import type { WordChoice } from './choice';
@@ -109,4 +110,16 @@ export const CLEF_WORDS: Readonly<Record<Clef, string>> = {
 /** A school of the double bass in a sentence. */
 export function schoolWords(school: School): string {
   return SCHOOL_WORDS[school];
+}
+
+const ODD_WORDS: Readonly<Record<OddMeasure, string>> = {
+  'small-spread': 'The full spread is less than a five-year-old’s.',
+  'wide-spread': 'The full spread is more than almost anybody’s.',
+  'small-fingertip': 'The fingertip is narrower than a small child’s.',
+  'wide-fingertip': 'The fingertip is wider than almost anybody’s.',
+};
+
+/** Measures that may be a slip of the ruler; they are kept as they are typed. */
+export function oddMeasureWords(odd: readonly OddMeasure[]): string {
+  return `${odd.map((one) => ODD_WORDS[one]).join(' ')} It is kept as typed; measure again if that surprises you.`;
 }

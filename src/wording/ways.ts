@@ -29,7 +29,7 @@ export function wayWords(way: WayName, { instrument, place }: Speech): string {
     case 'same-back':
       return 'the same fingers back down';
     case 'fewer-shifts':
-      return way.fewer === 1 ? 'one shift fewer' : `${way.fewer} shifts fewer`;
+      return way.fewer === 1 ? 'one shift fewer' : `${countWords(way.fewer)} shifts fewer`;
     case 'no-shift':
       return 'without a shift';
     case 'low':

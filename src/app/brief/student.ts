@@ -21,9 +21,12 @@ export function playingIssues(plays: Playing): Issue[] {
 /**
  * A brief turned to a student: played on their instrument, with their hand, in positions they know. On another instrument or other
  * strings the demands at single notes are left behind. The key stays; on another instrument it begins in the octave that lies most
- * like the old start above the lowest string, so that the hand meets it where it did.
+ * like the old start above the lowest string, so that the hand meets it where it did. A taste noticed for another student is theirs.
  */
-export function forStudent(request: PlanRequest, { plays, positions }: StudentRecord): PlanRequest {
+export function forStudent(
+  request: PlanRequest,
+  { plays, positions, preferences }: StudentRecord,
+): PlanRequest {
   const otherStrings =
     plays.instrument !== request.instrument || !same(plays.tuning, request.tuning) || !!plays.extensionTo;
   const base = plays.instrument === request.instrument ? request : withInstrument(request, plays.instrument);
@@ -32,7 +35,7 @@ export function forStudent(request: PlanRequest, { plays, positions }: StudentRe
     positions: positions ?? request.rules?.positions,
     ...(otherStrings ? { strings: undefined, locks: undefined, never: undefined } : {}),
   };
-  const turned: PlanRequest = { ...base, ...playingOf(plays), rules };
+  const turned: PlanRequest = { ...base, ...playingOf(plays), preferences, rules };
   const { material } = request;
   if (material.type === 'notes') return turned;
   const height = heightOf(request, material.tonic);

@@ -100,3 +100,18 @@ export function childShare(kind: InstrumentKind, lengthMm: number): number {
   const { fullMm, adultFromMm } = instrumentData(kind);
   return lengthMm < adultFromMm ? lengthMm / fullMm : 1;
 }
+
+/** A five-year-old opens the hand at least so far, and hardly anybody further than this; a fingertip likewise. In mm, between which measures are believed. */
+const BELIEVED = { fullMm: [50, 190], fingertipMm: [7, 22] } as const;
+
+export type OddMeasure = 'small-spread' | 'wide-spread' | 'small-fingertip' | 'wide-fingertip';
+
+/** Measures smaller than a small child's or larger than a giant's; they are taken as they are, but the ruler may have been misread. */
+export function oddMeasures({ fullMm, fingertipMm }: HandProfile): OddMeasure[] {
+  const odd: OddMeasure[] = [];
+  if (fullMm < BELIEVED.fullMm[0]) odd.push('small-spread');
+  if (fullMm > BELIEVED.fullMm[1]) odd.push('wide-spread');
+  if (fingertipMm < BELIEVED.fingertipMm[0]) odd.push('small-fingertip');
+  if (fingertipMm > BELIEVED.fingertipMm[1]) odd.push('wide-fingertip');
+  return odd;
+}

@@ -2,13 +2,14 @@ import { VERDICT_TEXT } from '../../board/tones';
 import {
   childShare,
   instrumentData,
+  oddMeasures,
   pairVerdict,
   resolveHand,
   resolveSetup,
   spreadMm,
   type HandProfile,
 } from '../../core';
-import { HAND_CHOICES, teachingFrameWords } from '../../wording/instruments';
+import { HAND_CHOICES, oddMeasureWords, teachingFrameWords } from '../../wording/instruments';
 import type { Playing } from '../../store/records';
 import { NumberField, Pick } from './fields';
 import { HandPicture } from './HandPicture';
@@ -71,6 +72,11 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
           </>
         )}
       </div>
+      {measured && oddMeasures(hand).length > 0 && (
+        <p className="border-l-4 border-ochre px-3 text-[0.95rem]" data-testid="odd-measures">
+          {oddMeasureWords(oddMeasures(hand))}
+        </p>
+      )}
       {child && (
         <p className="text-[0.95rem]">
           A child’s size: this hand is taken as {hand.relaxedMm} mm with ease and {hand.fullMm} mm at most, a

@@ -69,7 +69,7 @@ export default function Studio() {
           )}
           {kept.kind === 'there' && (
             <Section name="Your taste">
-              <Taste />
+              <Taste student={student} />
             </Section>
           )}
           <BackupButtons />

@@ -1,15 +1,43 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { setPreferences, useSettings } from '../../app/settings';
-import { PREFERENCES, type Learned } from '../../core';
+import { changeStudent } from '../../app/studio';
+import { PREFERENCES, type Learned, type Preferences } from '../../core';
 import { listChoices } from '../../store/choices';
+import type { StudentRecord } from '../../store/records';
 import { noticedWords, tasteWords } from '../../wording/taste';
 import { learnInWorker } from '../../work/planner';
 
-/** What was noticed of the teacher's taste, to be accepted or not, and what was accepted, to be taken back. Nothing is learned silently. */
-export function Taste() {
-  const preferences = useSettings((settings) => settings.preferences);
-  const chosen = useLiveQuery(() => listChoices().catch(() => []), []);
+/** The teacher's taste, or where a student is open the one for that student. */
+export function Taste({ student }: { readonly student: StudentRecord | undefined }) {
+  const own = useSettings((settings) => settings.preferences);
+  if (!student) return <TasteOf id={null} preferences={own} whose="New plans" onPut={setPreferences} />;
+  const put = (preferences: Preferences) =>
+    void changeStudent(student, () => ({
+      preferences: Object.keys(preferences).length > 0 ? preferences : undefined,
+    }));
+  const whose = `New plans for ${student.name || 'this student'}`;
+  return (
+    <TasteOf
+      key={student.id}
+      id={student.id}
+      preferences={student.preferences ?? {}}
+      whose={whose}
+      onPut={put}
+    />
+  );
+}
+
+interface Props {
+  readonly id: string | null;
+  readonly preferences: Preferences;
+  readonly whose: string;
+  readonly onPut: (preferences: Preferences) => void;
+}
+
+/** What was noticed, to be accepted or not, and what was accepted, to be taken back. Nothing is learned silently. */
+function TasteOf({ id, preferences, whose, onPut }: Props) {
+  const chosen = useLiveQuery(() => listChoices(id).catch(() => []), [id]);
   const [learned, setLearned] = useState<Learned | null>(null);
   const [put, setPut] = useState(false);
   useEffect(() => {
@@ -39,17 +67,21 @@ export function Taste() {
       </h2>
       {accepted && (
         <div className="flex flex-col gap-1">
-          <p>New plans lean to {tasteWords(preferences)}.</p>
-          <button type="button" className="button self-start" onClick={() => setPreferences({})}>
+          <p>
+            {whose} lean to {tasteWords(preferences)}.
+          </p>
+          <button type="button" className="button self-start" onClick={() => onPut({})}>
             Take it back
           </button>
         </div>
       )}
       {offer && (
         <div className="flex flex-col gap-1">
-          <p>{noticedWords(offer)} Shall new plans lean that way?</p>
+          <p>
+            {noticedWords(offer)} Shall {whose.replace('New', 'new')} lean that way?
+          </p>
           <p className="flex flex-wrap gap-2">
-            <button type="button" className="button" onClick={() => setPreferences(offer.preferences)}>
+            <button type="button" className="button" onClick={() => onPut(offer.preferences)}>
               Yes, from now on
             </button>
             <button type="button" className="button" onClick={() => setPut(true)}>

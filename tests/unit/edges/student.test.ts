@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { differencesBetween, type Placed } from '../../../src/wording/differences';
 import { forStudent, madeForNow, playingIssues } from '../../../src/app/brief/student';
-import { heldAlike, placesIn, plan, requestIssues, type PlanRequest } from '../../../src/core';
+import { heldAlike, oddMeasures, placesIn, plan, requestIssues, type PlanRequest } from '../../../src/core';
+import { oddMeasureWords } from '../../../src/wording/instruments';
 import { issueWords } from '../../../src/wording/issues';
 import { demoStudio } from '../../../src/store/demo';
 import { newRecord, type StudentRecord } from '../../../src/store/records';
@@ -48,6 +49,21 @@ test('on another instrument the key begins where the hand met it, and demands at
   const bass = forStudent(SCALE, student('Otis'));
   assert.equal(bass.school, 'one-two-four');
   assert.ok(plan(bass).plans.length > 0);
+});
+
+test('a plan takes the taste noticed for its student, and leaves another’s behind', () => {
+  const taste = { 'little-finger': 0.4 };
+  assert.deepEqual(forStudent(SCALE, { ...student('Wren'), preferences: taste }).preferences, taste);
+  const from = { ...SCALE, preferences: taste };
+  assert.equal(forStudent(from, student('Pip')).preferences, undefined);
+});
+
+test('measures smaller than a child’s or larger than a giant’s are told, and taken as they are', () => {
+  const hand = (fullMm: number, fingertipMm = 12) => ({ relaxedMm: 40, fullMm, fingertipMm });
+  assert.deepEqual(oddMeasures(hand(100)), []);
+  assert.deepEqual(oddMeasures(hand(45, 5)), ['small-spread', 'small-fingertip']);
+  assert.deepEqual(oddMeasures(hand(230, 30)), ['wide-spread', 'wide-fingertip']);
+  assert.match(oddMeasureWords(['small-spread']), /kept as typed/);
 });
 
 test('every demo plan can be given to every demo student', () => {
