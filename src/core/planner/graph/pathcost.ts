@@ -12,7 +12,7 @@ import {
 } from '../cost';
 import type { Context } from '../cost';
 import { stringsUp, type TermName } from '../cost';
-import { isFresh, type Path } from './trellis';
+import type { Path } from './trellis';
 import type { HoldTrellis } from './build';
 
 export type Terms = Readonly<Partial<Record<TermName, number>>>;
@@ -59,11 +59,17 @@ function chargeStep(context: Context, trellis: HoldTrellis, path: Path, t: numbe
   const { hold } = layer.candidates[path[t]];
   const transition = trellis.transitions[t - 1];
   if (from.position !== to.position) {
-    const stone = isFresh(trellis, path, t - 1) ? chargeStone(transition, tally) : 0;
+    const stone = movedTo(trellis, path, t - 1) ? chargeStone(transition, tally) : 0;
     return stone + chargeMove(context, from, to, transition, tally) + chargeEntry(context, hold, tally);
   }
   const stay = chargeStay(context, from, to, transition, tally);
   if (sameFrame(held, hold)) return stay;
   const reframe = chargeReframe(context, stringsUp(from, to) === 0, held, hold, to.finger, tally);
   return stay + chargeEntry(context, hold, tally) + reframe;
+}
+
+/** True where the hand comes to event t from another position. */
+function movedTo({ layers }: HoldTrellis, path: Path, t: number): boolean {
+  const positionAt = (at: number) => layers[at].candidates[path[at]].hold.position;
+  return t > 0 && positionAt(t - 1) !== positionAt(t);
 }
