@@ -4,9 +4,12 @@ import type { StudentRecord } from '../store/records';
 
 const NOBODY: readonly StudentRecord[] = [];
 
+/** A storage that was too busy to answer is asked once more: nothing else would ask it again. */
+const listed = () => listStudents().catch(() => listStudents().catch(() => NOBODY));
+
 /** All students, by name; none while they are being read or where storage is blocked. */
 export function useStudents(): readonly StudentRecord[] {
-  return useLiveQuery(() => listStudents().catch(() => NOBODY), []) ?? NOBODY;
+  return useLiveQuery(listed, []) ?? NOBODY;
 }
 
 export function useStudent(id: string | null): StudentRecord | undefined {

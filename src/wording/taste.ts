@@ -23,5 +23,5 @@ export function tasteWords(preferences: Preferences): string {
 
 /** What was noticed, with its evidence. */
 export function noticedWords({ preferences, agreed, of }: Learned): string {
-  return `In ${agreed} of ${of} places where you chose against the first plan you took ${tasteWords(preferences)}.`;
+  return `In ${agreed} of ${of} places where you chose against the first plan your choice leaned to ${tasteWords(preferences)}.`;
 }

@@ -28,7 +28,7 @@ test('what a teacher chose often is offered with its evidence, accepted, said wh
   await openStudio(page);
   const taste = page.getByTestId('taste');
   await expect(taste).toContainText(
-    /In \d+ of \d+ places where you chose against the first plan you took the little finger/,
+    /In \d+ of \d+ places where you chose against the first plan your choice leaned to the little finger/,
   );
   await taste.getByRole('button', { name: 'Yes, from now on' }).click();
   await expect(taste).toContainText('New plans lean to the little finger');
