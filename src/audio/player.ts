@@ -78,11 +78,11 @@ export async function play(excerpt: Excerpt, options: PlayOptions): Promise<void
       click.triggerAttackRelease(beat === 0 ? 1568 : 1175, 0.05, time);
       draw(time, () => options.onCount(countIn - beat));
     }, beatsToTicks(beat));
-  for (const { start, beats, midi, string } of excerpt.notes)
+  for (const { start, beats, midi, string, share } of excerpt.notes)
     transport.schedule(
       (time) => {
         const seconds = (beats * 60) / transport.bpm.value;
-        strings[string].triggerAttackRelease(hertz(midi), seconds * 0.94, time);
+        strings[string].triggerAttackRelease(hertz(midi), seconds * share, time);
       },
       beatsToTicks(countIn + start),
     );

@@ -1,4 +1,4 @@
-import type { Plan, ResponseEvent, Setup } from '../core';
+import { hasBows, type Plan, type ResponseEvent, type Setup } from '../core';
 
 /*
  * What is heard of a plan: when each note begins, how long it lasts and on which string, in beats.
@@ -13,6 +13,8 @@ export interface HeardNote {
   readonly midi: number;
   /** The string it sounds on, 0 the lowest. */
   readonly string: number;
+  /** Share of its length that it sounds: all of it under a bow, a little less where the bow changes. */
+  readonly share: number;
 }
 
 export interface Excerpt {
@@ -21,6 +23,10 @@ export interface Excerpt {
   readonly moments: readonly { readonly at: number; readonly start: number }[];
   readonly beats: number;
 }
+
+/** How much of its length a note sounds: before a change of bow, and where no bowing is written. */
+const BOW_CHANGE = 0.88;
+const SEPARATE = 0.94;
 
 /**
  * The part of a plan from one event to another (both heard).
@@ -36,6 +42,7 @@ export function excerptOf(
   const steps = new Map(plan.steps.map((step) => [step.at, step]));
   const notes: HeardNote[] = [];
   const moments: { at: number; start: number }[] = [];
+  const bowed = hasBows(events);
   let start = 0;
   for (const event of events.slice(from, to + 1)) {
     moments.push({ at: event.at, start });
@@ -43,7 +50,8 @@ export function excerptOf(
       const stops = steps.get(event.at)?.stops ?? [];
       event.midi.forEach((midi, voice) => {
         const string = setup.strings.findIndex(({ name }) => name === stops[voice]?.string);
-        notes.push({ at: event.at, start, beats: event.beats, midi, string: Math.max(0, string) });
+        const share = bowed && event.slur ? 1 : bowed ? BOW_CHANGE : SEPARATE;
+        notes.push({ at: event.at, start, beats: event.beats, midi, string: Math.max(0, string), share });
       });
     }
     start += event.beats;

@@ -96,6 +96,7 @@ export {
   type BarPlace,
   type TimeSignature,
 } from './material/bars';
+export { bowChanges, bowsOf, hasBows, MOST_PER_BOW, type Bow } from './material/bows';
 export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
 export * from './material/spec';

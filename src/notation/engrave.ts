@@ -99,7 +99,7 @@ export function drawNotes(
   for (const notes of drawn.values()) for (const note of notes) note.draw();
   for (const beam of beams) beam.setContext(context).draw();
   for (const notes of drawn.values()) drawTies(notes, context);
-  const tops = [...drawn].map(([at, notes]): Drawn => ({ at, top: topOf(notes, stave) }));
+  const tops = [...drawn].map(([at, notes]): Drawn => ({ at, ...edgesOf(notes, stave) }));
   writeMarks(box, score, layout, marks, {
     parts,
     drawn: tops,
@@ -115,12 +115,13 @@ interface Desk {
   readonly layout: Layout;
 }
 
-function topOf(notes: readonly StaveNote[], stave: Stave): number {
-  const edges = notes.flatMap((note) => [
-    ...note.getYs(),
-    note.hasStem() ? note.getStemExtents().topY : Infinity,
-  ]);
-  return Math.min(stave.getYForLine(0), ...edges);
+function edgesOf(notes: readonly StaveNote[], stave: Stave): Omit<Drawn, 'at'> {
+  const heads = notes.flatMap((note) => note.getYs());
+  const stems = notes.flatMap((note) => (note.hasStem() ? [note.getStemExtents()] : []));
+  return {
+    top: Math.min(stave.getYForLine(0), ...heads, ...stems.map(({ topY }) => topY)),
+    bottom: Math.max(...heads, ...stems.map(({ baseY }) => baseY)),
+  };
 }
 
 /** Sets an event's notes into its column, with the bar lines before and inside it. */

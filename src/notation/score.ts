@@ -122,4 +122,6 @@ export interface Drawn {
   readonly at: number;
   /** Upper edge of head and stem, in the notation package's units. */
   readonly top: number;
+  /** Lower edge of the same. */
+  readonly bottom: number;
 }

@@ -1,4 +1,4 @@
-import { samePlace, type Plan } from '../core';
+import { bowsOf, hasBows, samePlace, type Plan } from '../core';
 import { fingerSign, positionName } from '../wording/places';
 import { extensionMarks, restezMarks, type Stay } from './marks';
 import { INK, middleOf, type Drawn, type Layout, type Marks, type Part, type Score } from './score';
@@ -33,11 +33,16 @@ export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks
   const byAt = new Map(steps.map((step) => [step.at, step]));
   const numerals = marks.numerals ? stringChanges(steps, score.strings) : new Map<number, string>();
   const extensions = extensionMarks(steps);
+  const { events } = score.music;
   for (const { at, top } of context.drawn) {
     const step = byAt.get(at);
+    const event = events[at];
+    const bow = 'bow' in event && event.bow;
+    let y = top - 9;
+    if (bow)
+      pen.sign(BOW_SIGNS[bow], at, y + (step && marks.fingers ? 3 - LINE * (step.stops.length + 1) : 0));
     if (!step || !marks.fingers) continue;
     const fingers = step.stops.map(fingerSign);
-    let y = top - 9;
     for (const finger of fingers) {
       pen.write(guides?.has(at) ? `(${finger})` : finger, at, y, 15, 700);
       y -= LINE;
@@ -49,6 +54,7 @@ export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks
     }
     if (extensions.has(at)) pen.write('ext.', at, y - 2, 10, 400);
   }
+  drawSlurs(pen, score, layout, context);
   const inView = ({ from, to }: Stay) => to >= context.first && from < context.last;
   if (marks.positions) {
     for (const stay of staysOf(steps).filter(inView))
@@ -60,6 +66,23 @@ export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks
     context.parts.slice(context.first, context.last).forEach(([{ bar }], n) => {
       if (bar && bar.number > 1) pen.small(String(bar.number), layout.left(context.first + n), BAR_NUMBER_Y);
     });
+}
+
+/** Signs of the music font for the way of the bow. */
+const BOW_SIGNS = { down: '\uE610', up: '\uE612' } as const;
+
+/** A slur lies under the notes of one bow; one that goes on over the end of a line is open there. */
+function drawSlurs(pen: ReturnType<typeof penOn>, score: Score, layout: Layout, context: Context) {
+  const { first, last, drawn } = context;
+  if (!hasBows(score.music.events)) return;
+  for (const { from, to } of bowsOf(score.music.events)) {
+    if (from === to || to < first || from >= last) continue;
+    const under = drawn.filter(({ at }) => at >= from && at <= to);
+    const y = Math.max(...under.map(({ bottom }) => bottom)) + 7;
+    const start = from >= first ? middleOf(layout, from) : layout.left(first);
+    const end = to < last ? middleOf(layout, to) : layout.left(last);
+    pen.slur(start, end, y);
+  }
 }
 
 interface Position extends Stay {
@@ -114,6 +137,20 @@ function penOn(box: HTMLElement, layout: Layout) {
 
   return {
     write,
+    /** A sign of the music font over a note. */
+    sign(sign: string, at: number, y: number) {
+      const place = { x: middleOf(layout, at) / scale, y, 'text-anchor': 'middle', fill: INK };
+      add('text', { ...place, 'font-size': 30, 'font-family': 'Bravura' }, sign);
+    },
+    /** A curve below the notes, from px to px. */
+    slur(from: number, to: number, y: number) {
+      const [a, b] = [from / scale, to / scale];
+      const deep = Math.min(14, 6 + (b - a) / 16);
+      const curve = (depth: number) => `${a + (b - a) / 4} ${y + depth} ${b - (b - a) / 4} ${y + depth}`;
+      const back = (depth: number) => `${b - (b - a) / 4} ${y + depth} ${a + (b - a) / 4} ${y + depth}`;
+      const d = `M${a} ${y}C${curve(deep)} ${b} ${y}C${back(deep + 2)} ${a} ${y}Z`;
+      add('path', { d, fill: INK, stroke: 'none', 'data-slur': '' });
+    },
     /** A small number at a place in px. */
     small(text: string, x: number, y: number) {
       add(

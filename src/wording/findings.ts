@@ -48,7 +48,8 @@ function foundWords(finding: Finding, setup: Setup, speech: Speech): string {
     case 'shift': {
       const { shift, seconds: time } = finding.detail;
       const fingers = `${fingerWords(shift.fromFinger)} to ${fingerWords(shift.toFinger)}`;
-      return `a shift ${wayWords(finding.detail, setup, speech)}, ${fingers}, ${mm(shift.travelMm)} in ${seconds(time)}.`;
+      const hidden = finding.detail.bow === 'changes' ? ' It falls on a change of bow: easier to hide.' : '';
+      return `a shift ${wayWords(finding.detail, setup, speech)}, ${fingers}, ${mm(shift.travelMm)} in ${seconds(time)}.${hidden}`;
     }
     case 'stretch': {
       const { reach, limitMm } = finding;

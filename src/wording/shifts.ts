@@ -71,6 +71,14 @@ export function hardWords(why: readonly Hard[]): string {
   return why.length === 0 ? 'short and unhurried' : why.map((one) => HARD[one]).join(', ');
 }
 
+/** What the bow does meanwhile, where bowing is written. */
+export function bowWords({ bow }: ShiftDetail): string | null {
+  if (!bow) return null;
+  return bow === 'changes'
+    ? 'The bow changes here: easier to hide.'
+    : 'Under one bow: the slide can be heard, so let the bow lighten with the hand.';
+}
+
 /** Who carries the hand, and over which note: "Guide: finger 1 on F♯5, E string, unheard." */
 export function guideWords({ guide, kind, toFinger }: ShiftDetail['shift']): string {
   if (!guide)

@@ -1,16 +1,16 @@
 import { positionsOf, resolveSetup, type PlanRequest, type PositionNumber, type Rules } from '../core';
-import { counted } from './grammar';
+import { counted, countWords } from './grammar';
 import { positionWords } from './places';
 
 /*
- * Wishes of what a plan must do: a position to go to, how often to shift, down as up.
+ * Wishes of what a plan must do: a position to go to, how often to shift, down as up; and how it is bowed.
  */
 
 interface Wish {
   readonly id: string;
   readonly words: string;
-  /** What makes it, laid over the rules. */
-  readonly rules: Rules;
+  /** The request with it. */
+  readonly request: PlanRequest;
 }
 
 /** Highest position that a lesson is about by name; in first everybody is. */
@@ -22,6 +22,7 @@ const MOST_VISITS = 2;
 export function wishesToAdd(request: PlanRequest): Wish[] {
   const { rules = {}, material } = request;
   const { visit = [], mostShifts, sameBack } = rules;
+  const withRules = (part: Rules) => ({ ...request, rules: { ...rules, ...part } });
   const positions = positionsOf(resolveSetup(request), request.school).filter(
     (position) =>
       position === 'thumb' || (position > 1 && position <= TAUGHT_TO && Number.isInteger(position)),
@@ -32,36 +33,56 @@ export function wishesToAdd(request: PlanRequest): Wish[] {
       .map((position) => ({
         id: `visit-${position}`,
         words: visitWords(position, request),
-        rules: { visit: [...visit, position] },
+        request: withRules({ visit: [...visit, position] }),
       })),
     ...SHIFTS.filter((most) => most !== mostShifts).map((most) => ({
       id: `shifts-${most}`,
       words: shiftsWords(most),
-      rules: { mostShifts: most },
+      request: withRules({ mostShifts: most }),
     })),
     ...('direction' in material && material.direction === 'updown' && !sameBack
-      ? [{ id: 'same-back', words: SAME_BACK, rules: { sameBack: true } }]
+      ? [{ id: 'same-back', words: SAME_BACK, request: withRules({ sameBack: true }) }]
       : []),
+    ...('direction' in material ? PER_BOW.filter((count) => count !== material.notesPerBow) : []).map(
+      (count) => ({ id: `bow-${count}`, words: perBowWords(count), request: onBows(request, count) }),
+    ),
   ];
 }
 
-/** The wishes made, each with what takes it out again. */
-export function wishesMade(request: PlanRequest): (Omit<Wish, 'rules'> & { readonly without: Rules })[] {
+/** The wishes made, each with the request without it. */
+export function wishesMade(request: PlanRequest): Wish[] {
+  const { material } = request;
   const { visit = [], mostShifts, sameBack } = request.rules ?? {};
+  const without = (part: Rules) => ({ ...request, rules: { ...request.rules, ...part } });
+  const perBow = 'direction' in material ? material.notesPerBow : undefined;
   return [
     ...visit.map((position) => {
       const others = visit.filter((other) => other !== position);
       return {
         id: `visit-${position}`,
         words: visitWords(position, request),
-        without: { visit: others.length > 0 ? others : undefined },
+        request: without({ visit: others.length > 0 ? others : undefined }),
       };
     }),
     ...(mostShifts === undefined
       ? []
-      : [{ id: 'shifts', words: shiftsWords(mostShifts), without: { mostShifts: undefined } }]),
-    ...(sameBack ? [{ id: 'same-back', words: SAME_BACK, without: { sameBack: undefined } }] : []),
+      : [{ id: 'shifts', words: shiftsWords(mostShifts), request: without({ mostShifts: undefined }) }]),
+    ...(sameBack ? [{ id: 'same-back', words: SAME_BACK, request: without({ sameBack: undefined }) }] : []),
+    ...(perBow ? [{ id: 'bow', words: perBowWords(perBow), request: onBows(request, undefined) }] : []),
   ];
+}
+
+/** Notes to a bow that are asked for in lessons. */
+const PER_BOW = [1, 2, 3, 4, 6, 8];
+
+function onBows(request: PlanRequest, notesPerBow: number | undefined): PlanRequest {
+  const { material } = request;
+  return material.type === 'notes' ? request : { ...request, material: { ...material, notesPerBow } };
+}
+
+/** "four notes to a bow". */
+export function perBowWords(count: number): string {
+  return count === 1 ? 'a bow to each note' : `${countWords(count)} notes to a bow`;
 }
 
 const SAME_BACK = 'the same fingers back down';

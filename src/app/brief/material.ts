@@ -42,8 +42,8 @@ const MODES: ReadonlyMap<string, string> = new Map([['minor', 'natural-minor']])
 
 /** The same key, octaves and direction as another kind of material. */
 export function withKind(material: RunSpec, kind: string): RunSpec {
-  const { tonic, octaves, direction } = material;
-  const run = { tonic, octaves, direction };
+  const { tonic, octaves, direction, notesPerBow } = material;
+  const run = { tonic, octaves, direction, ...(notesPerBow ? { notesPerBow } : {}) };
   const scale = 'scale' in material ? material.scale : 'major';
   const chord = 'chord' in material ? material.chord : 'major';
   switch (kind) {

@@ -1,3 +1,4 @@
+import { BOWS, MOST_PER_BOW } from '../material/bows';
 import { BROKEN, DIRECTIONS, DOUBLE_STOPS, FIGURES, MOST_BEATS, MOST_VOICES } from '../material/spec';
 import { CHORDS, SCALES } from '../pitch/scales';
 import { closed, either, oneOf, tagged, Type } from './describe';
@@ -13,6 +14,9 @@ const Chord = Type.Unsafe<string>(Type.Ref('#/$defs/chord'));
 /** Names that several descriptions share; they stand once in the schema. */
 export const NAMES_DESCRIBED = { scale: { enum: [...SCALES] }, chord: { enum: [...CHORDS] } };
 
+/** How many notes go on one bow. */
+const BOWING = { notesPerBow: Type.Optional(Type.Integer({ minimum: 1, maximum: MOST_PER_BOW })) };
+
 const TIME_SIGNATURE = '^([1-9]|[12][0-9]|3[0-2])/(1|2|4|8|16|32)$';
 
 /** How the bars lie: a signature, and the beats before the first bar. A beat is the lower number of the signature. */
@@ -27,6 +31,7 @@ export const ScaleSpec = closed({
   scale: Scale,
   octaves: Octaves,
   direction: oneOf(DIRECTIONS),
+  ...BOWING,
   ...METRE,
 });
 
@@ -37,6 +42,7 @@ export const ArpeggioSpec = closed({
   chord: Chord,
   octaves: Octaves,
   direction: oneOf(DIRECTIONS),
+  ...BOWING,
   ...METRE,
 });
 
@@ -46,6 +52,7 @@ export const BrokenSpec = closed({
   scale: Scale,
   octaves: Octaves,
   direction: oneOf(DIRECTIONS),
+  ...BOWING,
   ...METRE,
 });
 
@@ -56,6 +63,7 @@ export const DoubleStopsSpec = closed({
   scale: Scale,
   octaves: Octaves,
   direction: oneOf(DIRECTIONS),
+  ...BOWING,
   ...METRE,
 });
 
@@ -68,6 +76,8 @@ const Sounding = closed({
   pitches: Type.Array(Type.String(), { minItems: 1, maxItems: MOST_VOICES }),
   beats: Beats,
   bar: Bar,
+  slur: Type.Optional(True),
+  bow: Type.Optional(oneOf(BOWS)),
 });
 const Rest = closed({ rest: True, beats: Beats, bar: Bar });
 

@@ -1,4 +1,5 @@
 import { VERDICTS } from '../hand/reach';
+import { BOWS } from '../material/bows';
 import { TERM_NAMES } from '../planner/cost';
 import { SCHOOLS } from '../instrument/instruments';
 import { COUNTED, FELT, MOMENTS } from '../planner/explain';
@@ -26,6 +27,8 @@ export const ResponseEvent = either(
     midi: Type.Array(Type.Integer(), { minItems: 1 }),
     beats: Beats,
     bar: Bar,
+    slur: Type.Optional(True),
+    bow: Type.Optional(oneOf(BOWS)),
   }),
 );
 

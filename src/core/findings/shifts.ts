@@ -1,6 +1,7 @@
 import { instrumentData, type InstrumentKind, type School } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
 import type { Finger } from '../hand/finger';
+import { bowChanges, hasBows } from '../material/bows';
 import { fingerAtStop, frameSchool, positionOrder } from '../hand/positions';
 import { letterSteps, midiOf, spellAt, type Pitch } from '../pitch/pitch';
 import { soundsTouched } from '../instrument/nodes';
@@ -20,6 +21,8 @@ export interface ShiftDetail {
   /** What rings where the finger that has landed only touches the string, by which the landing can be checked. */
   readonly harmonic?: Pitch;
   readonly cues: readonly HandCue[];
+  /** Where bowing is written: whether the bow changes on the way, which hides the shift, or carries the sound through it. */
+  readonly bow?: 'changes' | 'goes-on';
 }
 
 /** Where the target can be heard before the shift is made, so many octaves lower than it sounds: on an open string, or low down under a finger. */
@@ -67,6 +70,7 @@ export function shiftDetails(
   { secondsPerBeat, style, school }: ShiftMoment,
 ): ShiftDetail[] {
   const notes = playedNotes(events, plan, setup);
+  const bowed = hasBows(events);
   const byAt = new Map<number, Played[]>();
   for (const note of notes) byAt.set(note.at, [...(byAt.get(note.at) ?? []), note]);
   // Of a double stop the finger that makes the shift.
@@ -87,6 +91,13 @@ export function shiftDetails(
         seconds: beats * secondsPerBeat,
         hear: hearFirst(to, setup, school),
         ...landingHarmonic(to, setup),
+        ...(bowed
+          ? {
+              bow: bowChanges(events, shift.from, shift.to, bowed)
+                ? ('changes' as const)
+                : ('goes-on' as const),
+            }
+          : {}),
         cues: handCues(setup.kind, shift, up, sung(shift, from, to, style, beats * secondsPerBeat)),
       },
     ];

@@ -81,7 +81,12 @@ class Unreadable extends Error {
   }
 }
 
-function readWord(word: string, at: number, line: Line): NoteSpec {
+/** The sign that joins a note to the next under one bow. */
+const SLUR = '~';
+
+function readWord(written: string, at: number, line: Line): NoteSpec {
+  const slurred = written.length > 1 && written.endsWith(SLUR);
+  const word = slurred ? written.slice(0, -1) : written;
   const colon = word.indexOf(':');
   const head = colon < 0 ? word : word.slice(0, colon);
   if (head === '') throw new Unreadable({ at, length: 1, code: 'length-without-note' });
@@ -94,7 +99,8 @@ function readWord(word: string, at: number, line: Line): NoteSpec {
   const voices = readVoices(head, at, line.last);
   line.last = voices[0];
   line.bar = false;
-  return { pitches: voices.map(pitchName), beats: line.beats, ...bar };
+  const slur = slurred ? { slur: true as const } : {};
+  return { pitches: voices.map(pitchName), beats: line.beats, ...bar, ...slur };
 }
 
 /** @param at where the colon stands */
@@ -187,7 +193,8 @@ export function writeNoteText(notes: readonly NoteSpec[], octavesUp = 0): string
     .map((note, at) => {
       const now = note.beats ?? 1;
       const head = 'rest' in note ? '-' : moved(note.pitches, octavesUp).join('+');
-      const word = now === beats ? head : `${head}:${beatsText(now)}`;
+      const slur = 'slur' in note && note.slur ? SLUR : '';
+      const word = (now === beats ? head : `${head}:${beatsText(now)}`) + slur;
       beats = now;
       if (note.bar) words = 0;
       const part = at === 0 ? '' : note.bar ? ' |\n' : words % 8 === 0 ? '\n' : ' ';

@@ -11,6 +11,7 @@ import {
 } from '../pitch/scales';
 import type { Music, MusicEvent, OctaveFingering } from './events';
 import { COMMON_TIME } from './bars';
+import { bowing, withBows } from './bows';
 import type { Direction, DoubleStopInterval, MaterialSpec, NoteSpec, NotesSpec } from './spec';
 
 /** Letter steps between the voices of a double stop. */
@@ -30,7 +31,10 @@ const BROKEN_STEPS = { 'broken-thirds': 2, 'broken-fourths': 3, 'broken-sixths':
  * The spec must have passed materialIssues; an unreadable name throws a RangeError.
  */
 export function buildMusic(spec: MaterialSpec): Music {
-  return { ...line(spec), time: spec.time ?? COMMON_TIME, pickup: spec.pickup ?? 0 };
+  const music = line(spec);
+  const perBow = spec.type === 'notes' ? undefined : spec.notesPerBow;
+  const events = perBow ? withBows(music.events, perBow) : music.events;
+  return { ...music, events, time: spec.time ?? COMMON_TIME, pickup: spec.pickup ?? 0 };
 }
 
 type Line = Omit<Music, 'time' | 'pickup'>;
@@ -90,7 +94,7 @@ export function writtenOut(spec: MaterialSpec): NotesSpec {
     const length = { beats: event.beats, ...(event.bar ? { bar: event.bar } : {}) };
     return event.kind === 'rest'
       ? { rest: true, ...length }
-      : { pitches: event.pitches.map(pitchName), ...length };
+      : { pitches: event.pitches.map(pitchName), ...length, ...bowing(event) };
   });
   const metre = { ...(time ? { time } : {}), ...(pickup ? { pickup } : {}) };
   return { type: 'notes', key: signatureName(key.fifths), notes, ...metre };
@@ -211,5 +215,5 @@ function noteEvent(note: NoteSpec, at: number): MusicEvent {
   const bar = note.bar ? { bar: note.bar } : {};
   if ('rest' in note) return { kind: 'rest', at, beats, ...bar };
   const pitches = note.pitches.map(pitchOf).sort((a, b) => midiOf(a) - midiOf(b));
-  return { kind: 'sounding', at, pitches, beats, ...bar };
+  return { kind: 'sounding', at, pitches, beats, ...bar, ...bowing(note) };
 }

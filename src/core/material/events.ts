@@ -1,10 +1,15 @@
 import type { Key } from '../pitch/key';
 import type { Pitch } from '../pitch/pitch';
+import type { BowDirection } from './bows';
 
 /** One thing that happens in the music. `at` counts all events from 0, rests too. */
 export type MusicEvent = SoundingEvent | RestEvent;
 
 export interface SoundingEvent {
+  /** True where it is joined to the next note under one bow. */
+  readonly slur?: true;
+  /** The way of the bow, where it is written. */
+  readonly bow?: BowDirection;
   /** True where a bar line stands before it. */
   readonly bar?: true;
   readonly kind: 'sounding';

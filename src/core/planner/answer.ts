@@ -2,6 +2,7 @@ import { alongString, fingerAt, THUMB, type Finger, type FingerPlaces } from '..
 import type { Hold, Stop } from '../hand/hold';
 import { reachVerdict } from '../hand/reach';
 import { stopMm } from '../instrument/geometry';
+import { bowing } from '../material/bows';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
@@ -29,6 +30,7 @@ export function responseEvent(event: MusicEvent): ResponseEvent {
     midi: event.pitches.map(midiOf),
     beats: event.beats,
     ...bar,
+    ...bowing(event),
   };
 }
 

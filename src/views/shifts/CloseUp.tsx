@@ -8,6 +8,7 @@ import {
   guideWords,
   HAND_CUES,
   hearWords,
+  bowWords,
   KIND_SENTENCES,
   landingWords,
   REHEARSAL_WORDS,
@@ -50,7 +51,7 @@ export function CloseUp({ meaning, detail }: Props) {
         <strong>{KIND_SENTENCES[shift.kind]}</strong> {guideWords(shift)} The hand goes{' '}
         {semitoneWords(shift.semitones)}, {mm(shift.travelMm)}{' '}
         {detail.up ? 'towards the bridge' : 'towards the nut'}, in {seconds(detail.seconds)},{' '}
-        {wayWords(detail, setup, speech)}.
+        {wayWords(detail, setup, speech)}. {bowWords(detail)}
       </p>
       <p>
         {hearWords(detail.hear, detail, setup)} {landingWords(detail)}
