@@ -61,6 +61,26 @@ export {
   type Series,
   type ShiftDrill,
 } from './practice/drills';
+export * from './practice/climb';
+export { shareInterval } from './practice/chance';
+export { isKind, KINDS, kindsOfNotes, type Kind } from './practice/kinds';
+export {
+  handTime,
+  secondsPerNote,
+  stepsOf,
+  taskIssues,
+  temposOf,
+  type JudgedPlace,
+  type Ladder,
+  type LadderStep,
+  type Passage,
+  type PracticeTask,
+} from './practice/ladder';
+export * from './practice/sums';
+export * from './practice/terms';
+export { eventsOfStep } from './practice/timing';
+export { trendsIn, type Trend } from './practice/trends';
+export { proposeWeek, type WeekGiven, type WeekItem } from './practice/week';
 export {
   choicesIn,
   learnTaste,

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { excerptOf } from '../../../src/audio/score';
-import { bowsOf, findingsOf, parsePitch, plan, resolveSetup, type Aim, type PlanRequest } from '../../../src/core';
+import { bowsOf, findingsOf, plan, resolveSetup, type Aim, type PlanRequest } from '../../../src/core';
 
 const SCALE: PlanRequest = {
   instrument: 'violin',
@@ -51,7 +51,12 @@ test('a rest ends a bow and the next begins down; what is written wins', () => {
 });
 
 test('a shift says whether the bow changes with it', () => {
-  const aim: Aim = { system: 'pythagorean', tuning: 'pure', tonic: parsePitch('A4')!, level: 'middle' };
+  const aim: Aim = {
+    system: 'pythagorean',
+    tuning: 'pure',
+    tonic: { letter: 5, alteration: 0 },
+    level: 'middle',
+  };
   const request = { ...SCALE, material: { ...SCALE.material, octaves: 3 } as PlanRequest['material'] };
   const response = plan(request);
   const { shifts } = findingsOf(request, response, response.plans[0], aim);

@@ -25,6 +25,7 @@ const ROOMS = [
   'core/planner/opened',
   'core/planner/answer',
   'core/planner/ways',
+  'core/practice/terms',
   'core/described',
   'core/planner',
   'core/taste',

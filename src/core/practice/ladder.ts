@@ -1,0 +1,117 @@
+import type { Described } from '../described/describe';
+import type * as Schema from '../described/practice';
+import { FAST } from '../findings/rough';
+import type { Issue } from '../issue';
+import { rangesGrowing } from './growing';
+import {
+  AIDS,
+  BOW_COUNTS,
+  HALVES,
+  MOST_BPM,
+  RHYTHMS,
+  VOICES,
+  type AidName,
+  type RhythmName,
+  type VoicesName,
+} from './terms';
+
+/*
+ * Ladders: what changes from step to step while a passage is worked at. Each is worked out into its steps before the first note is played.
+ */
+
+export type Ladder = Described<typeof Schema.LadderDescribed>;
+export type PracticeTask = Described<typeof Schema.PracticeTaskDescribed>;
+export type JudgedPlace = Described<typeof Schema.JudgedPlace>;
+
+/** One step: how the passage is played while it stands. */
+export interface LadderStep {
+  /** First and last event. */
+  readonly from: number;
+  readonly to: number;
+  /** Beats a minute. */
+  readonly bpm: number;
+  /** Times the written length that each note has. */
+  readonly beatsEach: number;
+  /** Notes to a bow; as written where left out. */
+  readonly perBow?: number;
+  readonly rhythm?: RhythmName;
+  readonly aid?: AidName;
+  readonly voices?: VoicesName;
+  /** Which step of a rehearsal it is. */
+  readonly part?: string;
+}
+
+/** What a ladder is worked out for. */
+export interface Passage {
+  /** The events of the plan, with where bars begin. */
+  readonly events: readonly { readonly at: number; readonly rest?: true }[];
+  readonly barStarts: readonly number[];
+}
+
+/** Most steps that anybody climbs. */
+const MOST_STEPS = 60;
+
+/** The steps of a task, in order; never empty. The ladder must have no issue. */
+export function stepsOf(task: PracticeTask, passage: Passage): LadderStep[] {
+  const { ladder, from, to, bpm, beatsEach } = task;
+  const base: LadderStep = { from, to, bpm, beatsEach: 1 };
+  switch (ladder.kind) {
+    case 'repeat':
+    case 'placing':
+      return [{ ...base, beatsEach }];
+    case 'tempo':
+      return temposOf(ladder).map((tempo) => ({ ...base, bpm: tempo }));
+    case 'halves':
+      return HALVES.map((each) => ({ ...base, beatsEach: each }));
+    case 'bows':
+      return bowCounts(to - from + 1).map((perBow) => ({ ...base, perBow }));
+    case 'rhythms':
+      return RHYTHMS.map(({ name }) => ({ ...base, rhythm: name }));
+    case 'growing':
+      return rangesGrowing(ladder.unit, passage, from, to).map((range) => ({ ...base, ...range }));
+    case 'aids':
+      return AIDS.map(({ name }) => ({ ...base, aid: name }));
+    case 'voices':
+      return VOICES.map((voices) => ({ ...base, voices }));
+    case 'parts':
+      return ladder.parts.map((part) => ({ ...base, from: part.from, to: part.to, part: part.step }));
+  }
+}
+
+/** The marks of a metronome ladder: from its start to its goal, which is always the last. */
+export function temposOf({ from, to, by }: Extract<Ladder, { kind: 'tempo' }>): number[] {
+  const steps = 'steps' in by ? by.steps : Math.ceil((to - from) / by.beats);
+  const size = 'steps' in by ? (to - from) / by.steps : by.beats;
+  const marks = Array.from({ length: Math.max(0, steps) }, (_, at) => Math.round(from + at * size));
+  return [...marks.filter((mark, at) => mark < to && mark !== marks[at - 1]), to];
+}
+
+/** Notes to a bow up to all in one. */
+function bowCounts(notes: number): number[] {
+  return [...BOW_COUNTS.filter((count) => count < notes), Math.max(1, notes)];
+}
+
+/** What is wrong with a task; empty where nothing is. */
+export function taskIssues({ ladder, from, to, target }: PracticeTask): Issue[] {
+  if (to < from) return [{ path: '/to', code: 'passage-turned' }];
+  if (target !== undefined && (target < from || target > to))
+    return [{ path: '/target', code: 'target-outside' }];
+  if (ladder.kind !== 'tempo') return [];
+  if (ladder.to <= ladder.from)
+    return [{ path: '/ladder/to', code: 'goal-not-above', data: { from: ladder.from, to: ladder.to } }];
+  if ('beats' in ladder.by && !(ladder.by.beats > 0)) return [{ path: '/ladder/by/beats', code: 'no-step' }];
+  if ('beats' in ladder.by && (ladder.to - ladder.from) / ladder.by.beats > MOST_STEPS)
+    return [{ path: '/ladder/by/beats', code: 'too-many-steps', data: { most: MOST_STEPS } }];
+  if (ladder.to > MOST_BPM) return [{ path: '/ladder/to', code: 'too-fast', data: { most: MOST_BPM } }];
+  return [];
+}
+
+/** Seconds that a note of one beat has on a step. */
+export function secondsPerNote({ bpm, beatsEach }: Pick<LadderStep, 'bpm' | 'beatsEach'>): number {
+  return (60 / bpm) * beatsEach;
+}
+
+/** Whether the hand builds its frame finger by finger, or has to be shaped before it falls: at less than about 0.3 s a note. */
+export function handTime(step: Pick<LadderStep, 'bpm' | 'beatsEach'>): 'build' | 'float' {
+  return secondsPerNote(step) < FAST ? 'float' : 'build';
+}

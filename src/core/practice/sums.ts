@@ -1,0 +1,85 @@
+import type { Described } from '../described/describe';
+import type * as Schema from '../described/practice';
+import type { JudgedPlace } from './ladder';
+import { isKind, tempoKinds, type Kind } from './kinds';
+
+/*
+ * What repetitions come to, by kind of place. Places of the same kinds are counted together: that is small enough to be kept for every day, and says
+ * all that trends ask.
+ */
+
+export type Repetition = Described<typeof Schema.RepetitionDescribed>;
+export type Judged = Extract<Repetition, { kind: 'judged' }>;
+
+/** Tries of places that are alike, and how many of them were low, high or missed. */
+export type Counts = readonly [tries: number, low: number, high: number, missed: number];
+
+/** Counts by what the places are: their kinds, joined. */
+export type Sums = Readonly<Record<string, Counts>>;
+
+const NONE: Counts = [0, 0, 0, 0];
+const JOINT = ' ';
+
+export function signatureOf(kinds: readonly string[]): string {
+  return [...kinds].sort().join(JOINT);
+}
+
+export function kindsIn(signature: string): Kind[] {
+  return signature.split(JOINT).filter(isKind);
+}
+
+/** What one repetition adds: every place that it went through was tried; the one that was off is named. */
+export function countsOf(judged: Judged, places: readonly JudgedPlace[]): Sums {
+  const { heard, place, from, to, bpm } = judged;
+  // What was off without anybody saying where tells nothing about any place.
+  if (heard !== 'in' && place === null) return {};
+  const tempo = tempoKinds(bpm);
+  const sums: Record<string, Counts> = {};
+  for (const { at, kinds } of places) {
+    if (at < from || at > to) continue;
+    const off = at === place ? heard : 'in';
+    const signature = signatureOf([...kinds, ...tempo]);
+    const one: Counts = [1, Number(off === 'low'), Number(off === 'high'), Number(off === 'missed')];
+    sums[signature] = added(sums[signature] ?? NONE, one);
+  }
+  return sums;
+}
+
+export function added(a: Counts, b: Counts, sign: 1 | -1 = 1): Counts {
+  return [a[0] + sign * b[0], a[1] + sign * b[1], a[2] + sign * b[2], a[3] + sign * b[3]];
+}
+
+/** Sums with others put to them, or taken off; what comes to nothing is left out. */
+export function joinedSums(sums: Sums, more: Sums, sign: 1 | -1 = 1): Sums {
+  const all: Record<string, Counts> = { ...sums };
+  for (const [signature, counts] of Object.entries(more)) {
+    const sum = added(all[signature] ?? NONE, counts, sign);
+    if (sum[0] === 0) Reflect.deleteProperty(all, signature);
+    else all[signature] = sum;
+  }
+  return all;
+}
+
+/** The repetitions that count: judged, and not taken back. In the order in which they were made. */
+export function standing(repetitions: readonly Repetition[]): Judged[] {
+  const back = new Set(repetitions.flatMap((one) => (one.kind === 'taken-back' ? [one.judged] : [])));
+  return repetitions
+    .filter((one): one is Judged => one.kind === 'judged' && !back.has(one.id))
+    .sort((a, b) => a.number - b.number || a.at - b.at);
+}
+
+/** Everything counted of one kind, and of all that is not. */
+export function byKind(sums: Sums): ReadonlyMap<Kind, Counts> {
+  const found = new Map<Kind, Counts>();
+  for (const [signature, counts] of Object.entries(sums))
+    for (const kind of kindsIn(signature)) found.set(kind, added(found.get(kind) ?? NONE, counts));
+  return found;
+}
+
+export function totalOf(sums: Sums): Counts {
+  return Object.values(sums).reduce<Counts>((sum, counts) => added(sum, counts), NONE);
+}
+
+export function offOf([, low, high, missed]: Counts): number {
+  return low + high + missed;
+}
