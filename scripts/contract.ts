@@ -19,6 +19,11 @@ const VALIDATORS = {
   validPlan: 'plan',
   validStudent: 'student',
   validBrief: 'brief',
+  validSession: 'session',
+  validRepetition: 'repetition',
+  validCard: 'card',
+  validAnswer: 'answer',
+  validLesson: 'lesson',
 };
 
 /** Every made file of the contract, by its name below src/contract. */

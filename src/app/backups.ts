@@ -1,5 +1,7 @@
 import { backupText, joinKept, readBackup } from '../store/backup';
 import { storageFault } from '../store/db';
+import { allPractice, restorePractice } from '../store/practiceFile';
+import type { Practice } from '../store/practiceRead';
 import type { PlanRecord } from '../store/records';
 import { additions, listAll, NOTHING, type AllRows, type Kept } from '../store/rows';
 import { counted, listed } from '../wording/grammar';
@@ -17,10 +19,11 @@ import { save } from './writes';
 export async function saveBackup(before?: () => Promise<PlanRecord | null>) {
   const stand = (await before?.()) ?? null;
   try {
-    const all = await listAll();
+    const [all, practice] = [await listAll(), await allPractice()];
     const plans = stand ? [stand, ...all.plans.filter(({ id }) => id !== stand.id)] : all.plans;
-    const whole = { ...all, plans };
-    const amount = plans.length + all.students.length + all.briefs.length + all.damaged.length;
+    const whole = { ...all, ...practice, plans };
+    const amount =
+      plans.length + all.students.length + all.briefs.length + all.damaged.length + practice.sessions.length;
     const write = () => writeFile(whole, 'dove-path');
     if (amount > 0) write();
     else
@@ -41,7 +44,7 @@ export async function saveBackup(before?: () => Promise<PlanRecord | null>) {
   }
 }
 
-function writeFile(all: AllRows, name: string) {
+function writeFile(all: AllRows & Partial<Practice>, name: string) {
   const now = new Date();
   offerFile(backupText(all, now), `${name}-${now.toISOString().slice(0, 10)}.json`);
 }
@@ -55,8 +58,12 @@ export async function restoreBackup(text: string) {
   }
   try {
     const { added, known } = joinKept(await listAll(), reading.kept);
+    const joined = await restorePractice(reading.practice);
     await save(additions(added), () =>
-      say({ kind: 'done', message: restoredWords(added, known) + asideWords(reading.aside) }),
+      say({
+        kind: 'done',
+        message: restoredWords(added, known, joined.sessions) + asideWords(reading.aside),
+      }),
     );
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
@@ -69,11 +76,12 @@ function asideWords([first, ...others]: readonly string[]): string {
   return ` ${many} damaged and was left out; it is still in the file. ${first}`;
 }
 
-function restoredWords({ plans, students, briefs }: Kept, known: number) {
+function restoredWords({ plans, students, briefs }: Kept, known: number, sessions: number) {
   const parts = [
     counted(plans.length, 'plan'),
     ...(students.length > 0 ? [counted(students.length, 'student')] : []),
     ...(briefs.length > 0 ? [counted(briefs.length, 'brief')] : []),
+    ...(sessions > 0 ? [`${sessions} ${sessions === 1 ? 'entry' : 'entries'} of the log`] : []),
   ];
   const rest = known > 0 ? ` ${known} ${known === 1 ? 'was' : 'were'} here already.` : '';
   return `${listed(parts)} restored.${rest}`;

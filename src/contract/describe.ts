@@ -2,6 +2,7 @@ import { NOTE_NAMES, CLEFS, LEVELS } from '../core';
 import {
   either,
   FingerDescribed,
+  JudgedPlace,
   KeptFingering,
   NAMES_DESCRIBED,
   oneOf,
@@ -10,14 +11,18 @@ import {
   PlanResponse,
   PlayingFields,
   PositionRule,
+  PracticeTaskDescribed,
   PreferencesDescribed,
   Problem,
+  Quiz,
   Reason,
+  RepetitionDescribed,
   Shift,
   Step,
   tagged,
   Type,
   WayOut,
+  WeekItem,
 } from '../core/described';
 import type { Static, TSchema } from '@sinclair/typebox';
 import type { PlanRequest as Request } from '../core';
@@ -192,6 +197,114 @@ export const BriefRecordDescribed = Type.Object({
   createdAt: Time,
 });
 
+/** Whose practice it is; empty for nobody in particular. */
+const Player = Type.String({ pattern: '^[\\w-]{0,64}$' });
+/** A day where the player is, as "2026-11-26". */
+const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
+/** How often each device has written a field: which of two writings is the later one follows without any clock. */
+const Edits = Type.Optional(Type.Record(Type.String(), Type.Record(Type.String(), Type.Integer())));
+
+/** What was practised in one go: an entry of the log. */
+export const SessionRecordDescribed = Type.Object({
+  id: Id,
+  studentId: Player,
+  day: Day,
+  startedAt: Time,
+  /** Null while it can be gone on with. */
+  endedAt: either({ type: 'null' }, Type.Null(), Time),
+  minutes: Type.Number({ minimum: 0, maximum: 1440 }),
+  /** What was practised, in words that outlive the plan. */
+  what: Type.String(),
+  planId: Type.Optional(Id),
+  /** How; an entry written by hand has none. */
+  task: Type.Optional(PracticeTaskDescribed),
+  places: Type.Array(JudgedPlace),
+  /** Beats a minute at which the whole was clean often enough. */
+  reached: Type.Optional(Type.Number()),
+  /** Repetitions by how they were heard. */
+  heard: Type.Object({
+    low: Type.Integer(),
+    in: Type.Integer(),
+    high: Type.Integer(),
+    missed: Type.Integer(),
+  }),
+  goal: Type.String(),
+  playerWords: Type.String(),
+  teacherWords: Type.String(),
+  /** What the student asks the teacher. */
+  question: Type.String(),
+  next: Type.String(),
+  edits: Edits,
+  createdAt: Time,
+  changedAt: Time,
+});
+
+/** A card to be asked again and again. */
+export const CardRecordDescribed = Type.Object({
+  id: Id,
+  studentId: Player,
+  deck: Type.String(),
+  planId: Type.Optional(Id),
+  quiz: Quiz,
+  createdAt: Time,
+  changedAt: Time,
+});
+
+/** One answer to a card; nothing of it is ever changed. */
+export const AnswerRecordDescribed = Type.Object({
+  id: Id,
+  cardId: Id,
+  studentId: Player,
+  at: Time,
+  right: Type.Boolean(),
+  /** How long it took, in ms. */
+  took: Type.Number({ minimum: 0 }),
+});
+
+/** A lesson: what was assigned, and the week's work as the teacher has it. */
+export const LessonRecordDescribed = Type.Object({
+  id: Id,
+  studentId: Player,
+  day: Day,
+  /** Minutes a day that the student has. */
+  minutes: Type.Integer({ minimum: 1, maximum: 600 }),
+  assigned: Type.Array(
+    Type.Object({
+      planId: Id,
+      what: Type.String(),
+      goalBpm: Type.Optional(Type.Number()),
+      words: Type.String(),
+    }),
+  ),
+  items: Type.Array(WeekItem),
+  goal: Type.String(),
+  words: Type.String(),
+  edits: Edits,
+  createdAt: Time,
+  changedAt: Time,
+});
+
+/** What a student takes home, or brings back. */
+export const PracticeFileDescribed = Type.Object({
+  format: Type.Literal('dove-path-practice'),
+  version: Type.Integer({ minimum: 1 }),
+  savedAt: Type.String(),
+  student: reference<typeof StudentRecordDescribed>('student'),
+  plans: Type.Array(reference<typeof PlanRecordDescribed>('plan')),
+  ...practiceLists(),
+});
+
+/** Everything of practice, by its lists. */
+function practiceLists() {
+  return {
+    sessions: Type.Array(reference<typeof SessionRecordDescribed>('session')),
+    repetitions: Type.Array(reference<typeof RepetitionDescribed>('repetition')),
+    cards: Type.Array(reference<typeof CardRecordDescribed>('card')),
+    answers: Type.Array(reference<typeof AnswerRecordDescribed>('answer')),
+    lessons: Type.Array(reference<typeof LessonRecordDescribed>('lesson')),
+  };
+}
+
 /** A record by the name of its own schema. */
 function reference<T extends TSchema>(name: string) {
   return Type.Unsafe<Static<T>>(Type.Ref(name));
@@ -205,6 +318,7 @@ export const BackupDescribed = Type.Object({
   plans: Type.Array(reference<typeof PlanRecordDescribed>('plan')),
   students: Type.Array(reference<typeof StudentRecordDescribed>('student')),
   briefs: Type.Array(reference<typeof BriefRecordDescribed>('brief')),
+  ...practiceLists(),
   /** Rows that were damaged when the file was written, as they were found. */
   damaged: Type.Optional(Type.Array(Type.Object({ table: Type.String(), row: Type.Unknown() }))),
 });
@@ -219,7 +333,13 @@ export const SCHEMAS: Readonly<Record<string, object>> = {
   plan: schema('plan', 'A kept plan', PlanRecordDescribed, { id: ID }),
   student: schema('student', 'A student', StudentRecordDescribed, { id: ID }),
   brief: schema('brief', 'A kept brief', BriefRecordDescribed, { id: ID }),
-  backup: schema('backup', 'A backup file, version 3', BackupDescribed),
+  session: schema('session', 'An entry of the practice log', SessionRecordDescribed, { id: ID }),
+  repetition: schema('repetition', 'A repetition as it was judged', RepetitionDescribed, { id: ID }),
+  card: schema('card', 'A card', CardRecordDescribed, { id: ID }),
+  answer: schema('answer', 'An answer to a card', AnswerRecordDescribed, { id: ID }),
+  lesson: schema('lesson', 'A lesson', LessonRecordDescribed, { id: ID }),
+  'practice-file': schema('practice-file', 'A practice file, version 1', PracticeFileDescribed),
+  backup: schema('backup', 'A backup file, version 4', BackupDescribed),
 };
 
 function schema(name: string, title: string, described: object, defs?: object): object {

@@ -1,19 +1,23 @@
 import { BadRequest, parseJson } from '../contract/read';
 import { issueWords } from '../wording/issues';
 import { TABLES, type TableName } from './changes';
+import { NO_PRACTICE, soundPractice, type Practice } from './practiceRead';
 import type { BriefRecord, PlanRecord, StudentRecord } from './records';
 import type { AllRows, Kept } from './rows';
 import { rowIssue } from './sound';
 import { planOfVersion2, planOfVersion3 } from './versions';
 
 /** Version of the backup file this app writes; it reads this one and all before. */
-export const BACKUP_VERSION = 3;
+export const BACKUP_VERSION = 4;
 
 /** Everything as the text of a backup file; damaged rows are in it as they are. */
-export function backupText({ damaged = [], ...kept }: Kept & Partial<AllRows>, now: Date): string {
+export function backupText(
+  { damaged = [], ...kept }: Kept & Partial<AllRows> & Partial<Practice>,
+  now: Date,
+): string {
   const head = { format: 'dove-path-backup', version: BACKUP_VERSION, savedAt: now.toISOString() };
   const rest = damaged.length > 0 ? { damaged: damaged.map(({ table, row }) => ({ table, row })) } : {};
-  return JSON.stringify({ ...head, ...kept, ...rest }, null, 2);
+  return JSON.stringify({ ...head, ...NO_PRACTICE, ...kept, ...rest }, null, 2);
 }
 
 /** What a backup file holds, or why it cannot be read. */
@@ -21,6 +25,7 @@ export type BackupReading =
   | {
       readonly kind: 'kept';
       readonly kept: Kept;
+      readonly practice: Practice;
       /** What is damaged in the file, in a sentence each; the rest is sound. */
       readonly aside: readonly string[];
     }
@@ -69,10 +74,12 @@ function sorted(file: object): BackupReading {
     students: soundIn('students') as StudentRecord[],
     briefs: soundIn('briefs') as BriefRecord[],
   };
+  const { sound: practice, aside: unsound } = soundPractice(file);
+  if (unsound > 0) aside.push(`${unsound} entries of the practice log.`);
   const { damaged } = lists;
   if (Array.isArray(damaged))
     aside.push(...damaged.map(() => 'An entry that was damaged when the file was written.'));
-  return { kind: 'kept', kept, aside };
+  return { kind: 'kept', kept, practice, aside };
 }
 
 /** A file of any version as one of this version. */

@@ -1,4 +1,11 @@
-import type { BriefRecord, PlanRecord, StudentRecord } from './records';
+import type {
+  BriefRecord,
+  CardRecord,
+  LessonRecord,
+  PlanRecord,
+  SessionRecord,
+  StudentRecord,
+} from './records';
 
 /*
  * Changes to what is kept, as differences: a record added, fields of one changed from something to something, a record removed. Undo turns them
@@ -9,9 +16,16 @@ export interface Tables {
   readonly plans: PlanRecord;
   readonly students: StudentRecord;
   readonly briefs: BriefRecord;
+  readonly sessions: SessionRecord;
+  readonly cards: CardRecord;
+  readonly lessons: LessonRecord;
 }
 export type TableName = keyof Tables;
+/** What the studio is made of: read whole when it opens. */
 export const TABLES = ['plans', 'students', 'briefs'] as const satisfies readonly TableName[];
+export type StudioTable = (typeof TABLES)[number];
+/** What practice leaves: it grows for years, and is read by student and by day. */
+export const PRACTICE_TABLES = ['sessions', 'cards', 'lessons'] as const satisfies readonly TableName[];
 
 /** What some fields of a record were and what they became. */
 export interface Fields<T> {

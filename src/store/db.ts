@@ -2,7 +2,17 @@ import { Dexie, type EntityTable, type Transaction } from 'dexie';
 import type { StorageFault } from '../wording/storage';
 import type { Chosen } from '../core';
 import type { Change } from './changes';
-import type { BriefRecord, PlanRecord, StudentRecord } from './records';
+import type { Repetition } from '../core';
+import type { DaySum } from './days';
+import type {
+  AnswerRecord,
+  BriefRecord,
+  CardRecord,
+  LessonRecord,
+  PlanRecord,
+  SessionRecord,
+  StudentRecord,
+} from './records';
 import { planOfVersion2, planOfVersion3 } from './versions';
 
 /** Something that was deleted, as it was then: what brings it back turned round. */
@@ -30,6 +40,13 @@ export const db = new Dexie('dove-path') as Dexie & {
   briefs: EntityTable<BriefRecord, 'id'>;
   bin: EntityTable<Binned, 'id'>;
   choices: EntityTable<ChoiceRow, 'id'>;
+  sessions: EntityTable<SessionRecord, 'id'>;
+  repetitions: EntityTable<Repetition, 'id'>;
+  /** Sums of the two above, by student and day; made of them, never by themselves. */
+  days: EntityTable<DaySum, 'id'>;
+  cards: EntityTable<CardRecord, 'id'>;
+  answers: EntityTable<AnswerRecord, 'id'>;
+  lessons: EntityTable<LessonRecord, 'id'>;
 };
 db.version(1).stores({ plans: 'id, changedAt' });
 db.version(2)
@@ -38,8 +55,16 @@ db.version(2)
 db.version(3).upgrade((step) => eachPlan(step, (plan) => planOfVersion3(plan, 'browser')));
 db.version(4).stores({ bin: 'id, deletedAt' });
 db.version(5).stores({ choices: 'id' });
+db.version(6).stores({
+  sessions: 'id, [studentId+day]',
+  repetitions: 'id, sessionId',
+  days: 'id, [studentId+day]',
+  cards: 'id, studentId',
+  answers: 'id, cardId, studentId',
+  lessons: 'id, [studentId+day]',
+});
 /** The version this app writes. */
-const VERSION = 5;
+const VERSION = 6;
 
 function eachPlan(step: Transaction, become: (plan: object) => object) {
   return step

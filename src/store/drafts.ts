@@ -1,4 +1,4 @@
-import type { Change, TableName, Tables } from './changes';
+import type { Change, StudioTable, Tables } from './changes';
 import { commit } from './writes';
 
 /*
@@ -9,7 +9,7 @@ import { commit } from './writes';
 /** An edit the database does not have yet, and the whole record as it was to be. */
 export interface Draft {
   readonly change: Change;
-  readonly record: Tables[TableName];
+  readonly record: Tables[StudioTable];
 }
 
 const PLACE = 'dove-path-draft:';

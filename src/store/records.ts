@@ -1,7 +1,17 @@
 import type { Choice, PlanRecord } from '../contract/types';
 import { fingeringOf, type Plan, type PlanRequest } from '../core';
 
-export type { BriefRecord, Choice, PlanRecord, Playing, StudentRecord } from '../contract/types';
+export type {
+  AnswerRecord,
+  BriefRecord,
+  CardRecord,
+  Choice,
+  LessonRecord,
+  PlanRecord,
+  Playing,
+  SessionRecord,
+  StudentRecord,
+} from '../contract/types';
 
 /** A fresh plan for a request; which fingering is chosen is seen when it is planned. */
 export function newRecord(request: PlanRequest, now: number, part: Partial<PlanRecord> = {}): PlanRecord {

@@ -73,6 +73,15 @@ async function issuesOf(table: TableName, rows: readonly unknown[]): Promise<(Is
   });
 }
 
+/** Those of some rows that are sound; what is damaged hides nothing else. */
+export async function soundOf<Name extends TableName>(
+  table: Name,
+  rows: readonly unknown[],
+): Promise<Tables[Name][]> {
+  const issues = await issuesOf(table, rows);
+  return rows.filter((_, at) => issues[at] === null) as Tables[Name][];
+}
+
 async function readTable<Name extends TableName>(
   table: Name,
 ): Promise<{ readonly sound: Tables[Name][]; readonly damaged: Damaged[] }> {

@@ -1,5 +1,6 @@
 import { fits, reversed, sameContent, withFields, type Change, type TableName, type Tables } from './changes';
 import { answered, db, openForWriting } from './db';
+import { clearPractice, recount } from './days';
 import type { StudentRecord } from './records';
 import { isKnown, knowSound, listPlans } from './rows';
 
@@ -31,10 +32,13 @@ class Conflict extends Error {
   }
 }
 
-const writing = <T>(work: () => Promise<T>): Promise<T> =>
-  openForWriting().then(() =>
-    answered(Promise.resolve(db.transaction('rw', db.plans, db.students, db.briefs, db.bin, work))),
+const writing = <T>(changes: readonly Change[], work: () => Promise<T>): Promise<T> => {
+  const practised = changes.some(({ table }) => table === 'sessions') ? [db.repetitions, db.days] : [];
+  const tables = [...new Set(changes.map(({ table }) => table))].map((table) => db.table(table));
+  return openForWriting().then(() =>
+    answered(Promise.resolve(db.transaction('rw', [...tables, db.bin, ...practised], work))),
   );
+};
 
 /**
  * Writes all changes or none. A change is written only where the record still is as the change found it, or is already as it would become.
@@ -42,7 +46,7 @@ const writing = <T>(work: () => Promise<T>): Promise<T> =>
  */
 export async function commit(changes: readonly Change[], words = '', now = Date.now()): Promise<Outcome> {
   try {
-    return await writing(async () => {
+    return await writing(changes, async () => {
       const records: Written[] = [];
       const undone: Change[] = [];
       for (const change of changes) {
@@ -52,6 +56,7 @@ export async function commit(changes: readonly Change[], words = '', now = Date.
         // What is kept in the bin is what stood there, not what the page had last seen.
         undone.push(change.kind === 'removed' ? ({ ...change, record } as Change) : change);
       }
+      await recountFor(changes);
       const bin = undone.some(({ kind }) => kind === 'removed') ? crypto.randomUUID() : null;
       if (bin) await db.bin.add({ id: bin, deletedAt: now, words, changes: undone });
       return { kind: 'written' as const, records, bin };
@@ -104,9 +109,10 @@ export interface TakenBack {
 
 /** Takes changes back, the last first, each where it still can be: nothing newer is overwritten. */
 export function takeBack(changes: readonly Change[], now = Date.now()): Promise<TakenBack> {
-  return writing(async () => {
+  return writing(changes, async () => {
     const count = { back: 0, copies: 0, left: 0 };
     for (const change of [...changes].reverse()) count[await putBack(reversed(change), now)]++;
+    await recountFor(changes);
     return count;
   });
 }
@@ -134,7 +140,21 @@ async function putBack(change: Change, now: number): Promise<keyof TakenBack> {
 }
 
 function copyOf(record: Written): Written {
-  return { ...record, id: crypto.randomUUID(), name: `${record.name || 'Deleted'} (brought back)` };
+  const named = 'name' in record ? { name: `${record.name || 'Deleted'} (brought back)` } : {};
+  return { ...record, id: crypto.randomUUID(), ...named } as Written;
+}
+
+/** The days that some changes of sessions touch are counted anew. */
+async function recountFor(changes: readonly Change[]) {
+  for (const change of changes) {
+    if (change.table !== 'sessions') continue;
+    if (change.kind !== 'updated') await recount(change.record.studentId, change.record.day);
+    else {
+      const now = await db.sessions.get(change.id);
+      const days = [now?.day, change.from.day, change.to.day];
+      for (const day of new Set(days)) if (now && day) await recount(now.studentId, day);
+    }
+  }
 }
 
 /** Brings back what lies in the bin. @returns what became of it; null where it is not there any more */
@@ -151,10 +171,14 @@ export const BIN_DAYS = 30;
 
 /** Drops what has lain in the bin for its time. */
 export async function clearOldBin(now = Date.now()): Promise<void> {
-  await db.bin
-    .where('deletedAt')
-    .below(now - BIN_DAYS * 86_400_000)
-    .delete();
+  const old = db.bin.where('deletedAt').below(now - BIN_DAYS * 86_400_000);
+  const gone = (await old.toArray()).flatMap(({ changes }) =>
+    changes.flatMap((change) =>
+      change.kind === 'removed' && change.table === 'students' ? [change.record.id] : [],
+    ),
+  );
+  await old.delete();
+  for (const id of gone) if (!(await db.students.get(id))) await clearPractice(id);
 }
 
 /** A student taken out; the plans stay, for nobody in particular. */

@@ -7,3 +7,5 @@ export * from './material';
 export * from './request';
 export * from './kept';
 export * from './response';
+export * from './practice';
+export * from './quiz';

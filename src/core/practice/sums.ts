@@ -1,6 +1,7 @@
 import type { Described } from '../described/describe';
 import type * as Schema from '../described/practice';
 import type { JudgedPlace } from './ladder';
+import type { HeardAs } from './terms';
 import { isKind, tempoKinds, type Kind } from './kinds';
 
 /*
@@ -66,6 +67,31 @@ export function standing(repetitions: readonly Repetition[]): Judged[] {
   return repetitions
     .filter((one): one is Judged => one.kind === 'judged' && !back.has(one.id))
     .sort((a, b) => a.number - b.number || a.at - b.at);
+}
+
+/** How often each was heard. */
+export function heardOf(judged: readonly Pick<Judged, 'heard'>[]): Readonly<Record<HeardAs, number>> {
+  const count = (heard: HeardAs) => judged.filter((one) => one.heard === heard).length;
+  return { low: count('low'), in: count('in'), high: count('high'), missed: count('missed') };
+}
+
+/**
+ * The fastest tempo at which the whole passage was clean so many times running, in beats a minute; undefined where it never was.
+ */
+export function reachedIn(
+  judged: readonly Judged[],
+  { from, to, times }: { readonly from: number; readonly to: number; readonly times: number },
+): number | undefined {
+  let reached: number | undefined;
+  let running = 0;
+  let bpm = 0;
+  for (const one of judged) {
+    const whole = one.from <= from && one.to >= to && one.heard === 'in';
+    running = whole ? (one.bpm === bpm ? running + 1 : 1) : 0;
+    bpm = one.bpm;
+    if (running >= times) reached = Math.max(reached ?? 0, bpm);
+  }
+  return reached;
 }
 
 /** Everything counted of one kind, and of all that is not. */

@@ -3,7 +3,14 @@ import { save } from '../../app/writes';
 import type { Damaged } from '../../store/rows';
 import { issueWords } from '../../wording/issues';
 
-const KINDS = { plans: 'A plan', students: 'A student', briefs: 'A brief' } as const;
+const KINDS = {
+  plans: 'A plan',
+  students: 'A student',
+  briefs: 'A brief',
+  sessions: 'An entry of the log',
+  cards: 'A card',
+  lessons: 'A lesson',
+} as const;
 
 /** Entries that cannot be read any more, apart from the others: each can be saved as it is, or deleted. */
 export function DamagedList({ damaged }: { readonly damaged: readonly Damaged[] }) {

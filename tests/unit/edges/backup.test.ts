@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { BACKUP_VERSION, backupText, joinKept, readBackup } from '../../../src/store/backup';
 import { demoStudio } from '../../../src/store/demo';
+import { NO_PRACTICE } from '../../../src/store/practiceRead';
 import { choiceOf } from '../../../src/store/records';
 import { planOfVersion3 } from '../../../src/store/versions';
 import { plan, requestIssues } from '../../../src/core';
@@ -19,6 +20,7 @@ test('what is backed up is read back whole', () => {
   assert.deepEqual(readBackup(text), {
     kind: 'kept',
     kept: JSON.parse(JSON.stringify(studio)),
+    practice: NO_PRACTICE,
     aside: [],
   });
   assert.equal(JSON.parse(text).plans.length, 7);

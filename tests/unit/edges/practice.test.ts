@@ -1,0 +1,198 @@
+import 'fake-indexeddb/auto';
+import assert from 'node:assert/strict';
+import { beforeEach, test } from 'node:test';
+import fc from 'fast-check';
+import { heardOf, type HeardAs } from '../../../src/core';
+import { db } from '../../../src/store/db';
+import { dayKey, daySum } from '../../../src/store/days';
+import { demoStudio } from '../../../src/store/demo';
+import { countedEdit, merged } from '../../../src/store/merging';
+import { addRepetition, judgedIn, sessionRepetitions, sessionsOf } from '../../../src/store/practice';
+import { joinPracticeFile, practiceFileText } from '../../../src/store/practiceFile';
+import { readPracticeFile, type Brought } from '../../../src/store/practiceRead';
+import type { SessionRecord } from '../../../src/store/records';
+import { additions } from '../../../src/store/rows';
+import { commit, takeFromBin } from '../../../src/store/writes';
+import { judged, sessionFor } from '../../support/log';
+
+/* The log of practice, with a database in memory. */
+
+const studio = demoStudio(1_700_000_000_000);
+const [wren, pip] = studio.students;
+const DAY = '2026-11-20';
+
+beforeEach(async () => {
+  await db.delete();
+  await db.open();
+  await commit(additions(studio));
+});
+
+/** Plays some repetitions as a page does, each written at once. */
+async function play(session: SessionRecord, heards: readonly HeardAs[], first = 0) {
+  for (const [at, heard] of heards.entries()) {
+    const minutes = (first + at + 1) / 4;
+    await addRepetition(judged(session, first + at, heard), {
+      ...session,
+      minutes,
+      heard: heardOf(await judgedIn(session.id)),
+    });
+  }
+}
+
+const fileOf = async (studentId: string): Promise<Brought> => {
+  const reading = readPracticeFile((await practiceFileText(studentId, new Date(0))) ?? '');
+  assert.equal(reading.kind, 'practice');
+  return (reading as Extract<typeof reading, { kind: 'practice' }>).file;
+};
+
+async function recounted(session: SessionRecord) {
+  const sessions = await sessionsOf(session.studentId, session.day, session.day);
+  const logs = new Map<string, Awaited<ReturnType<typeof sessionRepetitions>>>();
+  for (const { id } of sessions) logs.set(id, await sessionRepetitions(id));
+  return daySum(session.studentId, session.day, sessions, logs);
+}
+
+test('the sums of a day, written with each repetition, are those of its log', async () => {
+  const heard = fc.constantFrom<HeardAs>('low', 'in', 'high', 'missed');
+  await fc.assert(
+    fc.asyncProperty(
+      fc.array(heard, { maxLength: 12 }),
+      fc.array(heard, { maxLength: 6 }),
+      fc.boolean(),
+      async (one, two, back) => {
+        await db.delete();
+        await db.open();
+        const [a, b] = [sessionFor(wren.id, DAY), sessionFor(wren.id, DAY, { planId: 'p' })];
+        await play(a, one);
+        await play(b, two);
+        const last = (await judgedIn(a.id)).at(-1);
+        if (back && last) {
+          const taken = {
+            kind: 'taken-back',
+            id: crypto.randomUUID(),
+            sessionId: a.id,
+            at: 9,
+            judged: last.id,
+          } as const;
+          await addRepetition(taken, { ...a, minutes: 1 });
+          assert.equal((await judgedIn(a.id)).length, one.length - 1);
+        }
+        assert.deepEqual((await db.days.get(dayKey(wren.id, DAY)))?.sums ?? {}, (await recounted(a)).sums);
+        assert.equal(
+          (await sessionRepetitions(a.id)).length,
+          one.length + Number(back && last !== undefined),
+        );
+      },
+    ),
+    { numRuns: 25 },
+  );
+});
+
+test('an entry moved to another day, deleted and brought back is counted where it stands', async () => {
+  const session = sessionFor(wren.id, DAY);
+  await play(session, ['in', 'low', 'in']);
+  const day = async (name: string) => (await db.days.get(dayKey(wren.id, name)))?.minutes;
+  assert.equal(await day(DAY), 0.75);
+  const move = { from: { day: DAY }, to: { day: '2026-11-21' } };
+  await commit([{ kind: 'updated', table: 'sessions', id: session.id, ...move }]);
+  assert.deepEqual([await day(DAY), await day('2026-11-21')], [undefined, 0.75]);
+  const record = await db.sessions.get(session.id);
+  assert.ok(record);
+  const gone = await commit([{ kind: 'removed', table: 'sessions', record }], 'An entry');
+  assert.equal(await day('2026-11-21'), undefined);
+  assert.ok(gone.kind === 'written' && gone.bin);
+  await takeFromBin(gone.bin);
+  assert.equal(await day('2026-11-21'), 0.75);
+  assert.deepEqual(Object.keys((await db.days.get(dayKey(wren.id, '2026-11-21')))?.sums ?? {}).length, 2);
+});
+
+test('a practice file has its student and nobody else', async () => {
+  await play(sessionFor(wren.id, DAY), ['in']);
+  await play(sessionFor(pip.id, DAY, { what: 'Secret of Pip' }), ['low']);
+  const text = (await practiceFileText(wren.id, new Date(0))) ?? '';
+  assert.ok(!text.includes('Pip') && !text.includes(pip.id));
+  const file = await fileOf(wren.id);
+  assert.equal(file.student.name, 'Wren');
+  assert.equal(file.plans.length, studio.plans.filter(({ studentId }) => studentId === wren.id).length);
+  assert.deepEqual([file.sessions.length, file.repetitions.length], [1, 1]);
+});
+
+test('taken home, practised there and brought back: nothing is lost and nothing is doubled', async () => {
+  const monday = sessionFor(wren.id, DAY);
+  await play(monday, ['in', 'low']);
+  const taken = await fileOf(wren.id);
+  // At home: a browser with nothing in it.
+  await db.delete();
+  await db.open();
+  assert.equal((await joinPracticeFile(taken)).newStudent, true);
+  await play(monday, ['in', 'in'], 2);
+  for (const day of ['2026-11-21', '2026-11-22', '2026-11-23'])
+    await play(sessionFor(wren.id, day), ['in', 'high']);
+  const back = await fileOf(wren.id);
+  // The teacher's browser, where the same entry was worked on meanwhile.
+  await db.delete();
+  await db.open();
+  await joinPracticeFile(taken);
+  const edit = countedEdit(monday, { teacherWords: 'Slower bow' }, 'teacher');
+  await commit([{ kind: 'updated', table: 'sessions', id: monday.id, from: { teacherWords: '' }, to: edit }]);
+  for (let twice = 0; twice < 2; twice++) {
+    const joined = await joinPracticeFile(back);
+    assert.deepEqual([joined.sessions, joined.repetitions], twice === 0 ? [3, 8] : [0, 0]);
+    assert.equal((await sessionsOf(wren.id)).length, 4);
+    assert.equal((await judgedIn(monday.id)).length, 4);
+    const kept = await db.sessions.get(monday.id);
+    assert.equal(kept?.teacherWords, 'Slower bow');
+    assert.deepEqual(kept.heard, { low: 1, in: 3, high: 0, missed: 0 });
+    assert.deepEqual((await db.days.get(dayKey(wren.id, DAY)))?.sums, (await recounted(monday)).sums);
+  }
+});
+
+test('words written on both sides are both kept, the same whichever side joins', () => {
+  const base = sessionFor(wren.id, DAY);
+  const write = (words: string, device: string, to = base) => ({
+    ...to,
+    ...countedEdit(to, { playerWords: words }, device),
+  });
+  const [here, there] = [write('tired', 'a'), write('fun', 'b')];
+  assert.equal(merged(here, there).playerWords, 'fun / tired');
+  assert.equal(merged(there, here).playerWords, 'fun / tired');
+  // The one who has read the other's words and changes them has the last one.
+  const later = write('fun, in the end', 'a', merged(here, there));
+  assert.equal(merged(later, there).playerWords, 'fun, in the end');
+  assert.equal(merged(there, later).playerWords, 'fun, in the end');
+  assert.deepEqual(merged(merged(here, there), there), merged(here, there));
+});
+
+test('what was deleted here is not brought back by a file', async () => {
+  const session = sessionFor(wren.id, DAY);
+  await play(session, ['in']);
+  const file = await fileOf(wren.id);
+  const record = await db.sessions.get(session.id);
+  assert.ok(record);
+  await commit([{ kind: 'removed', table: 'sessions', record }], 'An entry');
+  const joined = await joinPracticeFile(file);
+  assert.equal(joined.deleted, 1);
+  assert.equal((await sessionsOf(wren.id)).length, 0);
+});
+
+test('files that are broken, foreign, later or of nobody are refused in a sentence', async () => {
+  const text = (await practiceFileText(wren.id, new Date(0))) ?? '';
+  const message = (file: string) => {
+    const reading = readPracticeFile(file);
+    return reading.kind === 'trouble' ? reading.message : '';
+  };
+  assert.match(message(text.slice(0, -20)), /cut off/);
+  assert.match(message('{"format":"dove-path-backup"}'), /no practice file/);
+  assert.match(message(text.replace('"version":1', '"version":7')), /later version/);
+  assert.match(message(JSON.stringify({ ...JSON.parse(text), student: {} })), /does not say whose/);
+  assert.match(message('null'), /no practice file/);
+  // One damaged entry is left aside, the rest is read; entries of others are too.
+  await play(sessionFor(wren.id, DAY), ['in']);
+  const whole = JSON.parse((await practiceFileText(wren.id, new Date(0))) ?? '');
+  const others = { ...whole.sessions[0], id: 'x', studentId: pip.id };
+  const reading = readPracticeFile(
+    JSON.stringify({ ...whole, sessions: [...whole.sessions, { id: 'rotten' }, others] }),
+  );
+  assert.ok(reading.kind === 'practice');
+  assert.deepEqual([reading.file.sessions.length, reading.aside], [1, 2]);
+});
