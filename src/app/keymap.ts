@@ -2,8 +2,8 @@
  * Every key of the app in one place: what it does, where it works. The page about keys and the views read from here.
  */
 
-/** Where a key works: in the picture of the Bench, or anywhere but where something is typed. */
-export type KeyPlace = 'picture' | 'anywhere';
+/** Where a key works: in the picture of the Bench, in a session of practice, or anywhere but where something is typed. */
+export type KeyPlace = 'picture' | 'practice' | 'anywhere';
 
 export interface KeyBinding {
   readonly id: string;
@@ -67,6 +67,31 @@ export const KEYMAP = [
     shown: 'Space',
     does: 'Listen from here, or to what is marked; stop',
   },
+  {
+    id: 'go-ahead',
+    place: 'practice',
+    keys: ['Space', 'PageDown', 'Enter'],
+    shown: 'Space, Page down',
+    does: 'Play, stop, “it was in”: the one key for everything (a pedal sends it too)',
+  },
+  {
+    id: 'not-clean',
+    place: 'practice',
+    keys: ['PageUp', 'm'],
+    shown: 'Page up, M',
+    does: 'It was missed',
+  },
+  { id: 'low', place: 'practice', keys: ['ArrowDown', 'l'], shown: '↓ L', does: 'It was low' },
+  { id: 'high', place: 'practice', keys: ['ArrowUp', 'h'], shown: '↑ H', does: 'It was high' },
+  { id: 'in', place: 'practice', keys: ['i'], shown: 'I', does: 'It was in' },
+  {
+    id: 'which',
+    place: 'practice',
+    keys: ['ArrowLeft', 'ArrowRight'],
+    shown: '← →',
+    does: 'The note that was off',
+  },
+  { id: 'back', place: 'practice', keys: ['Backspace'], shown: 'Backspace', does: 'Take the last one back' },
   {
     id: 'commands',
     place: 'anywhere',

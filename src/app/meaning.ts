@@ -105,9 +105,24 @@ export function openAsPlan(
   from: PlanRecord,
   tags: readonly string[] = ['drill'],
 ) {
+  const { id } = lookAtDrill(request, name, from, tags);
+  location.assign(`/?plan=${id}${briefAddress(request)}`);
+}
+
+/** Opens it to be worked at; it is kept with the first session. */
+export function practiseAsPlan(
+  request: PlanRequest,
+  name: string,
+  from: PlanRecord,
+  tags: readonly string[] = ['drill'],
+) {
+  location.assign(`/practice?plan=${lookAtDrill(request, name, from, tags).id}`);
+}
+
+function lookAtDrill(request: PlanRequest, name: string, from: PlanRecord, tags: readonly string[]) {
   const plan = newRecord(request, Date.now(), {
     ...{ name, studentId: from.studentId, tags, drillFor: from.id },
   });
   lookAt(plan);
-  location.assign(`/?plan=${plan.id}${briefAddress(request)}`);
+  return plan;
 }

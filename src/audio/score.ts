@@ -15,6 +15,8 @@ export interface HeardNote {
   readonly string: number;
   /** Share of its length that it sounds: all of it under a bow, a little less where the bow changes. */
   readonly share: number;
+  /** How strong it is, from 0 to 1; 1 where left out. */
+  readonly strength?: number;
 }
 
 export interface Excerpt {

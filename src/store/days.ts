@@ -93,7 +93,7 @@ export function daysOf(studentId: string, from: string, to = '9999-99-99'): Prom
 
 /** Everything a student practised, gone for good: once the student is gone from the bin too. */
 export async function clearPractice(studentId: string): Promise<void> {
-  const tables = [db.sessions, db.repetitions, db.days, db.cards, db.answers, db.lessons];
+  const tables = [db.sessions, db.repetitions, db.days, db.cards, db.answers, db.memories, db.lessons];
   await db.transaction('rw', tables, async () => {
     const own = db.sessions
       .where('[studentId+day]')
@@ -111,5 +111,6 @@ export async function clearPractice(studentId: string): Promise<void> {
       .delete();
     await db.cards.where('studentId').equals(studentId).delete();
     await db.answers.where('studentId').equals(studentId).delete();
+    await db.memories.where('studentId').equals(studentId).delete();
   });
 }

@@ -4,6 +4,7 @@ import type { Chosen } from '../core';
 import type { Change } from './changes';
 import type { Repetition } from '../core';
 import type { DaySum } from './days';
+import type { Memory } from './memory';
 import type {
   AnswerRecord,
   BriefRecord,
@@ -46,6 +47,8 @@ export const db = new Dexie('dove-path') as Dexie & {
   days: EntityTable<DaySum, 'id'>;
   cards: EntityTable<CardRecord, 'id'>;
   answers: EntityTable<AnswerRecord, 'id'>;
+  /** When cards come again; made of the answers, never by itself. */
+  memories: EntityTable<Memory, 'id'>;
   lessons: EntityTable<LessonRecord, 'id'>;
 };
 db.version(1).stores({ plans: 'id, changedAt' });
@@ -61,6 +64,7 @@ db.version(6).stores({
   days: 'id, [studentId+day]',
   cards: 'id, studentId',
   answers: 'id, cardId, studentId',
+  memories: 'id, studentId',
   lessons: 'id, [studentId+day]',
 });
 /** The version this app writes. */

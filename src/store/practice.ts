@@ -91,7 +91,8 @@ export function answersOf(studentId: string): Promise<AnswerRecord[]> {
   return answered(Promise.resolve(db.answers.where('studentId').equals(studentId).toArray()));
 }
 
-export async function addAnswer(answer: AnswerRecord): Promise<void> {
-  await openForWriting();
-  await answered(Promise.resolve(db.answers.put(answer)));
+/** A session by its id; undefined where there is none that can be read. */
+export async function getSession(id: string): Promise<SessionRecord | undefined> {
+  const row = await answered(Promise.resolve(db.sessions.get(id)));
+  return row && (await soundOf('sessions', [row]))[0];
 }

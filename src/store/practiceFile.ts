@@ -2,6 +2,7 @@ import { heardOf, reachedIn, USUAL_TIMES } from '../core';
 import { joinKept } from './backup';
 import { answered, db, openForWriting } from './db';
 import { recount } from './days';
+import { recall } from './memory';
 import { merged } from './merging';
 import { answersOf, cardsOf, judgedIn, lessonsOf, sessionsOf } from './practice';
 import { PRACTICE_FILE_VERSION, type Brought, type Practice } from './practiceRead';
@@ -80,7 +81,9 @@ export async function restorePractice(practice: Practice) {
   return db.transaction('rw', practiceTables(), () => joinPractice(practice));
 }
 
-const practiceTables = () => [db.bin, db.sessions, db.repetitions, db.days, db.cards, db.answers, db.lessons];
+const practiceTables = () => [
+  ...[db.bin, db.sessions, db.repetitions, db.days, db.cards, db.answers, db.memories, db.lessons],
+];
 
 /** Joins practice to what is here, inside a transaction over its tables: logs by their ids, records field by field. Days are counted anew. */
 async function joinPractice(practice: Practice): Promise<Omit<JoinedPractice, 'newStudent' | 'plans'>> {
@@ -103,6 +106,7 @@ async function joinPractice(practice: Practice): Promise<Omit<JoinedPractice, 'n
     return own ? merged(own, lesson) : lesson;
   });
   await db.answers.bulkAdd([...answers]);
+  await recall([...new Set(answers.map(({ cardId }) => cardId))]);
   await db.cards.bulkAdd([...cards]);
   await db.sessions.bulkPut(sessions);
   await db.lessons.bulkPut(lessons);

@@ -1,49 +1,76 @@
 import { useEffect, type ReactNode } from 'react';
 import { fetchAhead } from '../app/ahead';
 
-const VIEWS = [
-  ['/studio', 'Studio'],
+/** Looks at one plan, and what belongs to a student. */
+const PLAN_VIEWS = [
   ['/', 'Bench'],
   ['/hand', 'Hand'],
   ['/shifts', 'Shifts'],
   ['/ear', 'Ear'],
 ] as const;
+const STUDENT_VIEWS = [
+  ['/practice', 'Practice'],
+  ['/cards', 'Cards'],
+  ['/progress', 'Progress'],
+] as const;
 
-export type ViewAddress = (typeof VIEWS)[number][0];
+export type ViewAddress =
+  '/studio' | '/lesson' | (typeof PLAN_VIEWS)[number][0] | (typeof STUDENT_VIEWS)[number][0];
 
 interface Props {
   /** Address of the view that stands. */
   readonly here: ViewAddress;
   /** The plan that the other views should open too. */
   readonly plan?: string;
+  /** The student whose practice the other views should show too. */
+  readonly student?: string;
   readonly children?: ReactNode;
 }
 
 /** The head of every view: the way to the others, and what the view puts beside it. */
-export function Head({ here, plan, children }: Props) {
+export function Head({ here, plan, student, children }: Props) {
   useEffect(fetchAhead, []);
-  const query = plan ? `?plan=${plan}` : '';
+  const ofPlan = plan ? `?plan=${plan}` : '';
+  const ofStudent = student ? `?student=${student}` : '';
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b-2 border-rule py-2">
       <a href="/" className="flex items-center gap-2 font-serif text-xl font-bold no-underline">
         <img src="/dove.svg" alt="" width="28" height="28" />
         Dove Path
       </a>
-      <nav aria-label="Views" className="flex gap-4">
-        {VIEWS.map(([address, words]) => (
-          <a
-            key={address}
-            href={address + query}
-            aria-current={address === here ? 'page' : undefined}
-            className={
-              address === here ? 'border-b-2 border-dove font-semibold' : 'text-dove hover:underline'
-            }
-          >
-            {words}
-          </a>
-        ))}
+      <nav aria-label="Views" className="flex flex-wrap gap-4">
+        <Way address="/studio" words="Studio" here={here} query={ofStudent} />
+        <span className="flex gap-4 border-l border-rule pl-4">
+          {PLAN_VIEWS.map(([address, words]) => (
+            <Way key={address} address={address} words={words} here={here} query={ofPlan} />
+          ))}
+        </span>
+        <span className="flex gap-4 border-l border-rule pl-4">
+          {STUDENT_VIEWS.map(([address, words]) => (
+            <Way key={address} address={address} words={words} here={here} query={ofStudent || ofPlan} />
+          ))}
+        </span>
       </nav>
       {children}
     </header>
+  );
+}
+
+interface WayProps {
+  readonly address: ViewAddress;
+  readonly words: string;
+  readonly here: ViewAddress;
+  readonly query: string;
+}
+
+function Way({ address, words, here, query }: WayProps) {
+  return (
+    <a
+      href={address + query}
+      aria-current={address === here ? 'page' : undefined}
+      className={address === here ? 'border-b-2 border-dove font-semibold' : 'text-dove hover:underline'}
+    >
+      {words}
+    </a>
   );
 }

@@ -46,6 +46,16 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
   ['no-time', () => 'This is no time signature; write it like "3/4" or "6/8".'],
   ['no-text-like-it', () => 'This cannot be read; check how it is written.'],
   ['out-of-bounds', ({ comparison, limit }) => boundsSentence(text(comparison), text(limit))],
+  ['passage-turned', () => 'The passage ends before it begins; put its last bar after its first.'],
+  ['target-outside', () => 'The note to be judged lies outside the passage; choose one inside it.'],
+  [
+    'goal-not-above',
+    ({ from, to }) =>
+      `This ladder goes nowhere: its goal (${text(to)}) is not above its start (${text(from)}). Raise the goal or lower the start.`,
+  ],
+  ['no-step', () => 'A step of 0 goes nowhere; take 2 to 10 beats a step.'],
+  ['too-many-steps', ({ most }) => `That is more than ${text(most)} steps; take larger ones.`],
+  ['too-fast', ({ most }) => `No metronome goes beyond ${text(most)} a minute; lower the goal.`],
   ['no-pitch', ({ name }) => `"${text(name)}" is no pitch; write it like "A3", "C#4" or "Eb5".`],
   ['no-string-pitch', ({ name }) => `"${text(name)}" is no pitch for a string; use C0 to E7.`],
   [

@@ -105,7 +105,7 @@ export const HAND_CUES: Readonly<Record<HandCue, string>> = {
 };
 
 /** What to hear before the shift is made: "Hear A5 first as 3 in first position, same string." */
-export function hearWords(hear: HearFirst, { to }: ShiftDetail, setup: Setup): string {
+export function hearWords(hear: HearFirst, { to }: Pick<ShiftDetail, 'to'>, setup: Setup): string {
   const note = nameOf(to);
   if (hear.kind === 'in-place')
     return `${note} lies nowhere lower: sing it first, or play it slowly in its place.`;

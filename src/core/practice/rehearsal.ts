@@ -5,7 +5,9 @@ import type { PlanRequest } from '../planner/request';
 import type { Plan, PlanResponse } from '../planner/response';
 import { drillKey, drillRequest, plannedNote, type DrillNote } from './notes';
 
-export type RehearsalStep = 'hear' | 'guide' | 'light' | 'rhythm' | 'turned' | 'joined';
+/** The steps of a rehearsal, in order; the light one is the ghost. */
+export const REHEARSAL_STEPS = ['hear', 'guide', 'light', 'rhythm', 'turned', 'joined'] as const;
+export type RehearsalStep = (typeof REHEARSAL_STEPS)[number];
 
 export interface Rehearsal {
   /** Ready to be planned, played and printed; every note locked as it lies in the plan. */

@@ -3,6 +3,7 @@ import { setSingleKeys, useSettings } from '../../app/settings';
 
 const PLACES: readonly (readonly [KeyPlace, string])[] = [
   ['picture', 'In the picture of the Bench'],
+  ['practice', 'In a session of practice'],
   ['anywhere', 'Anywhere'],
 ];
 

@@ -11,7 +11,7 @@ import {
 } from '../../core';
 import { HAND_CHOICES, oddMeasureWords, teachingFrameWords } from '../../wording/instruments';
 import type { Playing } from '../../store/records';
-import { NumberField, Pick } from './fields';
+import { NumberField, Pick } from '../../ui/fields';
 import { HandPicture } from './HandPicture';
 
 interface Props {

@@ -23,7 +23,7 @@ import {
 import { issueWords } from '../../wording/issues';
 import { positionRuleWords } from '../../wording/places';
 import { UndoButtons } from '../../ui/UndoButtons';
-import { NumberField, Pick, TextField } from './fields';
+import { NumberField, Pick, TextField } from '../../ui/fields';
 import { HandMeasure } from './HandMeasure';
 import { changeStudent, redo, removeStudent, undo, useStudio } from '../../app/studio';
 

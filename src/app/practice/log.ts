@@ -1,0 +1,71 @@
+import { fieldsBetween } from '../../store/changes';
+import { countedEdit } from '../../store/merging';
+import type { SessionRecord } from '../../store/records';
+import { deviceId } from '../device';
+import { say } from '../notices';
+import { remove, save } from '../writes';
+import { dayOf, dayWords } from './days';
+
+/*
+ * The log as it is edited: words, minutes, the day; an entry written by hand; one deleted.
+ */
+
+/** What can be written into an entry. */
+export type LogEdit = Partial<
+  Pick<
+    SessionRecord,
+    'day' | 'minutes' | 'what' | 'goal' | 'playerWords' | 'teacherWords' | 'question' | 'next'
+  >
+>;
+
+export function editEntry(entry: SessionRecord, to: LogEdit): Promise<boolean> {
+  const fields = fieldsBetween<SessionRecord>(entry, { ...entry, ...to });
+  if (!fields) return Promise.resolve(true);
+  const edit = countedEdit<SessionRecord>(entry, fields.to, deviceId());
+  return save([
+    {
+      kind: 'updated',
+      table: 'sessions',
+      id: entry.id,
+      from: { ...fields.from, edits: entry.edits },
+      to: edit,
+    },
+  ]);
+}
+
+/** An entry of what was practised without the program. */
+export function addEntry(studentId: string, what: string, minutes: number): Promise<boolean> {
+  const now = Date.now();
+  const entry: SessionRecord = {
+    ...{ id: crypto.randomUUID(), studentId, day: dayOf(now), startedAt: now, endedAt: now, minutes, what },
+    ...{ places: [], heard: { low: 0, in: 0, high: 0, missed: 0 }, goal: '' },
+    ...{ playerWords: '', teacherWords: '', question: '', next: '', createdAt: now, changedAt: now },
+  };
+  return save([{ kind: 'added', table: 'sessions', record: entry }]);
+}
+
+export function removeEntry(entry: SessionRecord) {
+  const words = `${entry.what}, ${dayWords(entry.day)}`;
+  return remove([{ kind: 'removed', table: 'sessions', record: entry }], `“${words}” was deleted.`, words);
+}
+
+/** A session that was left is not gone on with any more. */
+export function letBe(entry: SessionRecord) {
+  return save([
+    {
+      kind: 'updated',
+      table: 'sessions',
+      id: entry.id,
+      from: { endedAt: null },
+      to: { endedAt: Date.now() },
+    },
+  ]);
+}
+
+/** The log as a table for other programs. */
+export async function offerCsv(name: string, entries: readonly SessionRecord[]) {
+  const [{ logCsv }, { offerFile }] = await Promise.all([import('./csv'), import('../files')]);
+  if (entries.length === 0)
+    say({ kind: 'done', message: 'The log is empty, so there is nothing to export yet.' });
+  else offerFile(logCsv(entries), `practice-log-${name || 'student'}-${dayOf(Date.now())}.csv`, 'text/csv');
+}

@@ -1,0 +1,96 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { joinedSums, trendsIn, type Sums, type Trend } from '../../core';
+import { db } from '../../store/db';
+import { daysOf, type DaySum } from '../../store/days';
+import { memoriesOf } from '../../store/memory';
+import { cardsOf, lessonsOf, sessionsOf } from '../../store/practice';
+import type { CardRecord, LessonRecord, PlanRecord, SessionRecord } from '../../store/records';
+import { listPlans } from '../../store/rows';
+import { trendGoal, trendWords } from '../../wording/practice';
+import { dayOf, daysFrom, isFuture } from './days';
+
+/*
+ * What is known of one student's practice: the last weeks whole, earlier ones by their sums.
+ */
+
+/** Days that trends look back on. */
+const TREND_DAYS = 42;
+
+export interface Overview {
+  readonly today: string;
+  readonly plans: readonly PlanRecord[];
+  /** Entries of the last weeks, the latest first; those dated in the future are told apart. */
+  readonly sessions: readonly SessionRecord[];
+  readonly future: readonly SessionRecord[];
+  /** One that was left in the middle. */
+  readonly left: SessionRecord | undefined;
+  readonly days: readonly DaySum[];
+  readonly sums: Sums;
+  readonly trends: readonly Trend[];
+  readonly lessons: readonly LessonRecord[];
+  readonly cards: readonly CardRecord[];
+  readonly cardsDue: number;
+}
+
+/** All of it, as it is now; undefined while it is read. */
+export function useOverview(studentId: string | undefined): Overview | undefined {
+  return useLiveQuery(
+    () => (studentId === undefined ? undefined : overviewOf(studentId, Date.now())),
+    [studentId],
+  );
+}
+
+export async function overviewOf(studentId: string, now: number): Promise<Overview> {
+  const today = dayOf(now);
+  const from = daysFrom(today, -TREND_DAYS);
+  const [all, days, lessons, cards, plans, cardsDue] = await Promise.all([
+    sessionsOf(studentId, from),
+    daysOf(studentId, from),
+    lessonsOf(studentId),
+    cardsOf(studentId),
+    listPlans(),
+    dueCards(studentId, now),
+  ]);
+  const sessions = all.filter(({ day }) => !isFuture(day, today));
+  const counted = days.filter(({ day }) => !isFuture(day, today));
+  const sums = sumOf(counted);
+  return {
+    ...{ today, sessions, days: counted, sums, lessons, cards, cardsDue },
+    plans: plans.filter((plan) => plan.studentId === studentId),
+    future: all.filter(({ day }) => isFuture(day, today)),
+    left: sessions.find((one) => one.task && one.endedAt === null && one.day >= daysFrom(today, -LEFT_DAYS)),
+    trends: trendsIn(sums),
+  };
+}
+
+/** A session that was left longer ago is over. */
+const LEFT_DAYS = 3;
+
+export function sumOf(days: readonly DaySum[]): Sums {
+  return days.reduce<Sums>((all, { sums }) => joinedSums(all, sums), {});
+}
+
+/** Cards to be asked now: those whose time has come, and those that were never asked. */
+export async function dueCards(studentId: string, now: number): Promise<number> {
+  const [memories, cards] = await Promise.all([
+    memoriesOf(studentId),
+    db.cards.where('studentId').equals(studentId).count(),
+  ]);
+  const later = memories.filter(({ due }) => due > now).length;
+  return Math.max(0, cards - later);
+}
+
+/** A goal for a session, with what speaks for it. */
+export interface SessionGoal {
+  readonly words: string;
+  readonly why: string;
+}
+
+/** The teacher's goal, and goals proposed from the log. */
+export function goalsOf({ lessons, trends }: Pick<Overview, 'lessons' | 'trends'>): SessionGoal[] {
+  const set = lessons[0]?.goal;
+  return [
+    ...(set ? [{ words: set, why: 'Set at the last lesson' }] : []),
+    ...trends.slice(0, 3).map((trend) => ({ words: trendGoal(trend), why: trendWords(trend) })),
+  ];
+}

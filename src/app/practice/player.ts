@@ -1,0 +1,55 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { getStudent, listPlans } from '../../store/rows';
+import type { StudentRecord } from '../../store/records';
+import { useStudents } from '../students';
+
+/*
+ * Whose practice a view shows: the student in the address, the one of the plan in it, or the one looked at last.
+ */
+
+const PLACE = 'dove-path-player';
+
+function lastPlayer(): string | null {
+  try {
+    return localStorage.getItem(PLACE);
+  } catch {
+    return null;
+  }
+}
+
+export interface Player {
+  readonly students: readonly StudentRecord[];
+  readonly student: StudentRecord | undefined;
+  readonly ready: boolean;
+  readonly choose: (id: string) => void;
+}
+
+/** The student whose practice is shown, and a way to another. */
+export function usePlayer(): Player {
+  const students = useStudents();
+  const [chosen, setChosen] = useState(() => new URLSearchParams(location.search).get('student'));
+  const asked = useLiveQuery(async () => chosen ?? (await playerOfPlan()) ?? lastPlayer() ?? '', [chosen]);
+  const student = students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students[0]);
+  return {
+    students,
+    student,
+    ready: asked !== undefined,
+    choose: (id) => {
+      setChosen(id);
+      try {
+        localStorage.setItem(PLACE, id);
+      } catch {
+        // Where storage is blocked the choice lasts as long as the page.
+      }
+      history.replaceState(null, '', `${location.pathname}?student=${id}`);
+    },
+  };
+}
+
+async function playerOfPlan(): Promise<string | null> {
+  const id = new URLSearchParams(location.search).get('plan');
+  if (!id) return null;
+  const plan = (await listPlans()).find((one) => one.id === id);
+  return plan?.studentId && (await getStudent(plan.studentId)) ? plan.studentId : null;
+}

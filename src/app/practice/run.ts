@@ -1,0 +1,361 @@
+import { create } from 'zustand';
+import { hertz } from '../../audio/score';
+import {
+  AIDS,
+  climbOf,
+  heardOf,
+  pauseFor,
+  parsePitch,
+  midiOf,
+  reachedIn,
+  readTime,
+  stepsOf,
+  taskIssues,
+  USUAL_TIMES,
+  type Climb,
+  type HeardAs,
+  type Judged,
+  type LadderStep,
+  type Pause,
+  type PracticeTask,
+  type Repetition,
+} from '../../core';
+import { storageFault } from '../../store/db';
+import { countedEdit } from '../../store/merging';
+import { addRepetition, judgedIn } from '../../store/practice';
+import type { SessionRecord } from '../../store/records';
+import { getPlan } from '../../store/rows';
+import { commit } from '../../store/writes';
+import { issueWords } from '../../wording/issues';
+import { planTitle } from '../../wording/material';
+import { storageWords } from '../../wording/storage';
+import { deviceId } from '../device';
+import type { Meaning } from '../meaning';
+import { say } from '../notices';
+import { save } from '../writes';
+import { dayOf } from './days';
+import { excerptOn, passageOf, placesOf } from './passage';
+
+/*
+ * A session that runs: repetitions are played, judged and written down one by one. Where it stands follows from what is written.
+ */
+
+/** What the player is about to do: play, playing, say how it was, say where it was off. */
+export type Phase = 'ready' | 'sounding' | 'judging' | 'where' | 'done';
+
+export interface Run {
+  readonly meaning: Meaning;
+  readonly session: SessionRecord & { readonly task: PracticeTask };
+  readonly steps: readonly LadderStep[];
+  readonly judged: readonly Judged[];
+  readonly climb: Climb;
+  readonly phase: Phase;
+  /** Of a whole passage: how it was off, until it is said where. */
+  readonly off: Exclude<HeardAs, 'in'> | null;
+  /** The event that sounds, or that is pointed at. */
+  readonly cursor: number;
+  /** The beat that sounds; negative while it is counted in. */
+  readonly beat: number | null;
+  readonly pause: Pause | null;
+}
+
+interface PracticeState {
+  readonly run: Run | null;
+}
+
+export const usePractice = create<PracticeState>(() => ({ run: null }));
+const { getState, setState } = usePractice;
+
+function put(part: Partial<Run>) {
+  const { run } = getState();
+  if (run) setState({ run: { ...run, ...part } });
+}
+
+const loadPlayer = () => import('../../audio/player');
+
+/** A gap longer than this was no practice: the player has gone away. In minutes. */
+const AWAY = 2;
+let lastMoment = 0;
+/** Proposals to pause that were heard and not taken. */
+let waved: Pause | null = null;
+
+const rulesOf = ({ times, ladder }: PracticeTask, steps: number) => ({
+  steps,
+  times,
+  plain: ladder.kind === 'repeat' || ladder.kind === 'placing',
+});
+
+/** @returns whether it could begin; what is wrong is said */
+export async function begin(meaning: Meaning, task: PracticeTask, goal: string): Promise<boolean> {
+  const [issue] = taskIssues(task);
+  if (issue) {
+    say({ kind: 'trouble', message: issueWords(issue) });
+    return false;
+  }
+  const { record, student } = meaning;
+  // A drill that was only looked at is kept once it is worked at.
+  if (!(await getPlan(record.id)) && !(await save([{ kind: 'added', table: 'plans', record }]))) return false;
+  const now = Date.now();
+  const session = {
+    ...{
+      id: crypto.randomUUID(),
+      studentId: student?.id ?? '',
+      day: dayOf(now),
+      startedAt: now,
+      endedAt: null,
+    },
+    ...{ minutes: 0, what: planTitle(record), planId: record.id, task, places: placesOf(meaning, task) },
+    ...{ heard: heardOf([]), goal, playerWords: '', teacherWords: '', question: '', next: '' },
+    ...{ createdAt: now, changedAt: now },
+  };
+  stand(meaning, session, []);
+  return true;
+}
+
+/** Goes on with a session that was left. */
+export async function goOn(meaning: Meaning, session: SessionRecord): Promise<boolean> {
+  const { task } = session;
+  if (!task) return false;
+  stand(meaning, { ...session, task, endedAt: null }, await judgedIn(session.id));
+  return true;
+}
+
+function stand(meaning: Meaning, session: Run['session'], judged: readonly Judged[]) {
+  const steps = stepsOf(session.task, passageOf(meaning));
+  const climb = climbOf(
+    judged.map(({ heard }) => heard),
+    rulesOf(session.task, steps.length),
+  );
+  lastMoment = Date.now();
+  waved = null;
+  const phase = climb.done ? 'done' : 'ready';
+  const cursor = session.task.target ?? steps[climb.step].from;
+  setState({
+    run: { meaning, session, steps, judged, climb, phase, off: null, cursor, beat: null, pause: null },
+  });
+  void keepAwake(true);
+}
+
+/** The one key that goes on: play, stop playing, "it was in". */
+export function goAhead() {
+  const { run } = getState();
+  if (!run) return;
+  if (run.phase === 'ready') void play();
+  else if (run.phase === 'sounding') endPlaying();
+  else if (run.phase === 'judging') judge('in');
+  else if (run.phase === 'where') sayWhere(run.cursor);
+}
+
+async function play() {
+  const { run } = getState();
+  if (!run) return;
+  const { meaning, session, steps, climb } = run;
+  const { task } = session;
+  const step = steps[climb.step];
+  put({ phase: 'sounding', beat: null, pause: null });
+  try {
+    const player = await loadPlayer();
+    if (task.hearFirst) await hearTarget(player);
+    const aid = AIDS.find(({ name }) => name === step.aid);
+    await player.setDrone(aid?.name === 'tonic' ? tonicBelow(meaning) : null);
+    if (getState().run?.phase !== 'sounding') return;
+    await player.play(excerptOn(meaning, step), {
+      bpm: step.bpm,
+      loop: false,
+      countIn: countInOf(meaning),
+      strings: meaning.findings.setup.strings.length,
+      clicks: task.clicks,
+      volume: aid?.along ?? 0,
+      onBeat: (beat) => put({ beat }),
+      onMoment: (at) => put({ cursor: at }),
+      onCount: () => undefined,
+      onEnd: endPlaying,
+    });
+  } catch {
+    say({
+      kind: 'trouble',
+      message: 'No sound: the browser gives this page no way to play. Play by yourself, then say how it was.',
+    });
+    put({ phase: 'judging', beat: null });
+  }
+}
+
+const MOST_COUNTED = 6;
+
+/** Beats that are counted in: a bar. */
+export function countInOf({ response }: Pick<Meaning, 'response'>): number {
+  return Math.min(MOST_COUNTED, readTime(response.time).beats);
+}
+
+const TARGET_SECONDS = 1.6;
+
+/** The target as it is heard first: alone, in its own pitch. */
+async function hearTarget(player: Awaited<ReturnType<typeof loadPlayer>>) {
+  const { run } = getState();
+  if (!run) return;
+  const target = run.session.task.target ?? run.session.task.to;
+  const event = run.meaning.response.events[target];
+  if (!('midi' in event)) return;
+  await player.soundLine([hertz(event.midi[0])], TARGET_SECONDS);
+  await new Promise((done) => setTimeout(done, TARGET_SECONDS * 1000));
+}
+
+function tonicBelow({ response }: Meaning): number | null {
+  const pitch = parsePitch(`${response.key.name.split(' ')[0]}3`);
+  return pitch ? midiOf(pitch) : null;
+}
+
+function endPlaying() {
+  const { run } = getState();
+  if (run?.phase !== 'sounding') return;
+  void loadPlayer().then((player) => player.stop());
+  put({ phase: 'judging', beat: null, cursor: run.session.task.target ?? run.cursor });
+}
+
+/** How it was. Of one place that is all; of a whole passage, where it was off is asked next. */
+export function judge(heard: HeardAs) {
+  const { run } = getState();
+  if (!run || run.phase === 'done' || run.phase === 'sounding') return;
+  const { task } = run.session;
+  const step = run.steps[run.climb.step];
+  if (heard !== 'in' && task.target === undefined) {
+    put({ phase: 'where', off: heard, cursor: Math.max(step.from, Math.min(step.to, run.cursor)) });
+    return;
+  }
+  void write(heard, heard === 'in' ? null : (task.target ?? null));
+}
+
+/** Moves the pointer to where it was off. */
+export function pointAt(at: number) {
+  const { run } = getState();
+  if (!run) return;
+  const { from, to } = run.steps[run.climb.step];
+  put({ cursor: Math.max(from, Math.min(to, at)) });
+}
+
+/** Where it was off; null where nobody can tell. */
+export function sayWhere(at: number | null) {
+  const { run } = getState();
+  if (run?.phase === 'where' && run.off) void write(run.off, at);
+}
+
+/** Minutes since the last moment that count as practised; a clock that was set back counts none. */
+function minutesSince(now: number): number {
+  const gone = (now - lastMoment) / 60_000;
+  lastMoment = now;
+  return Math.max(0, Math.min(AWAY, gone));
+}
+
+async function write(heard: HeardAs, place: number | null) {
+  const { run } = getState();
+  if (!run) return;
+  const { session, steps, climb } = run;
+  const step = steps[climb.step];
+  const now = Date.now();
+  const last = run.judged.at(-1);
+  const one: Judged = {
+    ...{ kind: 'judged', id: crypto.randomUUID(), sessionId: session.id, number: (last?.number ?? -1) + 1 },
+    // A clock that is set back does not turn the order round.
+    ...{ at: Math.max(now, last?.at ?? 0), step: climb.step, from: step.from, to: step.to, bpm: step.bpm },
+    ...{ heard, place },
+  };
+  await record(one, [...run.judged, one], now);
+}
+
+/** Takes the last one back: it stays in the log as taken back. */
+export async function takeBack() {
+  const { run } = getState();
+  const last = run?.judged.at(-1);
+  if (!run || !last || run.phase === 'sounding') return;
+  if (run.phase === 'where' || run.phase === 'judging') {
+    put({ phase: run.phase === 'where' ? 'judging' : 'ready', off: null });
+    return;
+  }
+  const now = Date.now();
+  const back: Repetition = {
+    ...{ kind: 'taken-back', id: crypto.randomUUID(), sessionId: run.session.id },
+    ...{ at: now, judged: last.id },
+  };
+  await record(back, run.judged.slice(0, -1), now);
+}
+
+/** Shows what was judged, and writes it down. */
+async function record(repetition: Repetition, judged: readonly Judged[], now: number) {
+  const { run } = getState();
+  if (!run) return;
+  const { session, steps } = run;
+  const { task } = session;
+  const heards = judged.map(({ heard }) => heard);
+  const climb = climbOf(heards, rulesOf(task, steps.length));
+  const reached = reachedIn(judged, { ...task, times: Math.min(task.times, USUAL_TIMES) });
+  const next = {
+    ...session,
+    minutes: session.minutes + minutesSince(now),
+    heard: heardOf(judged),
+    changedAt: Math.max(now, session.changedAt + 1),
+    ...(reached === undefined ? {} : { reached }),
+  };
+  const pause = pauseFor(heards, next.minutes);
+  const phase = climb.done ? 'done' : 'ready';
+  const cursor = task.target ?? steps[climb.step].from;
+  put({ session: next, judged, climb, phase, off: null, cursor, pause: pause === waved ? null : pause });
+  if (climb.done) void keepAwake(false);
+  await keep(repetition, next);
+}
+
+async function keep(repetition: Repetition, session: SessionRecord): Promise<boolean> {
+  try {
+    await addRepetition(repetition, session);
+    return true;
+  } catch (error) {
+    const offer = { words: 'Try again', act: () => keep(repetition, session) };
+    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+    return false;
+  }
+}
+
+/** The proposal to pause was heard. */
+export function waveOn() {
+  waved = getState().run?.pause ?? waved;
+  put({ pause: null });
+}
+
+/** What can be written about a session when it ends. */
+export type SessionWords = Pick<SessionRecord, 'playerWords' | 'question' | 'next' | 'teacherWords'>;
+
+/** Ends the session, with what the player says of it. @returns whether that is kept */
+export async function finish(words: Partial<SessionWords>): Promise<boolean> {
+  const { run } = getState();
+  if (!run) return false;
+  const { session, judged } = run;
+  leaveRun();
+  if (judged.length === 0) return true;
+  const from = Object.fromEntries(
+    Object.keys(words).map((name) => [name, session[name as keyof SessionWords]]),
+  );
+  const to = {
+    ...countedEdit<SessionRecord>(session, words, deviceId()),
+    endedAt: Math.max(Date.now(), session.startedAt),
+  };
+  const outcome = await commit([{ kind: 'updated', table: 'sessions', id: session.id, from, to }]);
+  return outcome.kind === 'written';
+}
+
+/** Leaves in the middle: what was done is kept already, and can be gone on with. */
+export function leaveRun() {
+  if (getState().run) void loadPlayer().then((player) => (player.stop(), player.setDrone(null)));
+  setState({ run: null });
+  void keepAwake(false);
+}
+
+let awake: WakeLockSentinel | null = null;
+
+/** Keeps the screen from going dark while a session runs, where the browser can. */
+async function keepAwake(on: boolean) {
+  try {
+    if (!on) await awake?.release();
+    awake = on ? ((await navigator.wakeLock?.request('screen')) ?? null) : null;
+  } catch {
+    // A screen that goes dark is a nuisance, not a fault.
+  }
+}

@@ -1,0 +1,72 @@
+import { byKind, KINDS, offOf, shareInterval, type Sums } from '../core';
+import { sentence } from '../wording/grammar';
+import { kindWords } from '../wording/practice';
+
+/** Hits and misses by kind of place, with their numbers and an honest interval. Those most often off first. */
+export function PlaceTable({ sums }: { readonly sums: Sums }) {
+  const counts = byKind(sums);
+  const rows = KINDS.flatMap((kind) => {
+    const own = counts.get(kind);
+    return own ? [{ kind, own, share: offOf(own) / own[0] }] : [];
+  }).sort((a, b) => b.share - a.share || b.own[0] - a.own[0]);
+  if (rows.length === 0) return <p className="mt-2 text-faded">No place has been judged yet.</p>;
+  return (
+    <table className="mt-2 w-full border-collapse text-left" data-testid="places">
+      <thead>
+        <tr className="text-sm text-faded">
+          <th className="font-normal">Kind of place</th>
+          <th className="text-right font-normal">tries</th>
+          <th className="text-right font-normal">low</th>
+          <th className="text-right font-normal">high</th>
+          <th className="text-right font-normal">missed</th>
+          <th className="w-2/5 pl-4 font-normal">off, with what it may be at most and at least</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ kind, own, share }) => {
+          const [tries, low, high, missed] = own;
+          const [from, to] = shareInterval(offOf(own), tries);
+          return (
+            <tr key={kind} className="border-t border-rule">
+              <th scope="row" className="py-1 pr-2 font-normal">
+                {sentence(kindWords(kind))}
+              </th>
+              <td className="text-right">{tries}</td>
+              <td className="text-right">{low}</td>
+              <td className="text-right">{high}</td>
+              <td className="text-right">{missed}</td>
+              <td className="pl-4">
+                <Share share={share} from={from} to={to} />
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+function Share({ share, from, to }: { readonly share: number; readonly from: number; readonly to: number }) {
+  return (
+    <span className="flex items-center gap-2">
+      <svg viewBox="0 0 100 12" className="h-3 flex-1" preserveAspectRatio="none" aria-hidden>
+        <rect x={0} y={5} width={100} height={2} fill="var(--color-rule)" />
+        <rect
+          x={from * 100}
+          y={3}
+          width={Math.max(1, (to - from) * 100)}
+          height={6}
+          fill="var(--color-haze)"
+          stroke="var(--color-dove)"
+          strokeWidth={0.5}
+        />
+        <rect x={share * 100 - 0.75} y={0} width={1.5} height={12} fill="var(--color-dove)" />
+      </svg>
+      <span className="w-40 text-sm">
+        {percent(share)} ({percent(from)}–{percent(to)})
+      </span>
+    </span>
+  );
+}

@@ -1,0 +1,34 @@
+import type { Player } from '../app/practice/player';
+import { Choose } from './Choose';
+
+/** The heading of a view that belongs to a student, with the way to another student. */
+export function PlayerPick({ heading, player }: { readonly heading: string; readonly player: Player }) {
+  const { students, student, choose } = player;
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <h1 className="font-serif text-2xl font-bold">{heading}</h1>
+      {student && (
+        <Choose
+          label="Student"
+          value={student.id}
+          choices={students.map(({ id, name }) => [id, name || 'no name yet'] as const)}
+          onChoose={choose}
+        />
+      )}
+      {student && (
+        <a href={`/lesson?student=${student.id}`} className="text-dove underline">
+          Lesson page
+        </a>
+      )}
+    </div>
+  );
+}
+
+/** Said where a view has nobody to show. */
+export function Nobody() {
+  return (
+    <p className="text-faded">
+      Nobody is in the Studio yet. <a href="/studio">Add a student there</a>; practice belongs to a student.
+    </p>
+  );
+}

@@ -1,0 +1,195 @@
+import { practiceAddress } from '../../app/practice/asked';
+import { dayWords } from '../../app/practice/days';
+import { letBe } from '../../app/practice/log';
+import type { Overview } from '../../app/practice/overview';
+import type { Player } from '../../app/practice/player';
+import type { WeekItem } from '../../core';
+import { Nobody, PlayerPick } from '../../ui/PlayerPick';
+import { counted } from '../../wording/grammar';
+import { planTitle } from '../../wording/material';
+import { everyWords, trendGoal, trendWords, trendWork, weekItemWords } from '../../wording/practice';
+import { Log } from './Log';
+
+interface Props {
+  readonly player: Player;
+  readonly overview: Overview | undefined;
+}
+
+/** What there is to do today: a session to go on with, the work of the week, cards; and the log. */
+export function Home({ player, overview }: Props) {
+  const { student, ready } = player;
+  return (
+    <>
+      <PlayerPick heading="Practice" player={player} />
+      {ready && !student && <Nobody />}
+      {student && overview && (
+        <div className="grid items-start gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)]">
+          <div className="flex flex-col gap-4">
+            {overview.left && <GoOn overview={overview} />}
+            <Week overview={overview} />
+            <Cards studentId={student.id} due={overview.cardsDue} all={overview.cards.length} />
+            <Trends overview={overview} />
+          </div>
+          <Log student={student} overview={overview} />
+        </div>
+      )}
+    </>
+  );
+}
+
+function GoOn({ overview: { left, plans } }: { readonly overview: Overview }) {
+  if (!left) return null;
+  const { id, planId, what, day, heard } = left;
+  const there = planId !== undefined && plans.some((plan) => plan.id === planId);
+  const judged = heard.low + heard.in + heard.high + heard.missed;
+  return (
+    <section aria-labelledby="go-on" className="rounded-lg border-2 border-dove bg-sheet px-4 py-3">
+      <h2 id="go-on" className="font-serif text-lg font-semibold">
+        A session was left in the middle
+      </h2>
+      <p>
+        {what}, {dayWords(day)}: {counted(judged, 'repetition')} so far.
+      </p>
+      <p className="mt-2 flex flex-wrap gap-2">
+        {there && (
+          <a className="button no-underline" href={`${practiceAddress(planId)}&session=${id}`}>
+            Go on
+          </a>
+        )}
+        <button type="button" className="button" onClick={() => void letBe(left)}>
+          Let it be
+        </button>
+      </p>
+    </section>
+  );
+}
+
+/** The work of the week as the lesson set it, each part with the way into it. */
+function Week({ overview: { lessons, plans } }: { readonly overview: Overview }) {
+  const [lesson] = lessons;
+  const title = (id: string | undefined) => {
+    const plan = plans.find((one) => one.id === id);
+    return plan ? planTitle(plan) : lesson?.assigned.find(({ planId }) => planId === id)?.what;
+  };
+  return (
+    <section aria-labelledby="week" className="rounded-lg border border-rule bg-sheet px-4 py-3">
+      <h2 id="week" className="font-serif text-lg font-semibold">
+        This week
+      </h2>
+      {lesson ? (
+        <>
+          {lesson.goal && <p className="font-serif text-lg">{lesson.goal}</p>}
+          {lesson.words && <p>{lesson.words}</p>}
+          <ul>
+            {lesson.items.map((item, at) => (
+              <li
+                key={at}
+                className="flex min-h-10 flex-wrap items-center gap-x-3 border-t border-rule py-1 first:border-t-0"
+              >
+                <span className="w-16 text-faded">{item.minutes} min</span>
+                <span className="min-w-40 flex-1">
+                  {weekItemWords(item, title(item.planId))}
+                  {item.every > 1 && <span className="text-faded"> ({everyWords(item.every)})</span>}
+                </span>
+                <Work
+                  item={item}
+                  plans={plans.map(({ id }) => id)}
+                  lesson={lesson.assigned.map(({ planId }) => planId)}
+                />
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : (
+        <p className="text-faded">
+          Nothing is assigned yet. The lesson page proposes a week; or open a plan below and practise it.
+        </p>
+      )}
+      {!lesson && (
+        <ul>
+          {plans.slice(0, 6).map((plan) => (
+            <li
+              key={plan.id}
+              className="flex min-h-10 items-center gap-3 border-t border-rule first:border-t-0"
+            >
+              <span className="flex-1">{planTitle(plan)}</span>
+              <a
+                className="text-dove underline"
+                href={practiceAddress(plan.id)}
+                aria-label={`Practise ${planTitle(plan)}`}
+              >
+                Practise
+              </a>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+interface WorkProps {
+  readonly item: WeekItem;
+  readonly plans: readonly string[];
+  readonly lesson: readonly string[];
+}
+
+function Work({ item, plans, lesson }: WorkProps) {
+  const plan = item.planId ?? lesson[0];
+  if (item.kind === 'cards')
+    return (
+      <a className="text-dove underline" href="/cards">
+        Answer
+      </a>
+    );
+  if (item.kind === 'tune' || !plan || !plans.includes(plan)) return null;
+  const about = item.about ? { goal: item.words ?? weekItemWords(item, undefined) } : {};
+  return (
+    <a className="text-dove underline" href={practiceAddress(plan, about)}>
+      Practise
+    </a>
+  );
+}
+
+function Cards({
+  studentId,
+  due,
+  all,
+}: {
+  readonly studentId: string;
+  readonly due: number;
+  readonly all: number;
+}) {
+  return (
+    <p className="rounded-lg border border-rule bg-sheet px-4 py-3">
+      {all === 0 ? 'No cards yet.' : due === 0 ? 'No card is due.' : `${counted(due, 'card')} to answer.`}{' '}
+      <a className="text-dove underline" href={`/cards?student=${studentId}`}>
+        To the cards
+      </a>
+    </p>
+  );
+}
+
+function Trends({ overview: { trends, plans } }: { readonly overview: Overview }) {
+  const [plan] = plans;
+  if (trends.length === 0) return null;
+  return (
+    <section aria-labelledby="trends" className="rounded-lg border border-rule bg-sheet px-4 py-3">
+      <h2 id="trends" className="font-serif text-lg font-semibold">
+        What the log says
+      </h2>
+      <ul className="flex flex-col gap-2">
+        {trends.map((trend) => (
+          <li key={trend.kind}>
+            <strong>{trendWords(trend)}</strong> {trendWork(trend)}{' '}
+            {plan && (
+              <a className="text-dove underline" href={practiceAddress(plan.id, { goal: trendGoal(trend) })}>
+                Make it today’s goal
+              </a>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

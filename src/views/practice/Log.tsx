@@ -1,0 +1,184 @@
+import { Download, Plus, Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { dayWords, isDay } from '../../app/practice/days';
+import { addEntry, editEntry, offerCsv, removeEntry, type LogEdit } from '../../app/practice/log';
+import type { Overview } from '../../app/practice/overview';
+import { practiceAddress } from '../../app/practice/asked';
+import type { SessionRecord, StudentRecord } from '../../store/records';
+import { NumberField, TextField } from '../../ui/fields';
+import { ifOnce } from '../../ui/focus';
+import { counted } from '../../wording/grammar';
+import { PlaceTable } from '../../ui/PlaceTable';
+import { PracticeFileButtons } from '../../ui/PracticeFileButtons';
+
+interface Props {
+  readonly student: StudentRecord;
+  readonly overview: Overview;
+}
+
+/** The log: by date, or by kind of place; every word of it can be changed. */
+export function Log({ student, overview }: Props) {
+  const [by, setBy] = useState<'date' | 'place'>('date');
+  const { sessions, future, plans } = overview;
+  const planIds = plans.map(({ id }) => id);
+  return (
+    <section aria-labelledby="log" className="rounded-lg border border-rule bg-sheet px-4 py-3">
+      <div className="flex flex-wrap items-center gap-2">
+        <h2 id="log" className="font-serif text-lg font-semibold">
+          Log
+        </h2>
+        <span role="group" aria-label="The log is shown" className="flex">
+          {(['date', 'place'] as const).map((one) => (
+            <button
+              key={one}
+              type="button"
+              className="button"
+              aria-pressed={by === one}
+              onClick={() => setBy(one)}
+            >
+              by {one}
+            </button>
+          ))}
+        </span>
+        <span className="flex-1" />
+        <button
+          type="button"
+          className="button flex items-center gap-1"
+          onClick={() => void addEntry(student.id, 'Practised without the program', 10)}
+        >
+          <Plus size={17} aria-hidden /> Entry by hand
+        </button>
+        <button
+          type="button"
+          className="button flex items-center gap-1"
+          onClick={() => void offerCsv(student.name, [...future, ...sessions])}
+        >
+          <Download size={17} aria-hidden /> CSV
+        </button>
+        <PracticeFileButtons student={student} />
+      </div>
+      {future.length > 0 && (
+        <div role="alert" className="mt-2 border-l-4 border-madder px-3">
+          <p>
+            {counted(future.length, 'entry', 'entries')} dated in the future: kept, and not counted before
+            that day. Put the date right if the clock was wrong.
+          </p>
+          <ul>
+            {future.map((entry) => (
+              <Entry key={entry.id} entry={entry} plans={planIds} />
+            ))}
+          </ul>
+        </div>
+      )}
+      {by === 'date' ? (
+        <ul className="mt-1">
+          {sessions.map((entry) => (
+            <Entry key={entry.id} entry={entry} plans={planIds} />
+          ))}
+        </ul>
+      ) : (
+        <PlaceTable sums={overview.sums} />
+      )}
+      {sessions.length === 0 && <p className="text-faded">Nothing was practised in the last six weeks.</p>}
+    </section>
+  );
+}
+
+function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans: readonly string[] }) {
+  const [open, setOpen] = useState(false);
+  const { day, what, minutes, reached, heard, planId } = entry;
+  const words = [entry.playerWords, entry.teacherWords, entry.question && `asks: ${entry.question}`].filter(
+    (one) => one !== '',
+  );
+  return (
+    <li className="long-row border-t border-rule py-1 first:border-t-0">
+      <div className="flex flex-wrap items-center gap-x-3">
+        <button
+          type="button"
+          aria-expanded={open}
+          className="flex min-h-9 min-w-60 flex-1 cursor-pointer flex-wrap items-baseline gap-x-3 text-left hover:text-dove"
+          onClick={() => setOpen(!open)}
+        >
+          <span className="w-24 text-faded">{dayWords(day)}</span>
+          <span className="font-semibold">{what}</span>
+          <span>{Math.round(minutes)} min</span>
+          {reached !== undefined && <span>♩ = {Math.round(reached)}</span>}
+          <span className="text-faded">{heardWords(heard)}</span>
+        </button>
+        {planId && plans.includes(planId) && (
+          <a
+            className="text-dove underline"
+            href={practiceAddress(planId)}
+            aria-label={`Practise ${what} again`}
+          >
+            Again
+          </a>
+        )}
+        <button
+          type="button"
+          aria-label={`Delete ${what}, ${dayWords(day)}`}
+          className="min-h-9 cursor-pointer p-1.5 text-faded hover:text-madder"
+          onClick={(event) => ifOnce(event, () => void removeEntry(entry))}
+        >
+          <Trash2 size={17} aria-hidden />
+        </button>
+      </div>
+      {words.length > 0 && !open && <p className="pl-24 text-sm text-faded">{words.join(' · ')}</p>}
+      {open && <EntryFields entry={entry} />}
+    </li>
+  );
+}
+
+function heardWords({ low, in: clean, high, missed }: SessionRecord['heard']): string {
+  const all = low + clean + high + missed;
+  if (all === 0) return '';
+  const off = [
+    [low, 'low'],
+    [high, 'high'],
+    [missed, 'missed'],
+  ] as const;
+  const parts = off.filter(([count]) => count > 0).map(([count, words]) => `${count} ${words}`);
+  return `${counted(all, 'repetition')}${parts.length > 0 ? `, ${parts.join(', ')}` : ', all in'}`;
+}
+
+function EntryFields({ entry }: { readonly entry: SessionRecord }) {
+  const put = (to: LogEdit) => void editEntry(entry, to);
+  return (
+    <div className="grid gap-x-4 gap-y-2 pb-2 pl-4 sm:grid-cols-2">
+      <TextField label="What" value={entry.what} onPut={(what) => put({ what })} />
+      <div className="grid grid-cols-2 gap-3">
+        <TextField
+          label="Day"
+          value={entry.day}
+          trouble={(day) => (isDay(day) ? null : 'A day such as 2026-11-26.')}
+          onPut={(day) => put({ day })}
+        />
+        <NumberField
+          label="Minutes"
+          unit="min"
+          value={Math.round(entry.minutes * 10) / 10}
+          least={0}
+          most={600}
+          onPut={(minutes = 0) => put({ minutes })}
+        />
+      </div>
+      <TextField label="Goal" value={entry.goal} onPut={(goal) => put({ goal })} />
+      <TextField
+        label="The player’s words"
+        value={entry.playerWords}
+        onPut={(playerWords) => put({ playerWords })}
+      />
+      <TextField
+        label="The teacher’s words"
+        value={entry.teacherWords}
+        onPut={(teacherWords) => put({ teacherWords })}
+      />
+      <TextField
+        label="A question for the teacher"
+        value={entry.question}
+        onPut={(question) => put({ question })}
+      />
+      <TextField label="Next time" value={entry.next} onPut={(next) => put({ next })} />
+    </div>
+  );
+}

@@ -1,0 +1,20 @@
+/** The pulse as light: the beat that sounds, counted in words while it is counted in. */
+export function Pulse({ beat, countIn }: { readonly beat: number | null; readonly countIn: number }) {
+  const counting = beat !== null && beat < 0;
+  const lit = beat !== null && beat % 2 === 0;
+  return (
+    <div
+      aria-hidden
+      data-testid="pulse"
+      className={`flex size-24 items-center justify-center rounded-full border-4 font-serif text-5xl font-bold ${
+        beat === null
+          ? 'border-rule text-faded'
+          : lit
+            ? 'border-dove bg-dove text-sheet'
+            : 'border-dove bg-haze text-dove'
+      }`}
+    >
+      {counting ? countIn + beat + 1 : ''}
+    </div>
+  );
+}

@@ -1,0 +1,256 @@
+import { useEffect, useRef } from 'react';
+import { tinykeys } from 'tinykeys';
+import { KEYMAP } from '../../app/keymap';
+import {
+  countInOf,
+  finish,
+  goAhead,
+  judge,
+  leaveRun,
+  pointAt,
+  sayWhere,
+  takeBack,
+  waveOn,
+  type Run,
+} from '../../app/practice/run';
+import type { HeardAs, LadderStep } from '../../core';
+import { counted } from '../../wording/grammar';
+import { barWords, stretchWords } from '../../wording/places';
+import { handTimeWords, HEARD_WORDS, ladderStepWords, PAUSE_WORDS } from '../../wording/practice';
+import { hearWords } from '../../wording/shifts';
+import { PassageStaff } from './PassageStaff';
+import { Pulse } from './Pulse';
+
+const PRACTICE_KEYS = KEYMAP.filter(({ place }) => place === 'practice');
+const JUDGED: Readonly<Record<string, HeardAs>> = {
+  low: 'low',
+  high: 'high',
+  in: 'in',
+  'not-clean': 'missed',
+};
+
+/** A session that runs: read from the music stand, worked by one key, a pedal or a tap. */
+export function Running({ run }: { readonly run: Run }) {
+  const { meaning, session, steps, climb, phase, cursor } = run;
+  const { task } = session;
+  const { speech } = meaning;
+  const step = steps[climb.step];
+  const now = useRef(run);
+  useEffect(() => {
+    now.current = run;
+  }, [run]);
+  useEffect(() => {
+    const bindings = PRACTICE_KEYS.flatMap(({ id, keys }) =>
+      keys.map((key) => [key, (event: KeyboardEvent) => press(event, id, now.current)] as const),
+    );
+    return tinykeys(window, Object.fromEntries(bindings));
+  }, []);
+  const words = ladderStepWords(step, task.ladder, stretchWords(speech.place, step.from, step.to));
+  const asks = phase === 'judging' || phase === 'where';
+  return (
+    <section
+      aria-label="Session"
+      className="flex h-[calc(100vh-5.5rem)] min-h-[420px] flex-col gap-2"
+      data-testid="session"
+    >
+      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1">
+        {session.goal && <p className="font-serif text-2xl font-semibold">{session.goal}</p>}
+        <p className="flex-1 text-right text-faded">
+          {session.what}, {stretchWords(speech.place, task.from, task.to)}
+        </p>
+        <button type="button" className="button" onClick={leaveRun}>
+          Leave
+        </button>
+        <button type="button" className="button" onClick={() => void finish({})}>
+          End
+        </button>
+      </div>
+      <PassageStaff
+        meaning={meaning}
+        step={step}
+        cursor={cursor}
+        pointing={phase === 'where'}
+        onPoint={(at) => sayWhere(at)}
+      />
+      <Reminder run={run} />
+      <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
+        <Pulse beat={run.beat} countIn={countInOf(meaning)} />
+        <div className="min-w-60 flex-1">
+          <p className="font-serif text-[2.6rem] leading-tight font-bold" data-testid="step">
+            {words || session.what}
+          </p>
+          <p className="text-lg" data-testid="step-place">
+            {steps.length > 1 ? `Step ${climb.step + 1} of ${steps.length}. ` : ''}
+            {handTimeWords(step)}
+            {nextWords(run, step)}
+          </p>
+          {task.hearFirst && <p className="text-lg">{firstHeard(run, task.target ?? step.to)}</p>}
+        </div>
+        <Count run={run} />
+      </div>
+      {run.pause && phase === 'ready' ? (
+        <div
+          role="status"
+          className="flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-sheet px-3 py-2"
+        >
+          <p className="min-w-60 flex-1 text-lg">{PAUSE_WORDS[run.pause]}</p>
+          <button type="button" className="button" onClick={() => void finish({})}>
+            Stop here
+          </button>
+          <button type="button" className="button" onClick={waveOn}>
+            Go on a little
+          </button>
+        </div>
+      ) : (
+        <p role="status" className="text-lg" data-testid="prompt">
+          {promptWords(run)}
+        </p>
+      )}
+      <div className="grid grid-cols-[2fr_1fr_1fr_1fr_1fr_1fr] gap-2 pb-1">
+        <Big words={goWords(run)} strong onPress={goAhead} />
+        {(['low', 'in', 'high', 'missed'] as const).map((heard) => (
+          <Big
+            key={heard}
+            words={HEARD_WORDS[heard]}
+            disabled={phase === 'sounding'}
+            pressed={asks && run.off === heard}
+            onPress={() => judge(heard)}
+          />
+        ))}
+        <Big
+          words="take back"
+          disabled={phase === 'sounding' || (run.judged.length === 0 && phase === 'ready')}
+          onPress={() => void takeBack()}
+        />
+      </div>
+    </section>
+  );
+}
+
+function press(event: KeyboardEvent, id: string, run: Run) {
+  const { target } = event;
+  if (target instanceof HTMLElement && target.closest('input, textarea, select')) return;
+  // A button that has the focus does its own thing; only a pedal or a letter goes past it.
+  const onButton = target instanceof HTMLElement && target.closest('button, a[href]') !== null;
+  if (onButton && (event.key === ' ' || event.key === 'Enter')) return;
+  event.preventDefault();
+  if (id === 'go-ahead') goAhead();
+  else if (id === 'back') void takeBack();
+  else if (id === 'which') {
+    if (run.phase === 'where') pointAt(run.cursor + (event.key === 'ArrowLeft' ? -1 : 1));
+  } else if (run.phase !== 'where') judge(JUDGED[id]);
+}
+
+function goWords({ phase }: Run): string {
+  switch (phase) {
+    case 'sounding':
+      return 'stop';
+    case 'judging':
+      return 'it was in';
+    case 'where':
+      return 'here';
+    default:
+      return 'play';
+  }
+}
+
+function promptWords({ phase, off, meaning, cursor, session, judged, climb }: Run): string {
+  if (phase === 'where')
+    return `Which note was ${off ?? 'off'}? ${barWords(meaning.speech.place(cursor))} – arrows or a tap, then “here”.`;
+  if (phase === 'judging') return 'How was it: low, in, high or missed?';
+  if (phase === 'sounding') return session.task.ladder.kind === 'placing' ? 'Place. Listen.' : 'Play.';
+  if (session.task.ladder.kind === 'placing')
+    return 'Lift the finger, then place it anew: never slide it into tune.';
+  const last = judged.at(-1);
+  if (!last) return 'Press play, or Space, or the pedal. A bar is counted in.';
+  if (climb.clean === 0 && last.heard === 'in') return 'Clean. A step up.';
+  if (last.heard !== 'in' && climb.unclean === 0) return 'Twice not clean: a step back.';
+  return last.heard === 'in' ? 'Clean.' : `${HEARD_WORDS[last.heard]}.`;
+}
+
+/** Where the target is heard the easy way before it is played. */
+function firstHeard({ meaning: { findings } }: Run, at: number): string {
+  const heard = findings.heard.find(({ note }) => note.at === at);
+  return heard ? hearWords(heard.elsewhere, { to: heard.note }, findings.setup) : '';
+}
+
+function nextWords({ steps, climb, session, meaning }: Run, step: LadderStep): string {
+  const next = steps[climb.step + 1];
+  if (!next || next === step) return '';
+  const { place } = meaning.speech;
+  return `. Next: ${ladderStepWords(next, session.task.ladder, stretchWords(place, next.from, next.to))}`;
+}
+
+/** Repetitions, counted by the program: players lose count. */
+function Count({ run }: { readonly run: Run }) {
+  const { task } = run.session;
+  const { climb, judged } = run;
+  const plain = task.ladder.kind === 'repeat' || task.ladder.kind === 'placing';
+  const have = plain ? climb.judged : climb.clean;
+  return (
+    <div className="text-right" data-testid="count">
+      <p className="flex flex-wrap justify-end gap-2" aria-hidden>
+        {Array.from({ length: Math.min(12, task.times) }, (_, at) => (
+          <span
+            key={at}
+            className={`size-7 rounded-full border-2 border-dove ${at < have ? 'bg-dove' : 'bg-sheet'}`}
+          />
+        ))}
+      </p>
+      <p className="text-lg">
+        {plain ? `${have} of ${counted(task.times, 'time')}` : `${have} of ${task.times} clean running`}
+      </p>
+      <p className="text-faded">{counted(judged.length, 'repetition')}</p>
+    </div>
+  );
+}
+
+/** One reminder at a time, at the turning point: the top of the line, or its end. */
+function Reminder({ run }: { readonly run: Run }) {
+  const { reminders } = run.session.task;
+  if (reminders.length === 0) return null;
+  const turn = run.cursor === turningPoint(run) || run.phase === 'ready';
+  return (
+    <p
+      className={`text-center font-serif text-2xl ${turn ? 'text-dove' : 'text-transparent'}`}
+      aria-hidden={!turn}
+    >
+      {reminders[run.judged.length % reminders.length]}
+    </p>
+  );
+}
+
+/** The highest note of what is played. */
+function turningPoint({ meaning, steps, climb }: Run): number {
+  const { from, to } = steps[climb.step];
+  const height = (at: number) => {
+    const event = meaning.response.events[at];
+    return 'midi' in event ? event.midi[event.midi.length - 1] : -1;
+  };
+  let top = from;
+  for (let at = from; at <= to; at++) if (height(at) > height(top)) top = at;
+  return top;
+}
+
+interface BigProps {
+  readonly words: string;
+  readonly strong?: boolean;
+  readonly disabled?: boolean;
+  readonly pressed?: boolean;
+  readonly onPress: () => void;
+}
+
+/** A button that is hit with a bow in the hand. */
+function Big({ words, strong = false, disabled = false, pressed = false, onPress }: BigProps) {
+  const look = strong ? 'bg-dove text-sheet' : pressed ? 'bg-haze text-dove' : 'bg-sheet text-dove';
+  return (
+    <button
+      type="button"
+      disabled={disabled}
+      onClick={onPress}
+      className={`min-h-16 cursor-pointer rounded-lg border-2 border-dove text-xl font-bold disabled:cursor-default disabled:border-rule disabled:text-faded ${look}`}
+    >
+      {words}
+    </button>
+  );
+}

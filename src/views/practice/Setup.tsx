@@ -1,0 +1,344 @@
+import { useState } from 'react';
+import type { Meaning } from '../../app/meaning';
+import { askedTask, ladderOf, usualTimes } from '../../app/practice/asked';
+import type { SessionGoal } from '../../app/practice/overview';
+import { passageOf } from '../../app/practice/passage';
+import { begin } from '../../app/practice/run';
+import { stepsOf, taskIssues, type Ladder, type PracticeTask } from '../../core';
+import { Caution } from '../../ui/Caution';
+import { NumberField, Pick, TextField } from '../../ui/fields';
+import { issueWords } from '../../wording/issues';
+import { barWords, positionWords } from '../../wording/places';
+import {
+  checklistFor,
+  GROWING_WORDS,
+  LADDER_CHOICES,
+  ladderStepWords,
+  REMINDERS,
+} from '../../wording/practice';
+import { stepWords } from '../../wording/plans';
+
+interface Props {
+  readonly meaning: Meaning;
+  readonly goals: readonly SessionGoal[];
+}
+
+/** What a session is about, how the passage is worked at, and how often: then it begins. */
+export function Setup({ meaning, goals }: Props) {
+  const asked = new URLSearchParams(location.search);
+  const [task, setTask] = useState(() => askedTask(meaning, asked));
+  const [goal, setGoal] = useState(() => asked.get('goal') ?? '');
+  const put = (part: Partial<PracticeTask>) => setTask((now) => ({ ...now, ...part }));
+  const [issue] = taskIssues(task);
+  const steps = issue ? [] : stepsOf(task, passageOf(meaning));
+  return (
+    <section
+      aria-labelledby="setup"
+      className="flex flex-col gap-4 rounded-lg border border-rule bg-sheet px-4 py-3"
+    >
+      <h2 id="setup" className="font-serif text-xl font-semibold">
+        A session
+      </h2>
+      <div className="grid gap-x-5 gap-y-3 md:grid-cols-2">
+        <div className="flex flex-col gap-2">
+          <TextField label="One goal, in words" value={goal} onPut={setGoal} />
+          {goals.length > 0 && (
+            <div className="flex flex-wrap gap-2" role="group" aria-label="Goals proposed">
+              {goals.map(({ words, why }) => (
+                <button
+                  key={words}
+                  type="button"
+                  className="button text-left"
+                  title={why}
+                  onClick={() => setGoal(words)}
+                >
+                  {words}
+                </button>
+              ))}
+            </div>
+          )}
+        </div>
+        <Where meaning={meaning} task={task} onPut={put} />
+      </div>
+      <LadderFields task={task} onPut={put} doubleStops={hasDoubleStops(meaning)} />
+      {issue ? (
+        <p role="alert" className="border-l-4 border-madder px-3 py-1">
+          {issueWords(issue)}
+        </p>
+      ) : (
+        steps.length > 1 && (
+          <p data-testid="ladder-steps" className="text-faded">
+            {steps.length} steps: {stepList(steps, task.ladder, meaning)}
+          </p>
+        )
+      )}
+      <Reminders chosen={task.reminders} onPut={(reminders) => put({ reminders })} />
+      <Checklist meaning={meaning} task={task} />
+      <Caution />
+      <div>
+        <button
+          type="button"
+          className="button min-h-12 px-6 text-lg"
+          disabled={issue !== undefined}
+          onClick={() => void begin(meaning, task, goal.trim())}
+        >
+          Begin
+        </button>
+      </div>
+    </section>
+  );
+}
+
+const SHOWN_STEPS = 6;
+
+function stepList(steps: ReturnType<typeof stepsOf>, ladder: Ladder, { speech }: Meaning): string {
+  const words = steps.map((step) => ladderStepWords(step, ladder, `${barWords(speech.place(step.from))} on`));
+  return words.length > SHOWN_STEPS
+    ? `${words.slice(0, SHOWN_STEPS - 1).join(' · ')} · … · ${words[words.length - 1]}`
+    : words.join(' · ');
+}
+
+function hasDoubleStops({ response }: Meaning): boolean {
+  return response.events.some((event) => 'pitches' in event && event.pitches.length > 1);
+}
+
+interface PartProps {
+  readonly task: PracticeTask;
+  readonly onPut: (part: Partial<PracticeTask>) => void;
+}
+
+/** Which notes, and whether one of them is judged or all. */
+function Where({ meaning, task, onPut }: PartProps & { readonly meaning: Meaning }) {
+  const { speech, plan, response } = meaning;
+  const notes = plan.steps.map(({ at }) => [String(at), barWords(speech.place(at))] as const);
+  const last = response.events.length - 1;
+  return (
+    <div className="grid gap-3 sm:grid-cols-3">
+      <Pick
+        label="From"
+        value={String(task.from)}
+        choices={notes.filter(([at]) => Number(at) <= task.to)}
+        other={barWords(speech.place(task.from))}
+        onPick={(at) => onPut({ from: Number(at), ...outside(task, Number(at), task.to) })}
+      />
+      <Pick
+        label="To"
+        value={String(task.to)}
+        choices={notes.filter(([at]) => Number(at) >= task.from)}
+        other={barWords(speech.place(Math.min(last, task.to)))}
+        onPick={(at) => onPut({ to: Number(at), ...outside(task, task.from, Number(at)) })}
+      />
+      <Pick
+        label="What is judged"
+        value={String(task.target ?? '')}
+        choices={[
+          ['', 'the whole passage'],
+          ...plan.steps
+            .filter(({ at }) => at >= task.from && at <= task.to)
+            .map(
+              (step) => [String(step.at), stepWords(step, speech).replace(/^Note \d+ of \d+, /, '')] as const,
+            ),
+        ]}
+        onPick={(at) => onPut({ target: at === '' ? undefined : Number(at), hearFirst: at !== '' })}
+      />
+    </div>
+  );
+}
+
+function outside({ target }: PracticeTask, from: number, to: number): Partial<PracticeTask> {
+  return target !== undefined && (target < from || target > to) ? { target: undefined } : {};
+}
+
+function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubleStops: boolean }) {
+  const { ladder } = task;
+  const plain = ladder.kind === 'repeat' || ladder.kind === 'placing';
+  const choices = LADDER_CHOICES.filter(([kind]) => kind !== 'voices' || doubleStops);
+  return (
+    <div className="flex flex-col gap-3">
+      <div role="group" aria-label="How it is worked at" className="flex flex-wrap gap-2">
+        {ladder.kind === 'parts' && (
+          <span className="rounded-md border-2 border-dove bg-haze px-3 py-1.5 font-semibold">
+            the steps of the rehearsal
+          </span>
+        )}
+        {choices.map(([kind, words, what]) => (
+          <button
+            key={kind}
+            type="button"
+            aria-pressed={kind === ladder.kind}
+            title={what}
+            onClick={() => onPut({ ladder: ladderOf(kind, task.bpm), times: usualTimes(kind) })}
+            className={`min-h-10 cursor-pointer rounded-md border-2 border-dove px-3 font-semibold ${
+              kind === ladder.kind ? 'bg-dove text-sheet' : 'bg-sheet text-dove hover:bg-haze'
+            }`}
+          >
+            {words}
+          </button>
+        ))}
+      </div>
+      <p className="text-faded">{LADDER_CHOICES.find(([kind]) => kind === ladder.kind)?.[2]}</p>
+      <div className="grid gap-3 sm:grid-cols-3 lg:grid-cols-6">
+        {ladder.kind === 'tempo' ? (
+          <TempoFields ladder={ladder} onPut={(next) => onPut({ ladder: next })} />
+        ) : (
+          <NumberField
+            label="Beats a minute"
+            unit=""
+            value={task.bpm}
+            usual={60}
+            least={20}
+            most={300}
+            onPut={(bpm = 60) => onPut({ bpm })}
+          />
+        )}
+        {ladder.kind === 'growing' && (
+          <Pick
+            label="It grows"
+            value={ladder.unit}
+            choices={GROWING_WORDS}
+            onPick={(unit) => onPut({ ladder: { kind: 'growing', unit: unit as typeof ladder.unit } })}
+          />
+        )}
+        <NumberField
+          label={plain ? 'How many times' : 'Clean times running'}
+          unit=""
+          value={task.times}
+          usual={usualTimes(ladder.kind)}
+          least={1}
+          most={50}
+          onPut={(times) => onPut({ times: Math.round(times ?? usualTimes(ladder.kind)) })}
+        />
+        {plain && (
+          <NumberField
+            label="Beats each note"
+            unit=""
+            value={task.beatsEach}
+            usual={1}
+            least={0.25}
+            most={16}
+            onPut={(beatsEach = 1) => onPut({ beatsEach })}
+          />
+        )}
+        <Pick
+          label="Clicks to a beat"
+          value={String(task.clicks)}
+          choices={[1, 2, 3, 4].map((n) => [String(n), String(n)] as const)}
+          onPick={(clicks) => onPut({ clicks: Number(clicks) })}
+        />
+        <label className="flex min-h-10 items-center gap-2 self-end">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={task.hearFirst}
+            onChange={(event) => onPut({ hearFirst: event.target.checked })}
+          />
+          Hear the target first
+        </label>
+      </div>
+    </div>
+  );
+}
+
+interface TempoProps {
+  readonly ladder: Extract<Ladder, { kind: 'tempo' }>;
+  readonly onPut: (ladder: Ladder) => void;
+}
+
+function TempoFields({ ladder, onPut }: TempoProps) {
+  const { from, to, by } = ladder;
+  const evenly = 'steps' in by;
+  return (
+    <>
+      <NumberField
+        label="From, beats a minute"
+        unit=""
+        value={from}
+        usual={60}
+        least={20}
+        most={300}
+        onPut={(value = 60) => onPut({ ...ladder, from: value })}
+      />
+      <NumberField
+        label="To"
+        unit=""
+        value={to}
+        usual={100}
+        least={20}
+        most={300}
+        onPut={(value = 100) => onPut({ ...ladder, to: value })}
+      />
+      <Pick
+        label="Steps"
+        value={evenly ? 'steps' : 'beats'}
+        choices={[
+          ['steps', 'evenly, in so many steps'],
+          ['beats', 'by so many beats'],
+        ]}
+        onPick={(kind) => onPut({ ...ladder, by: kind === 'steps' ? { steps: 4 } : { beats: 4 } })}
+      />
+      <NumberField
+        label={evenly ? 'How many' : 'Beats a step'}
+        unit=""
+        value={evenly ? by.steps : by.beats}
+        usual={4}
+        least={evenly ? 1 : 0}
+        most={evenly ? 60 : 100}
+        onPut={(value = 4) =>
+          onPut({ ...ladder, by: evenly ? { steps: Math.round(value) } : { beats: value } })
+        }
+      />
+    </>
+  );
+}
+
+interface RemindersProps {
+  readonly chosen: readonly string[];
+  readonly onPut: (reminders: string[]) => void;
+}
+
+/** A teacher's choice; at a turning point one of them is shown, never more. */
+function Reminders({ chosen, onPut }: RemindersProps) {
+  return (
+    <fieldset>
+      <legend className="text-sm text-faded">Reminders at the turning point, one at a time</legend>
+      <div className="flex flex-wrap gap-x-4">
+        {REMINDERS.map((words) => (
+          <label key={words} className="flex min-h-9 items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={chosen.includes(words)}
+              onChange={(event) =>
+                onPut(event.target.checked ? [...chosen, words] : chosen.filter((one) => one !== words))
+              }
+            />
+            {words}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** The highest position of the passage, with what to look at before a session in it. */
+function Checklist({ meaning, task }: { readonly meaning: Meaning; readonly task: PracticeTask }) {
+  const own = meaning.plan.steps
+    .filter(({ at }) => at >= task.from && at <= task.to)
+    .map(({ position }) => position);
+  const height = (position: number | 'thumb') => (position === 'thumb' ? Infinity : position);
+  const top = own.reduce((a, b) => (height(b) > height(a) ? b : a), own[0] ?? 1);
+  return (
+    <fieldset>
+      <legend className="text-sm text-faded">
+        Before you begin, in {positionWords(top, meaning.request.instrument)}
+      </legend>
+      <div className="flex flex-wrap gap-x-4">
+        {checklistFor(top).map((words) => (
+          <label key={words} className="flex min-h-9 items-center gap-1.5">
+            <input type="checkbox" className="size-5" /> {words}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,255 @@
+import {
+  handTime,
+  offOf,
+  REHEARSAL_STEPS,
+  secondsPerNote,
+  type AidName,
+  type Counts,
+  type HeardAs,
+  type Kind,
+  type Ladder,
+  type LadderStep,
+  type Pause,
+  type RhythmName,
+  type Trend,
+  type VoicesName,
+  type WeekItem,
+} from '../core';
+import { counted, seconds, sentence } from './grammar';
+import { REHEARSAL_WORDS } from './shifts';
+import { perBowWords } from './wishes';
+
+/*
+ * Practice in words: steps of a ladder, kinds of place, trends, what a day is made of.
+ */
+
+export const HEARD_WORDS: Readonly<Record<HeardAs, string>> = {
+  low: 'low',
+  in: 'in',
+  high: 'high',
+  missed: 'missed',
+};
+
+/** Ladders that are offered, in the order in which they are mostly used. */
+export const LADDER_CHOICES: readonly (readonly [Ladder['kind'], string, string])[] = [
+  ['repeat', 'repetitions', 'A number of times; the program counts.'],
+  ['tempo', 'metronome', 'From a start to a goal, step by step.'],
+  ['halves', 'beats per note', 'Four beats a note, then two, one, a half.'],
+  ['bows', 'notes per bow', 'One note to a bow, then two, three, four … all in one.'],
+  ['rhythms', 'rhythms', 'Long–short, short–long, in threes, in fours, a stop before each shift.'],
+  ['growing', 'growing', 'A piece at a time, then the whole.'],
+  ['aids', 'help that fades', 'Names and fingers at first, in the end none.'],
+  ['placing', 'place and lift', 'Place, listen, lift, place again: one note set down anew.'],
+  ['voices', 'octave build-up', 'The lower note alone, the upper alone, both, the lower a little stronger.'],
+];
+
+export const GROWING_WORDS = [
+  ['bar', 'bar by bar'],
+  ['two-bars', 'two bars at a time'],
+  ['group', 'in groups of four notes'],
+  ['note-from-end', 'from the end backwards, one note more each time'],
+] as const;
+
+const RHYTHM_WORDS: Readonly<Record<RhythmName, string>> = {
+  'long-short': 'long–short',
+  'short-long': 'short–long',
+  'first-of-three': 'the first of three long',
+  'first-of-four': 'the first of four long',
+  'stop-before-shifts': 'a stop before each shift',
+};
+
+const AID_WORDS: Readonly<Record<AidName, string>> = {
+  'names-and-fingers': 'with names and fingers',
+  'hard-fingers': 'fingers at the hard places only',
+  names: 'names only; coming down, say them backwards',
+  bare: 'the bare staff',
+  tonic: 'only the tonic sounds',
+  along: 'played along',
+  'along-softer': 'played along, softer',
+  'along-faint': 'played along, hardly heard',
+  alone: 'alone',
+};
+
+const VOICES_WORDS: Readonly<Record<VoicesName, string>> = {
+  lower: 'the lower note alone',
+  upper: 'the upper note alone',
+  both: 'both',
+  'lower-stronger': 'both, the lower a little stronger',
+};
+
+/** The one thing that a step asks: "♩ = 72", "three notes to a bow". */
+export function ladderStepWords(step: LadderStep, ladder: Ladder, bars: string): string {
+  switch (ladder.kind) {
+    case 'repeat':
+      return step.beatsEach === 1 ? '' : `${beatsWords(step.beatsEach)} to each note`;
+    case 'tempo':
+      return `♩ = ${step.bpm}`;
+    case 'halves':
+      return `${beatsWords(step.beatsEach)} to each note`;
+    case 'bows':
+      return step.perBow === step.to - step.from + 1 ? 'all on one bow' : perBowWords(step.perBow ?? 1);
+    case 'rhythms':
+      return step.rhythm ? RHYTHM_WORDS[step.rhythm] : '';
+    case 'growing':
+      return bars;
+    case 'aids':
+      return step.aid ? AID_WORDS[step.aid] : '';
+    case 'voices':
+      return step.voices ? VOICES_WORDS[step.voices] : '';
+    case 'parts':
+      return REHEARSAL_STEPS.flatMap((name) => (name === step.part ? [REHEARSAL_WORDS[name]] : []))[0] ?? '';
+    case 'placing':
+      return 'place, listen, lift, place again';
+  }
+}
+
+function beatsWords(beats: number): string {
+  return beats === 0.5 ? 'half a beat' : counted(beats, 'beat');
+}
+
+/** How the hand is to come down at this speed. */
+export function handTimeWords(step: LadderStep): string {
+  const time = seconds(secondsPerNote(step));
+  return handTime(step) === 'build'
+    ? `${time} a note: build the hand finger by finger`
+    : `${time} a note: shape the hand above the string, let fingers fall together`;
+}
+
+export const PAUSE_WORDS: Readonly<Record<Pause, string>> = {
+  long: 'A quarter of an hour: a good place to stop, shake out the arms and come back later.',
+  tired: 'Three running were not clean. Rest a little, or go a step back; it will be better for it.',
+};
+
+export const REMINDERS = [
+  'Bow hold loose',
+  'Left wrist straight',
+  'Thumb opposite the first finger, and loose',
+  'Elbow free to swing',
+  'Bow square to the string',
+  'Contact point',
+  'Shoulder low',
+] as const;
+
+/** To be ticked before a session in a position: what changes there for arm, hand and bow. */
+export function checklistFor(position: number | 'thumb'): readonly string[] {
+  if (position === 'thumb')
+    return [
+      'Thumb flat across two strings, its side on the string',
+      'Elbow high, arm free of the body',
+      'Bow nearer the bridge, slower and heavier',
+      'Fingers round, each on its pad',
+    ];
+  if (position < 3)
+    return ['Thumb opposite the first finger, and loose', 'Fingers round over the string', 'Wrist straight'];
+  return [
+    'Bow a little nearer the bridge, and fuller',
+    'Pad of the finger full on the string, nails short',
+    'Fingers closer together than below',
+    'Wrist where your teacher wants it: off the body, or touching it',
+  ];
+}
+
+const FINGERS = ['', 'first', 'second', 'third', 'fourth'];
+const PLACES = [
+  '',
+  'first position',
+  'second position',
+  'third position',
+  'fourth position',
+  'fifth position and above',
+];
+const STRINGS = ['', 'the highest string', 'the second string', 'the third string', 'the lowest string'];
+const DISTANCES = ['', 'one position', 'two positions', 'three positions and more'];
+
+/** A kind of place: "third finger in third position", "shifts up by three positions and more". */
+export function kindWords(kind: Kind): string {
+  const [what, a, b] = kind.split('-');
+  switch (what) {
+    case 'finger':
+      return `${FINGERS[Number(a)]} finger in ${PLACES[Number(b)]}`;
+    case 'string':
+      return `notes on ${STRINGS[Number(a)]}`;
+    case 'up':
+    case 'down':
+      return `shifts ${what} by ${DISTANCES[Number(a)]}`;
+    case 'shift':
+      return a === 'same'
+        ? 'shifts on one finger'
+        : a === 'other'
+          ? 'shifts from finger to finger'
+          : 'shifts over an open string or across strings';
+    case 'tempo':
+      return `from ${a} beats a minute on`;
+    case 'trap':
+      return 're-placed fingers (low on one string, high on the next)';
+    case 'extension':
+      return 'notes with an opened hand';
+    default:
+      return 'thumb position';
+  }
+}
+
+const share = (k: number, n: number) => `${k} in ${n}`;
+
+/** A trend with its numbers, and what work it asks for. */
+export function trendWords(trend: Trend): string {
+  const { kind, counts, side, others } = trend;
+  const [tries, low, high] = counts;
+  const off = offOf(counts);
+  const parts = [
+    side ? `${side} in ${side === 'low' ? low : high} of ${low + high} that were off to one side` : '',
+    others ? `off in ${share(off, tries)}, elsewhere in ${share(offOf(others), others[0])}` : '',
+  ].filter((part) => part !== '');
+  return sentence(`${kindWords(kind)}: ${parts.join('; ')}.`);
+}
+
+/** What a trend asks for: a place that is always off the same way is moved, one that goes both ways is heard better. */
+export function trendWork({ kind, side }: Trend): string {
+  if (kind.startsWith('tempo'))
+    return 'Stay below that tempo until three running are clean, then go up by small steps.';
+  if (side)
+    return `A place to move: always ${side}. Set it a little ${side === 'low' ? 'higher' : 'lower'}, and check it against a string.`;
+  return 'An ear to train: now low, now high. Hear the note first, then place it.';
+}
+
+/** A goal for a session, proposed from a trend. */
+export function trendGoal({ kind, side }: Trend): string {
+  const words = sentence(kindWords(kind));
+  if (kind.startsWith('tempo')) return `${words}: only as fast as it is clean`;
+  if (side) return `${words}: a little ${side === 'low' ? 'higher' : 'lower'}, heard first`;
+  return `${words}: heard before it is played`;
+}
+
+/** "4 of 60 off" with an honest interval in per cent. */
+export function countsWords(counts: Counts, [from, to]: readonly [number, number]): string {
+  return `${share(offOf(counts), counts[0])} (${Math.round(from * 100)} to ${Math.round(to * 100)} %)`;
+}
+
+/** Part of a day's work. */
+export function weekItemWords({ kind, about, words }: WeekItem, plan: string | undefined): string {
+  if (words) return words;
+  switch (kind) {
+    case 'tune':
+      return 'Tune, and check octaves';
+    case 'plan':
+      return plan ?? 'The scale';
+    case 'place':
+      return about
+        ? `One hard place: ${kindWords(about as Kind)}`
+        : `The hardest place of ${plan ?? 'the scale'}`;
+    case 'again':
+      return `${plan ?? 'The scale'} again, a step up the ladder`;
+    case 'cards':
+      return 'Cards';
+  }
+}
+
+export function everyWords(every: number): string {
+  return every === 1
+    ? 'each day'
+    : every === 2
+      ? 'every second day'
+      : every === 3
+        ? 'every third day'
+        : `every ${every} days`;
+}
