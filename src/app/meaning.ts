@@ -72,6 +72,11 @@ async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
     );
   if (!record) return nothing('No plan is saved here yet. Make one on the Bench, then come back.');
   void keepFingerings().catch(() => undefined);
+  return meaningOf(record, part);
+}
+
+/** What a plan means for its student. @throws where the store or the planner does */
+export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Promise<MeaningState> {
   const student = (await listStudents()).find(({ id }) => id === record.studentId);
   const { request, choice } = record;
   const ask = 'fingering' in choice ? { request, kept: choice.fingering } : { request };

@@ -61,6 +61,7 @@ export {
   type Series,
   type ShiftDrill,
 } from './practice/drills';
+export * from './practice/cards';
 export * from './practice/climb';
 export { shareInterval } from './practice/chance';
 export { isKind, KINDS, kindsOfNotes, type Kind } from './practice/kinds';

@@ -45,7 +45,8 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
   );
   const names = step.aid === 'names-and-fingers' || step.aid === 'names';
   const { fifths } = response.key;
-  const size = sizeFor(room, events.length, fifths, names);
+  const count = events.length;
+  const size = useMemo(() => sizeFor(room, count, fifths, names), [room, count, fifths, names]);
   const score = useMemo((): Score => {
     const clefs = clefsRead(response.events, request.instrument, student).slice(step.from, step.to + 1);
     const steps = fingersShown(plan, step).map((one) => ({ ...one, at: one.at - step.from }));
@@ -53,11 +54,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
     const music = { key: response.key, time: response.time, pickup: 0, events };
     return { music, steps, strings, instrument: request.instrument, clefs, barred: false };
   }, [events, plan, step, response, request, student, findings]);
-  const { column, scale, height, most, line: lineHeight, empty } = size;
-  const layout = useMemo(
-    () => evenLayout(events.length, column, height, scale),
-    [events.length, column, height, scale],
-  );
+  const { column, scale, height, most, line: lineHeight, empty, layout } = size;
   const pages = pagesOf(lineBreaks(events.length, NO_BARS, most), size.lines);
   const at = cursor - step.from;
   const page = pages.find((lines) => lineOf(lines, at) >= 0) ?? pages[0];
@@ -187,6 +184,7 @@ function sizeFor(
     lines: scale > best.scale ? lines : best.lines,
     column,
     height: ENGRAVED * scale,
+    layout: evenLayout(notes, column, ENGRAVED * scale, scale),
     line: LINE * scale,
     empty: EMPTY * scale,
   };

@@ -1,0 +1,103 @@
+import { create } from 'zustand';
+import { isRight, type Quiz } from '../../core';
+import { storageFault } from '../../store/db';
+import { addAnswer, memoriesOf } from '../../store/memory';
+import { cardsOf } from '../../store/practice';
+import type { AnswerRecord, CardRecord } from '../../store/records';
+import { storageWords } from '../../wording/storage';
+import { hertz } from '../../audio/score';
+import { say } from '../notices';
+
+/*
+ * Cards that are asked: those that are due, one after the other. A wrong answer shows where it is before the next one comes, and the card comes again.
+ */
+
+export interface Asking {
+  readonly queue: readonly CardRecord[];
+  readonly card: CardRecord | null;
+  /** What was answered; null while it is thought about. */
+  readonly answer: string | null;
+  readonly right: boolean | null;
+  readonly answered: number;
+  readonly wrong: number;
+}
+
+const NOTHING: Asking = { queue: [], card: null, answer: null, right: null, answered: 0, wrong: 0 };
+export const useAsking = create<Asking>(() => NOTHING);
+const { getState: get, setState: set } = useAsking;
+
+let askedAt = 0;
+/** Cards of one go. */
+const MOST = 20;
+
+/** Takes the cards that are due, those due longest first and new ones last. */
+export async function startAsking(studentId: string, now = Date.now()) {
+  const [cards, memories] = await Promise.all([cardsOf(studentId), memoriesOf(studentId)]);
+  const due = new Map(memories.map((memory) => [memory.id, memory.due]));
+  const queue = cards
+    .filter(({ id }) => (due.get(id) ?? 0) <= now)
+    .sort((a, b) => (due.get(a.id) ?? Infinity) - (due.get(b.id) ?? Infinity) || a.id.localeCompare(b.id))
+    .slice(0, MOST);
+  set({ ...NOTHING, queue });
+  nextCard();
+}
+
+export function stopAsking() {
+  set(NOTHING);
+}
+
+export function nextCard() {
+  const [card = null, ...queue] = get().queue;
+  set({ queue, card, answer: null, right: null });
+  askedAt = performance.now();
+  if (card) void soundCard(card.quiz);
+}
+
+export async function answerCard(answer: string) {
+  const { card, answer: before, queue, answered, wrong } = get();
+  if (!card || before !== null) return;
+  const right = isRight(card.quiz, answer);
+  set({
+    answer,
+    right,
+    answered: answered + 1,
+    wrong: wrong + Number(!right),
+    // What was not known comes once more before the end.
+    queue: right ? queue : [...queue, card],
+  });
+  const record: AnswerRecord = {
+    ...{ id: crypto.randomUUID(), cardId: card.id, studentId: card.studentId },
+    ...{ at: Date.now(), right, took: Math.round(performance.now() - askedAt) },
+  };
+  await keepAnswer(record);
+}
+
+async function keepAnswer(record: AnswerRecord): Promise<boolean> {
+  try {
+    await addAnswer(record);
+    return true;
+  } catch (error) {
+    const offer = { words: 'Try again', act: () => keepAnswer(record) };
+    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+    return false;
+  }
+}
+
+const SECONDS = 1.3;
+const off = (midi: number, cents: number) => hertz(midi + cents / 100);
+
+/** What a card lets hear: two notes by ear, else nothing. */
+export async function soundCard({ ask, right }: Quiz) {
+  if (ask.kind !== 'ear-which' && ask.kind !== 'ear-side') return;
+  const [target, other] = [hertz(ask.midi), off(ask.midi, ask.cents)];
+  const second = ask.kind === 'ear-which' && right[0] === 'second';
+  try {
+    const player = await import('../../audio/player');
+    await player.soundLine(second ? [other, target] : [target, other], SECONDS);
+  } catch {
+    say({
+      kind: 'trouble',
+      message: 'No sound: the browser gives this page no way to play. Skip the cards by ear for now.',
+    });
+  }
+}

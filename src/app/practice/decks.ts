@@ -1,0 +1,123 @@
+import {
+  checkCard,
+  drillKey,
+  earCards,
+  elsewhereCard,
+  namesCards,
+  positionCards,
+  positionsKnown,
+  resolveSetup,
+  shiftCards,
+  type PositionNumber,
+  type PositionRule,
+  type Quiz,
+} from '../../core';
+import type { CardRecord, PlanRecord, StudentRecord } from '../../store/records';
+import { counted } from '../../wording/grammar';
+import { planTitle } from '../../wording/material';
+import type { Meaning } from '../meaning';
+import { save } from '../writes';
+
+/*
+ * Decks of cards: of a student's positions and keys, or of a plan.
+ */
+
+/** Keys that cards begin with, the nearest first. */
+export const CARD_KEYS = [
+  'C major',
+  'G major',
+  'D major',
+  'A major',
+  'F major',
+  'Bb major',
+  'Eb major',
+  'E minor',
+  'A minor',
+] as const;
+
+function knows(rule: PositionRule | undefined, position: PositionNumber): boolean {
+  if (position === 'thumb') return false;
+  if (!rule) return position >= 1 && position <= 3;
+  if ('only' in rule) return rule.only.includes(position);
+  return position >= rule.from && (rule.to === 'thumb' || position <= rule.to);
+}
+
+/** The numbered positions that a student's cards are made for. */
+export function cardPositions({ plays, positions }: StudentRecord): PositionNumber[] {
+  return positionsKnown(resolveSetup(plays), plays.school, (position) => knows(positions, position));
+}
+
+export function positionQuizzes({ plays }: StudentRecord, position: PositionNumber, key: string): Quiz[] {
+  return positionCards({
+    setup: resolveSetup(plays),
+    school: plays.school,
+    positions: [position],
+    keys: [key],
+  });
+}
+
+/** What a plan can be asked about. */
+export const PLAN_DECKS = [
+  ['shifts', 'its shifts and their guide notes'],
+  ['names', 'its names, forward and backwards'],
+  ['checks', 'its checks'],
+  ['elsewhere', 'where else its notes lie'],
+  ['ear', 'its notes by ear'],
+] as const;
+export type PlanDeck = (typeof PLAN_DECKS)[number][0];
+
+export function planQuizzes({ findings, response }: Meaning, deck: PlanDeck): Quiz[] {
+  const { setup, shifts, heard } = findings;
+  const once = <T>(list: readonly T[], tag: (one: T) => string) => [
+    ...new Map(list.map((one) => [tag(one), one])).values(),
+  ];
+  const notes = once(heard, ({ note }) => `${note.string} ${note.semitones}`).filter(
+    ({ note }) => note.finger !== 0,
+  );
+  const found = (quiz: Quiz | null) => (quiz ? [quiz] : []);
+  switch (deck) {
+    case 'shifts':
+      return once(
+        shifts.flatMap((shift) => shiftCards(shift, setup)),
+        JSON.stringify,
+      );
+    case 'names':
+      return namesCards(drillKey(response));
+    case 'checks':
+      return notes.flatMap((one) => found(checkCard(setup, one)));
+    case 'elsewhere':
+      return notes.flatMap(({ note }) => found(elsewhereCard(setup, note.pitch, note.string)));
+    case 'ear':
+      return notes.flatMap(({ note }) => earCards(note.pitch));
+  }
+}
+
+/** Puts cards into a student's box; those that are there already are left out. @returns how many are new, or null where they could not be written */
+export async function addCards(
+  studentId: string,
+  deck: string,
+  quizzes: readonly Quiz[],
+  here: readonly CardRecord[],
+  planId?: string,
+): Promise<number | null> {
+  const known = new Set(here.map(({ quiz }) => JSON.stringify(quiz.ask)));
+  const now = Date.now();
+  const fresh = quizzes.filter(({ ask }) => !known.has(JSON.stringify(ask)));
+  const cards = fresh.map((quiz): CardRecord => ({
+    ...{ id: crypto.randomUUID(), studentId, deck, quiz, createdAt: now, changedAt: now },
+    ...(planId ? { planId } : {}),
+  }));
+  if (cards.length === 0) return 0;
+  const written = await save(cards.map((record) => ({ kind: 'added', table: 'cards', record })));
+  return written ? cards.length : null;
+}
+
+export function deckName(plan: PlanRecord, words: string): string {
+  return `${planTitle(plan)}: ${words}`;
+}
+
+export function addedWords(count: number): string {
+  return count === 0
+    ? 'All of these cards are in the box already.'
+    : `${counted(count, 'new card')} put into the box.`;
+}

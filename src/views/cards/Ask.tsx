@@ -1,0 +1,245 @@
+import { Volume2 } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { answerCard, nextCard, soundCard, stopAsking, type Asking } from '../../app/practice/asking';
+import { Field, type Spot } from '../../board/Field';
+import { lyingIn, placeAnswer, readKey, resolveSetup, spotAnswer, type Quiz, type Setup } from '../../core';
+import type { StudentRecord } from '../../store/records';
+import { answerWords, askWords, rightWords, spotOf, typedName } from '../../wording/cards';
+import { counted } from '../../wording/grammar';
+
+interface Props {
+  readonly student: StudentRecord;
+  readonly asking: Asking;
+}
+
+/** One card: its question, the way to answer it, and then what was right and why. */
+export function Ask({ student, asking }: Props) {
+  const { card, answer, right, queue } = asking;
+  const { plays, noteNames } = student;
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => heading.current?.focus(), [card]);
+  if (!card) return null;
+  const { quiz } = card;
+  const setup = resolveSetup(plays);
+  const way = { instrument: plays.instrument, names: noteNames };
+  const done = answer !== null;
+  return (
+    <section
+      aria-labelledby="question"
+      className="flex flex-col gap-4 rounded-lg border border-rule bg-sheet px-5 py-4"
+      data-testid="card"
+      data-kind={quiz.ask.kind}
+    >
+      <div className="flex flex-wrap items-start gap-4">
+        <h2
+          id="question"
+          ref={heading}
+          tabIndex={-1}
+          className="min-w-60 flex-1 font-serif text-3xl font-semibold outline-none"
+        >
+          {askWords(quiz.ask, way)}
+        </h2>
+        <p className="text-faded">
+          {card.deck} · {counted(queue.length, 'card')} after this
+        </p>
+        <button type="button" className="button" onClick={stopAsking}>
+          Stop
+        </button>
+      </div>
+      {quiz.ask.kind.startsWith('ear') && (
+        <div>
+          <button
+            type="button"
+            className="button flex items-center gap-2"
+            onClick={() => void soundCard(quiz)}
+          >
+            <Volume2 size={18} aria-hidden /> Hear both again
+          </button>
+        </div>
+      )}
+      <Answering key={card.id + String(done)} quiz={quiz} setup={setup} student={student} answer={answer} />
+      <div role="status" data-testid="verdict">
+        {done && (
+          <p className={`border-l-4 px-3 text-xl ${right ? 'border-sage' : 'border-madder'}`}>
+            <strong>{right ? 'Right.' : `No, not ${answerWords(quiz, answer, way)}.`}</strong>{' '}
+            {rightWords(quiz, setup, way)}
+          </p>
+        )}
+      </div>
+      {done && (
+        <div>
+          <button type="button" autoFocus className="button min-h-12 px-6 text-lg" onClick={nextCard}>
+            {queue.length > 0 ? 'Next' : 'Done'}
+          </button>
+        </div>
+      )}
+    </section>
+  );
+}
+
+interface AnsweringProps {
+  readonly quiz: Quiz;
+  readonly setup: Setup;
+  readonly student: StudentRecord;
+  readonly answer: string | null;
+}
+
+function Answering({ quiz, setup, student, answer }: AnsweringProps) {
+  const { ask, options } = quiz;
+  if (ask.kind === 'place' || ask.kind === 'elsewhere')
+    return <OnNeck quiz={quiz} setup={setup} student={student} answer={answer} />;
+  if (options) return <Options quiz={quiz} student={student} answer={answer} />;
+  return <Typed quiz={quiz} student={student} answer={answer} />;
+}
+
+/** How far up the neck is drawn at least, in semitones. */
+const LEAST_NECK = 12;
+
+/** Answered on the drawn neck: a finger where the hand lies, or any place of the string. */
+function OnNeck({ quiz, setup, student, answer }: AnsweringProps) {
+  const { ask, right } = quiz;
+  const spots = ask.kind === 'place' ? fingerSpots(quiz, setup, student) : anySpots(quiz, setup);
+  const toned = spots.map((spot): Spot => {
+    if (answer === null) return spot;
+    const own = answerOf(quiz, spot);
+    const tone = right.includes(own) ? 'right' : own === answer ? 'wrong' : 'plain';
+    return {
+      ...spot,
+      tone,
+      label: spot.label ?? (tone === 'plain' ? undefined : tone === 'right' ? '✓' : '×'),
+    };
+  });
+  const upTo = Math.max(LEAST_NECK, ...spots.map(({ semitones }) => semitones + 1));
+  return (
+    <Field
+      setup={setup}
+      upTo={upTo}
+      spots={toned}
+      label={ask.kind === 'place' ? 'The fingers as they lie, string by string' : 'The neck'}
+      {...(answer === null ? { onChoose: (spot: Spot) => void answerCard(answerOf(quiz, spot)) } : {})}
+    />
+  );
+}
+
+function answerOf({ ask }: Quiz, { string, semitones, label }: Spot): string {
+  if (ask.kind !== 'place') return spotAnswer(string, semitones);
+  const finger = Number(label);
+  return placeAnswer(string, finger as 0 | 1 | 2 | 3 | 4);
+}
+
+/** Every finger where it lies in the position, and the open strings. */
+function fingerSpots({ ask }: Quiz, setup: Setup, { plays }: StudentRecord): Spot[] {
+  if (ask.kind !== 'place') return [];
+  const lying = lyingIn(setup, readKey(ask.key), ask.position, plays.school);
+  return [
+    ...setup.strings.map(({ name }): Spot => ({ string: name, semitones: 0, label: '0' })),
+    ...lying.map(({ string, finger, semitones }): Spot => ({
+      string: setup.strings[string].name,
+      semitones,
+      label: String(finger),
+    })),
+  ];
+}
+
+/** Every place on every string, as far up as an answer lies. */
+function anySpots(quiz: Quiz, setup: Setup): Spot[] {
+  const far = Math.max(LEAST_NECK, ...quiz.right.map((one) => spotOf(quiz, one, setup)?.semitones ?? 0));
+  return setup.strings.flatMap(({ name }) =>
+    Array.from({ length: Math.min(far, setup.reachSemitones) + 1 }, (_, semitones): Spot => ({
+      string: name,
+      semitones,
+    })),
+  );
+}
+
+function Options({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
+  const { right, options = [] } = quiz;
+  const way = { instrument: student.plays.instrument, names: student.noteNames };
+  useEffect(() => {
+    if (answer !== null) return;
+    const press = (event: KeyboardEvent) => {
+      const option = options[Number(event.key) - 1];
+      if (option !== undefined && !event.ctrlKey && !event.metaKey) void answerCard(option);
+    };
+    addEventListener('keydown', press);
+    return () => removeEventListener('keydown', press);
+  }, [options, answer]);
+  return (
+    <div className="flex flex-wrap gap-3">
+      {options.map((option, at) => {
+        const tone =
+          answer === null
+            ? 'border-dove'
+            : right.includes(option)
+              ? 'border-sage bg-sage text-sheet'
+              : option === answer
+                ? 'border-madder bg-madder text-sheet'
+                : 'border-rule';
+        return (
+          <button
+            key={option}
+            type="button"
+            disabled={answer !== null}
+            onClick={() => void answerCard(option)}
+            className={`min-h-16 min-w-28 cursor-pointer rounded-lg border-2 px-4 text-xl font-semibold ${tone}`}
+          >
+            <span aria-hidden className="mr-2 text-sm opacity-70">
+              {at + 1}
+            </span>
+            {answerWords(quiz, option, way)}
+          </button>
+        );
+      })}
+    </div>
+  );
+}
+
+/** Answered by letters: one note, or the names of a scale. */
+function Typed({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
+  const [text, setText] = useState('');
+  const [wrong, setWrong] = useState<string | null>(null);
+  const many = quiz.ask.kind === 'names' || quiz.ask.kind === 'names-backwards';
+  if (answer !== null) return null;
+  const send = () => {
+    const words = text
+      .trim()
+      .split(/[\s,]+/)
+      .filter((word) => word !== '');
+    const names = words.map((word) => typedName(word, student.noteNames));
+    const unread = words[names.indexOf(null)];
+    if (words.length === 0) setWrong('Type a note, such as F#, E♭ or C.');
+    else if (unread !== undefined) setWrong(`“${unread}” is no note. Write it like F#, Eb or C.`);
+    else if (!many && words.length > 1) setWrong('One note is asked.');
+    else void answerCard(names.join(' '));
+  };
+  return (
+    <form
+      className="flex flex-wrap items-start gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        send();
+      }}
+    >
+      <label className="flex flex-col text-sm text-faded">
+        {many ? 'The names, one after the other' : 'The note'}
+        <input
+          autoFocus
+          className={`min-h-14 rounded-md border-2 border-dove bg-paper px-3 text-2xl text-ink ${many ? 'w-[28rem] max-w-full' : 'w-40'}`}
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value);
+            setWrong(null);
+          }}
+        />
+        {wrong && (
+          <span role="alert" className="text-madder">
+            {wrong}
+          </span>
+        )}
+      </label>
+      <button type="submit" className="button mt-5 min-h-14 px-6 text-lg">
+        Answer
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,67 @@
+import { useEffect } from 'react';
+import { startAsking, stopAsking, useAsking } from '../../app/practice/asking';
+import { useOverview } from '../../app/practice/overview';
+import { usePlayer } from '../../app/practice/player';
+import { Head } from '../../ui/Head';
+import { NoticeBar } from '../../ui/NoticeBar';
+import { Nobody, PlayerPick } from '../../ui/PlayerPick';
+import { Section } from '../../ui/Section';
+import { counted } from '../../wording/grammar';
+import { Ask } from './Ask';
+import { Decks } from './Decks';
+
+/** Cards: what is due is asked; decks are made of positions, keys and plans. */
+export default function Cards() {
+  const player = usePlayer();
+  const { student } = player;
+  const overview = useOverview(student?.id);
+  const asking = useAsking();
+  useEffect(() => stopAsking, [student?.id]);
+  const over = asking.answered > 0 && !asking.card;
+  return (
+    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
+      <Head here="/cards" student={student?.id} />
+      <NoticeBar />
+      <main data-ready={player.ready && (overview !== undefined || !student)} className="flex flex-col gap-4">
+        <PlayerPick heading="Cards" player={player} />
+        {player.ready && !student && <Nobody />}
+        {student && overview && asking.card && (
+          <Section name="The card" on={[asking.card]}>
+            <Ask student={student} asking={asking} />
+          </Section>
+        )}
+        {student && overview && !asking.card && (
+          <>
+            <section aria-labelledby="due" className="rounded-lg border border-rule bg-sheet px-4 py-3">
+              <h2 id="due" className="font-serif text-xl font-semibold">
+                {over
+                  ? `${counted(asking.answered, 'answer')}, ${asking.wrong === 0 ? 'all right' : `${asking.wrong} wrong`}.`
+                  : dueWords(overview.cardsDue, overview.cards.length)}
+              </h2>
+              {over && overview.cardsDue > 0 && <p>{counted(overview.cardsDue, 'card')} still to answer.</p>}
+              {overview.cardsDue > 0 && (
+                <button
+                  type="button"
+                  className="button mt-2 min-h-12 px-6 text-lg"
+                  onClick={() => void startAsking(student.id)}
+                >
+                  {over ? 'Go on' : 'Begin'}
+                </button>
+              )}
+            </section>
+            <Section name="The decks" on={[overview]}>
+              <Decks student={student} overview={overview} />
+            </Section>
+          </>
+        )}
+      </main>
+    </div>
+  );
+}
+
+function dueWords(due: number, all: number): string {
+  if (all === 0) return 'The box is empty. Make a deck below.';
+  return due === 0
+    ? `${counted(all, 'card')} in the box; none is due today.`
+    : `${counted(due, 'card')} of ${all} to answer`;
+}
