@@ -5,9 +5,10 @@ import type { Overview } from '../../app/practice/overview';
 import type { Player } from '../../app/practice/player';
 import type { WeekItem } from '../../core';
 import { Nobody, PlayerPick } from '../../ui/PlayerPick';
+import { TrendList } from '../../ui/TrendList';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
-import { everyWords, trendGoal, trendWords, trendWork, weekItemWords } from '../../wording/practice';
+import { everyWords, weekItemWords } from '../../wording/practice';
 import { Log } from './Log';
 
 interface Props {
@@ -28,7 +29,12 @@ export function Home({ player, overview }: Props) {
             {overview.left && <GoOn overview={overview} />}
             <Week overview={overview} />
             <Cards studentId={student.id} due={overview.cardsDue} all={overview.cards.length} />
-            <Trends overview={overview} />
+            <section aria-labelledby="trends" className="rounded-lg border border-rule bg-sheet px-4 py-3">
+              <h2 id="trends" className="font-serif text-lg font-semibold">
+                What the log says
+              </h2>
+              <TrendList overview={overview} studentId={student.id} />
+            </section>
           </div>
           <Log student={student} overview={overview} />
         </div>
@@ -167,29 +173,5 @@ function Cards({
         To the cards
       </a>
     </p>
-  );
-}
-
-function Trends({ overview: { trends, plans } }: { readonly overview: Overview }) {
-  const [plan] = plans;
-  if (trends.length === 0) return null;
-  return (
-    <section aria-labelledby="trends" className="rounded-lg border border-rule bg-sheet px-4 py-3">
-      <h2 id="trends" className="font-serif text-lg font-semibold">
-        What the log says
-      </h2>
-      <ul className="flex flex-col gap-2">
-        {trends.map((trend) => (
-          <li key={trend.kind}>
-            <strong>{trendWords(trend)}</strong> {trendWork(trend)}{' '}
-            {plan && (
-              <a className="text-dove underline" href={practiceAddress(plan.id, { goal: trendGoal(trend) })}>
-                Make it today’s goal
-              </a>
-            )}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

@@ -1,0 +1,37 @@
+import type { Overview } from '../app/practice/overview';
+import { workAtTrend } from '../app/practice/trendDrill';
+import { trendWords, trendWork } from '../wording/practice';
+
+interface Props {
+  readonly overview: Overview;
+  readonly studentId: string;
+}
+
+/** What the log says, with its numbers; each leads to work and to next week. */
+export function TrendList({ overview: { trends, plans }, studentId }: Props) {
+  if (trends.length === 0)
+    return (
+      <p className="text-faded">
+        Nothing that could not be chance. A word is said here when enough was judged to bear it.
+      </p>
+    );
+  return (
+    <ul className="flex flex-col gap-2" data-testid="trends">
+      {trends.map((trend) => (
+        <li key={trend.kind} className="border-l-4 border-dove pl-3">
+          <p>
+            <strong>{trendWords(trend)}</strong> {trendWork(trend)}
+          </p>
+          <p className="mt-1 flex flex-wrap gap-2">
+            <button type="button" className="button" onClick={() => void workAtTrend(trend, plans)}>
+              Work at such a place
+            </button>
+            <a className="button no-underline" href={`/lesson?student=${studentId}&about=${trend.kind}`}>
+              Into next week
+            </a>
+          </p>
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,183 @@
+import { useState } from 'react';
+import { dayWords } from '../../app/practice/days';
+import {
+  assignedFor,
+  editLesson,
+  keepLesson,
+  lessonToday,
+  proposed,
+  type LessonEdit,
+} from '../../app/practice/lessons';
+import { goalsOf, useOverview, type Overview } from '../../app/practice/overview';
+import { usePlayer } from '../../app/practice/player';
+import type { LessonRecord, StudentRecord } from '../../store/records';
+import { Caution } from '../../ui/Caution';
+import { NumberField, TextField } from '../../ui/fields';
+import { Head } from '../../ui/Head';
+import { NoticeBar } from '../../ui/NoticeBar';
+import { Nobody, PlayerPick } from '../../ui/PlayerPick';
+import { Section } from '../../ui/Section';
+import { TrendList } from '../../ui/TrendList';
+import { planTitle } from '../../wording/material';
+import { Happened } from './Happened';
+import { WeekItems } from './WeekItems';
+
+/** The lesson page of a student: what was assigned, what happened, and what next week is for. */
+export default function Lesson() {
+  const player = usePlayer();
+  const { student } = player;
+  const overview = useOverview(student?.id);
+  return (
+    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
+      <Head here="/lesson" student={student?.id} />
+      <NoticeBar />
+      <main data-ready={player.ready && (overview !== undefined || !student)} className="flex flex-col gap-4">
+        <PlayerPick heading="Lesson" player={player} />
+        {player.ready && !student && <Nobody />}
+        {student && overview && (
+          <Section name="The lesson" on={[overview]}>
+            <Page key={student.id} student={student} overview={overview} />
+          </Section>
+        )}
+      </main>
+    </div>
+  );
+}
+
+const CARD = 'flex flex-col gap-2 rounded-lg border border-rule bg-sheet px-4 py-3';
+
+function Page({ student, overview }: { readonly student: StudentRecord; readonly overview: Overview }) {
+  const kept = overview.lessons.find(({ day }) => day === overview.today);
+  const earlier = overview.lessons.filter(({ day }) => day < overview.today);
+  const [draft, setDraft] = useState(() =>
+    lessonToday(student.id, overview, new URLSearchParams(location.search).get('about')),
+  );
+  const lesson = kept ?? draft;
+  const put = (to: LessonEdit) => {
+    if (kept) void editLesson(kept, to);
+    else setDraft((now) => ({ ...now, ...to }));
+  };
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)]">
+      <div className="flex flex-col gap-4">
+        <section aria-labelledby="happened" className={CARD}>
+          <h2 id="happened" className="font-serif text-xl font-semibold">
+            {earlier[0] ? `Since ${dayWords(earlier[0].day)}` : 'What happened'}
+          </h2>
+          <Happened overview={overview} last={earlier[0]} />
+        </section>
+        <section aria-labelledby="says" className={CARD}>
+          <h2 id="says" className="font-serif text-xl font-semibold">
+            What the log says
+          </h2>
+          <TrendList overview={overview} studentId={student.id} />
+        </section>
+      </div>
+      <section aria-labelledby="next" className={CARD} data-testid="next-week">
+        <div className="flex flex-wrap items-center gap-3">
+          <h2 id="next" className="flex-1 font-serif text-xl font-semibold">
+            Next week
+          </h2>
+          {kept ? (
+            <span className="text-faded">Kept; changes are saved as you make them.</span>
+          ) : (
+            <button type="button" className="button min-h-11 px-4" onClick={() => void keepLesson(draft)}>
+              Keep for next week
+            </button>
+          )}
+        </div>
+        <NextWeek lesson={lesson} overview={overview} onPut={put} />
+      </section>
+    </div>
+  );
+}
+
+interface NextProps {
+  readonly lesson: LessonRecord;
+  readonly overview: Overview;
+  readonly onPut: (to: LessonEdit) => void;
+}
+
+function NextWeek({ lesson, overview, onPut }: NextProps) {
+  const { plans } = overview;
+  const { assigned, minutes } = lesson;
+  const assign = (next: LessonRecord['assigned'], day = minutes) =>
+    onPut({ assigned: next, minutes: day, items: proposed(overview, next, day) });
+  return (
+    <>
+      <div className="grid gap-3 sm:grid-cols-[auto_minmax(0,1fr)]">
+        <NumberField
+          label="Minutes a day"
+          unit="min"
+          value={minutes}
+          usual={20}
+          least={1}
+          most={300}
+          onPut={(value = 20) => assign(assigned, Math.round(value))}
+        />
+        <div>
+          <TextField label="One goal, in words" value={lesson.goal} onPut={(goal) => onPut({ goal })} />
+          <div className="mt-1 flex flex-wrap gap-2" role="group" aria-label="Goals proposed">
+            {goalsOf({ ...overview, lessons: [] }).map(({ words, why }) => (
+              <button
+                key={words}
+                type="button"
+                className="button text-left"
+                title={why}
+                onClick={() => onPut({ goal: words })}
+              >
+                {words}
+              </button>
+            ))}
+          </div>
+        </div>
+      </div>
+      <fieldset>
+        <legend className="text-sm text-faded">Assigned, with the tempo to reach</legend>
+        {plans.map((plan) => {
+          const own = assigned.find(({ planId }) => planId === plan.id);
+          return (
+            <div key={plan.id} className="flex min-h-10 flex-wrap items-center gap-3">
+              <label className="flex min-w-56 flex-1 items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5"
+                  checked={own !== undefined}
+                  onChange={(event) =>
+                    assign(
+                      event.target.checked
+                        ? [...assigned, assignedFor(plan)]
+                        : assigned.filter(({ planId }) => planId !== plan.id),
+                    )
+                  }
+                />
+                {planTitle(plan)}
+              </label>
+              {own && (
+                <label className="flex items-center gap-1">
+                  <span aria-hidden>♩ =</span>
+                  <span className="sr-only">Tempo to reach in {planTitle(plan)}</span>
+                  <input
+                    type="number"
+                    min={20}
+                    max={300}
+                    className="min-h-9 w-20 rounded-md border border-rule bg-paper px-2"
+                    value={own.goalBpm ?? ''}
+                    onChange={(event) => {
+                      const goalBpm = Number(event.target.value) || undefined;
+                      onPut({ assigned: assigned.map((one) => (one === own ? { ...one, goalBpm } : one)) });
+                    }}
+                  />
+                </label>
+              )}
+            </div>
+          );
+        })}
+        {plans.length === 0 && <p className="text-faded">This student has no plan yet.</p>}
+      </fieldset>
+      <WeekItems lesson={lesson} overview={overview} onPut={onPut} />
+      <TextField label="The teacher’s words" value={lesson.words} onPut={(words) => onPut({ words })} />
+      <Caution />
+    </>
+  );
+}

@@ -1,0 +1,103 @@
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { proposed, type LessonEdit } from '../../app/practice/lessons';
+import type { Overview } from '../../app/practice/overview';
+import type { LessonRecord } from '../../store/records';
+import { counted } from '../../wording/grammar';
+import { planTitle } from '../../wording/material';
+import { everyWords, weekItemWords } from '../../wording/practice';
+
+interface Props {
+  readonly lesson: LessonRecord;
+  readonly overview: Overview;
+  readonly onPut: (to: LessonEdit) => void;
+}
+
+/** A day's work, part by part: its minutes, its words, its order. */
+export function WeekItems({ lesson, overview, onPut }: Props) {
+  const { items, assigned, minutes } = lesson;
+  const put = (next: LessonRecord['items']) => onPut({ items: next });
+  const change = (at: number, part: Partial<LessonRecord['items'][number]>) =>
+    put(items.map((item, n) => (n === at ? { ...item, ...part } : item)));
+  const swap = (at: number, by: number) => {
+    const next = [...items];
+    const [item] = next.splice(at, 1);
+    next.splice(at + by, 0, item);
+    put(next);
+  };
+  const title = (id: string | undefined) => {
+    const plan = overview.plans.find((one) => one.id === id);
+    return plan ? planTitle(plan) : undefined;
+  };
+  const all = items.reduce((sum, item) => sum + item.minutes / item.every, 0);
+  return (
+    <div>
+      <div className="flex flex-wrap items-center gap-3">
+        <h3 className="flex-1 font-serif text-lg font-semibold">Each day</h3>
+        <span className={all > minutes ? 'text-madder' : 'text-faded'} data-testid="day-minutes">
+          {counted(Math.round(all), 'minute')} of {minutes}
+          {all > minutes ? ': more than there is' : ''}
+        </span>
+        <button type="button" className="button" onClick={() => put(proposed(overview, assigned, minutes))}>
+          Propose again
+        </button>
+      </div>
+      <ol>
+        {items.map((item, at) => {
+          const words = weekItemWords({ ...item, words: undefined }, title(item.planId));
+          return (
+            <li
+              key={at}
+              className="flex min-h-11 items-center gap-2 border-t border-rule py-1 first:border-t-0"
+            >
+              <input
+                type="number"
+                min={1}
+                max={300}
+                aria-label={`Minutes for ${words}`}
+                className="min-h-9 w-16 rounded-md border border-rule bg-paper px-2"
+                value={item.minutes}
+                onChange={(event) =>
+                  change(at, { minutes: Math.max(1, Math.round(Number(event.target.value)) || 1) })
+                }
+              />
+              <input
+                aria-label={`Words for ${words}`}
+                className="min-h-9 min-w-0 flex-1 rounded-md border border-rule bg-paper px-2"
+                placeholder={words}
+                value={item.words ?? ''}
+                onChange={(event) => change(at, { words: event.target.value || undefined })}
+              />
+              {item.every > 1 && <span className="text-sm text-faded">{everyWords(item.every)}</span>}
+              <button
+                type="button"
+                className="button"
+                aria-label={`${words}: earlier`}
+                disabled={at === 0}
+                onClick={() => swap(at, -1)}
+              >
+                <ArrowUp size={16} aria-hidden />
+              </button>
+              <button
+                type="button"
+                className="button"
+                aria-label={`${words}: later`}
+                disabled={at === items.length - 1}
+                onClick={() => swap(at, 1)}
+              >
+                <ArrowDown size={16} aria-hidden />
+              </button>
+              <button
+                type="button"
+                className="button"
+                aria-label={`Leave out: ${words}`}
+                onClick={() => put(items.filter((_, n) => n !== at))}
+              >
+                <X size={16} aria-hidden />
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </div>
+  );
+}

@@ -1,0 +1,142 @@
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useState } from 'react';
+import { daysFrom } from '../../app/practice/days';
+import { useOverview, type Overview } from '../../app/practice/overview';
+import { usePlayer } from '../../app/practice/player';
+import { goalOf, weeksOf, type Week } from '../../app/practice/weeks';
+import { Balance } from '../../board/Balance';
+import { resolveSetup } from '../../core';
+import { daysOf } from '../../store/days';
+import type { StudentRecord } from '../../store/records';
+import { Choose } from '../../ui/Choose';
+import { Head } from '../../ui/Head';
+import { later } from '../../ui/later';
+import { NoticeBar } from '../../ui/NoticeBar';
+import { PlaceTable } from '../../ui/PlaceTable';
+import { Nobody, PlayerPick } from '../../ui/PlayerPick';
+import { Section } from '../../ui/Section';
+import { TrendList } from '../../ui/TrendList';
+import { counted } from '../../wording/grammar';
+import { planTitle } from '../../wording/material';
+
+const TempoChart = later('The tempo chart', async () => (await import('./Charts')).TempoChart);
+const MinutesChart = later('The chart of minutes', async () => (await import('./Charts')).MinutesChart);
+
+/** Spans that are looked back on, in weeks. */
+const SPANS = [
+  ['8', 'eight weeks'],
+  ['26', 'half a year'],
+  ['260', 'five years'],
+] as const;
+
+/** Progress: tempo, minutes, hits and misses by kind of place, and what of it can be relied on. */
+export default function Progress() {
+  const player = usePlayer();
+  const { student } = player;
+  const overview = useOverview(student?.id);
+  return (
+    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
+      <Head here="/progress" student={student?.id} />
+      <NoticeBar />
+      <main data-ready={player.ready && (overview !== undefined || !student)} className="flex flex-col gap-4">
+        <PlayerPick heading="Progress" player={player} />
+        {player.ready && !student && <Nobody />}
+        {student && overview && (
+          <Section name="Progress" on={[overview]}>
+            <Shown student={student} overview={overview} />
+          </Section>
+        )}
+      </main>
+    </div>
+  );
+}
+
+const CARD = 'rounded-lg border border-rule bg-sheet px-4 py-3';
+
+function Shown({ student, overview }: { readonly student: StudentRecord; readonly overview: Overview }) {
+  const [span, setSpan] = useState('8');
+  const from = daysFrom(overview.today, -7 * Number(span));
+  const days = useLiveQuery(
+    () => daysOf(student.id, from, overview.today),
+    [student.id, from, overview.today],
+  );
+  const weeks = weeksOf(days ?? [], overview.today);
+  return (
+    <div className="grid items-start gap-4 lg:grid-cols-2">
+      <section aria-labelledby="says" className={`${CARD} lg:col-span-2`}>
+        <h2 id="says" className="font-serif text-xl font-semibold">
+          What the last six weeks say
+        </h2>
+        <TrendList overview={overview} studentId={student.id} />
+        <p className="mt-2 text-faded">
+          {counted(overview.sessions.length, 'session')}, {counted(overview.cardsDue, 'card')} due.
+        </p>
+      </section>
+      <section aria-labelledby="tempo" className={CARD}>
+        <Tempo weeks={weeks} overview={overview} span={span} onSpan={setSpan} />
+      </section>
+      <section aria-labelledby="minutes" className={CARD}>
+        <h2 id="minutes" className="font-serif text-xl font-semibold">
+          Minutes by week
+        </h2>
+        <MinutesChart weeks={weeks} />
+      </section>
+      <section aria-labelledby="leaning" className={`${CARD} lg:col-span-2`}>
+        <h2 id="leaning" className="font-serif text-xl font-semibold">
+          Which way the fingers lean
+        </h2>
+        <Balance setup={resolveSetup(student.plays)} sums={overview.sums} />
+      </section>
+      <section aria-labelledby="places" className={`${CARD} lg:col-span-2`}>
+        <h2 id="places" className="font-serif text-xl font-semibold">
+          By kind of place
+        </h2>
+        <PlaceTable sums={overview.sums} />
+      </section>
+    </div>
+  );
+}
+
+interface TempoProps {
+  readonly weeks: readonly Week[];
+  readonly overview: Overview;
+  readonly span: string;
+  readonly onSpan: (span: string) => void;
+}
+
+function Tempo({ weeks, overview, span, onSpan }: TempoProps) {
+  const { plans, lessons } = overview;
+  const counts = new Map<string, number>();
+  for (const { reached } of weeks)
+    for (const id of Object.keys(reached)) counts.set(id, (counts.get(id) ?? 0) + 1);
+  const known = plans
+    .filter(({ id }) => counts.has(id))
+    .sort((a, b) => (counts.get(b.id) ?? 0) - (counts.get(a.id) ?? 0));
+  const [chosen, setChosen] = useState<string | null>(null);
+  const id = known.find((plan) => plan.id === chosen)?.id ?? known[0]?.id;
+  return (
+    <>
+      <div className="flex flex-wrap items-center gap-3">
+        <h2 id="tempo" className="flex-1 font-serif text-xl font-semibold">
+          Tempo reached
+        </h2>
+        <Choose label="Looked back on" value={span} choices={SPANS} onChoose={onSpan} />
+      </div>
+      {id ? (
+        <>
+          <Choose
+            label="Plan"
+            value={id}
+            choices={known.map((plan) => [plan.id, planTitle(plan)] as const)}
+            onChoose={setChosen}
+          />
+          <TempoChart weeks={weeks} planId={id} goal={goalOf(lessons, id)} />
+        </>
+      ) : (
+        <p className="text-faded">
+          No plan was clean often enough at one tempo yet. A metronome ladder shows here.
+        </p>
+      )}
+    </>
+  );
+}
