@@ -7,6 +7,7 @@ import { readingTroubleWords } from '../wording/storage';
 import { ahead } from './ahead';
 import { failedOpening, isStepping, lastOpen, markOpening, session, whileStepping } from './bench';
 import { givenTo } from './brief/student';
+import { openDemo } from './demo';
 import { keepFingerings } from './kept';
 import { lookAt, lookedAt } from './looking';
 import { say } from './notices';
@@ -27,7 +28,7 @@ export async function start() {
   const asked = new URLSearchParams(location.search);
   const { hash } = location;
   try {
-    if (asked.has('demo')) await (await import('../store/demo')).fillWithDemo();
+    if (asked.has('demo')) await openDemo();
     await recover();
     await openAsked(asked.get('plan'), hash);
     void keepFingerings().catch(() => undefined);

@@ -9,6 +9,7 @@ import { commit, removalOfStudent } from '../store/writes';
 import { listed } from '../wording/grammar';
 import { amountWords, readingTroubleWords, storageWords } from '../wording/storage';
 import { forStudent, givenTo } from './brief/student';
+import { openDemo } from './demo';
 import { afterEdit, NO_HISTORY, redone, undone, type History, type Step } from './history';
 import { keepFingerings } from './kept';
 import { say } from './notices';
@@ -40,7 +41,7 @@ export async function open(asked: URLSearchParams) {
   const student = asked.get('student');
   if (student) showStudent(student);
   try {
-    if (asked.has('demo')) await (await import('../store/demo')).fillWithDemo();
+    if (asked.has('demo')) await openDemo();
     await recover();
     if (student && !(await getStudent(student)))
       say({

@@ -178,9 +178,10 @@ export function demoStudio(now: number): Kept {
   };
 }
 
-/** Fills a studio in which nothing is kept. */
-export async function fillWithDemo(): Promise<void> {
+/** Fills a studio in which nothing is kept. @returns whether it did */
+export async function fillWithDemo(): Promise<boolean> {
   const { plans, students, briefs, damaged } = await listAll();
-  if (plans.length + students.length + briefs.length + damaged.length === 0)
-    await commit(additions(demoStudio(Date.now())));
+  if (plans.length + students.length + briefs.length + damaged.length > 0) return false;
+  const { kind } = await commit(additions(demoStudio(Date.now())));
+  return kind === 'written';
 }

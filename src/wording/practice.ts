@@ -15,7 +15,7 @@ import {
   type VoicesName,
   type WeekItem,
 } from '../core';
-import { counted, seconds, sentence } from './grammar';
+import { counted, number, seconds, sentence } from './grammar';
 import { REHEARSAL_WORDS } from './shifts';
 import { perBowWords } from './wishes';
 
@@ -189,7 +189,7 @@ export function kindWords(kind: Kind): string {
   }
 }
 
-const share = (k: number, n: number) => `${k} in ${n}`;
+const share = (k: number, n: number) => `${number(k)} of ${number(n)}`;
 
 /** A trend with its numbers, and what work it asks for. */
 export function trendWords(trend: Trend): string {
@@ -197,8 +197,8 @@ export function trendWords(trend: Trend): string {
   const [tries, low, high] = counts;
   const off = offOf(counts);
   const parts = [
-    side ? `${side} in ${side === 'low' ? low : high} of ${low + high} that were off to one side` : '',
-    others ? `off in ${share(off, tries)}, elsewhere in ${share(offOf(others), others[0])}` : '',
+    side ? `${side} in ${side === 'low' ? low : high} of ${low + high}` : '',
+    others ? `off in ${share(off, tries)} tries, elsewhere in ${share(offOf(others), others[0])}` : '',
   ].filter((part) => part !== '');
   return sentence(`${kindWords(kind)}: ${parts.join('; ')}.`);
 }

@@ -38,31 +38,37 @@ interface Answer {
 }
 
 type Question = (kind: Kind, counts: Counts, all: Counts) => Answer | null;
-type Bears = (answer: Answer) => boolean;
 
-/** The trends in some sums, the surest first; each kind once. What a surer kind explains is not told again under another name. */
+/**
+ * The trends in some sums, the surest first; each kind once, with what both questions say of it. After each its own tries are set aside, so that what it explains is not told
+ * again under another name.
+ */
 export function trendsIn(sums: Sums): Trend[] {
-  const all = [...asked(sums, sideAnswer), ...asked(sums, oftenAnswer)];
-  const bears: Bears = ({ chance, strictness }) => {
+  const all = QUESTIONS.flatMap((question) => asked(sums, question));
+  const bears = ({ chance, strictness }: Answer) => {
     const level = chance * strictness;
     return all.reduce((sum, other) => sum + other.byLuck(level / other.strictness), 0) <= FAMILY;
   };
-  const sides = toldIn(sums, sideAnswer, bears);
-  const often = toldIn(sums, oftenAnswer, bears);
-  const told = new Map([...often, ...sides].map((answer) => [answer.kind, answer]));
-  return [...told.values()]
-    .map(({ kind, counts }): Trend => {
-      const side = sides.find((one) => one.kind === kind);
-      const more = often.find((one) => one.kind === kind);
-      return {
-        kind,
-        counts,
-        ...(side ? { side: counts[1] > counts[2] ? ('low' as const) : ('high' as const) } : {}),
-        ...(more ? { others: more.others } : {}),
-        chance: Math.min(side?.chance ?? 1, more?.chance ?? 1),
-      };
-    })
-    .sort((a, b) => a.chance - b.chance);
+  const told: Trend[] = [];
+  let left = sums;
+  for (;;) {
+    const [sides, often] = QUESTIONS.map((question) => asked(left, question).filter(bears));
+    const [surest] = [...sides, ...often].sort(
+      (a, b) => a.chance * a.strictness - b.chance * b.strictness || order(a) - order(b),
+    );
+    if (!surest) return told;
+    const { kind, counts, chance } = surest;
+    const side = sides.find((one) => one.kind === kind);
+    const more = often.find((one) => one.kind === kind);
+    told.push({
+      ...{ kind, counts, chance },
+      ...(side ? { side: counts[1] > counts[2] ? ('low' as const) : ('high' as const) } : {}),
+      ...(more ? { others: more.others } : {}),
+    });
+    left = Object.fromEntries(
+      Object.entries(left).filter(([signature]) => !kindsIn(signature).includes(kind)),
+    );
+  }
 }
 
 /** Of the tries that were off, low against high. */
@@ -91,23 +97,11 @@ const oftenAnswer: Question = (kind, counts, all) => {
   };
 };
 
+const QUESTIONS: readonly Question[] = [sideAnswer, oftenAnswer];
+
 function asked(sums: Sums, question: Question): Answer[] {
   const all = totalOf(sums);
   return [...byKind(sums)].flatMap(([kind, counts]) => question(kind, counts, all) ?? []);
-}
-
-/** The answers that hold, the surest first; after each, its own tries are set aside before the next is asked. */
-function toldIn(sums: Sums, question: Question, bears: Bears): Answer[] {
-  const told: Answer[] = [];
-  let left = sums;
-  for (;;) {
-    const [surest] = asked(left, question).sort((a, b) => a.chance - b.chance || order(a) - order(b));
-    if (!surest || !bears(surest)) return told;
-    told.push(surest);
-    left = Object.fromEntries(
-      Object.entries(left).filter(([signature]) => !kindsIn(signature).includes(surest.kind)),
-    );
-  }
 }
 
 /** Of two that are as sure, the narrower is told: fingers and shifts before strings and tempi. */

@@ -16,7 +16,7 @@ import {
   type PlanRequest,
   type Sums,
 } from '../../../src/core';
-import { seeded } from '../../support/chance';
+import { seeded } from '../../../src/app/practice/seeded';
 
 const PLACES = ['1', '2', '3', '4', '5'];
 

@@ -1,4 +1,4 @@
-/** Numbers from 0 to 1 that look like chance and come out the same each time. */
+/** Numbers from 0 to 1 that look like chance and come out the same each time, from one seed. */
 export function seeded(seed: number): () => number {
   let state = seed >>> 0;
   return () => {
