@@ -10,6 +10,7 @@ import { givenTo } from './brief/student';
 import { openDemo } from './demo';
 import { keepFingerings } from './kept';
 import { lookAt, lookedAt } from './looking';
+import { practiceAddress } from './practice/address';
 import { say } from './notices';
 import { recover } from './recovery';
 import { FIRST_REQUEST } from './session/state';
@@ -144,6 +145,12 @@ export async function openDrill(request: PlanRequest, what: string) {
   const drill = newRecord(request, Date.now(), part);
   lookAt(drill);
   await session.look(drill);
+}
+
+/** Goes to practise the plan on the stand: what is marked of it, some part, or all. */
+export async function practise(part: Parameters<typeof practiceAddress>[1] = get().selection ?? {}) {
+  if (get().save !== 'unsaved') await session.saveNow();
+  location.assign(practiceAddress(get().record.id, part));
 }
 
 /** Keeps what was only looked at. */

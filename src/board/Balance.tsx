@@ -1,4 +1,5 @@
 import { byKind, lyingIn, readKey, stopMm, type Setup, type Sums } from '../core';
+import { ordinal } from '../wording/grammar';
 import { boardScale } from './scale';
 
 interface Props {
@@ -34,7 +35,7 @@ export function Balance({ setup, sums }: Props) {
   if (places.length === 0) return <p className="text-faded">No finger has been judged yet.</p>;
   const most = Math.max(...places.map(({ mm }) => mm));
   const { at: x } = boardScale([0, most * 1.08], [LEFT, WIDTH - 40]);
-  const height = TOP + FINGERS.length * ROW;
+  const height = TOP + FINGERS.length * ROW + 16;
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${height}`}
@@ -48,7 +49,7 @@ export function Balance({ setup, sums }: Props) {
         nut
       </text>
       <text x={WIDTH - 20} y={18} fontSize={14} textAnchor="end" fill="var(--color-faded)">
-        low leans left, high leans right
+        by position: how many were off; low leans left, high leans right
       </text>
       {FINGERS.map((finger) => (
         <g key={finger}>
@@ -95,8 +96,8 @@ export function Balance({ setup, sums }: Props) {
                 fill="none"
               />
             )}
-            <text x={x(mm)} y={y + radius + 13} fontSize={12} textAnchor="middle" fill="var(--color-ink)">
-              {off}/{tries}
+            <text x={x(mm)} y={y + radius + 13} fontSize={13} textAnchor="middle" fill="var(--color-ink)">
+              {ordinal(place)}: {off} of {tries}
             </text>
           </g>
         );

@@ -1,5 +1,5 @@
 import { byKind, KINDS, offOf, shareInterval, type Sums } from '../core';
-import { sentence } from '../wording/grammar';
+import { number, sentence } from '../wording/grammar';
 import { kindWords } from '../wording/practice';
 
 /** Hits and misses by kind of place, with their numbers and an honest interval. Those most often off first. */
@@ -9,6 +9,7 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
     const own = counts.get(kind);
     return own ? [{ kind, own, share: offOf(own) / own[0] }] : [];
   }).sort((a, b) => b.share - a.share || b.own[0] - a.own[0]);
+  const most = Math.max(0.01, ...rows.map(({ own }) => shareInterval(offOf(own), own[0])[1]));
   if (rows.length === 0) return <p className="mt-2 text-faded">No place has been judged yet.</p>;
   return (
     <table className="mt-2 w-full border-collapse text-left" data-testid="places">
@@ -19,7 +20,7 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
           <th className="text-right font-normal">low</th>
           <th className="text-right font-normal">high</th>
           <th className="text-right font-normal">missed</th>
-          <th className="w-2/5 pl-4 font-normal">off, with what it may be at most and at least</th>
+          <th className="w-2/5 pl-4 font-normal">off, and the range it lies in with 95 %</th>
         </tr>
       </thead>
       <tbody>
@@ -36,7 +37,7 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
               <td className="text-right">{high}</td>
               <td className="text-right">{missed}</td>
               <td className="pl-4">
-                <Share share={share} from={from} to={to} />
+                <Share share={share} from={from} to={to} most={most} />
               </td>
             </tr>
           );
@@ -46,23 +47,32 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
   );
 }
 
-const percent = (share: number) => `${Math.round(share * 100)} %`;
+const percent = (share: number) => `${number(share * 100, share < 0.1 ? 1 : 0)} %`;
 
-function Share({ share, from, to }: { readonly share: number; readonly from: number; readonly to: number }) {
+interface ShareProps {
+  readonly share: number;
+  readonly from: number;
+  readonly to: number;
+  /** What the whole width stands for. */
+  readonly most: number;
+}
+
+function Share({ share, from, to, most }: ShareProps) {
+  const x = (one: number) => (one / most) * 100;
   return (
     <span className="flex items-center gap-2">
       <svg viewBox="0 0 100 12" className="h-3 flex-1" preserveAspectRatio="none" aria-hidden>
         <rect x={0} y={5} width={100} height={2} fill="var(--color-rule)" />
         <rect
-          x={from * 100}
+          x={x(from)}
           y={3}
-          width={Math.max(1, (to - from) * 100)}
+          width={Math.max(1, x(to - from))}
           height={6}
           fill="var(--color-haze)"
           stroke="var(--color-dove)"
           strokeWidth={0.5}
         />
-        <rect x={share * 100 - 0.75} y={0} width={1.5} height={12} fill="var(--color-dove)" />
+        <rect x={x(share) - 0.75} y={0} width={1.5} height={12} fill="var(--color-dove)" />
       </svg>
       <span className="w-40 text-sm">
         {percent(share)} ({percent(from)}–{percent(to)})

@@ -15,7 +15,7 @@ export function PlayerPick({ heading, player }: { readonly heading: string; read
           onChoose={choose}
         />
       )}
-      {student && (
+      {student && location.pathname !== '/lesson' && (
         <a href={`/lesson?student=${student.id}`} className="text-dove underline">
           Lesson page
         </a>

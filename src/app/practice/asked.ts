@@ -2,25 +2,11 @@ import type { Ladder, PlanResponse, PracticeTask } from '../../core';
 import { MOST_BPM, LEAST_BPM, REHEARSAL_STEPS, USUAL_REPETITIONS, USUAL_TIMES } from '../../core';
 import { tempoOf } from '../brief/choices';
 import type { Meaning } from '../meaning';
+import { REHEARSAL } from './address';
 
 /*
  * What an address asks to be practised, and what a session begins with where nothing else is said.
  */
-
-/** The address of a session on part of a plan. */
-export function practiceAddress(
-  planId: string,
-  part: {
-    readonly from?: number;
-    readonly to?: number;
-    readonly target?: number;
-    readonly goal?: string;
-  } = {},
-): string {
-  const asked = new URLSearchParams({ plan: planId });
-  for (const [name, value] of Object.entries(part)) if (value !== undefined) asked.set(name, String(value));
-  return `/practice?${asked}`;
-}
 
 /** The task that an address asks for: the whole plan, or the part it names. */
 export function askedTask({ response, request, record }: Meaning, asked: URLSearchParams): PracticeTask {
@@ -40,9 +26,6 @@ export function askedTask({ response, request, record }: Meaning, asked: URLSear
     reminders: [],
   };
 }
-
-/** The tag of a plan that is the rehearsal of a shift. */
-export const REHEARSAL = 'rehearsal';
 
 /** A rehearsal of a shift goes through its steps, a bar line between them. */
 function rehearsalLadder({ events }: PlanResponse): Ladder {

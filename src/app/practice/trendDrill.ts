@@ -3,7 +3,7 @@ import type { PlanRecord } from '../../store/records';
 import { trendGoal } from '../../wording/practice';
 import { meaningOf, practiseAsPlan } from '../meaning';
 import { say } from '../notices';
-import { practiceAddress } from './asked';
+import { practiceAddress } from './address';
 
 /*
  * From a trend to work: the drill most like a shift of its kind in one of the student's plans, or the place itself with its neighbours.

@@ -8,7 +8,8 @@ import { findingDrillInWorker, weightiestInWorker } from '../../work/planner';
 import type { Weightiest } from '../../work/plan.worker';
 import { select } from '../../app/edits';
 import { say } from '../../app/notices';
-import { openDrill } from '../../app/opening';
+import { openDrill, practise } from '../../app/opening';
+import { partAround } from '../../app/practice/address';
 
 interface Props {
   readonly planId: string;
@@ -107,6 +108,13 @@ export const FindingsList = memo(function FindingsList({ planId, level, planned,
                   onClick={() => void drill(finding)}
                 >
                   drill it
+                </button>
+                <button
+                  type="button"
+                  className="cursor-pointer whitespace-nowrap text-dove underline"
+                  onClick={() => void practise(partAround(finding.events, speech.events.length))}
+                >
+                  practise it
                 </button>
               </span>
             </li>

@@ -19,6 +19,7 @@ import {
 } from '../../app/listening';
 import { NAMES_WORDS, setLines, setNames, useLook, ZOOMS, zoomBy } from '../../app/look';
 import { useBench } from '../../app/bench';
+import { practise } from '../../app/opening';
 
 interface Props {
   readonly response: PlanResponse;
@@ -31,6 +32,7 @@ export function StageTools({ response, setup, speech }: Props) {
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
       <Listen response={response} setup={setup} />
+      <Practise />
       <Marked speech={speech} />
       <Look />
     </div>
@@ -122,6 +124,16 @@ function Tick({ words, on, onTick }: TickProps) {
       />
       {words}
     </label>
+  );
+}
+
+/** A session on the marked notes, or on the whole plan. */
+function Practise() {
+  const selection = useBench((state) => state.selection);
+  return (
+    <button type="button" className="button" onClick={() => void practise()}>
+      {selection ? 'Practise these notes' : 'Practise'}
+    </button>
   );
 }
 

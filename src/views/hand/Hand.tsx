@@ -4,6 +4,7 @@ import { cueWords, drillTitle, findingWords, trapWords } from '../../wording/fin
 import { barWords, placesWords } from '../../wording/places';
 import { Caution } from '../../ui/Caution';
 import { MeaningPage } from '../../ui/MeaningPage';
+import { partAround, practiceAddress } from '../../app/practice/address';
 import { openAsPlan, useMeaning, type Meaning } from '../../app/meaning';
 import { Frames } from './Frames';
 import { Positions } from './Positions';
@@ -66,6 +67,12 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
               >
                 open its drill
               </button>
+              <a
+                className="text-dove underline"
+                href={practiceAddress(record.id, partAround(finding.events, speech.events.length))}
+              >
+                practise it
+              </a>
             </p>
           </li>
         ))}

@@ -1,4 +1,4 @@
-import { practiceAddress } from '../../app/practice/asked';
+import { practiceAddress } from '../../app/practice/address';
 import { dayWords } from '../../app/practice/days';
 import { letBe } from '../../app/practice/log';
 import type { Overview } from '../../app/practice/overview';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { dayWords, isDay } from '../../app/practice/days';
 import { addEntry, editEntry, offerCsv, removeEntry, type LogEdit } from '../../app/practice/log';
 import type { Overview } from '../../app/practice/overview';
-import { practiceAddress } from '../../app/practice/asked';
+import { practiceAddress } from '../../app/practice/address';
 import type { SessionRecord, StudentRecord } from '../../store/records';
 import { NumberField, TextField } from '../../ui/fields';
 import { ifOnce } from '../../ui/focus';
@@ -96,14 +96,16 @@ function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans
         <button
           type="button"
           aria-expanded={open}
-          className="flex min-h-9 min-w-60 flex-1 cursor-pointer flex-wrap items-baseline gap-x-3 text-left hover:text-dove"
+          className="grid min-h-9 min-w-60 flex-1 cursor-pointer grid-cols-[6rem_minmax(0,1fr)] items-baseline gap-x-3 text-left hover:text-dove"
           onClick={() => setOpen(!open)}
         >
-          <span className="w-24 text-faded">{dayWords(day)}</span>
-          <span className="font-semibold">{what}</span>
-          <span>{Math.round(minutes)} min</span>
-          {reached !== undefined && <span>♩ = {Math.round(reached)}</span>}
-          <span className="text-faded">{heardWords(heard)}</span>
+          <span className="text-faded">{dayWords(day)}</span>
+          <span className="flex flex-wrap items-baseline gap-x-3">
+            <span className="font-semibold">{what}</span>
+            <span>{Math.round(minutes)} min</span>
+            {reached !== undefined && <span>♩ = {Math.round(reached)}</span>}
+            <span className="text-faded">{heardWords(heard)}</span>
+          </span>
         </button>
         {planId && plans.includes(planId) && (
           <a
@@ -123,7 +125,7 @@ function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans
           <Trash2 size={17} aria-hidden />
         </button>
       </div>
-      {words.length > 0 && !open && <p className="pl-24 text-sm text-faded">{words.join(' · ')}</p>}
+      {words.length > 0 && !open && <p className="pl-[6.75rem] text-sm text-faded">{words.join(' · ')}</p>}
       {open && <EntryFields entry={entry} />}
     </li>
   );

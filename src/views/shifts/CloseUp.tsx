@@ -1,5 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
-import { openAsPlan, type Meaning } from '../../app/meaning';
+import { partAround, practiceAddress, REHEARSAL } from '../../app/practice/address';
+import { openAsPlan, practiseAsPlan, type Meaning } from '../../app/meaning';
 import { drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } from '../../core';
 import { clefsRead } from '../../notation/clefs';
 import { notesLabel, Staff, StaffHead } from '../../notation/Staff';
@@ -37,6 +38,11 @@ export function CloseUp({ meaning, detail }: Props) {
   const title = `${notes.join(' – ')}, ${shift.fromFinger} to ${shift.toFinger}`;
   const open = (made: PlanRequest, what: string) =>
     openAsPlan(made, `${what}: ${title} (${planTitle(record, student)})`.slice(0, 120), record);
+  const work = (made: PlanRequest, what: string, tags: readonly string[]) =>
+    practiseAsPlan(made, `${what}: ${title} (${planTitle(record, student)})`.slice(0, 120), record, [
+      'drill',
+      ...tags,
+    ]);
   return (
     <section
       aria-labelledby="closeup"
@@ -85,6 +91,21 @@ export function CloseUp({ meaning, detail }: Props) {
           >
             Open the drill most like it
           </button>
+          <button
+            type="button"
+            className="button"
+            onClick={() =>
+              work(rehearse(request, response, plan, setup, detail).request, 'Rehearsal', [REHEARSAL])
+            }
+          >
+            Practise the rehearsal
+          </button>
+          <a
+            className="button no-underline"
+            href={practiceAddress(record.id, partAround([shift.from, shift.to], response.events.length))}
+          >
+            Practise this shift
+          </a>
         </div>
       </div>
     </section>

@@ -19,7 +19,7 @@ import {
   type ShiftDrill,
 } from '../../core';
 import { Choose } from '../../ui/Choose';
-import { openAsPlan, type Meaning } from '../../app/meaning';
+import { openAsPlan, practiseAsPlan, type Meaning } from '../../app/meaning';
 import { say } from '../../app/notices';
 import { positionDrillInWorker } from '../../work/planner';
 
@@ -109,11 +109,11 @@ export function Series({ meaning, detail }: Props) {
   const [key, setKey] = useState(first.key);
   const keys = KEYS.includes(first.key) ? KEYS : [first.key, ...KEYS];
   const fingers = fingersOf(instrumentData(request.instrument).upTheNeck !== 'thumb-round');
-  const make = async () => {
+  const make = async (open: typeof openAsPlan) => {
     const made = await madeRequest();
     const notes = made?.material.type === 'notes' ? made.material.notes.length : 1;
     if (!made || notes === 0) say({ kind: 'trouble', message: NOTHING[onePosition ? 'position' : 'string'] });
-    else openAsPlan(made, nameOf(), record);
+    else open(made, nameOf(), record);
   };
   const madeRequest = async (): Promise<PlanRequest | null> => {
     const common = { key, string, span: Number(span) };
@@ -207,8 +207,11 @@ export function Series({ meaning, detail }: Props) {
           onChoose={setKey}
         />
         {!onePosition && <Choose label="Span" value={span} choices={SPANS} onChoose={setSpan} />}
-        <button type="button" className="button" onClick={() => void make()}>
+        <button type="button" className="button" onClick={() => void make(openAsPlan)}>
           Open it on the Bench
+        </button>
+        <button type="button" className="button" onClick={() => void make(practiseAsPlan)}>
+          Practise it
         </button>
       </div>
     </section>

@@ -57,6 +57,12 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         <h2 id="sheet" className="flex-1 font-serif text-xl font-semibold">
           {student.name || 'A new student'}
         </h2>
+        <a className="button no-underline" href={`/practice?student=${student.id}`}>
+          Practice
+        </a>
+        <a className="button no-underline" href={`/lesson?student=${student.id}`}>
+          Lesson
+        </a>
         <UndoButtons history={history} onUndo={() => void undo()} onRedo={() => void redo()} />
         <button
           type="button"

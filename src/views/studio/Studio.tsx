@@ -1,5 +1,6 @@
 import { Plus, Search } from 'lucide-react';
 import { useEffect } from 'react';
+import { useDueWork } from '../../app/practice/due';
 import { useRows } from '../../app/rows';
 import type { StudentRecord } from '../../store/records';
 import { NOTHING } from '../../store/rows';
@@ -39,7 +40,7 @@ export default function Studio() {
   const shown = search ? hits.plans : student ? plans.filter((plan) => plan.studentId === student.id) : plans;
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
-      <Head here="/studio" />
+      <Head here="/studio" student={student?.id} />
       <NoticeBar />
       <main
         className="grid flex-1 items-start gap-x-6 gap-y-4 md:grid-cols-[17rem_minmax(0,1fr)]"
@@ -117,6 +118,7 @@ interface StudentsProps {
 }
 
 function Students({ students, open, plans }: StudentsProps) {
+  const due = useDueWork(students);
   return (
     <section aria-labelledby="students">
       <div className="flex items-center justify-between">
@@ -141,6 +143,7 @@ function Students({ students, open, plans }: StudentsProps) {
               key={id}
               words={name || 'no name yet'}
               note={`${instrumentWords(plays.instrument)}, ${counted(count, 'plan')}`}
+              due={due.get(id)}
               open={id === open}
               onOpen={() => showStudent(id)}
             />
@@ -159,21 +162,24 @@ function Students({ students, open, plans }: StudentsProps) {
 interface RowProps {
   readonly words: string;
   readonly note: string;
+  /** What is due, where anything is. */
+  readonly due?: string;
   readonly open: boolean;
   readonly onOpen: () => void;
 }
 
-function Row({ words, note, open, onOpen }: RowProps) {
+function Row({ words, note, due, open, onOpen }: RowProps) {
   return (
     <li className={`border-b border-rule last:border-b-0 ${open ? 'bg-haze' : ''}`}>
       <button
         type="button"
         aria-current={open ? 'true' : undefined}
         onClick={onOpen}
-        className="flex min-h-11 w-full cursor-pointer items-baseline justify-between gap-2 px-3 py-2 text-left hover:text-dove"
+        className="flex min-h-11 w-full cursor-pointer flex-wrap items-baseline justify-between gap-x-2 px-3 py-2 text-left hover:text-dove"
       >
         <span className="font-semibold">{words}</span>
         <span className="text-sm text-faded">{note}</span>
+        {due && <span className="w-full text-sm text-faded">{due}</span>}
       </button>
     </li>
   );
