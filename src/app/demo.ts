@@ -1,7 +1,39 @@
+const PENDING = 'dove-path-demo-practice';
+
 /** Fills an empty studio with the made-up one; its practice of six weeks follows while the page stands. */
 export async function openDemo(): Promise<void> {
   const { fillWithDemo } = await import('../store/demo');
-  if (!(await fillWithDemo())) return;
-  const { fillWithDemoPractice } = await import('./practice/demo');
-  void fillWithDemoPractice().catch((error: unknown) => console.error(error));
+  if (await fillWithDemo()) markPending();
+  goOnWithDemo();
+}
+
+function markPending() {
+  try {
+    localStorage.setItem(PENDING, 'yes');
+  } catch {
+    // Where storage is blocked there is no studio to fill either.
+  }
+}
+
+/** Puts in what is still missing of the made-up practice: a page that filled the studio may have gone before it was done. */
+export function goOnWithDemo() {
+  void fillPractice().catch((error: unknown) => console.error(error));
+}
+
+async function fillPractice(): Promise<void> {
+  if (!isPending()) return;
+  await navigator.locks.request(PENDING, { ifAvailable: true }, async (lock) => {
+    if (!lock) return;
+    const { fillWithDemoPractice } = await import('./practice/demo');
+    await fillWithDemoPractice();
+    localStorage.removeItem(PENDING);
+  });
+}
+
+function isPending(): boolean {
+  try {
+    return localStorage.getItem(PENDING) !== null;
+  } catch {
+    return false;
+  }
 }

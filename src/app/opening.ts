@@ -7,7 +7,7 @@ import { readingTroubleWords } from '../wording/storage';
 import { ahead } from './ahead';
 import { failedOpening, isStepping, lastOpen, markOpening, session, whileStepping } from './bench';
 import { givenTo } from './brief/student';
-import { openDemo } from './demo';
+import { goOnWithDemo, openDemo } from './demo';
 import { keepFingerings } from './kept';
 import { lookAt, lookedAt } from './looking';
 import { practiceAddress } from './practice/address';
@@ -30,6 +30,7 @@ export async function start() {
   const { hash } = location;
   try {
     if (asked.has('demo')) await openDemo();
+    else goOnWithDemo();
     await recover();
     await openAsked(asked.get('plan'), hash);
     void keepFingerings().catch(() => undefined);

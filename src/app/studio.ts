@@ -9,7 +9,7 @@ import { commit, removalOfStudent } from '../store/writes';
 import { listed } from '../wording/grammar';
 import { amountWords, readingTroubleWords, storageWords } from '../wording/storage';
 import { forStudent, givenTo } from './brief/student';
-import { openDemo } from './demo';
+import { goOnWithDemo, openDemo } from './demo';
 import { afterEdit, NO_HISTORY, redone, undone, type History, type Step } from './history';
 import { keepFingerings } from './kept';
 import { say } from './notices';
@@ -42,6 +42,7 @@ export async function open(asked: URLSearchParams) {
   if (student) showStudent(student);
   try {
     if (asked.has('demo')) await openDemo();
+    else goOnWithDemo();
     await recover();
     if (student && !(await getStudent(student)))
       say({

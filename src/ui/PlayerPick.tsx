@@ -1,5 +1,6 @@
 import type { Player } from '../app/practice/player';
 import { Choose } from './Choose';
+import { PracticeFileButtons } from './PracticeFileButtons';
 
 /** The heading of a view that belongs to a student, with the way to another student. */
 export function PlayerPick({ heading, player }: { readonly heading: string; readonly player: Player }) {
@@ -27,8 +28,12 @@ export function PlayerPick({ heading, player }: { readonly heading: string; read
 /** Said where a view has nobody to show. */
 export function Nobody() {
   return (
-    <p className="text-faded">
-      Nobody is in the Studio yet. <a href="/studio">Add a student there</a>; practice belongs to a student.
-    </p>
+    <div className="flex flex-wrap items-center gap-3">
+      <p className="text-faded">
+        Nobody is in the Studio yet. <a href="/studio">Add a student there</a>, or bring in the practice file
+        that your teacher gave you.
+      </p>
+      <PracticeFileButtons student={undefined} />
+    </div>
   );
 }

@@ -10,6 +10,7 @@ import {
   type JudgedPlace,
   type PracticeTask,
 } from '../../core';
+import { sessionsOf } from '../../store/practice';
 import { restorePractice } from '../../store/practiceFile';
 import { NO_PRACTICE, type Practice } from '../../store/practiceRead';
 import type {
@@ -91,6 +92,7 @@ export async function fillWithDemoPractice(now = Date.now()): Promise<void> {
   for (const [at, habit] of HABITS.entries()) {
     const student = students.find(({ name }) => name === habit.name);
     const own = plans.filter(({ studentId }) => studentId === student?.id);
+    if (student && (await sessionsOf(student.id)).length > 0) continue;
     const state = own[0] && (await meaningOf(own[0]));
     if (student && state?.kind === 'there')
       await restorePractice(demoPractice(habit, student, own, state.meaning, now, seeded(at + 11)));

@@ -1,7 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { getStudent, listPlans } from '../../store/rows';
 import type { StudentRecord } from '../../store/records';
+import { goOnWithDemo } from '../demo';
 import { useStudents } from '../students';
 
 /*
@@ -28,6 +29,7 @@ export interface Player {
 /** The student whose practice is shown, and a way to another. */
 export function usePlayer(): Player {
   const students = useStudents();
+  useEffect(goOnWithDemo, []);
   const [chosen, setChosen] = useState(() => new URLSearchParams(location.search).get('student'));
   const asked = useLiveQuery(async () => chosen ?? (await playerOfPlan()) ?? lastPlayer() ?? '', [chosen]);
   const student = students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students[0]);

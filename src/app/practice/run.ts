@@ -320,6 +320,15 @@ export function waveOn() {
   put({ pause: null });
 }
 
+/** Ends the session before its ladder does: what the player says of it comes next. */
+export function endRun() {
+  const { run } = getState();
+  if (!run) return;
+  if (run.phase === 'sounding') void loadPlayer().then((player) => player.stop());
+  if (run.judged.length === 0) leaveRun();
+  else put({ phase: 'done', off: null, beat: null });
+}
+
 /** What can be written about a session when it ends. */
 export type SessionWords = Pick<SessionRecord, 'playerWords' | 'question' | 'next' | 'teacherWords'>;
 

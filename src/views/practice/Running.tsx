@@ -3,7 +3,7 @@ import { tinykeys } from 'tinykeys';
 import { KEYMAP } from '../../app/keymap';
 import {
   countInOf,
-  finish,
+  endRun,
   goAhead,
   judge,
   leaveRun,
@@ -61,7 +61,7 @@ export function Running({ run }: { readonly run: Run }) {
         <button type="button" className="button" onClick={leaveRun}>
           Leave
         </button>
-        <button type="button" className="button" onClick={() => void finish({})}>
+        <button type="button" className="button" onClick={endRun}>
           End
         </button>
       </div>
@@ -94,7 +94,7 @@ export function Running({ run }: { readonly run: Run }) {
           className="flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-sheet px-3 py-2"
         >
           <p className="min-w-60 flex-1 text-lg">{PAUSE_WORDS[run.pause]}</p>
-          <button type="button" className="button" onClick={() => void finish({})}>
+          <button type="button" className="button" onClick={endRun}>
             Stop here
           </button>
           <button type="button" className="button" onClick={waveOn}>
