@@ -6,6 +6,7 @@ import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { benchBook } from './bench-book';
 import { benchPage } from './bench-page';
+import { benchPractice } from './bench-practice';
 import { AIM, scale, thirds, wandering } from './bench-music';
 import { againstOption, besideEachOther } from './bench-pairs';
 import { shippedCore } from './core-of';
@@ -145,5 +146,6 @@ if (existsSync('dist/server/entry.mjs')) {
   await benchBook();
   console.log(`The machine's speed now: ${referenceMs()}`);
   await benchPage();
+  await benchPractice();
   console.log(`The machine's speed now: ${referenceMs()}`);
 } else console.log('For the page, build first: npm run build');

@@ -178,6 +178,8 @@ export const redo = () => step(redone(get().history));
 async function step(found: Step<StudentChange> | null) {
   if (!found) return;
   const { change, history, without } = found;
+  // What is taken back has to be written first.
+  await writing;
   try {
     const outcome = await commit([{ kind: 'updated', table: 'students', ...change }]);
     if (outcome.kind === 'written') {
@@ -225,7 +227,11 @@ const FIRST_SCALE: PlanRequest = {
 };
 
 /** A new plan for a student, opened on the Bench. */
-export async function planFor(student: StudentRecord) {
+export async function planFor(shown: StudentRecord) {
+  // What was just typed of the student counts.
+  await writing;
+  const own = written.get(shown.id);
+  const student = own && own.changedAt > shown.changedAt ? own : shown;
   const request = withOwnTaste(forStudent(FIRST_SCALE, student));
   await openNew(newRecord(request, Date.now(), { studentId: student.id }));
 }

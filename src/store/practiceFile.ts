@@ -1,10 +1,10 @@
-import { heardOf, reachedIn, USUAL_TIMES } from '../core';
+import { heardOf, reachedIn, standing, USUAL_TIMES } from '../core';
 import { joinKept } from './backup';
 import { answered, db, openForWriting } from './db';
 import { recount } from './days';
 import { recall } from './memory';
 import { merged } from './merging';
-import { answersOf, cardsOf, judgedIn, lessonsOf, sessionsOf } from './practice';
+import { answersOf, cardsOf, lessonsOf, sessionsOf } from './practice';
 import { PRACTICE_FILE_VERSION, type Brought, type Practice } from './practiceRead';
 import type { SessionRecord } from './records';
 import { getStudent, listPlans } from './rows';
@@ -67,10 +67,11 @@ export async function joinPracticeFile({ student, plans, ...practice }: Brought)
   const own = { plans: await listPlans(), students: [], briefs: [] };
   const { added } = joinKept(own, { plans, students: [], briefs: [] });
   await openForWriting();
+  const gone = await deletedIds();
   const counts = await db.transaction('rw', [db.students, db.plans, ...practiceTables()], async () => {
     if (!here) await db.students.put(student);
     await db.plans.bulkPut([...added.plans]);
-    return joinPractice(practice);
+    return joinPractice(practice, gone);
   });
   return { newStudent: !here, plans: added.plans.length, ...counts };
 }
@@ -78,18 +79,22 @@ export async function joinPracticeFile({ student, plans, ...practice }: Brought)
 /** Joins what a backup holds of practice. */
 export async function restorePractice(practice: Practice) {
   await openForWriting();
-  return db.transaction('rw', practiceTables(), () => joinPractice(practice));
+  // The bin is read before: what waits on it is not to wait for a long log.
+  const gone = await deletedIds();
+  return db.transaction('rw', practiceTables(), () => joinPractice(practice, gone));
 }
 
 const practiceTables = () => [
-  ...[db.bin, db.sessions, db.repetitions, db.days, db.cards, db.answers, db.memories, db.lessons],
+  ...[db.sessions, db.repetitions, db.days, db.cards, db.answers, db.memories, db.lessons],
 ];
 
 /** Joins practice to what is here, inside a transaction over its tables: logs by their ids, records field by field. Days are counted anew. */
-async function joinPractice(practice: Practice): Promise<Omit<JoinedPractice, 'newStudent' | 'plans'>> {
+async function joinPractice(
+  practice: Practice,
+  gone: ReadonlySet<string>,
+): Promise<Omit<JoinedPractice, 'newStudent' | 'plans'>> {
   const repetitions = await unknownOf(db.repetitions, practice.repetitions);
   const answers = await unknownOf(db.answers, practice.answers);
-  const gone = await deletedIds();
   const cards = (await unknownOf(db.cards, practice.cards)).filter(({ id }) => !gone.has(id));
   const brought = practice.sessions.filter(({ id }) => !gone.has(id));
   const known = await db.sessions.bulkGet(brought.map(({ id }) => id));
@@ -138,7 +143,7 @@ async function deletedIds(): Promise<ReadonlySet<string>> {
 async function withRecord(session: SessionRecord): Promise<SessionRecord> {
   const { task } = session;
   if (!task) return session;
-  const judged = await judgedIn(session.id);
+  const judged = standing(await db.repetitions.where('sessionId').equals(session.id).toArray());
   const reached = reachedIn(judged, { ...task, times: Math.min(task.times, USUAL_TIMES) });
   return { ...session, heard: heardOf(judged), ...(reached === undefined ? {} : { reached }) };
 }

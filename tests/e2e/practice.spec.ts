@@ -40,6 +40,23 @@ async function repetition(page: Page, judged: 'Space' | 'l' | 'h' | 'm') {
 
 const logEntries = (page: Page) => page.getByRole('region', { name: 'Log' }).getByRole('listitem');
 
+/** What the teacher wrote into lessons, as the browser's storage has it. */
+function keptLessonWords(page: Page): Promise<string[]> {
+  return page.evaluate(
+    () =>
+      new Promise<string[]>((done) => {
+        const opening = indexedDB.open('dove-path');
+        opening.onsuccess = () => {
+          const all = opening.result.transaction('lessons').objectStore('lessons').getAll();
+          all.onsuccess = () => {
+            opening.result.close();
+            done((all.result as { words: string }[]).map(({ words }) => words));
+          };
+        };
+      }),
+  );
+}
+
 async function fileOf(download: Promise<Download>): Promise<string> {
   return readFile(await (await download).path(), 'utf8');
 }
@@ -143,6 +160,7 @@ test('a student’s week: a session left and gone on with, the file home, three 
   await next.getByRole('button', { name: 'Keep for next week' }).click();
   await expect(next).toContainText('Kept');
   await next.getByLabel('The teacher’s words').fill('Slow bow');
+  await expect.poll(() => keptLessonWords(page)).toEqual(['Slow bow']);
   await page.reload();
   await ready(page);
   await expect(next.getByLabel('The teacher’s words')).toHaveValue('Slow bow');

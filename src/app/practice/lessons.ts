@@ -1,10 +1,8 @@
 import { proposeWeek, type WeekItem } from '../../core';
-import { fieldsBetween } from '../../store/changes';
-import { countedEdit } from '../../store/merging';
 import type { LessonRecord, PlanRecord } from '../../store/records';
 import { planTitle } from '../../wording/material';
-import { deviceId } from '../device';
 import { save } from '../writes';
+import { editRecord } from './edits';
 import type { Overview } from './overview';
 
 /*
@@ -60,16 +58,5 @@ export function keepLesson(lesson: LessonRecord): Promise<boolean> {
 }
 
 export function editLesson(lesson: LessonRecord, to: LessonEdit): Promise<boolean> {
-  const fields = fieldsBetween<LessonRecord>(lesson, { ...lesson, ...to });
-  if (!fields) return Promise.resolve(true);
-  const edit = countedEdit<LessonRecord>(lesson, fields.to, deviceId());
-  return save([
-    {
-      kind: 'updated',
-      table: 'lessons',
-      id: lesson.id,
-      from: { ...fields.from, edits: lesson.edits },
-      to: edit,
-    },
-  ]);
+  return editRecord('lessons', lesson, to);
 }

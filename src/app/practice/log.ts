@@ -1,10 +1,8 @@
-import { fieldsBetween } from '../../store/changes';
-import { countedEdit } from '../../store/merging';
 import type { SessionRecord } from '../../store/records';
-import { deviceId } from '../device';
 import { say } from '../notices';
 import { remove, save } from '../writes';
 import { dayOf, dayWords } from './days';
+import { editRecord } from './edits';
 
 /*
  * The log as it is edited: words, minutes, the day; an entry written by hand; one deleted.
@@ -19,18 +17,7 @@ export type LogEdit = Partial<
 >;
 
 export function editEntry(entry: SessionRecord, to: LogEdit): Promise<boolean> {
-  const fields = fieldsBetween<SessionRecord>(entry, { ...entry, ...to });
-  if (!fields) return Promise.resolve(true);
-  const edit = countedEdit<SessionRecord>(entry, fields.to, deviceId());
-  return save([
-    {
-      kind: 'updated',
-      table: 'sessions',
-      id: entry.id,
-      from: { ...fields.from, edits: entry.edits },
-      to: edit,
-    },
-  ]);
+  return editRecord('sessions', entry, to);
 }
 
 /** An entry of what was practised without the program. */

@@ -21,19 +21,17 @@ import {
   type Repetition,
 } from '../../core';
 import { storageFault } from '../../store/db';
-import { countedEdit } from '../../store/merging';
 import { addRepetition, judgedIn } from '../../store/practice';
 import type { SessionRecord } from '../../store/records';
 import { getPlan } from '../../store/rows';
-import { commit } from '../../store/writes';
 import { issueWords } from '../../wording/issues';
 import { planTitle } from '../../wording/material';
 import { storageWords } from '../../wording/storage';
-import { deviceId } from '../device';
 import type { Meaning } from '../meaning';
 import { say } from '../notices';
 import { save } from '../writes';
 import { dayOf } from './days';
+import { editRecord } from './edits';
 import { excerptOn, passageOf, placesOf } from './passage';
 
 /*
@@ -139,7 +137,7 @@ function stand(meaning: Meaning, session: Run['session'], judged: readonly Judge
 /** The one key that goes on: play, stop playing, "it was in". */
 export function goAhead() {
   const { run } = getState();
-  if (!run) return;
+  if (!run || keeping) return;
   if (run.phase === 'ready') void play();
   else if (run.phase === 'sounding') endPlaying();
   else if (run.phase === 'judging') judge('in');
@@ -215,7 +213,7 @@ function endPlaying() {
 /** How it was. Of one place that is all; of a whole passage, where it was off is asked next. */
 export function judge(heard: HeardAs) {
   const { run } = getState();
-  if (!run || run.phase === 'done' || run.phase === 'sounding') return;
+  if (!run || keeping || run.phase === 'done' || run.phase === 'sounding') return;
   const { task } = run.session;
   const step = run.steps[run.climb.step];
   if (heard !== 'in' && task.target === undefined) {
@@ -279,10 +277,16 @@ export async function takeBack() {
   await record(back, run.judged.slice(0, -1), now);
 }
 
-/** Shows what was judged, and writes it down. */
+/** True while a repetition is being written down: nothing else is judged meanwhile. */
+let keeping = false;
+/** A storage that takes longer is not waited for before the next step is shown, in ms. */
+const PATIENCE = 400;
+
+/** Writes down what was judged, and shows it once it is kept: what was seen is not lost, whenever the page goes. */
 async function record(repetition: Repetition, judged: readonly Judged[], now: number) {
   const { run } = getState();
-  if (!run) return;
+  if (!run || keeping) return;
+  keeping = true;
   const { session, steps } = run;
   const { task } = session;
   const heards = judged.map(({ heard }) => heard);
@@ -295,12 +299,14 @@ async function record(repetition: Repetition, judged: readonly Judged[], now: nu
     changedAt: Math.max(now, session.changedAt + 1),
     ...(reached === undefined ? {} : { reached }),
   };
+  const late = new Promise((done) => setTimeout(done, PATIENCE));
+  await Promise.race([keep(repetition, next), late]);
+  keeping = false;
   const pause = pauseFor(heards, next.minutes);
   const phase = climb.done ? 'done' : 'ready';
   const cursor = task.target ?? steps[climb.step].from;
   put({ session: next, judged, climb, phase, off: null, cursor, pause: pause === waved ? null : pause });
   if (climb.done) void keepAwake(false);
-  await keep(repetition, next);
 }
 
 async function keep(repetition: Repetition, session: SessionRecord): Promise<boolean> {
@@ -339,15 +345,7 @@ export async function finish(words: Partial<SessionWords>): Promise<boolean> {
   const { session, judged } = run;
   leaveRun();
   if (judged.length === 0) return true;
-  const from = Object.fromEntries(
-    Object.keys(words).map((name) => [name, session[name as keyof SessionWords]]),
-  );
-  const to = {
-    ...countedEdit<SessionRecord>(session, words, deviceId()),
-    endedAt: Math.max(Date.now(), session.startedAt),
-  };
-  const outcome = await commit([{ kind: 'updated', table: 'sessions', id: session.id, from, to }]);
-  return outcome.kind === 'written';
+  return editRecord('sessions', session, { ...words, endedAt: Math.max(Date.now(), session.startedAt) });
 }
 
 /** Leaves in the middle: what was done is kept already, and can be gone on with. */

@@ -2,8 +2,15 @@ import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Meaning } from '../../app/meaning';
 import { eventsOn } from '../../app/practice/passage';
 import { namesToWrite } from '../../app/look';
-import type { LadderStep, Plan } from '../../core';
-import { clefsRead } from '../../notation/clefs';
+import {
+  letterSteps,
+  type Clef,
+  type InstrumentKind,
+  type LadderStep,
+  type Plan,
+  type ResponseEvent,
+} from '../../core';
+import { clefsRead, MIDDLE_LINES, written } from '../../notation/clefs';
 import { lineBreaks, lineOf } from '../../notation/lines';
 import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
 import { Staff, StaffHead } from '../../notation/Staff';
@@ -46,7 +53,6 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
   const names = step.aid === 'names-and-fingers' || step.aid === 'names';
   const { fifths } = response.key;
   const count = events.length;
-  const size = useMemo(() => sizeFor(room, count, fifths, names), [room, count, fifths, names]);
   const score = useMemo((): Score => {
     const clefs = clefsRead(response.events, request.instrument, student).slice(step.from, step.to + 1);
     const steps = fingersShown(plan, step).map((one) => ({ ...one, at: one.at - step.from }));
@@ -54,6 +60,11 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
     const music = { key: response.key, time: response.time, pickup: 0, events };
     return { music, steps, strings, instrument: request.instrument, clefs, barred: false };
   }, [events, plan, step, response, request, student, findings]);
+  const { clefs } = score;
+  const size = useMemo(
+    () => sizeFor(room, { notes: count, fifths, names, ...extent(events, clefs, request.instrument) }),
+    [room, count, fifths, names, events, clefs, request.instrument],
+  );
   const { column, scale, height, most, line: lineHeight, empty, layout } = size;
   const pages = pagesOf(lineBreaks(events.length, NO_BARS, most), size.lines);
   const at = cursor - step.from;
@@ -150,43 +161,70 @@ const MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbe
 /** Height of the row of names, in px. */
 const NAMES = 26;
 
-/** In the notation package's units: what a note needs, and a line from the fingers to the lowest ledger line. */
+/** In the notation package's units: what a note needs, how high it is engraved, and where the middle line lies in that. */
 const NOTE = 31;
-const LINE = 146;
-/** Of the engraving: what lies above the fingers is empty. */
-const ENGRAVED = 176;
-const EMPTY = 30;
+const ENGRAVED = 190;
+const MIDDLE = 100;
+/** From the middle line to the outer ones, a letter step, and room for fingers above and stems below. */
+const HALF_STAFF = 20;
+const STEP = 5;
+const FINGERS = 42;
+const STEMS = 20;
 const MOST_SCALE = 2.9;
 const LEAST_SCALE = 1.35;
 
+interface Extent {
+  /** Where the drawing begins and ends, in the notation package's units. */
+  readonly top: number;
+  readonly bottom: number;
+}
+
+/** How far up and down the notes of a passage go. */
+function extent(
+  events: readonly ResponseEvent[],
+  clefs: readonly Clef[],
+  instrument: InstrumentKind,
+): Extent {
+  const steps = events.flatMap((event, at) =>
+    'pitches' in event
+      ? event.pitches.map((name) => letterSteps(written(name, instrument)) - MIDDLE_LINES[clefs[at]])
+      : [],
+  );
+  const highest = MIDDLE - Math.max(HALF_STAFF, STEP * Math.max(0, ...steps));
+  const lowest = MIDDLE + Math.max(HALF_STAFF, -STEP * Math.min(0, ...steps));
+  return { top: Math.max(0, highest - FINGERS), bottom: lowest + STEMS };
+}
+
+interface Sized extends Extent {
+  readonly notes: number;
+  readonly fifths: number;
+  readonly names: boolean;
+}
+
+interface Room {
+  readonly width: number;
+  readonly height: number;
+}
+
 /** The largest notes that fit: in how many lines, how many on each, how large. Where even the smallest do not fit, the pages are turned. */
-function sizeFor(
-  { width, height }: { width: number; height: number },
-  notes: number,
-  fifths: number,
-  names: boolean,
-) {
+function sizeFor({ width, height }: Room, { notes, fifths, names, top, bottom }: Sized) {
+  const high = bottom - top;
+  const row = names ? NAMES : 0;
   const sizes = [1, 2, 3, 4, 5, 6].map((lines) => {
     const most = Math.max(1, Math.ceil(notes / lines));
     const wide = width / (most * NOTE + headWidth(fifths, false, 1) + 8);
-    const high = (height / lines - (names ? NAMES : 0)) / LINE;
-    return { lines, most, scale: Math.min(MOST_SCALE, wide, high) };
+    return { lines, most, scale: Math.min(MOST_SCALE, wide, (height / lines - row) / high) };
   });
   const best = sizes.reduce((a, b) => (b.scale > a.scale ? b : a));
   const scale = Math.max(LEAST_SCALE, best.scale);
-  const perLine = Math.max(1, Math.floor((width - headWidth(fifths, false, scale) - 8) / (NOTE * scale)));
-  const lines = Math.max(1, Math.floor(height / (LINE * scale + (names ? NAMES : 0))));
-  const most = scale > best.scale ? perLine : best.most;
-  const column = Math.min(78 * scale, (width - headWidth(fifths, false, scale) - 8) / most);
+  const room = width - headWidth(fifths, false, scale) - 8;
+  const fits = scale === best.scale;
+  const most = fits ? best.most : Math.max(1, Math.floor(room / (NOTE * scale)));
+  const lines = fits ? best.lines : Math.max(1, Math.floor(height / (high * scale + row)));
+  const column = Math.min(78 * scale, room / most);
   return {
-    scale,
-    most,
-    lines: scale > best.scale ? lines : best.lines,
-    column,
-    height: ENGRAVED * scale,
+    ...{ scale, most, lines, column, height: ENGRAVED * scale, line: high * scale, empty: top * scale },
     layout: evenLayout(notes, column, ENGRAVED * scale, scale),
-    line: LINE * scale,
-    empty: EMPTY * scale,
   };
 }
 

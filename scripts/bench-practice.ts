@@ -1,0 +1,243 @@
+import { chromium, type Page } from '@playwright/test';
+import { format, subDays } from 'date-fns';
+import {
+  kindsOfNotes,
+  findingsOf,
+  joinedSums,
+  plan,
+  playedNotes,
+  proposeWeek,
+  trendsIn,
+  type Judged,
+  type Sums,
+} from '../src/core';
+import { seeded } from '../src/app/practice/seeded';
+import { daySum } from '../src/store/days';
+import type { SessionRecord, StudentRecord } from '../src/store/records';
+import { BROWSER, startServer } from './server.mjs';
+import { ensureChromium } from './setup.mjs';
+
+/*
+ * A log of five years: how long Progress takes to be drawn, next week to be proposed, a repetition to be kept; and how steady the metronome is.
+ */
+
+const SESSIONS = 2000;
+const EACH = 100;
+const YEARS = 5;
+
+interface Log {
+  readonly student: StudentRecord;
+  readonly sessions: SessionRecord[];
+  readonly repetitions: Judged[];
+  readonly days: ReturnType<typeof daySum>[];
+}
+
+function fiveYears(): Log {
+  const chance = seeded(5);
+  const request = {
+    instrument: 'violin',
+    material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 3, direction: 'updown' },
+  } as const;
+  const response = plan(request);
+  const [best] = response.plans;
+  const aim = {
+    system: 'pythagorean',
+    tuning: 'pure',
+    tonic: { letter: 5, alteration: 0 },
+    level: 'middle',
+  } as const;
+  const findings = findingsOf(request, response, best, aim);
+  const kinds = kindsOfNotes(playedNotes(response.events, best, findings.setup), findings);
+  const places = [...kinds].map(([at, own]) => ({ at, kinds: own }));
+  const now = Date.now();
+  const student: StudentRecord = {
+    ...{
+      id: 'five-years',
+      name: 'Fivey',
+      plays: { instrument: 'violin' },
+      level: 'middle',
+      clefs: ['treble'],
+    },
+    ...{ noteNames: 'letters', remark: '', createdAt: now, changedAt: now },
+  };
+  const sessions: SessionRecord[] = [];
+  const repetitions: Judged[] = [];
+  const byDay = new Map<string, SessionRecord[]>();
+  const logs = new Map<string, Judged[]>();
+  for (let n = 0; n < SESSIONS; n++) {
+    const back = Math.floor((n / SESSIONS) * YEARS * 365);
+    const day = format(subDays(now, back), 'yyyy-MM-dd');
+    const id = `session-${n}`;
+    const startedAt = now - back * 86_400_000;
+    const judged = Array.from({ length: EACH }, (_, number): Judged => {
+      const off = chance() < 0.2;
+      const heard = off ? (chance() < 0.5 ? 'low' : 'high') : 'in';
+      return {
+        ...{ kind: 'judged', id: `${id}-${number}`, sessionId: id, number, at: startedAt + number, step: 0 },
+        ...{ from: 0, to: places.length - 1, bpm: 60 + (n % 60), heard },
+        place: off ? places[Math.floor(chance() * places.length)].at : null,
+      };
+    });
+    const session: SessionRecord = {
+      ...{
+        id,
+        studentId: student.id,
+        day,
+        startedAt,
+        endedAt: startedAt,
+        minutes: 15,
+        what: 'A major',
+        places,
+      },
+      ...{ planId: `plan-${n % 8}`, heard: { low: 0, in: 0, high: 0, missed: 0 }, goal: '', playerWords: '' },
+      ...{
+        teacherWords: '',
+        question: '',
+        next: '',
+        reached: 60 + (n % 60),
+        createdAt: startedAt,
+        changedAt: startedAt,
+      },
+    };
+    sessions.push(session);
+    repetitions.push(...judged);
+    byDay.set(day, [...(byDay.get(day) ?? []), session]);
+    logs.set(id, judged);
+  }
+  const days = [...byDay].map(([day, own]) => daySum(student.id, day, own, logs));
+  return { student, sessions, repetitions, days };
+}
+
+/** Puts rows into the browser's own database, as the app would have by and by. */
+async function put(page: Page, table: string, rows: readonly object[]) {
+  for (let at = 0; at < rows.length; at += 20_000)
+    await page.evaluate(
+      ([name, some]) =>
+        new Promise<void>((done, fail) => {
+          const opening = indexedDB.open('dove-path');
+          opening.onsuccess = () => {
+            const work = opening.result.transaction(name, 'readwrite');
+            for (const row of some) work.objectStore(name).put(row);
+            work.oncomplete = () => (opening.result.close(), done());
+            work.onerror = () => fail(work.error);
+          };
+        }),
+      [table, rows.slice(at, at + 20_000)] as const,
+    );
+}
+
+const median = (list: number[]) => [...list].sort((a, b) => a - b)[list.length >> 1];
+
+/** The work of a browser from a choice to what it shows, in ms. */
+function untilShown(page: Page, shown: string): Promise<number> {
+  return page.evaluate(async (text) => {
+    const start = performance.now();
+    const choice = document.querySelector<HTMLSelectElement>('select[aria-label="Student"]');
+    if (!choice) throw new Error('no student to choose');
+    const value = [...choice.options].find((option) => option.text === 'Fivey')?.value ?? '';
+    Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value')?.set?.call(choice, value);
+    choice.dispatchEvent(new Event('change', { bubbles: true }));
+    while (
+      !document.body.textContent.includes(text) ||
+      !document.querySelector('[data-testid="tempo-chart"] path')
+    )
+      await new Promise(requestAnimationFrame);
+    return performance.now() - start;
+  }, shown);
+}
+
+export async function benchPractice() {
+  const log = fiveYears();
+  let sums: Sums = {};
+  for (const day of log.days.slice(0, 42)) sums = joinedSums(sums, day.sums);
+  const week = Array.from({ length: 9 }, () => {
+    const start = performance.now();
+    proposeWeek({ assigned: ['a', 'b', 'c'], trends: trendsIn(sums), cardsDue: 20, minutes: 30 });
+    return performance.now() - start;
+  });
+  ensureChromium();
+  const { address, stop } = await startServer();
+  const browser = await chromium.launch(BROWSER);
+  try {
+    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    await page.goto(`${address}/studio?demo`);
+    await page.locator('main[data-ready="true"]').waitFor();
+    await page.waitForTimeout(6000);
+    await put(page, 'students', [log.student]);
+    await put(page, 'sessions', log.sessions);
+    await put(page, 'repetitions', log.repetitions);
+    await put(page, 'days', log.days);
+    const drawn: number[] = [];
+    for (let turn = 0; turn < 5; turn++) {
+      await page.goto(`${address}/progress`);
+      await page.getByTestId('tempo-chart').locator('path').first().waitFor();
+      await page.waitForTimeout(800);
+      drawn.push(await untilShown(page, 'From 100 beats a minute on'));
+    }
+    const kept = await judgedMs(page, address);
+    console.log(
+      `Practice, with a log of ${YEARS} years (${SESSIONS} sessions, ${SESSIONS * EACH} repetitions):`,
+    );
+    console.table([
+      { what: 'Progress of another student drawn', 'median ms': Math.round(median(drawn)), 'limit ms': 300 },
+      { what: 'trends and next week', 'median ms': Math.round(median(week)), 'limit ms': 50 },
+      { what: 'a repetition judged, kept, shown', 'median ms': Math.round(median(kept)), 'limit ms': 50 },
+    ]);
+    await metronome(page);
+  } finally {
+    await browser.close();
+    stop();
+  }
+}
+
+/** From the key that judges to the count that shows it and the row that is kept. */
+async function judgedMs(page: Page, address: string): Promise<number[]> {
+  await page.goto(`${address}/practice`);
+  await page.getByLabel('Student').selectOption({ label: 'Wren' });
+  await page.getByRole('link', { name: 'Practise' }).first().click();
+  await page.getByLabel('How many times').fill('40');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByTestId('count').waitFor();
+  const times: number[] = [];
+  for (let turn = 1; turn <= 12; turn++)
+    times.push(
+      await page.evaluate(async (want) => {
+        const rows = () =>
+          new Promise<number>((done) => {
+            const opening = indexedDB.open('dove-path');
+            opening.onsuccess = () => {
+              const count = opening.result.transaction('repetitions').objectStore('repetitions').count();
+              count.onsuccess = () => (opening.result.close(), done(count.result));
+            };
+          });
+        const before = await rows();
+        const start = performance.now();
+        window.dispatchEvent(new KeyboardEvent('keydown', { key: 'i', bubbles: true }));
+        while (!document.querySelector('[data-testid="count"]')?.textContent.includes(`${want} of 40`))
+          await new Promise((done) => setTimeout(done));
+        while ((await rows()) === before) await new Promise((done) => setTimeout(done));
+        return performance.now() - start;
+      }, turn),
+    );
+  return times;
+}
+
+const WATCHED_SECONDS = 20;
+
+/** How far each click lies from where it should, on the audio clock, and how far ahead of its time it was laid out. */
+async function metronome(page: Page) {
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(WATCHED_SECONDS * 1000);
+  const clicks = await page.evaluate(() =>
+    performance
+      .getEntriesByName('click')
+      .map((mark) => (mark as PerformanceMark).detail as { time: number; ahead: number }),
+  );
+  const [first] = clicks;
+  const beat = (clicks[clicks.length - 1].time - first.time) / (clicks.length - 1);
+  const off = clicks.map(({ time }, at) => Math.abs(time - first.time - at) * 1000);
+  const drift = (beat - 1) * 600_000;
+  console.log(
+    `Metronome at 60 a minute over ${clicks.length} clicks: jitter ${Math.max(...off).toFixed(4)} ms at most, drift ${drift.toFixed(4)} ms in ten minutes, laid out at least ${Math.round(Math.min(...clicks.map(({ ahead }) => ahead)) * 1000)} ms ahead (limit 2 ms)`,
+  );
+}
