@@ -18,6 +18,24 @@ async function openView(page, view, plan) {
   await page.locator('main[data-ready="true"]').waitFor();
 }
 
+/** Opens a view of one student's practice, once the made-up log is there. */
+async function openStudent(page, address, view, name) {
+  await page.waitForFunction(() => globalThis.localStorage.getItem('dove-path-demo-practice') === null);
+  await page.goto(`${address}/${view}`);
+  await page.locator('main[data-ready="true"]').waitFor();
+  await page.getByLabel('Student').selectOption({ label: name });
+  await page.waitForTimeout(800);
+}
+
+async function startSession(page, address) {
+  await openStudent(page, address, 'practice', 'Wren');
+  await page.getByRole('link', { name: 'Practise' }).first().click();
+  await page.getByRole('button', { name: 'Third finger in third position' }).click();
+  await page.getByRole('button', { name: 'metronome' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByTestId('staff').first().waitFor();
+}
+
 async function moveRight(page, times) {
   await page.waitForTimeout(300);
   await page.getByRole('application').focus({ preventScroll: true });
@@ -41,37 +59,11 @@ const SHOTS = {
     await openPlan(page, 'Otis: F major scale, two octaves, ¾ double bass');
     await moveRight(page, 11);
   },
-  'bench-thirds': (page) => openPlan(page, 'Wren: D major scale in thirds, one octave, violin'),
-  'bench-notes': async (page) => {
-    await openPlan(page, 'Wren: F♯ minor arpeggio, two octaves, violin');
-    await word(page, 'Kind', 'typed');
-    await page
-      .getByLabel('Notes', { exact: true })
-      .fill('F#4 A C#5:2 | D:1/2 C# B A G#:2 |\nF#4+A4:1 E4+G#4 D4+F#4 - | C#4+A4:4');
-    await page.getByLabel('Notes', { exact: true }).blur();
-  },
   'bench-edit': async (page) => {
     await moveRight(page, 6);
     await page.keyboard.press('2');
     await page.getByTestId('outcome').waitFor();
     await page.getByTestId('neck').scrollIntoViewIfNeeded();
-  },
-  'bench-compare': async (page) => {
-    await page.getByRole('button', { name: 'Compare way 3 with the one chosen' }).click();
-    await moveRight(page, 19);
-    await page.getByRole('heading', { name: 'Two ways side by side' }).scrollIntoViewIfNeeded();
-  },
-  'bench-neck': async (page) => {
-    await openPlan(page, 'Pip: A major in first position');
-    await moveRight(page, 2);
-    await page.getByTestId('neck').scrollIntoViewIfNeeded();
-  },
-  'bench-listen': async (page) => {
-    await openPlan(page, 'Marlow: A flat major without open strings');
-    await page.getByLabel('Note names').selectOption('theirs');
-    await moveRight(page, 4);
-    for (let at = 0; at < 7; at++) await page.keyboard.press('Shift+ArrowRight');
-    await page.getByLabel('loop').check();
   },
   'bench-lines': async (page) => {
     await openPlan(page, 'Marlow: A flat major without open strings');
@@ -79,12 +71,6 @@ const SHOTS = {
     await page.getByRole('button', { name: 'Smaller picture' }).click();
     await moveRight(page, 17);
   },
-  'bench-given': async (page) => {
-    await page.getByRole('button', { name: 'Give this plan to' }).click();
-    await page.getByRole('menuitem', { name: 'Marlow' }).click();
-    await page.getByTestId('given').waitFor();
-  },
-  'bench-tablet': (page) => moveRight(page, 6),
   studio: async (page, address) => {
     await page.goto(`${address}/studio`);
     await page.getByRole('button', { name: /^Pip/ }).click();
@@ -100,11 +86,27 @@ const SHOTS = {
   hand: (page) => openView(page, 'Hand', 'Wren: E♭ major scale, two octaves, violin'),
   shifts: (page) => openView(page, 'Shifts', 'Juno: D major into thumb position'),
   ear: (page) => openView(page, 'Ear', 'Otis: F major scale, two octaves, ¾ double bass'),
-  'bench-dark': (page) => moveRight(page, 10),
-  'bench-problem': async (page) => {
-    await word(page, 'Octaves', '3');
-    await word(page, 'Positions', JSON.stringify({ from: 1, to: 1 }));
+  practice: async (page, address) => {
+    await startSession(page, address);
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(9000);
   },
+  'practice-today': (page, address) => openStudent(page, address, 'practice', 'Wren'),
+  cards: async (page, address) => {
+    await openStudent(page, address, 'cards', 'Pip');
+    await page.getByRole('button', { name: 'Make cards', exact: true }).click();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await page.getByTestId('field').getByRole('button').nth(6).click();
+    await page
+      .getByTestId('verdict')
+      .getByText(/Right|No, not/)
+      .waitFor();
+  },
+  progress: async (page, address) => {
+    await openStudent(page, address, 'progress', 'Wren');
+    await page.getByTestId('tempo-chart').locator('path').first().waitFor();
+  },
+  lesson: (page, address) => openStudent(page, address, 'lesson', 'Juno'),
 };
 
 /** Puts an entry into the database that nobody can read. */
@@ -120,7 +122,7 @@ function putDamaged() {
 }
 
 /** Pictures of what stands further down the page. */
-const LOWER = new Set(['bench-edit', 'bench-compare', 'bench-neck']);
+const LOWER = new Set(['bench-edit']);
 
 ensurePackages();
 ensureChromium();
@@ -130,9 +132,7 @@ const { address, stop } = await startServer();
 const browser = await chromium.launch(BROWSER);
 try {
   for (const [name, arrange] of Object.entries(SHOTS)) {
-    const colorScheme = name.endsWith('-dark') ? 'dark' : 'light';
-    const viewport = name.endsWith('-tablet') ? { width: 820, height: 1180 } : { width: 1280, height: 800 };
-    const context = await browser.newContext({ viewport, colorScheme });
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     const page = await context.newPage();
     await page.goto(`${address}/?demo`);
     await page.locator('main[data-ready="true"]').waitFor();

@@ -18,7 +18,7 @@ import {
 import { keyOf, type KeyId } from './keymap';
 import { listen, setCountIn, setDrone, setLoop, useListening } from './listening';
 import { NAMES_WORDS, setLines, setNames, useLook, zoomBy } from './look';
-import { givePlan, newPlan, openPlan } from './opening';
+import { givePlan, newPlan, openPlan, practise } from './opening';
 import { planOf, responseOf } from './session/state';
 
 /** Something that can be done by its name. */
@@ -91,6 +91,11 @@ export function commandsFor(
       .map((plan) =>
         command(`open-${plan.id}`, `Open ${planTitle(plan, owner(plan))}`, () => void openPlan(plan.id)),
       ),
+    command(
+      'practise',
+      selection ? 'Practise the marked notes' : 'Practise this plan',
+      () => void practise(),
+    ),
     command('studio', 'Go to the Studio', () => location.assign('/studio')),
     command('keys', 'All keys', () => location.assign('/keys')),
     command('licences', 'Licences', () => location.assign('/licences')),

@@ -38,6 +38,8 @@ export interface Marks {
   /** Positions as brackets over the notes. */
   readonly positions: boolean;
   readonly barNumbers: boolean;
+  /** Height of a finger, in the notation package's units; as usual where left out. */
+  readonly fingerSize?: number;
 }
 
 export const ALL_MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbers: true };

@@ -9,8 +9,9 @@ import { INK, middleOf, type Drawn, type Layout, type Marks, type Part, type Sco
 
 /** Fingers are set as everywhere else in the app. */
 const FONT = 'Atkinson Hyperlegible Next Variable, sans-serif';
-/** Height of a line of fingers, in the notation package's units. */
-const LINE = 13.5;
+/** Size of a finger, in the notation package's units, and the line it takes of that. */
+const FINGER = 15;
+const LINE_OF = 0.9;
 const NUMERALS = ['I', 'II', 'III', 'IV', 'V', 'VI'];
 const SVG = 'http://www.w3.org/2000/svg';
 /** The thumb sign of the music font. */
@@ -34,23 +35,25 @@ export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks
   const numerals = marks.numerals ? stringChanges(steps, score.strings) : new Map<number, string>();
   const extensions = extensionMarks(steps);
   const { events } = score.music;
+  const size = marks.fingerSize ?? FINGER;
+  const line = size * LINE_OF;
   for (const { at, top } of context.drawn) {
     const step = byAt.get(at);
     const event = events[at];
     const bow = 'bow' in event && event.bow;
     let y = top - 9;
     if (bow)
-      pen.sign(BOW_SIGNS[bow], at, y + (step && marks.fingers ? 3 - LINE * (step.stops.length + 1) : 0));
+      pen.sign(BOW_SIGNS[bow], at, y + (step && marks.fingers ? 3 - line * (step.stops.length + 1) : 0));
     if (!step || !marks.fingers) continue;
     const fingers = step.stops.map(fingerSign);
     for (const finger of fingers) {
-      pen.write(guides?.has(at) ? `(${finger})` : finger, at, y, 15, 700);
-      y -= LINE;
+      pen.write(guides?.has(at) ? `(${finger})` : finger, at, y, size, 700);
+      y -= line;
     }
     const numeral = numerals.get(at);
     if (numeral) {
       pen.write(numeral, at, y - 2, 11, 400);
-      y -= LINE - 2.5;
+      y -= 11;
     }
     if (extensions.has(at)) pen.write('ext.', at, y - 2, 10, 400);
   }

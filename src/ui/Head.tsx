@@ -33,19 +33,19 @@ export function Head({ here, plan, student, children }: Props) {
   const ofPlan = plan ? `?plan=${plan}` : '';
   const ofStudent = student ? `?student=${student}` : '';
   return (
-    <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b-2 border-rule py-2">
+    <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-rule py-2">
       <a href="/" className="flex items-center gap-2 font-serif text-xl font-bold no-underline">
         <img src="/dove.svg" alt="" width="28" height="28" />
         Dove Path
       </a>
-      <nav aria-label="Views" className="flex flex-wrap gap-4">
+      <nav aria-label="Views" className="flex flex-wrap gap-2.5">
         <Way address="/studio" words="Studio" here={here} query={ofStudent} />
-        <span className="flex gap-4 border-l border-rule pl-4">
+        <span className="flex gap-2.5 border-l border-rule pl-2.5">
           {PLAN_VIEWS.map(([address, words]) => (
             <Way key={address} address={address} words={words} here={here} query={ofPlan} />
           ))}
         </span>
-        <span className="flex gap-4 border-l border-rule pl-4">
+        <span className="flex gap-2.5 border-l border-rule pl-2.5">
           {STUDENT_VIEWS.map(([address, words]) => (
             <Way key={address} address={address} words={words} here={here} query={ofStudent || ofPlan} />
           ))}

@@ -203,10 +203,21 @@ export function trendWords(trend: Trend): string {
   return sentence(`${kindWords(kind)}: ${parts.join('; ')}.`);
 }
 
+/** How a shift lands that is always off on one side; null for what is no shift with a direction. */
+function landingWords(kind: Kind, side: Trend['side']): 'short' | 'far' | null {
+  if (!side || !/^(up|down)-/.test(kind)) return null;
+  return kind.startsWith('up') === (side === 'low') ? 'short' : 'far';
+}
+
 /** What a trend asks for: a place that is always off the same way is moved, one that goes both ways is heard better. */
 export function trendWork({ kind, side }: Trend): string {
   if (kind.startsWith('tempo'))
     return 'Stay below that tempo until three running are clean, then go up by small steps.';
+  const landing = landingWords(kind, side);
+  if (landing)
+    return landing === 'short'
+      ? 'It lands short: let arm and guide finger go a little farther, and listen before the bow does.'
+      : 'It goes too far: let the guide finger stop a little earlier, and listen before the bow does.';
   if (side)
     return `A place to move: always ${side}. Set it a little ${side === 'low' ? 'higher' : 'lower'}, and check it against a string.`;
   return 'An ear to train: now low, now high. Hear the note first, then place it.';
@@ -216,6 +227,8 @@ export function trendWork({ kind, side }: Trend): string {
 export function trendGoal({ kind, side }: Trend): string {
   const words = sentence(kindWords(kind));
   if (kind.startsWith('tempo')) return `${words}: only as fast as it is clean`;
+  const landing = landingWords(kind, side);
+  if (landing) return `${words}: a little ${landing === 'short' ? 'farther' : 'less far'}, heard first`;
   if (side) return `${words}: a little ${side === 'low' ? 'higher' : 'lower'}, heard first`;
   return `${words}: heard before it is played`;
 }

@@ -36,7 +36,7 @@ export async function startAsking(studentId: string, now = Date.now()) {
   const due = new Map(memories.map((memory) => [memory.id, memory.due]));
   const queue = cards
     .filter(({ id }) => (due.get(id) ?? 0) <= now)
-    .sort((a, b) => (due.get(a.id) ?? Infinity) - (due.get(b.id) ?? Infinity) || a.id.localeCompare(b.id))
+    .sort((a, b) => (due.get(a.id) ?? Infinity) - (due.get(b.id) ?? Infinity) || a.createdAt - b.createdAt)
     .slice(0, MOST);
   set({ ...NOTHING, queue });
   nextCard();

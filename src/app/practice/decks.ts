@@ -103,8 +103,9 @@ export async function addCards(
   const known = new Set(here.map(({ quiz }) => JSON.stringify(quiz.ask)));
   const now = Date.now();
   const fresh = quizzes.filter(({ ask }) => !known.has(JSON.stringify(ask)));
-  const cards = fresh.map((quiz): CardRecord => ({
-    ...{ id: crypto.randomUUID(), studentId, deck, quiz, createdAt: now, changedAt: now },
+  // One after the other, so that a deck is asked in its order.
+  const cards = fresh.map((quiz, at): CardRecord => ({
+    ...{ id: crypto.randomUUID(), studentId, deck, quiz, createdAt: now + at, changedAt: now + at },
     ...(planId ? { planId } : {}),
   }));
   if (cards.length === 0) return 0;

@@ -223,9 +223,10 @@ function demoCards(
   chance: () => number,
 ): Pick<Practice, 'cards' | 'answers'> {
   const quizzes = positionQuizzes(student, 3, 'D major');
-  const cards = quizzes.map((quiz): CardRecord => ({
+  const before = now - 20 * DAY_MS;
+  const cards = quizzes.map((quiz, at): CardRecord => ({
     ...{ id: crypto.randomUUID(), studentId: student.id, deck: 'D major, 3rd position', quiz },
-    ...{ createdAt: now - 20 * DAY_MS, changedAt: now - 20 * DAY_MS },
+    ...{ createdAt: before + at, changedAt: before + at },
   }));
   const answers = cards.slice(0, 24).flatMap((card): AnswerRecord[] =>
     [12, 9, 5].map((back) => ({

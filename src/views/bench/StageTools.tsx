@@ -32,7 +32,6 @@ export function StageTools({ response, setup, speech }: Props) {
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
       <Listen response={response} setup={setup} />
-      <Practise />
       <Marked speech={speech} />
       <Look />
     </div>
@@ -127,16 +126,6 @@ function Tick({ words, on, onTick }: TickProps) {
   );
 }
 
-/** A session on the marked notes, or on the whole plan. */
-function Practise() {
-  const selection = useBench((state) => state.selection);
-  return (
-    <button type="button" className="button" onClick={() => void practise()}>
-      {selection ? 'Practise these notes' : 'Practise'}
-    </button>
-  );
-}
-
 /** Notes marked for listening or as a pattern. */
 function Marked({ speech }: Pick<Props, 'speech'>) {
   const selection = useBench((state) => state.selection);
@@ -151,6 +140,9 @@ function Marked({ speech }: Pick<Props, 'speech'>) {
           <span data-testid="marked">{stretchWords(speech.place, selection.from, selection.to)}</span>
           <button type="button" className="button" onClick={carryMarked}>
             Carry the fingers on
+          </button>
+          <button type="button" className="button" onClick={() => void practise()}>
+            Practise them
           </button>
           <button type="button" className="button" onClick={unmark}>
             Unmark

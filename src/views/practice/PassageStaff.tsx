@@ -157,7 +157,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
 }
 
 const NO_BARS: ReadonlySet<number> = new Set();
-const MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbers: false };
+const MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbers: false, fingerSize: 21 };
 /** Height of the row of names, in px. */
 const NAMES = 26;
 
@@ -168,7 +168,7 @@ const MIDDLE = 100;
 /** From the middle line to the outer ones, a letter step, and room for fingers above and stems below. */
 const HALF_STAFF = 20;
 const STEP = 5;
-const FINGERS = 42;
+const FINGERS = 46;
 const STEMS = 20;
 const MOST_SCALE = 2.9;
 const LEAST_SCALE = 1.35;

@@ -79,7 +79,7 @@ export function Running({ run }: { readonly run: Run }) {
           <p className="font-serif text-[2.6rem] leading-tight font-bold" data-testid="step">
             {words || session.what}
           </p>
-          <p className="text-lg" data-testid="step-place">
+          <p className="text-xl" data-testid="step-place">
             {steps.length > 1 ? `Step ${climb.step + 1} of ${steps.length}. ` : ''}
             {handTimeWords(step)}
             {nextWords(run, step)}
@@ -102,7 +102,7 @@ export function Running({ run }: { readonly run: Run }) {
           </button>
         </div>
       ) : (
-        <p role="status" className="text-lg" data-testid="prompt">
+        <p role="status" className="text-xl" data-testid="prompt">
           {promptWords(run)}
         </p>
       )}
