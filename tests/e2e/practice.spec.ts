@@ -163,6 +163,10 @@ test('a student’s week: a session left and gone on with, the file home, three 
   await expect(next).toContainText('Kept');
   await next.getByLabel('The teacher’s words').fill('Slow bow');
   await expect.poll(() => keptLessonWords(page)).toEqual(['Slow bow']);
+  await next.getByRole('button', { name: 'Undo edit' }).click();
+  await expect.poll(() => keptLessonWords(page)).toEqual(['']);
+  await next.getByRole('button', { name: 'Redo edit' }).click();
+  await expect.poll(() => keptLessonWords(page)).toEqual(['Slow bow']);
   await page.reload();
   await ready(page);
   await expect(next.getByLabel('The teacher’s words')).toHaveValue('Slow bow');
@@ -230,6 +234,11 @@ test('a session by keyboard alone, through a ladder with a goal; a ladder that g
   await page.getByRole('button', { name: 'Into the log' }).press('Enter');
   await ready(page);
   await expect(logEntries(page)).toContainText('♩ = 100');
+  // A slip of the pen: a day that is still to come is told, kept, and not counted.
+  await logEntries(page).getByRole('button', { name: /100/ }).press('Enter');
+  await page.getByLabel('Day', { exact: true }).fill('2090-01-01');
+  await expect(page.getByRole('alert')).toContainText('1 entry dated in the future');
+  await expect(page.getByText('Nothing was practised in the last six weeks')).toBeVisible();
 });
 
 test.describe('by touch', () => {

@@ -1,11 +1,14 @@
-import { fieldsBetween, type Change } from '../../store/changes';
+import { create } from 'zustand';
+import { fieldsBetween, type Change, type Fields } from '../../store/changes';
 import { storageFault } from '../../store/db';
 import { countedEdit } from '../../store/merging';
 import type { LessonRecord, SessionRecord } from '../../store/records';
 import { commit } from '../../store/writes';
 import { storageWords } from '../../wording/storage';
 import { deviceId } from '../device';
+import { afterEdit, NO_HISTORY, redone, undone, type History, type Step } from '../history';
 import { say } from '../notices';
+import { bringBack, forgetDeleted, lastDeleted } from '../writes';
 
 /*
  * Edits of what practice leaves. They are written one after the other, each on top of the one before, however fast they are typed.
@@ -20,8 +23,51 @@ interface Edited {
 const written = new Map<string, SessionRecord | LessonRecord>();
 let writing: Promise<unknown> = Promise.resolve();
 
-/** Changes some fields of a record. @param shown as the page shows it @returns whether they are kept */
+/** A change of one record, to be undone. */
+interface RecordChange extends Fields<Edited[keyof Edited]> {
+  readonly table: keyof Edited;
+  readonly record: Edited[keyof Edited];
+}
+
+export const usePracticeHistory = create<{ readonly history: History<RecordChange> }>(() => ({
+  history: NO_HISTORY,
+}));
+
+const setHistory = (history: History<RecordChange>) => usePracticeHistory.setState({ history });
+
+/** Changes some fields of a record; what is typed into one field is undone as one. @param shown as the page shows it @returns whether they are kept */
 export function editRecord<Name extends keyof Edited>(
+  table: Name,
+  shown: Edited[Name],
+  to: Partial<Edited[Name]>,
+): Promise<boolean> {
+  forgetDeleted();
+  const record = newest(shown);
+  const fields = fieldsBetween<Edited[Name]>(record, { ...record, ...to });
+  if (!fields) return Promise.resolve(true);
+  const run = `${shown.id}.${Object.keys(fields.to).join()}`;
+  const change = { ...fields, table, record } as RecordChange;
+  setHistory(afterEdit(usePracticeHistory.getState().history, change, run));
+  return queued(table, shown, to);
+}
+
+/** Takes the last edit back; right after something was deleted, that. */
+export async function undo() {
+  const bin = lastDeleted();
+  if (bin) await bringBack(bin);
+  else await step(undone(usePracticeHistory.getState().history));
+}
+
+export const redo = () => step(redone(usePracticeHistory.getState().history));
+
+async function step(found: Step<RecordChange> | null) {
+  if (!found) return;
+  const { table, record, to } = found.change;
+  setHistory(found.history);
+  await queued(table, record, to);
+}
+
+function queued<Name extends keyof Edited>(
   table: Name,
   shown: Edited[Name],
   to: Partial<Edited[Name]>,
@@ -61,7 +107,7 @@ async function write<Name extends keyof Edited>(
     });
     return false;
   } catch (error) {
-    const offer = { words: 'Try again', act: () => editRecord(table, record, to) };
+    const offer = { words: 'Try again', act: () => queued(table, record, to) };
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
     return false;
   }

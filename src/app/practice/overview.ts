@@ -15,6 +15,8 @@ import { dayOf, daysFrom, isFuture } from './days';
 
 /** Days that trends look back on. */
 const TREND_DAYS = 42;
+/** Days that are read whole: eight weeks, as Progress shows them first. */
+export const OVERVIEW_DAYS = 56;
 
 export interface Overview {
   readonly today: string;
@@ -43,9 +45,10 @@ export function useOverview(studentId: string | undefined): Overview | undefined
 export async function overviewOf(studentId: string, now: number): Promise<Overview> {
   const today = dayOf(now);
   const from = daysFrom(today, -TREND_DAYS);
+  const earliest = daysFrom(today, -OVERVIEW_DAYS);
   const [all, days, lessons, cards, plans, cardsDue] = await Promise.all([
     sessionsOf(studentId, from),
-    daysOf(studentId, from),
+    daysOf(studentId, earliest),
     lessonsOf(studentId),
     cardsOf(studentId),
     listPlans(),
@@ -53,7 +56,7 @@ export async function overviewOf(studentId: string, now: number): Promise<Overvi
   ]);
   const sessions = all.filter(({ day }) => !isFuture(day, today));
   const counted = days.filter(({ day }) => !isFuture(day, today));
-  const sums = sumOf(counted);
+  const sums = sumOf(counted.filter(({ day }) => day >= from));
   return {
     ...{ today, sessions, days: counted, sums, lessons, cards, cardsDue },
     plans: plans.filter((plan) => plan.studentId === studentId),

@@ -53,12 +53,15 @@ const MOST_STEPS = 60;
 
 /** The steps of a task, in order; never empty. The ladder must have no issue. */
 export function stepsOf(task: PracticeTask, passage: Passage): LadderStep[] {
-  const { ladder, from, to, bpm, beatsEach } = task;
+  const { ladder, from, to, target, bpm, beatsEach } = task;
   const base: LadderStep = { from, to, bpm, beatsEach: 1 };
   switch (ladder.kind) {
     case 'repeat':
-    case 'placing':
       return [{ ...base, beatsEach }];
+    case 'placing': {
+      const at = target ?? from;
+      return [{ ...base, from: at, to: at, beatsEach }];
+    }
     case 'tempo':
       return temposOf(ladder).map((tempo) => ({ ...base, bpm: tempo }));
     case 'halves':

@@ -52,14 +52,14 @@ export function trendsIn(sums: Sums): Trend[] {
   const told: Trend[] = [];
   let left = sums;
   for (;;) {
-    const [sides, often] = QUESTIONS.map((question) => asked(left, question).filter(bears));
-    const [surest] = [...sides, ...often].sort(
-      (a, b) => a.chance * a.strictness - b.chance * b.strictness || order(a) - order(b),
-    );
-    if (!surest) return told;
+    const [sides, often] = QUESTIONS.map((question) => asked(left, question));
+    const surest = [...sides, ...often].reduce<Answer | null>((a, b) => (a && before(a, b) ? a : b), null);
+    // Where the surest does not hold, nothing less sure does.
+    if (!surest || !bears(surest)) return told;
     const { kind, counts, chance } = surest;
-    const side = sides.find((one) => one.kind === kind);
-    const more = often.find((one) => one.kind === kind);
+    const holds = (one: Answer) => one.kind === kind && (one === surest || bears(one));
+    const side = sides.find(holds);
+    const more = often.find(holds);
     told.push({
       ...{ kind, counts, chance },
       ...(side ? { side: counts[1] > counts[2] ? ('low' as const) : ('high' as const) } : {}),
@@ -104,7 +104,13 @@ function asked(sums: Sums, question: Question): Answer[] {
   return [...byKind(sums)].flatMap(([kind, counts]) => question(kind, counts, all) ?? []);
 }
 
-/** Of two that are as sure, the narrower is told: fingers and shifts before strings and tempi. */
+/** True where one is surer than another; of two that are as sure the narrower kind comes first: fingers and shifts before strings and tempi. */
+function before(a: Answer, b: Answer): boolean {
+  const by = a.chance * a.strictness - b.chance * b.strictness;
+  return by < 0 || (by === 0 && order(a) <= order(b));
+}
+
+/** Kinds from the narrowest on. */
 function order({ kind }: Answer): number {
   return KINDS.indexOf(kind);
 }

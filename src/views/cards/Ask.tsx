@@ -2,7 +2,18 @@ import { Volume2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { answerCard, nextCard, soundCard, stopAsking, type Asking } from '../../app/practice/asking';
 import { Field, type Spot } from '../../board/Field';
-import { lyingIn, placeAnswer, readKey, resolveSetup, spotAnswer, type Quiz, type Setup } from '../../core';
+import {
+  lyingIn,
+  midiOf,
+  NO_STRING,
+  parsePitch,
+  placeAnswer,
+  readKey,
+  resolveSetup,
+  spotAnswer,
+  type Quiz,
+  type Setup,
+} from '../../core';
 import type { StudentRecord } from '../../store/records';
 import { answerWords, askWords, rightWords, spotOf, typedName } from '../../wording/cards';
 import { counted } from '../../wording/grammar';
@@ -58,6 +69,7 @@ export function Ask({ student, asking }: Props) {
         </div>
       )}
       <Answering key={card.id + String(done)} quiz={quiz} setup={setup} student={student} answer={answer} />
+      {done && <Shown quiz={quiz} setup={setup} student={student} />}
       <div role="status" data-testid="verdict">
         {done && (
           <p className={`border-l-4 px-3 text-xl ${right ? 'border-sage' : 'border-madder'}`}>
@@ -75,6 +87,52 @@ export function Ask({ student, asking }: Props) {
       )}
     </section>
   );
+}
+
+/** Where what was asked lies on the neck, with its fingers: shown once it was answered otherwise than on the neck. */
+function Shown({ quiz, setup, student }: Omit<AnsweringProps, 'answer'>) {
+  const spots = shownSpots(quiz, setup, student);
+  if (spots.length === 0) return null;
+  const upTo = Math.max(LEAST_NECK, ...spots.map(({ semitones }) => semitones + 1));
+  return <Field setup={setup} upTo={upTo} spots={spots} label="Where it lies" />;
+}
+
+function shownSpots({ ask, right }: Quiz, setup: Setup, { plays }: StudentRecord): Spot[] {
+  const up = (string: string, pitch: string) => {
+    const open = setup.strings.find(({ name }) => name === string);
+    const note = parsePitch(pitch);
+    return open && note ? midiOf(note) - open.midi : 0;
+  };
+  switch (ask.kind) {
+    case 'name':
+    case 'across': {
+      const lying = lyingIn(setup, readKey(ask.key), ask.position, plays.school);
+      const asked = (string: string, finger: string) =>
+        lying.filter((one) => setup.strings[one.string].name === string && String(one.finger) === finger);
+      const found = [
+        ...asked(ask.string, String(ask.finger)),
+        ...(ask.kind === 'across' ? right.flatMap((finger) => asked(ask.other, finger)) : []),
+      ];
+      return found.map(({ string, semitones, finger }) => ({
+        ...{ string: setup.strings[string].name, semitones, label: String(finger), tone: 'right' as const },
+      }));
+    }
+    case 'check':
+      return [
+        { string: ask.string, semitones: up(ask.string, ask.pitch), label: String(ask.finger) },
+        ...right
+          .filter((string) => string !== NO_STRING)
+          .map((string) => ({ string, semitones: 0, label: '0', tone: 'right' as const })),
+      ];
+    case 'shift-far':
+    case 'shift-guide':
+      return [
+        { string: ask.string, semitones: up(ask.string, ask.from), label: String(ask.fromFinger) },
+        { string: ask.string, semitones: up(ask.string, ask.to), label: String(ask.toFinger), tone: 'right' },
+      ];
+    default:
+      return [];
+  }
 }
 
 interface AnsweringProps {

@@ -16,6 +16,7 @@ import { NumberField, TextField } from '../../ui/fields';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { Nobody, PlayerPick } from '../../ui/PlayerPick';
+import { PracticeUndo } from '../../ui/PracticeUndo';
 import { Section } from '../../ui/Section';
 import { TrendList } from '../../ui/TrendList';
 import { planTitle } from '../../wording/material';
@@ -78,6 +79,7 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
           <h2 id="next" className="flex-1 font-serif text-xl font-semibold">
             Next week
           </h2>
+          {kept && <PracticeUndo />}
           {kept ? (
             <span className="text-faded">Kept; changes are saved as you make them.</span>
           ) : (

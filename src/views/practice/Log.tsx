@@ -9,6 +9,7 @@ import { NumberField, TextField } from '../../ui/fields';
 import { ifOnce } from '../../ui/focus';
 import { counted } from '../../wording/grammar';
 import { PlaceTable } from '../../ui/PlaceTable';
+import { PracticeUndo } from '../../ui/PracticeUndo';
 import { PracticeFileButtons } from '../../ui/PracticeFileButtons';
 
 interface Props {
@@ -41,6 +42,7 @@ export function Log({ student, overview }: Props) {
           ))}
         </span>
         <span className="flex-1" />
+        <PracticeUndo />
         <button
           type="button"
           className="button flex items-center gap-1"

@@ -167,7 +167,13 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
             type="button"
             aria-pressed={kind === ladder.kind}
             title={what}
-            onClick={() => onPut({ ladder: ladderOf(kind, task.bpm), times: usualTimes(kind) })}
+            onClick={() =>
+              onPut({
+                ...{ ladder: ladderOf(kind, task.bpm), times: usualTimes(kind) },
+                // One place is set down; its note is the first where none was chosen.
+                ...(kind === 'placing' ? { target: task.target ?? task.from, beatsEach: 4 } : {}),
+              })
+            }
             className={`min-h-10 cursor-pointer rounded-md border-2 border-dove px-3 font-semibold ${
               kind === ladder.kind ? 'bg-dove text-sheet' : 'bg-sheet text-dove hover:bg-haze'
             }`}

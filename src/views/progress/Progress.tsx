@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { daysFrom } from '../../app/practice/days';
-import { useOverview, type Overview } from '../../app/practice/overview';
+import { OVERVIEW_DAYS, useOverview, type Overview } from '../../app/practice/overview';
 import { usePlayer } from '../../app/practice/player';
 import { goalOf, weeksOf, type Week } from '../../app/practice/weeks';
 import { Balance } from '../../board/Balance';
@@ -56,9 +56,12 @@ const CARD = 'rounded-lg border border-rule bg-sheet px-4 py-3';
 function Shown({ student, overview }: { readonly student: StudentRecord; readonly overview: Overview }) {
   const [span, setSpan] = useState('8');
   const from = daysFrom(overview.today, -7 * Number(span));
+  // The first span is known already; longer ones are read when they are asked for.
+  const known = 7 * Number(span) <= OVERVIEW_DAYS;
   const days = useLiveQuery(
-    () => daysOf(student.id, from, overview.today),
-    [student.id, from, overview.today],
+    () => (known ? overview.days : daysOf(student.id, from, overview.today)),
+    [student.id, from, overview, known],
+    known ? overview.days : undefined,
   );
   const weeks = weeksOf(days ?? [], overview.today);
   return (
