@@ -12,38 +12,40 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
   const most = Math.max(0.01, ...rows.map(({ own }) => shareInterval(offOf(own), own[0])[1]));
   if (rows.length === 0) return <p className="mt-2 text-faded">No place has been judged yet.</p>;
   return (
-    <table className="mt-2 w-full border-collapse text-left" data-testid="places">
-      <thead>
-        <tr className="text-sm text-faded">
-          <th className="font-normal">Kind of place</th>
-          <th className="text-right font-normal">tries</th>
-          <th className="text-right font-normal">low</th>
-          <th className="text-right font-normal">high</th>
-          <th className="text-right font-normal">missed</th>
-          <th className="w-2/5 pl-4 font-normal">off, and the range it lies in with 95 %</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ kind, own, share }) => {
-          const [tries, low, high, missed] = own;
-          const [from, to] = shareInterval(offOf(own), tries);
-          return (
-            <tr key={kind} className="border-t border-rule">
-              <th scope="row" className="py-1 pr-2 font-normal">
-                {sentence(kindWords(kind))}
-              </th>
-              <td className="text-right">{tries}</td>
-              <td className="text-right">{low}</td>
-              <td className="text-right">{high}</td>
-              <td className="text-right">{missed}</td>
-              <td className="pl-4">
-                <Share share={share} from={from} to={to} most={most} />
-              </td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </table>
+    <div className="overflow-x-auto">
+      <table className="mt-2 w-full min-w-[36rem] border-collapse text-left" data-testid="places">
+        <thead>
+          <tr className="text-sm text-faded">
+            <th className="font-normal">Kind of place</th>
+            <th className="text-right font-normal">tries</th>
+            <th className="text-right font-normal">low</th>
+            <th className="text-right font-normal">high</th>
+            <th className="text-right font-normal">missed</th>
+            <th className="w-2/5 pl-4 font-normal">off, and the range it lies in with 95 %</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ kind, own, share }) => {
+            const [tries, low, high, missed] = own;
+            const [from, to] = shareInterval(offOf(own), tries);
+            return (
+              <tr key={kind} className="border-t border-rule">
+                <th scope="row" className="py-1 pr-2 font-normal">
+                  {sentence(kindWords(kind))}
+                </th>
+                <td className="text-right">{tries}</td>
+                <td className="text-right">{low}</td>
+                <td className="text-right">{high}</td>
+                <td className="text-right">{missed}</td>
+                <td className="pl-4">
+                  <Share share={share} from={from} to={to} most={most} />
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

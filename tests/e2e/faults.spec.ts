@@ -284,7 +284,20 @@ test('the focus never goes to nowhere: after a deletion, a closed notice, a note
 
 test('no view scrolls sideways at 360 px', async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
-  for (const address of ['/?demo', '/studio', '/hand', '/shifts', '/ear', '/keys', '/notes', '/licences']) {
+  for (const address of [
+    '/?demo',
+    '/studio',
+    '/hand',
+    '/shifts',
+    '/ear',
+    '/practice',
+    '/cards',
+    '/progress',
+    '/lesson',
+    '/keys',
+    '/notes',
+    '/licences',
+  ]) {
     await page.goto(address);
     await expect(page.locator('main')).toBeVisible();
     await page.waitForTimeout(400);

@@ -47,7 +47,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
           return (
             <li
               key={at}
-              className="flex min-h-11 items-center gap-2 border-t border-rule py-1 first:border-t-0"
+              className="flex min-h-11 flex-wrap items-center gap-2 border-t border-rule py-1 first:border-t-0"
             >
               <input
                 type="number"
@@ -62,7 +62,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
               />
               <input
                 aria-label={`Words for ${words}`}
-                className="min-h-9 min-w-0 flex-1 rounded-md border border-rule bg-paper px-2"
+                className="min-h-9 min-w-40 flex-1 rounded-md border border-rule bg-paper px-2"
                 placeholder={words}
                 value={item.words ?? ''}
                 onChange={(event) => change(at, { words: event.target.value || undefined })}

@@ -71,7 +71,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
   const page = pages.find((lines) => lineOf(lines, at) >= 0) ?? pages[0];
   const calls = namesToWrite('theirs', student?.noteNames) ?? 'letters';
   return (
-    <div ref={box} className="relative min-h-0 flex-1 overflow-hidden" data-testid="passage">
+    <div ref={box} className="relative min-h-36 flex-1 overflow-hidden" data-testid="passage">
       <div className="absolute inset-0 flex flex-col justify-center">
         {page.map((line) => (
           <div

@@ -6,7 +6,7 @@ export function Pulse({ beat, countIn }: { readonly beat: number | null; readonl
     <div
       aria-hidden
       data-testid="pulse"
-      className={`flex size-24 items-center justify-center rounded-full border-4 font-serif text-5xl font-bold ${
+      className={`flex size-14 items-center justify-center rounded-full border-4 font-serif text-3xl font-bold md:size-24 md:text-5xl ${
         beat === null
           ? 'border-rule text-faded'
           : lit

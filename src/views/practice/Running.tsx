@@ -55,7 +55,7 @@ export function Running({ run }: { readonly run: Run }) {
     >
       <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1">
         {session.goal && <p className="font-serif text-2xl font-semibold">{session.goal}</p>}
-        <p className="flex-1 text-right text-faded">
+        <p className="hidden flex-1 text-right text-faded md:block">
           {session.what}, {stretchWords(speech.place, task.from, task.to)}
         </p>
         <button type="button" className="button" onClick={leaveRun}>
@@ -73,11 +73,11 @@ export function Running({ run }: { readonly run: Run }) {
         onPoint={(at) => sayWhere(at)}
       />
       <Reminder run={run} />
-      <div className="flex flex-wrap items-center gap-x-8 gap-y-2">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 md:gap-x-8 md:gap-y-2">
         <Pulse beat={run.beat} countIn={countInOf(meaning)} />
-        <div className="min-w-60 flex-1">
-          <p className="font-serif text-[2.6rem] leading-tight font-bold" data-testid="step">
-            {words || session.what}
+        <div className="min-w-44 flex-1">
+          <p className="font-serif text-2xl leading-tight font-bold md:text-[2.6rem]" data-testid="step">
+            {words || counted(task.times, 'repetition')}
           </p>
           <p className="text-xl" data-testid="step-place">
             {steps.length > 1 ? `Step ${climb.step + 1} of ${steps.length}. ` : ''}
@@ -106,7 +106,7 @@ export function Running({ run }: { readonly run: Run }) {
           {promptWords(run)}
         </p>
       )}
-      <div className="grid grid-cols-[2fr_1fr_1fr_1fr_1fr_1fr] gap-2 pb-1">
+      <div className="grid grid-cols-3 gap-2 pb-1 md:grid-cols-[2fr_1fr_1fr_1fr_1fr_1fr]">
         <Big words={goWords(run)} strong onPress={goAhead} />
         {(['low', 'in', 'high', 'missed'] as const).map((heard) => (
           <Big
@@ -248,7 +248,7 @@ function Big({ words, strong = false, disabled = false, pressed = false, onPress
       type="button"
       disabled={disabled}
       onClick={onPress}
-      className={`min-h-16 cursor-pointer rounded-lg border-2 border-dove text-xl font-bold disabled:cursor-default disabled:border-rule disabled:text-faded ${look}`}
+      className={`min-h-12 cursor-pointer rounded-lg border-2 border-dove text-lg md:min-h-16 md:text-xl font-bold disabled:cursor-default disabled:border-rule disabled:text-faded ${look}`}
     >
       {words}
     </button>

@@ -51,7 +51,7 @@ export default function Progress() {
   );
 }
 
-const CARD = 'rounded-lg border border-rule bg-sheet px-4 py-3';
+const CARD = 'min-w-0 rounded-lg border border-rule bg-sheet px-4 py-3';
 
 function Shown({ student, overview }: { readonly student: StudentRecord; readonly overview: Overview }) {
   const [span, setSpan] = useState('8');
