@@ -3,17 +3,8 @@ import { format, subDays } from 'date-fns';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import {
-  kindsOfNotes,
-  findingsOf,
-  joinedSums,
-  plan,
-  playedNotes,
-  proposeWeek,
-  trendsIn,
-  type Judged,
-  type Sums,
-} from '../src/core';
+import { findingsOf, joinedSums, plan, proposeWeek, trendsIn, type Judged, type Sums } from '../src/core';
+import { placesOf } from '../src/app/practice/passage';
 import { seeded } from '../src/app/practice/seeded';
 import { daySum } from '../src/store/days';
 import { newRecord, type PlanRecord, type SessionRecord, type StudentRecord } from '../src/store/records';
@@ -51,8 +42,8 @@ function fiveYears(): Log {
     level: 'middle',
   } as const;
   const findings = findingsOf(request, response, best, aim);
-  const kinds = kindsOfNotes(playedNotes(response.events, best, findings.setup), findings);
-  const places = [...kinds].map(([at, own]) => ({ at, kinds: own }));
+  const last = response.events.length - 1;
+  const places = placesOf({ response, plan: best, findings }, { from: 0, to: last });
   const now = Date.now();
   const student: StudentRecord = {
     ...{

@@ -1,6 +1,6 @@
-import { BadRequest, parseJson } from '../contract/read';
 import { issueWords } from '../wording/issues';
 import { TABLES, type TableName } from './changes';
+import { fileHead } from './fileHead';
 import { NO_PRACTICE, soundPractice, type Practice } from './practiceRead';
 import type { BriefRecord, PlanRecord, StudentRecord } from './records';
 import type { AllRows, Kept } from './rows';
@@ -33,17 +33,12 @@ export type BackupReading =
 
 /** Reads a backup file's text; nothing is changed by reading. */
 export function readBackup(text: string): BackupReading {
-  let value: unknown;
-  try {
-    value = parseJson(text);
-  } catch (error) {
-    if (!(error instanceof BadRequest)) throw error;
+  const head = fileHead(text);
+  if (head === 'broken')
     return trouble(
       'This file is not a backup: it is not JSON, or it was cut off. Choose another copy of it.',
     );
-  }
-  const head = value as { format?: unknown; version?: unknown } | null;
-  if (typeof head !== 'object' || head === null || head.format !== 'dove-path-backup')
+  if (head === 'other' || head.format !== 'dove-path-backup')
     return trouble(
       'This file was not written by Dove Path. Choose a file that was saved with “Save a backup”.',
     );

@@ -24,8 +24,6 @@ export type TableName = keyof Tables;
 /** What the studio is made of: read whole when it opens. */
 export const TABLES = ['plans', 'students', 'briefs'] as const satisfies readonly TableName[];
 export type StudioTable = (typeof TABLES)[number];
-/** What practice leaves: it grows for years, and is read by student and by day. */
-export const PRACTICE_TABLES = ['sessions', 'cards', 'lessons'] as const satisfies readonly TableName[];
 
 /** What some fields of a record were and what they became. */
 export interface Fields<T> {

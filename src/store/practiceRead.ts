@@ -1,4 +1,3 @@
-import { BadRequest, parseJson } from '../contract/read';
 import { validAnswer, validRepetition } from '../contract/validators.generated.js';
 import type { Repetition } from '../core';
 import type { PracticeFile } from '../contract/types';
@@ -10,6 +9,7 @@ import type {
   SessionRecord,
   StudentRecord,
 } from './records';
+import { fileHead, type FileHead } from './fileHead';
 import { rowIssue } from './sound';
 
 /*
@@ -32,17 +32,13 @@ export type PracticeReading =
 
 /** Reads a practice file's text; nothing is changed by reading. */
 export function readPracticeFile(text: string): PracticeReading {
-  let value: unknown;
-  try {
-    value = parseJson(text);
-  } catch (error) {
-    if (!(error instanceof BadRequest)) throw error;
+  const head: (FileHead & { readonly student?: unknown; readonly plans?: unknown }) | 'broken' | 'other' =
+    fileHead(text);
+  if (head === 'broken')
     return trouble(
       'This file is not a practice file: it is not JSON, or it was cut off. Ask for it once more.',
     );
-  }
-  const head = value as { format?: unknown; version?: unknown; student?: unknown; plans?: unknown } | null;
-  if (typeof head !== 'object' || head === null || head.format !== 'dove-path-practice')
+  if (head === 'other' || head.format !== 'dove-path-practice')
     return trouble('This is no practice file. Choose one that was saved with “Practice file”.');
   if (typeof head.version !== 'number' || head.version > PRACTICE_FILE_VERSION)
     return trouble(

@@ -4,7 +4,6 @@ import {
   REHEARSAL_STEPS,
   secondsPerNote,
   type AidName,
-  type Counts,
   type HeardAs,
   type Kind,
   type Ladder,
@@ -204,7 +203,7 @@ export function trendWords(trend: Trend): string {
 }
 
 /** How a shift lands that is always off on one side; null for what is no shift with a direction. */
-function landingWords(kind: Kind, side: Trend['side']): 'short' | 'far' | null {
+function landsAt(kind: Kind, side: Trend['side']): 'short' | 'far' | null {
   if (!side || !/^(up|down)-/.test(kind)) return null;
   return kind.startsWith('up') === (side === 'low') ? 'short' : 'far';
 }
@@ -213,9 +212,9 @@ function landingWords(kind: Kind, side: Trend['side']): 'short' | 'far' | null {
 export function trendWork({ kind, side }: Trend): string {
   if (kind.startsWith('tempo'))
     return 'Stay below that tempo until three running are clean, then go up by small steps.';
-  const landing = landingWords(kind, side);
-  if (landing)
-    return landing === 'short'
+  const lands = landsAt(kind, side);
+  if (lands)
+    return lands === 'short'
       ? 'It lands short: let arm and guide finger go a little farther, and listen before the bow does.'
       : 'It goes too far: let the guide finger stop a little earlier, and listen before the bow does.';
   if (side)
@@ -227,15 +226,10 @@ export function trendWork({ kind, side }: Trend): string {
 export function trendGoal({ kind, side }: Trend): string {
   const words = sentence(kindWords(kind));
   if (kind.startsWith('tempo')) return `${words}: only as fast as it is clean`;
-  const landing = landingWords(kind, side);
-  if (landing) return `${words}: a little ${landing === 'short' ? 'farther' : 'less far'}, heard first`;
+  const lands = landsAt(kind, side);
+  if (lands) return `${words}: a little ${lands === 'short' ? 'farther' : 'less far'}, heard first`;
   if (side) return `${words}: a little ${side === 'low' ? 'higher' : 'lower'}, heard first`;
   return `${words}: heard before it is played`;
-}
-
-/** "4 of 60 off" with an honest interval in per cent. */
-export function countsWords(counts: Counts, [from, to]: readonly [number, number]): string {
-  return `${share(offOf(counts), counts[0])} (${Math.round(from * 100)} to ${Math.round(to * 100)} %)`;
 }
 
 /** Part of a day's work. */

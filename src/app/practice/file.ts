@@ -65,6 +65,7 @@ export async function openPracticeFile(text: string, expected: StudentRecord | u
         : '';
     say({ kind: 'done', message: whose + what + gone + damaged });
   } catch (error) {
-    say({ kind: 'trouble', message: storageWords(storageFault(error)) });
+    const offer = { words: 'Try again', act: () => openPracticeFile(text, expected) };
+    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
   }
 }

@@ -50,14 +50,11 @@ export function added(a: Counts, b: Counts, sign: 1 | -1 = 1): Counts {
   return [a[0] + sign * b[0], a[1] + sign * b[1], a[2] + sign * b[2], a[3] + sign * b[3]];
 }
 
-/** Sums with others put to them, or taken off; what comes to nothing is left out. */
-export function joinedSums(sums: Sums, more: Sums, sign: 1 | -1 = 1): Sums {
+/** Sums with others put to them. */
+export function joinedSums(sums: Sums, more: Sums): Sums {
   const all: Record<string, Counts> = { ...sums };
-  for (const [signature, counts] of Object.entries(more)) {
-    const sum = added(all[signature] ?? NONE, counts, sign);
-    if (sum[0] === 0) Reflect.deleteProperty(all, signature);
-    else all[signature] = sum;
-  }
+  for (const [signature, counts] of Object.entries(more))
+    all[signature] = added(all[signature] ?? NONE, counts);
   return all;
 }
 

@@ -13,6 +13,7 @@ import { usePlayer } from '../../app/practice/player';
 import type { LessonRecord, StudentRecord } from '../../store/records';
 import { Caution } from '../../ui/Caution';
 import { NumberField, TextField } from '../../ui/fields';
+import { GoalField } from '../../ui/GoalField';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { Nobody, PlayerPick } from '../../ui/PlayerPick';
@@ -117,22 +118,11 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
           most={300}
           onPut={(value = 20) => assign(assigned, Math.round(value))}
         />
-        <div>
-          <TextField label="One goal, in words" value={lesson.goal} onPut={(goal) => onPut({ goal })} />
-          <div className="mt-1 flex flex-wrap gap-2" role="group" aria-label="Goals proposed">
-            {goalsOf({ ...overview, lessons: [] }).map(({ words, why }) => (
-              <button
-                key={words}
-                type="button"
-                className="button text-left"
-                title={why}
-                onClick={() => onPut({ goal: words })}
-              >
-                {words}
-              </button>
-            ))}
-          </div>
-        </div>
+        <GoalField
+          goal={lesson.goal}
+          proposed={goalsOf({ ...overview, lessons: [] })}
+          onPut={(goal) => onPut({ goal })}
+        />
       </div>
       <fieldset>
         <legend className="text-sm text-faded">Assigned, with the tempo to reach</legend>

@@ -6,7 +6,8 @@ import { passageOf } from '../../app/practice/passage';
 import { begin } from '../../app/practice/run';
 import { stepsOf, taskIssues, type Ladder, type PracticeTask } from '../../core';
 import { Caution } from '../../ui/Caution';
-import { NumberField, Pick, TextField } from '../../ui/fields';
+import { NumberField, Pick } from '../../ui/fields';
+import { GoalField } from '../../ui/GoalField';
 import { issueWords } from '../../wording/issues';
 import { barWords, positionWords } from '../../wording/places';
 import {
@@ -40,24 +41,7 @@ export function Setup({ meaning, goals }: Props) {
         A session
       </h2>
       <div className="grid gap-x-5 gap-y-3 md:grid-cols-2">
-        <div className="flex flex-col gap-2">
-          <TextField label="One goal, in words" value={goal} onPut={setGoal} />
-          {goals.length > 0 && (
-            <div className="flex flex-wrap gap-2" role="group" aria-label="Goals proposed">
-              {goals.map(({ words, why }) => (
-                <button
-                  key={words}
-                  type="button"
-                  className="button text-left"
-                  title={why}
-                  onClick={() => setGoal(words)}
-                >
-                  {words}
-                </button>
-              ))}
-            </div>
-          )}
-        </div>
+        <GoalField goal={goal} proposed={goals} onPut={setGoal} />
         <Where meaning={meaning} task={task} onPut={put} />
       </div>
       <LadderFields task={task} onPut={put} doubleStops={hasDoubleStops(meaning)} />
