@@ -120,7 +120,8 @@ function edgesOf(notes: readonly StaveNote[], stave: Stave): Omit<Drawn, 'at'> {
   const stems = notes.flatMap((note) => (note.hasStem() ? [note.getStemExtents()] : []));
   return {
     top: Math.min(stave.getYForLine(0), ...heads, ...stems.map(({ topY }) => topY)),
-    bottom: Math.max(...heads, ...stems.map(({ baseY }) => baseY)),
+    // Where a stem goes down its tip is the lower end.
+    bottom: Math.max(...heads, ...stems.map(({ topY, baseY }) => Math.max(topY, baseY))),
   };
 }
 

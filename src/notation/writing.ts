@@ -43,7 +43,7 @@ export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks
     const bow = 'bow' in event && event.bow;
     let y = top - 9;
     if (bow)
-      pen.sign(BOW_SIGNS[bow], at, y + (step && marks.fingers ? 3 - line * (step.stops.length + 1) : 0));
+      pen.sign(BOW_SIGNS[bow], at, y + (step && marks.fingers ? -1 - line * (step.stops.length + 1) : 0));
     if (!step || !marks.fingers) continue;
     const fingers = step.stops.map(fingerSign);
     for (const finger of fingers) {
@@ -151,7 +151,7 @@ function penOn(box: HTMLElement, layout: Layout) {
       const deep = Math.min(14, 6 + (b - a) / 16);
       const curve = (depth: number) => `${a + (b - a) / 4} ${y + depth} ${b - (b - a) / 4} ${y + depth}`;
       const back = (depth: number) => `${b - (b - a) / 4} ${y + depth} ${a + (b - a) / 4} ${y + depth}`;
-      const d = `M${a} ${y}C${curve(deep)} ${b} ${y}C${back(deep + 2)} ${a} ${y}Z`;
+      const d = `M${a} ${y}C${curve(deep)} ${b} ${y}C${back(deep + 2.6)} ${a} ${y}Z`;
       add('path', { d, fill: INK, stroke: 'none', 'data-slur': '' });
     },
     /** A small number at a place in px. */

@@ -17,10 +17,10 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
         <thead>
           <tr className="text-sm text-faded">
             <th className="font-normal">Kind of place</th>
-            <th className="text-right font-normal">tries</th>
-            <th className="text-right font-normal">low</th>
-            <th className="text-right font-normal">high</th>
-            <th className="text-right font-normal">missed</th>
+            <th className="pl-3 text-right font-normal">tries</th>
+            <th className="pl-3 text-right font-normal">low</th>
+            <th className="pl-3 text-right font-normal">high</th>
+            <th className="pl-3 text-right font-normal">missed</th>
             <th className="w-2/5 pl-4 font-normal">off, and the range it lies in with 95 %</th>
           </tr>
         </thead>
@@ -33,10 +33,10 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
                 <th scope="row" className="py-1 pr-2 font-normal">
                   {sentence(kindWords(kind))}
                 </th>
-                <td className="text-right">{tries}</td>
-                <td className="text-right">{low}</td>
-                <td className="text-right">{high}</td>
-                <td className="text-right">{missed}</td>
+                <td className="pl-3 text-right">{tries}</td>
+                <td className="pl-3 text-right">{low}</td>
+                <td className="pl-3 text-right">{high}</td>
+                <td className="pl-3 text-right">{missed}</td>
                 <td className="pl-4">
                   <Share share={share} from={from} to={to} most={most} />
                 </td>

@@ -305,10 +305,9 @@ test('cards: made of a position and of a plan, answered on the neck, by letters 
   await expect(page.getByRole('listitem').filter({ hasText: 'its checks' })).toBeVisible();
   await page.getByRole('button', { name: 'Begin' }).click();
   const card = page.getByTestId('card');
-  const seen = new Set<string>();
-  for (let turn = 0; turn < 30 && (await card.count()) > 0; turn++) {
+  await expect(card).toBeVisible();
+  for (let turn = 0; turn < 5; turn++) {
     const kind = (await card.getAttribute('data-kind')) ?? '';
-    seen.add(kind);
     if (kind === 'place' || kind === 'elsewhere') {
       const spot = card.getByTestId('field').getByRole('button').first();
       await spot.focus();
@@ -322,10 +321,11 @@ test('cards: made of a position and of a plan, answered on the neck, by letters 
       await page.keyboard.press('Enter');
     } else await page.keyboard.press('1');
     await expect(page.getByTestId('verdict')).toContainText(/^(Right\.|No, not)/);
-    await page.getByRole('button', { name: /^(Next|Done)$/ }).press('Enter');
-    if (turn === 4) break;
+    // Where it lies is shown, whichever way it was answered.
+    await expect(card.getByTestId('field')).toBeVisible();
+    await page.getByRole('button', { name: 'Next', exact: true }).press('Enter');
+    await expect(page.getByTestId('verdict')).toBeEmpty();
   }
-  expect(seen.size).toBeGreaterThan(0);
 });
 
 test('axe finds nothing serious in practice, a session, cards, progress and the lesson', async ({ page }) => {

@@ -18,11 +18,20 @@ export function askedTask({ response, request, record }: Meaning, asked: URLSear
   const from = Math.min(at('from') ?? 0, at('to') ?? last);
   const to = Math.max(at('to') ?? last, from);
   const target = at('target');
+  const ladder: Ladder = record.tags.includes(REHEARSAL) ? rehearsalLadder(response) : { kind: 'repeat' };
   const bpm = Number(tempoOf(request)) || 60;
   return {
-    ...{ from, to, bpm, times: USUAL_REPETITIONS, beatsEach: 1, clicks: 1, hearFirst: target !== undefined },
+    ...{
+      from,
+      to,
+      bpm,
+      times: usualTimes(ladder.kind),
+      beatsEach: 1,
+      clicks: 1,
+      hearFirst: target !== undefined,
+    },
     ...(target !== undefined && target >= from && target <= to ? { target } : {}),
-    ladder: record.tags.includes(REHEARSAL) ? rehearsalLadder(response) : { kind: 'repeat' },
+    ladder,
     reminders: [],
   };
 }

@@ -170,6 +170,8 @@ const HALF_STAFF = 20;
 const STEP = 5;
 const FINGERS = 46;
 const STEMS = 20;
+/** Room for slurs below the stems, where any are written. */
+const SLURS = 22;
 const MOST_SCALE = 2.9;
 const LEAST_SCALE = 1.35;
 
@@ -192,7 +194,10 @@ function extent(
   );
   const highest = MIDDLE - Math.max(HALF_STAFF, STEP * Math.max(0, ...steps));
   const lowest = MIDDLE + Math.max(HALF_STAFF, -STEP * Math.min(0, ...steps));
-  return { top: Math.max(0, highest - FINGERS), bottom: lowest + STEMS };
+  return {
+    top: Math.max(0, highest - FINGERS),
+    bottom: lowest + STEMS + (events.some((event) => 'slur' in event && event.slur) ? SLURS : 0),
+  };
 }
 
 interface Sized extends Extent {
