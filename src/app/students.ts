@@ -7,9 +7,14 @@ const NOBODY: readonly StudentRecord[] = [];
 /** A storage that was too busy to answer is asked once more: nothing else would ask it again. */
 const listed = () => listStudents().catch(() => listStudents().catch(() => NOBODY));
 
-/** All students, by name; none while they are being read or where storage is blocked. */
+/** All students, by name; undefined while they are being read, none where storage is blocked. */
+export function useStudentsRead(): readonly StudentRecord[] | undefined {
+  return useLiveQuery(listed, []);
+}
+
+/** The same, nobody while they are being read. */
 export function useStudents(): readonly StudentRecord[] {
-  return useLiveQuery(listed, []) ?? NOBODY;
+  return useStudentsRead() ?? NOBODY;
 }
 
 export function useStudent(id: string | null): StudentRecord | undefined {

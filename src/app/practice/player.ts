@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { getStudent, listPlans } from '../../store/rows';
 import type { StudentRecord } from '../../store/records';
 import { goOnWithDemo } from '../demo';
-import { useStudents } from '../students';
+import { useStudentsRead } from '../students';
 
 /*
  * Whose practice a view shows: the student in the address, the one of the plan in it, or the one looked at last.
@@ -28,15 +28,17 @@ export interface Player {
 
 /** The student whose practice is shown, and a way to another. */
 export function usePlayer(): Player {
-  const students = useStudents();
+  const read = useStudentsRead();
+  const students = read ?? [];
   useEffect(goOnWithDemo, []);
   const [chosen, setChosen] = useState(() => new URLSearchParams(location.search).get('student'));
   const asked = useLiveQuery(async () => chosen ?? (await playerOfPlan()) ?? lastPlayer() ?? '', [chosen]);
-  const student = students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students[0]);
+  const student = students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students.at(0));
   return {
     students,
     student,
-    ready: asked !== undefined,
+    // Nobody is there only once it is known who is.
+    ready: asked !== undefined && read !== undefined,
     choose: (id) => {
       setChosen(id);
       try {
