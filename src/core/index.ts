@@ -117,10 +117,17 @@ export {
   type BarPlace,
   type TimeSignature,
 } from './material/bars';
+export { beatsOf, notesOf } from './material/notes';
 export { bowChanges, bowsOf, hasBows, MOST_PER_BOW, type Bow } from './material/bows';
 export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
 export * from './material/spec';
+export * from './written/beams';
+export * from './written/clefs';
+export * from './written/parts';
+export * from './written/signature';
+export { signsToShow } from './written/signs';
+export * from './written/values';
 export { NOTE_NAMES, type NoteNames } from './pitch/naming';
 export { keyAlteration, signatureName, type Key } from './pitch/key';
 export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from './pitch/pitch';

@@ -11,13 +11,19 @@ import {
   VexFlow,
   type RenderContext,
 } from 'vexflow/core';
-import type { Clef, InstrumentKind } from '../core';
-import { beamGroups } from './beams';
-import { MIDDLE_LINES, written } from './clefs';
-import { noteValue } from './noteValue';
-import { INK, partsOf, type Drawn, type Layout, type Marks, type Part, type Score } from './score';
-import { signatureOf } from './signature';
-import { signsToShow } from './signs';
+import {
+  beamedEvents,
+  MIDDLE_LINES,
+  noteValue,
+  partsOf,
+  signsToShow,
+  written,
+  type Clef,
+  type InstrumentKind,
+  type Part,
+} from '../core';
+import { durationOf, signatureOf } from './names';
+import { INK, type Drawn, type Layout, type Marks, type Score } from './score';
 import { writeMarks } from './writing';
 
 /*
@@ -93,7 +99,7 @@ export function drawNotes(
     drawn.set(at, placeEvent(score, desk, at, parts[at], signs[at]));
   }
   if (score.barred && last === music.events.length) drawBar(desk, layout.left(last) - 2);
-  const beams = beamGroups(music, parts)
+  const beams = beamedEvents(music.events, parts)
     .filter((group) => group[0] >= first && group[group.length - 1] < last)
     .map((group) => beamOver(group.flatMap((at) => drawn.get(at) ?? [])));
   for (const notes of drawn.values()) for (const note of notes) note.draw();
@@ -187,8 +193,8 @@ function restNote(quarters: number, clef: Clef): StaveNote {
 
 /** A note of so many quarters with its dots. */
 function dotted(quarters: number, make: (duration: string) => StaveNote): StaveNote {
-  const { duration, dots } = noteValue(quarters);
-  const note = make(duration);
+  const { of, dots } = noteValue(quarters);
+  const note = make(durationOf(of));
   for (let dot = 0; dot < dots; dot++) Dot.buildAndAttach([note], { all: true });
   return note;
 }

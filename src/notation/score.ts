@@ -1,23 +1,11 @@
-import {
-  barsOf,
-  onsetsOf,
-  readTime,
-  type Bar,
-  type Clef,
-  type InstrumentKind,
-  type Plan,
-  type PlanResponse,
-} from '../core';
+import type { Clef, InstrumentKind, Plan, WritableMusic } from '../core';
 
 /*
  * What a drawing of notes is made of, and what follows from it for every note.
  */
 
-/** The notes with their signature and bars; of an answer, or of a few notes by themselves. */
-export type Music = Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup'>;
-
 export interface Score {
-  readonly music: Music;
+  readonly music: WritableMusic;
   /** How the notes are held; nothing is written over them where there is none. */
   readonly steps: Plan['steps'];
   /** Names of the strings, low to high. */
@@ -72,48 +60,6 @@ const HEAD = { clef: 58, sign: 11, time: 28 };
 
 export function middleOf({ left }: Layout, at: number): number {
   return (left(at) + left(at + 1)) / 2;
-}
-
-/** A stretch of an event that lies within one bar. */
-export interface Part {
-  /** In quarter notes. */
-  readonly quarters: number;
-  /** True where a bar line stands before it. */
-  readonly bar: Bar | null;
-}
-
-const EXACT = 1e-6;
-
-/** For each event its parts: a note that is held over a bar line is written as two, tied. */
-export function partsOf({ music, barred }: Pick<Score, 'music' | 'barred'>): Part[][] {
-  const { of } = readTime(music.time);
-  const quarters = (beats: number) => (beats * 4) / of;
-  if (!barred) return music.events.map(({ beats }) => [{ quarters: quarters(beats), bar: null }]);
-  const onsets = onsetsOf(music.events);
-  const bars = barsOf(music, onsets);
-  let next = 0;
-  return music.events.map((_, at) => {
-    const [start, end] = [onsets[at], onsets[at + 1]];
-    const parts: Part[] = [];
-    let from = start;
-    let bar: Bar | null = null;
-    while (next < bars.length && bars[next].start < end - EXACT) {
-      const begins = bars[next];
-      if (begins.start > from + EXACT) {
-        parts.push({ quarters: quarters(begins.start - from), bar });
-        from = begins.start;
-      }
-      bar = begins;
-      next++;
-    }
-    parts.push({ quarters: quarters(end - from), bar });
-    return parts;
-  });
-}
-
-/** Events at whose beginning a bar begins: there a line of music may break. */
-export function barStarts(parts: readonly (readonly Part[])[]): ReadonlySet<number> {
-  return new Set(parts.flatMap(([first], at) => (first.bar ? [at] : [])));
 }
 
 /** The page's own ink, so that the staff follows light and dark. */

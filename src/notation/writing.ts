@@ -1,7 +1,7 @@
-import { bowsOf, hasBows, samePlace, type Plan } from '../core';
+import { bowsOf, hasBows, samePlace, type Part, type Plan } from '../core';
 import { fingerSign, positionName } from '../wording/places';
 import { extensionMarks, restezMarks, type Stay } from './marks';
-import { INK, middleOf, type Drawn, type Layout, type Marks, type Part, type Score } from './score';
+import { INK, middleOf, type Drawn, type Layout, type Marks, type Score } from './score';
 
 /*
  * What is written over and under the notes: fingers, strings, positions, bar numbers.

@@ -77,6 +77,11 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
     ({ relaxed, full }) =>
       `The comfortable spread (${text(relaxed)} mm) cannot be wider than the full one (${text(full)} mm); measure again or swap them.`,
   ],
+  [
+    'changes-turned',
+    ({ at }) => `Changes go in the order of their events; ${text(at)} is not after the one before.`,
+  ],
+  ['too-long', ({ most }) => `A note lasts at most ${text(most)} beats; tie two where it is longer.`],
   ['no-key', ({ name }) => `"${text(name)}" is no key; write it like "A major" or "E minor".`],
   [
     'too-many-notes',

@@ -28,7 +28,7 @@ export interface Speech {
 /** How to speak of an answer. */
 export function speechOf(
   instrument: InstrumentKind,
-  response: Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup'>,
+  response: Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup' | 'changes'>,
   names: NoteNames = 'letters',
 ): Speech {
   const { events, key } = response;

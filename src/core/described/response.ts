@@ -15,18 +15,21 @@ import { FingerDescribed, PositionDescribed, Rules } from './request';
 const Count = Type.Integer({ minimum: 0 });
 const Beats = Type.Number({ exclusiveMinimum: 0 });
 const True = Type.Unsafe<true>({ const: true });
-/** True where a bar line was written before the event. */
-const Bar = Type.Optional(True);
+/** Bar lines as they were written: before the event, and inside it, in beats from its start. */
+const BARS = {
+  bar: Type.Optional(True),
+  bars: Type.Optional(Type.Array(Type.Number({ exclusiveMinimum: 0 }), { minItems: 1 })),
+};
 
 export const ResponseEvent = either(
   { required: ['rest'] },
-  Type.Object({ at: Count, rest: True, beats: Beats, bar: Bar }),
+  Type.Object({ at: Count, rest: True, beats: Beats, ...BARS }),
   Type.Object({
     at: Count,
     pitches: Type.Array(Type.String(), { minItems: 1 }),
     midi: Type.Array(Type.Integer(), { minItems: 1 }),
     beats: Beats,
-    bar: Bar,
+    ...BARS,
     slur: Type.Optional(True),
     bow: Type.Optional(oneOf(BOWS)),
   }),
@@ -265,14 +268,27 @@ export const Comparison = Type.Object({
   places: Type.Array(PlaceCompared),
 });
 
+/** A signature, for drawing: fifths from C major and its name. */
+const KeyAnswer = Type.Object({ fifths: Type.Integer(), name: Type.String() });
+
+/** What is other from an event on. */
+export const MusicChange = Type.Object({
+  at: Count,
+  key: Type.Optional(KeyAnswer),
+  time: Type.Optional(Type.String()),
+  bpm: Type.Optional(Type.Number()),
+});
+
 export const PlanResponse = Type.Object({
   contract: Type.Literal(1),
   events: Type.Array(ResponseEvent),
-  /** The signature the material is written in, for drawing: fifths from C major and its name. */
-  key: Type.Object({ fifths: Type.Integer(), name: Type.String() }),
+  /** The signature the material is written in. */
+  key: KeyAnswer,
   /** Time signature, and the beats before the first bar. */
   time: Type.String(),
   pickup: Type.Number({ minimum: 0 }),
+  /** Changes of key, time or tempo on the way, in order; left out where there is none. */
+  changes: Type.Optional(Type.Array(MusicChange)),
   plans: Type.Array(Plan, { maxItems: 11 }),
   /** Two of the plans laid side by side, where the request asked for it and both are there. */
   comparison: Type.Optional(Comparison),

@@ -1,5 +1,6 @@
 import { resolveHand } from '../hand/profile';
 import { resolveSetup, type Setup } from '../instrument/setup';
+import { atOneTempo } from '../material/tempo';
 import type { PlanRequest } from '../planner/request';
 import type { Plan, PlanResponse, ReachAnswer } from '../planner/response';
 import { secondsPerBeat } from '../planner/cost';
@@ -48,13 +49,14 @@ export interface Findings {
  * What a plan means for its student, worked out from the plan alone.
  * @param plan one of the response's
  */
-export function findingsOf(request: PlanRequest, response: PlanResponse, plan: Plan, aim: Aim): Findings {
+export function findingsOf(request: PlanRequest, answer: PlanResponse, plan: Plan, aim: Aim): Findings {
+  const events = atOneTempo(answer.events, answer.changes, request.tempo?.bpm);
   const setup = resolveSetup(request);
   const hand = resolveHand(setup, request.hand);
   const beat = secondsPerBeat(request.tempo);
-  const notes = playedNotes(response.events, plan, setup);
+  const notes = playedNotes(events, plan, setup);
   const lines = byEvent(notes);
-  const shifts = shiftDetails(response.events, plan, setup, {
+  const shifts = shiftDetails(events, plan, setup, {
     secondsPerBeat: beat,
     style: request.style,
     school: request.school,
@@ -73,7 +75,7 @@ export function findingsOf(request: PlanRequest, response: PlanResponse, plan: P
       .map((reach): Finding => ({
         ...{ kind: 'stretch', reach, limitMm: reach.spreadMm / reach.share },
         events: [reach.at],
-        weight: stretchWeight(reach, stepAt.get(reach.at), setup, response.events[reach.at].beats * beat),
+        weight: stretchWeight(reach, stepAt.get(reach.at), setup, events[reach.at].beats * beat),
       })),
     ...crowds.map((crowd): Finding => ({
       ...{ kind: 'crowding', crowd, events: crowd.events },

@@ -1,3 +1,4 @@
+import { beatsOf } from '../material/notes';
 import { MOST_BEATS, MOST_VOICES, type NoteSpec } from '../material/spec';
 import { LETTERS, letterSteps, parsePitch, pitchName, type Pitch } from '../pitch/pitch';
 
@@ -191,7 +192,7 @@ export function writeNoteText(notes: readonly NoteSpec[], octavesUp = 0): string
   let words = 0;
   return notes
     .map((note, at) => {
-      const now = note.beats ?? 1;
+      const now = beatsOf(note);
       const head = 'rest' in note ? '-' : moved(note.pitches, octavesUp).join('+');
       const slur = 'slur' in note && note.slur ? SLUR : '';
       const word = (now === beats ? head : `${head}:${beatsText(now)}`) + slur;

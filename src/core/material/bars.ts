@@ -18,12 +18,18 @@ export function readTime(time: string = COMMON_TIME): TimeSignature {
   return { beats, of };
 }
 
-/** What the bars of a line follow from; a note or a rest with its length in beats. */
+/** What the bars of a line follow from: a note or a rest with its length in beats. */
 export interface Barred {
   readonly time: string;
   /** Beats before the first bar. */
   readonly pickup: number;
-  readonly events: readonly { readonly beats: number; readonly bar?: true }[];
+  readonly events: readonly {
+    readonly beats: number;
+    readonly bar?: true;
+    readonly bars?: readonly number[];
+  }[];
+  /** Where the time changes. A beat stays the length it had at the beginning. */
+  readonly changes?: readonly { readonly at: number; readonly time?: string }[];
 }
 
 export interface Bar {
@@ -32,6 +38,8 @@ export interface Bar {
   /** Where it begins and how long it is, in beats from the start of the line. */
   readonly start: number;
   readonly length: number;
+  /** The signature in force. */
+  readonly time: string;
 }
 
 /** Thirds and the like add up to a whole but for the last bits. */
@@ -49,19 +57,56 @@ export function onsetsOf(events: Barred['events']): Float64Array {
 }
 
 /** Every bar of a line, in order. */
-export function barsOf({ time, pickup, events }: Barred, onsets = onsetsOf(events)): Bar[] {
+export function barsOf(line: Barred, onsets = onsetsOf(line.events)): Bar[] {
+  const { pickup, events } = line;
   const end = onsets[events.length];
-  const marks = events.flatMap(({ bar }, at) => (bar && at > 0 ? [onsets[at]] : []));
-  const { beats } = readTime(time);
-  const starts = marks.length > 0 ? [0, ...marks] : [0];
-  if (marks.length === 0)
-    for (let start = pickup > 0 ? pickup : beats; start < end - EXACT; start += beats) starts.push(start);
+  const marks = events.flatMap(({ bar, bars = [] }, at) => [
+    ...(bar && at > 0 ? [onsets[at]] : []),
+    ...bars.map((inside) => onsets[at] + inside),
+  ]);
+  const times = timesOf(line, onsets);
+  const starts = marks.length > 0 ? [0, ...marks] : regularStarts(times, pickup, end);
   const first = pickup > 0 ? 0 : 1;
-  return starts.map((start, at) => ({
-    number: first + at,
-    start,
-    length: (starts[at + 1] ?? (marks.length > 0 ? end : Math.max(end, start + beats))) - start,
-  }));
+  let n = 0;
+  return starts.map((start, at) => {
+    while (n + 1 < times.length && times[n + 1].start < start + EXACT) n++;
+    const { time, beats } = times[n];
+    const next = starts[at + 1] ?? (marks.length > 0 ? end : Math.max(end, start + beats));
+    return { number: first + at, start, length: next - start, time };
+  });
+}
+
+interface TimeInForce {
+  readonly start: number;
+  readonly time: string;
+  /** Beats in a bar, of the length that a beat has at the beginning. */
+  readonly beats: number;
+}
+
+/** The signatures of a line with where each begins. */
+function timesOf({ time, changes = [] }: Barred, onsets: Float64Array): TimeInForce[] {
+  const { of } = readTime(time);
+  const lengthOf = (signature: string) => {
+    const bar = readTime(signature);
+    return (bar.beats * of) / bar.of;
+  };
+  const others = changes.flatMap(({ at, time: other }) =>
+    other === undefined || at >= onsets.length - 1
+      ? []
+      : [{ start: onsets[at], time: other, beats: lengthOf(other) }],
+  );
+  return [{ start: 0, time, beats: lengthOf(time) }, ...others];
+}
+
+/** Bars as long as their signature says; where the time changes a new one begins. */
+function regularStarts(times: readonly TimeInForce[], pickup: number, end: number): number[] {
+  const starts = [0];
+  times.forEach(({ start: from, beats }, n) => {
+    const until = times[n + 1]?.start ?? end;
+    const first = n === 0 ? (pickup > 0 ? pickup : beats) : from;
+    for (let start = first; start < until - EXACT; start += beats) starts.push(start);
+  });
+  return starts;
 }
 
 /** Where an event lies: its bar, and the beat in it, from 1. Both may be given as a fraction is: beat 2.5. */
@@ -74,15 +119,16 @@ export interface BarPlace {
 export function placesIn(line: Barred): (at: number) => BarPlace {
   const onsets = onsetsOf(line.events);
   const bars = barsOf(line, onsets);
-  const { beats } = readTime(line.time);
+  const { of } = readTime(line.time);
   const places: BarPlace[] = [];
   let at = 0;
-  bars.forEach(({ number, start, length }, n) => {
+  bars.forEach(({ number, start, length, time }, n) => {
     const end = bars[n + 1]?.start ?? Infinity;
+    const own = readTime(time);
     // A pickup lies at the end of a bar that has no beginning.
-    const missing = number === 0 ? Math.max(0, beats - length) : 0;
+    const missing = number === 0 ? Math.max(0, own.beats - (length * own.of) / of) : 0;
     for (; at < line.events.length && onsets[at] < end - EXACT; at++)
-      places.push({ bar: number, beat: onsets[at] - start + missing + 1 });
+      places.push({ bar: number, beat: ((onsets[at] - start) * own.of) / of + missing + 1 });
   });
   return (event) => places[event] ?? { bar: 1, beat: 1 };
 }

@@ -9,10 +9,11 @@ import {
   type Degree,
   type Pattern,
 } from '../pitch/scales';
-import type { Music, MusicEvent, OctaveFingering } from './events';
+import type { Music, MusicChange, MusicEvent, OctaveFingering } from './events';
 import { COMMON_TIME } from './bars';
 import { bowing, withBows } from './bows';
-import type { Direction, DoubleStopInterval, MaterialSpec, NoteSpec, NotesSpec } from './spec';
+import { notesOf } from './notes';
+import type { ChangeSpec, Direction, DoubleStopInterval, MaterialSpec, NoteSpec, NotesSpec } from './spec';
 
 /** Letter steps between the voices of a double stop. */
 const VOICE_STEPS: Readonly<Record<DoubleStopInterval, number>> = {
@@ -34,10 +35,11 @@ export function buildMusic(spec: MaterialSpec): Music {
   const music = line(spec);
   const perBow = spec.type === 'notes' ? undefined : spec.notesPerBow;
   const events = perBow ? withBows(music.events, perBow) : music.events;
-  return { ...music, events, time: spec.time ?? COMMON_TIME, pickup: spec.pickup ?? 0 };
+  const changes = spec.type === 'notes' ? (spec.changes ?? []).map(changeOf) : [];
+  return { ...music, events, time: spec.time ?? COMMON_TIME, pickup: spec.pickup ?? 0, changes };
 }
 
-type Line = Omit<Music, 'time' | 'pickup'>;
+type Line = Omit<Music, 'time' | 'pickup' | 'changes'>;
 
 function line(spec: MaterialSpec): Line {
   switch (spec.type) {
@@ -90,6 +92,7 @@ function line(spec: MaterialSpec): Line {
 export function writtenOut(spec: MaterialSpec): NotesSpec {
   const { key, events } = buildMusic(spec);
   const { time, pickup } = spec;
+  if (spec.type === 'notes') return { ...spec, notes: notesOf(spec) };
   const notes = events.map((event): NoteSpec => {
     const length = { beats: event.beats, ...(event.bar ? { bar: event.bar } : {}) };
     return event.kind === 'rest'
@@ -207,12 +210,18 @@ export function parseKey(name: string): Key | null {
 function buildNotes(spec: NotesSpec): Line {
   const key = spec.key === undefined ? { fifths: 0, name: 'C major' } : parseKey(spec.key);
   if (!key) throw new RangeError(`no key: ${spec.key}`);
-  return { key, returns: false, events: spec.notes.map(noteEvent) };
+  return { key, returns: false, events: notesOf(spec).map(noteEvent) };
 }
 
-function noteEvent(note: NoteSpec, at: number): MusicEvent {
-  const beats = note.beats ?? 1;
-  const bar = note.bar ? { bar: note.bar } : {};
+function changeOf({ at, key: name, time, bpm }: ChangeSpec): MusicChange {
+  const key = name === undefined ? undefined : parseKey(name);
+  if (key === null) throw new RangeError(`no key: ${name}`);
+  return { at, ...(key ? { key } : {}), ...(time ? { time } : {}), ...(bpm ? { bpm } : {}) };
+}
+
+function noteEvent(note: NoteSpec & { readonly beats: number }, at: number): MusicEvent {
+  const { beats } = note;
+  const bar = { ...(note.bar ? { bar: note.bar } : {}), ...(note.bars ? { bars: note.bars } : {}) };
   if ('rest' in note) return { kind: 'rest', at, beats, ...bar };
   const pitches = note.pitches.map(pitchOf).sort((a, b) => midiOf(a) - midiOf(b));
   return { kind: 'sounding', at, pitches, beats, ...bar, ...bowing(note) };

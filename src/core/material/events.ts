@@ -1,3 +1,5 @@
+import type { Described } from '../described/describe';
+import type * as Schema from '../described/response';
 import type { Key } from '../pitch/key';
 import type { Pitch } from '../pitch/pitch';
 import type { BowDirection } from './bows';
@@ -12,6 +14,8 @@ export interface SoundingEvent {
   readonly bow?: BowDirection;
   /** True where a bar line stands before it. */
   readonly bar?: true;
+  /** Bar lines inside it, where it is held over them; in beats from its start. */
+  readonly bars?: readonly number[];
   readonly kind: 'sounding';
   readonly at: number;
   /** Sounding pitches, low to high. */
@@ -27,10 +31,14 @@ export type OctaveFingering = 'framed' | 'fingered';
 
 export interface RestEvent {
   readonly bar?: true;
+  readonly bars?: readonly number[];
   readonly kind: 'rest';
   readonly at: number;
   readonly beats: number;
 }
+
+/** What is other from an event on: key, time, beats a minute. */
+export type MusicChange = Described<typeof Schema.MusicChange>;
 
 /** Material worked out into events, with the signature it is written in. */
 export interface Music {
@@ -41,4 +49,6 @@ export interface Music {
   /** Time signature, and beats before the first bar. */
   readonly time: string;
   readonly pickup: number;
+  /** Changes on the way, in order. */
+  readonly changes: readonly MusicChange[];
 }

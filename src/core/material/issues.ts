@@ -1,7 +1,8 @@
 import type { Issue } from '../issue';
 import { parsePitch } from '../pitch/pitch';
 import { parseKey } from './build';
-import type { MaterialSpec, NotesSpec } from './spec';
+import { beatsOf } from './notes';
+import { MOST_BEATS, type MaterialSpec, type NotesSpec } from './spec';
 
 /** Most events one request may hold; a longer piece is planned movement by movement. */
 export const MOST_EVENTS = 20_000;
@@ -12,7 +13,7 @@ export function materialIssues(spec: MaterialSpec): Issue[] {
   return parsePitch(spec.tonic) ? [] : [pitchIssue('/material/tonic', spec.tonic)];
 }
 
-function noteIssues({ notes, key }: NotesSpec): Issue[] {
+function noteIssues({ notes, key, changes = [] }: NotesSpec): Issue[] {
   const issues: Issue[] = [];
   if (key !== undefined && !parseKey(key))
     issues.push({ path: '/material/key', code: 'no-key', data: { name: key } });
@@ -20,7 +21,15 @@ function noteIssues({ notes, key }: NotesSpec): Issue[] {
     const data = { count: notes.length, most: MOST_EVENTS };
     return [...issues, { path: '/material/notes', code: 'too-many-notes', data }];
   }
+  changes.forEach(({ at, key: name }, n) => {
+    if (name !== undefined && !parseKey(name))
+      issues.push({ path: `/material/changes/${n}/key`, code: 'no-key', data: { name } });
+    if (at <= (changes[n - 1]?.at ?? 0))
+      issues.push({ path: `/material/changes/${n}/at`, code: 'changes-turned', data: { at } });
+  });
   notes.forEach((note, at) => {
+    if (!(beatsOf(note) <= MOST_BEATS))
+      issues.push({ path: `/material/notes/${at}/beats`, code: 'too-long', data: { most: MOST_BEATS } });
     if ('rest' in note) return;
     note.pitches.forEach((name, voice) => {
       if (!parsePitch(name)) issues.push(pitchIssue(`/material/notes/${at}/pitches/${voice}`, name));

@@ -22,6 +22,7 @@ export const MOST_BEATS = 64;
 /** Most notes written into one; the bow of no instrument takes more. */
 export const MOST_VOICES = 4;
 
+export type ChangeSpec = Described<typeof Schema.ChangeSpec>;
 export type NoteSpec = Described<typeof Schema.NoteSpec>;
 export type NotesSpec = Described<typeof Schema.NotesSpec>;
 export type MaterialSpec = Described<typeof Schema.MaterialSpec>;

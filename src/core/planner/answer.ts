@@ -22,7 +22,10 @@ import type { HoldTrellis } from './graph';
  */
 
 export function responseEvent(event: MusicEvent): ResponseEvent {
-  const bar = event.bar ? { bar: event.bar } : {};
+  const bar = {
+    ...(event.bar ? { bar: event.bar } : {}),
+    ...(event.bars ? { bars: [...event.bars] } : {}),
+  };
   if (event.kind === 'rest') return { at: event.at, rest: true, beats: event.beats, ...bar };
   return {
     at: event.at,

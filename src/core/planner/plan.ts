@@ -35,6 +35,7 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     key: music.key,
     time: music.time,
     pickup: music.pickup,
+    ...(music.changes.length > 0 ? { changes: [...music.changes] } : {}),
     plans,
     ...comparison(plans, request.compare),
     problems: path ? [] : problemsOf(context, trellis),

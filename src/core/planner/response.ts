@@ -30,6 +30,7 @@ export type ShiftKind = (typeof SHIFT_KINDS)[number];
 export const PROBLEMS = ['too-low', 'too-high', 'not-together', 'beyond-reach', 'out-of-rules'] as const;
 
 export type ResponseEvent = Described<typeof Schema.ResponseEvent>;
+export type { MusicChange } from '../material/events';
 export type StopAnswer = Described<typeof Schema.StopAnswer>;
 export type HandPlace = Described<typeof Schema.HandPlace>;
 export type Reason = Described<typeof Schema.Reason>;

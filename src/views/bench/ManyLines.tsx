@@ -1,7 +1,7 @@
+import { barStarts, partsOf } from '../../core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { COLUMN } from './columns';
 import { lineBreaks, lineOf } from '../../notation/lines';
-import { barStarts, partsOf } from '../../notation/score';
 import { pointedAt, type PictureProps } from './pointing';
 import { pictureHeight, Strip, StripHead } from './Strip';
 

@@ -3,6 +3,9 @@ import type { Meaning } from '../../app/meaning';
 import { eventsOn } from '../../app/practice/passage';
 import { namesToWrite } from '../../app/look';
 import {
+  clefsRead,
+  MIDDLE_LINES,
+  written,
   letterSteps,
   type Clef,
   type InstrumentKind,
@@ -10,7 +13,6 @@ import {
   type Plan,
   type ResponseEvent,
 } from '../../core';
-import { clefsRead, MIDDLE_LINES, written } from '../../notation/clefs';
 import { lineBreaks, lineOf } from '../../notation/lines';
 import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
 import { Staff, StaffHead } from '../../notation/Staff';

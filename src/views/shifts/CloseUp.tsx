@@ -1,8 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { partAround, practiceAddress, REHEARSAL } from '../../app/practice/address';
 import { openAsPlan, practiseAsPlan, type Meaning } from '../../app/meaning';
-import { drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } from '../../core';
-import { clefsRead } from '../../notation/clefs';
+import { clefsRead, drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } from '../../core';
 import { notesLabel, Staff, StaffHead } from '../../notation/Staff';
 import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
 import {

@@ -1,13 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import type { ResponseEvent } from '../../../src/core';
-import { beamGroups as groupsOf } from '../../../src/notation/beams';
-import { partsOf } from '../../../src/notation/score';
+import { beamedEvents, partsOf, type ResponseEvent } from '../../../src/core';
 
 function beamGroups(events: ResponseEvent[], time = '4/4'): number[][] {
   const music = { events, time, pickup: 0, key: { fifths: 0, name: 'C major' } };
-  return groupsOf(music, partsOf({ music, barred: true }));
+  return beamedEvents(events, partsOf({ music, barred: true }));
 }
 
 /** Lengths in beats; a negative one is a rest, a bar line stands before the events listed. */

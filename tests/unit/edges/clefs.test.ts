@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { plan, type PlanRequest } from '../../../src/core';
-import { clefsFor, clefsRead } from '../../../src/notation/clefs';
+import { clefsFor, clefsRead } from '../../../src/core';
 
 function clefsOf(instrument: PlanRequest['instrument'], tonic: string, octaves: number) {
   const material = { type: 'scale', tonic, scale: 'major', octaves, direction: 'up' } as const;

@@ -31,6 +31,7 @@ const ROOMS = [
   'core/taste',
   'core/findings',
   'core/practice',
+  'core/written',
   'core/formats',
   'core',
   'contract',

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { lineBreaks, lineOf } from '../../../src/notation/lines';
-import { noteValue } from '../../../src/notation/noteValue';
+import { noteValue } from '../../../src/core';
 
 const begins = (bars: readonly boolean[]) => new Set(bars.flatMap((bar, at) => (bar ? [at] : [])));
 
@@ -33,20 +33,20 @@ test('every event is on one line and no line is too long', () => {
 
 test('note values carry their dots', () => {
   const written = (beats: number) => {
-    const { duration, dots } = noteValue(beats);
-    return duration + '.'.repeat(dots);
+    const { of, dots } = noteValue(beats);
+    return of + '.'.repeat(dots);
   };
   assert.deepEqual([4, 3, 2, 1.5, 1, 0.75, 0.5, 0.375].map(written), [
-    'w',
-    'h.',
-    'h',
-    'q.',
-    'q',
+    '1',
+    '2.',
+    '2',
+    '4.',
+    '4',
     '8.',
     '8',
     '16.',
   ]);
-  assert.equal(written(3.5), 'h..');
-  assert.equal(written(0.01), '32');
-  assert.equal(written(6), 'w.');
+  assert.equal(written(3.5), '2..');
+  assert.equal(written(0.01), '128');
+  assert.equal(written(6), '1.');
 });

@@ -1,9 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { plan, type MaterialSpec } from '../../../src/core';
-import { partsOf } from '../../../src/notation/score';
-import { signatureOf } from '../../../src/notation/signature';
-import { signsToShow } from '../../../src/notation/signs';
+import { partsOf, plan, signsToShow, type MaterialSpec } from '../../../src/core';
+import { signatureOf } from '../../../src/notation/names';
 
 const signs = (material: MaterialSpec) => {
   const music = plan({ instrument: 'violin', material, alternatives: 1 });

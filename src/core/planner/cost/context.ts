@@ -6,6 +6,7 @@ import { resolveHand } from '../../hand/profile';
 import { stopMm } from '../../instrument/geometry';
 import { resolveSetup, type Setup } from '../../instrument/setup';
 import type { Music, SoundingEvent } from '../../material/events';
+import { atOneTempo } from '../../material/tempo';
 import { keyAlteration, type Key } from '../../pitch/key';
 import { letterSteps, midiOf, respellings, type Pitch } from '../../pitch/pitch';
 import type { PlanRequest } from '../request';
@@ -50,9 +51,10 @@ export function demandedPitch(key: Key, pitch: Pitch): DemandedPitch {
 
 export function contextFor(
   request: PlanRequest,
-  music: Music,
+  written: Music,
   weights: Weights = requestWeights(request),
 ): Context {
+  const music = { ...written, events: atOneTempo(written.events, written.changes, request.tempo?.bpm) };
   const sounding = music.events.filter((event): event is SoundingEvent => event.kind === 'sounding');
   const pitches = distinctPitches(sounding);
   const tables = keptTables(tagOf(request, music, [...pitches.keys()], weights), () =>

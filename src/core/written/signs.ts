@@ -1,6 +1,8 @@
-import { keyAlteration, letterSteps, type InstrumentKind } from '../core';
+import type { InstrumentKind } from '../instrument/instruments';
+import { keyAlteration } from '../pitch/key';
+import { letterSteps } from '../pitch/pitch';
 import { written } from './clefs';
-import type { Music, Part } from './score';
+import { fifthsAt, type Part, type WritableMusic } from './parts';
 import { SIGNS, writtenFifths } from './signature';
 
 /**
@@ -9,11 +11,11 @@ import { SIGNS, writtenFifths } from './signature';
  * as a courtesy: that is where readers go wrong.
  */
 export function signsToShow(
-  { events, key }: Pick<Music, 'events' | 'key'>,
+  { events, key, changes }: Pick<WritableMusic, 'events' | 'key' | 'changes'>,
   instrument: InstrumentKind,
   parts: readonly (readonly Part[])[],
 ): (string | null)[][] {
-  const signature = { ...key, fifths: writtenFifths(key.fifths) };
+  const fifths = fifthsAt({ key, changes });
   const inForce = new Map<number, number>();
   /** What the bar before left on each line, until it is contradicted. */
   let before = new Map<number, number>();
@@ -23,6 +25,7 @@ export function signsToShow(
   };
   return events.map((event, at) => {
     const [first, ...held] = parts[at];
+    const signature = { ...key, fifths: writtenFifths(fifths(at)) };
     if (first.bar) barLine();
     const signs =
       'rest' in event

@@ -1,12 +1,6 @@
-import {
-  instrumentData,
-  letterSteps,
-  parsePitch,
-  type Clef,
-  type InstrumentKind,
-  type Pitch,
-  type ResponseEvent,
-} from '../core';
+import { instrumentData, type Clef, type InstrumentKind } from '../instrument/instruments';
+import { letterSteps, parsePitch, type Pitch } from '../pitch/pitch';
+import type { ResponseEvent } from '../planner/response';
 
 /** Middle line of each clef in letter steps above C0. */
 export const MIDDLE_LINES: Readonly<Record<Clef, number>> = { treble: 34, alto: 28, tenor: 26, bass: 22 };

@@ -1,0 +1,37 @@
+/*
+ * Where the tempo changes on the way, lengths are told in beats of the opening tempo: so whatever asks how much time there is finds it in one unit.
+ */
+
+interface Timed {
+  readonly at: number;
+  readonly beats: number;
+}
+
+interface Paced {
+  readonly at: number;
+  /** Beats a minute from the event on. */
+  readonly bpm?: number;
+}
+
+/** Beats a minute where none are asked for. */
+const USUAL_BPM = 60;
+
+/**
+ * Events with their lengths in beats of the opening tempo.
+ * @param opening beats a minute at the beginning
+ */
+export function atOneTempo<T extends Timed>(
+  events: readonly T[],
+  changes: readonly Paced[] = [],
+  opening: number = USUAL_BPM,
+): readonly T[] {
+  const turns = changes.filter(({ bpm }) => bpm !== undefined);
+  if (turns.length === 0) return events;
+  let next = 0;
+  let factor = 1;
+  return events.map((event) => {
+    while (next < turns.length && turns[next].at <= event.at)
+      factor = opening / (turns[next++].bpm ?? opening);
+    return factor === 1 ? event : { ...event, beats: event.beats * factor };
+  });
+}

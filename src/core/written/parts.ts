@@ -1,0 +1,85 @@
+import { barsOf, onsetsOf, readTime, type Bar } from '../material/bars';
+import type { PlanResponse } from '../planner/response';
+
+/*
+ * Events as the bars part them: a note that is held over a bar line is written as two, tied.
+ */
+
+/** The notes with their signature and bars; of an answer, or of a few notes by themselves. */
+export type WritableMusic = Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup' | 'changes'>;
+
+/** A stretch of an event that lies within one bar. */
+export interface Part {
+  readonly quarters: number;
+  /** In quarters from its bar's beginning. */
+  readonly start: number;
+  /** The bar that begins with it. */
+  readonly bar: Bar | null;
+  /** Time signature in force. */
+  readonly time: string;
+}
+
+const EXACT = 1e-6;
+
+/**
+ * For each event its parts.
+ * @param barred false for a few notes that are no bars: each has one part then
+ */
+export function partsOf({
+  music,
+  barred,
+}: {
+  readonly music: WritableMusic;
+  readonly barred: boolean;
+}): Part[][] {
+  const { of } = readTime(music.time);
+  const quarters = (beats: number) => (beats * 4) / of;
+  const onsets = onsetsOf(music.events);
+  if (!barred)
+    return music.events.map(({ beats }, at) => [
+      { quarters: quarters(beats), start: quarters(onsets[at]), bar: null, time: music.time },
+    ]);
+  const bars = barsOf(music, onsets);
+  let next = 0;
+  let within: Bar | null = null;
+  return music.events.map((_, at) => {
+    const end = onsets[at + 1];
+    const parts: Part[] = [];
+    let from = onsets[at];
+    let bar: Bar | null = null;
+    const put = (until: number) =>
+      parts.push({
+        quarters: quarters(until - from),
+        start: quarters(from - (within?.start ?? 0)),
+        bar,
+        time: within?.time ?? music.time,
+      });
+    while (next < bars.length && bars[next].start < end - EXACT) {
+      const begins = bars[next];
+      if (begins.start > from + EXACT) {
+        put(begins.start);
+        from = begins.start;
+      }
+      bar = begins;
+      within = begins;
+      next++;
+    }
+    put(end);
+    return parts;
+  });
+}
+
+/** Events at whose beginning a bar begins: there a line of music may break. */
+export function barStarts(parts: readonly (readonly Part[])[]): ReadonlySet<number> {
+  return new Set(parts.flatMap(([first], at) => (first.bar ? [at] : [])));
+}
+
+/** The signature in force at each event, in fifths. */
+export function fifthsAt({
+  key,
+  changes = [],
+}: Pick<WritableMusic, 'key' | 'changes'>): (at: number) => number {
+  const turns = changes.filter((change) => change.key !== undefined);
+  if (turns.length === 0) return () => key.fifths;
+  return (at) => turns.findLast((turn) => turn.at <= at)?.key?.fifths ?? key.fifths;
+}
