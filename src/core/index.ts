@@ -123,6 +123,7 @@ export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
 export * from './material/spec';
 export * from './written/beams';
+export { writtenBars, type BeamPart, type WrittenBar, type WrittenNote } from './written/score';
 export * from './written/clefs';
 export * from './written/parts';
 export * from './written/signature';
@@ -144,6 +145,7 @@ export {
   type KeptFingering,
   type KeptStep,
 } from './planner/kept';
+export { asWritten, type AsWritten, type Unplayable } from './planner/asWritten';
 export { plan } from './planner/plan';
 export * from './planner/request';
 export * from './planner/response';
