@@ -2,32 +2,22 @@
  * Plans from the command line.
  *   npm run -s plan -- request.json     one request from a file ("-" reads standard input), one response
  *   npm run -s plan -- --lines          one request a line on standard input, one answer a line, in order
+ *   npm run -s plan -- request.json --as musicxml|mxl|midi|csv|svg|png|pdf [--way 0] [--out FILE]     the plan as a file
  * A bad request: the error object on standard error and exit 2 (with --lines it is that line's answer).
  */
-import { readFileSync } from 'node:fs';
 import { createInterface } from 'node:readline';
-import type { ErrorAnswer } from '../src/contract/types';
-import { refusalAnswer } from '../src/wording/issues';
+import { BadRequest, parseRequest } from '../src/contract/read';
+import { plan } from '../src/core';
+import { errorAnswer, refusalAnswer } from '../src/wording/issues';
 import { answerText, isError } from '../src/work/answer';
-import { BOM } from '../src/work/bom';
+import { NOTE_FORMATS, writeAs, type NoteFormat } from '../src/work/exports';
+import { fail, guardOutput, readAsked, readBytes, refuse, withoutMark, writeOut } from './lib/door';
 
-const USAGE = 'Name one request file, "-" for standard input, or --lines for one request a line.';
+const PICTURES = ['svg', 'png', 'pdf'] as const;
+const FORMATS: readonly string[] = [...NOTE_FORMATS, ...PICTURES];
+const USAGE = `Name one request file, "-" for standard input, or --lines for one request a line; with a file, --as ${FORMATS.join('|')}, --way N and --out FILE.`;
 
-function fail(answer: ErrorAnswer, code = 2): never {
-  process.stderr.write(JSON.stringify(answer) + '\n');
-  process.exit(code);
-}
-
-function readText(file: string): string {
-  try {
-    return withoutMark(readFileSync(file === '-' ? 0 : file, 'utf8'));
-  } catch {
-    return fail(refusalAnswer(`${file} cannot be read. ${USAGE}`));
-  }
-}
-
-/** Some editors put a mark before a text. */
-const withoutMark = (text: string) => (text.startsWith(BOM) ? text.slice(1) : text);
+const readText = (file: string) => withoutMark(new TextDecoder().decode(readBytes(file, USAGE)));
 
 async function planLines() {
   let number = 0;
@@ -44,22 +34,60 @@ async function planLines() {
   }
 }
 
-// A reader that has seen enough (`| head`) is no error.
-process.stdout.on('error', (error: NodeJS.ErrnoException) => {
-  if (error.code === 'EPIPE') process.exit(0);
-  const full = error.code === 'ENOSPC';
-  const what = full ? 'the disk is full' : `it cannot be written (${error.code ?? error.message})`;
-  process.stderr.write(
-    `${JSON.stringify(refusalAnswer(`The answer was cut off: ${what}. Make room and run it again.`))}\n`,
-  );
-  process.exit(1);
-});
+/** The plan as a file of another kind. */
+async function planAs(format: string, file: string, options: ReadonlyMap<string, string>) {
+  if (!FORMATS.includes(format)) refuse(`There is no format "${format}". ${USAGE}`);
+  const way = Number(options.get('way') ?? 0);
+  if (!Number.isInteger(way) || way < 0)
+    refuse('A way is counted from 0, the best plan. Write it like --way 1.');
+  const request = understood(readText(file));
+  const response = plan({ ...request, alternatives: Math.max(request.alternatives ?? 3, way + 1) });
+  const one = response.plans[way];
+  if (!one && response.plans.length > 0)
+    refuse(`There is no way ${way}: this request has ${response.plans.length}, counted from 0.`);
+  if (!one) {
+    const answer = answerText(JSON.stringify(request));
+    const why = isError(answer) ? '' : answer.problems.map(({ message }) => message).join(' ');
+    refuse(`No fingering fits this request, so there is nothing to write. ${why}`.trim());
+  }
+  const planned = { request, response, plan: one };
+  const isPicture = (PICTURES as readonly string[]).includes(format);
+  const bytes = isPicture ? await pictureOf(format, planned) : writeAs(format as NoteFormat, planned);
+  await writeOut(bytes, options.get('out'));
+}
 
+/** The sheet: drawing it is only loaded where it is asked for. */
+async function pictureOf(format: string, planned: Parameters<typeof writeAs>[1]) {
+  const [{ usualSheet }, files] = await Promise.all([
+    import('../src/notation/sheet/usual'),
+    import('./lib/sheets'),
+  ]);
+  const { title, pages } = usualSheet(planned, new Date());
+  if (format === 'pdf') return files.pdfFile(pages, { title, author: 'Dove Path' });
+  return format === 'png' ? files.pngFile(pages, title) : files.svgFile(pages, title);
+}
+
+function understood(text: string) {
+  try {
+    return parseRequest(text);
+  } catch (error) {
+    if (error instanceof BadRequest) return fail(errorAnswer(error.issues));
+    throw error;
+  }
+}
+
+guardOutput();
 const args = process.argv.slice(2);
-if (args.length !== 1) fail(refusalAnswer(USAGE));
-if (args[0] === '--lines') await planLines();
+if (args.length === 0) fail(refusalAnswer(USAGE));
+if (args[0] === '--lines' && args.length === 1) await planLines();
 else {
-  const answer = answerText(readText(args[0]));
-  if (isError(answer)) fail(answer, answer.error.code === 'internal' ? 1 : 2);
-  process.stdout.write(JSON.stringify(answer) + '\n');
+  const { file, options } = readAsked(args, ['as', 'way', 'out'], USAGE);
+  const format = options.get('as');
+  if (format !== undefined) await planAs(format, file, options);
+  else {
+    if (options.size > 0) refuse(`--way and --out go with --as. ${USAGE}`);
+    const answer = answerText(readText(file));
+    if (isError(answer)) fail(answer, answer.error.code === 'internal' ? 1 : 2);
+    process.stdout.write(JSON.stringify(answer) + '\n');
+  }
 }

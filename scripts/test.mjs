@@ -6,7 +6,7 @@ import { ensureChromium, ensureNode, ensurePackages, run } from './setup.mjs';
 
 /** One after the other in a lane; the lanes side by side. */
 const LANES = [
-  ['check', 'build'],
+  ['types', 'build'],
   ['lint', 'unit'],
 ];
 

@@ -1,19 +1,12 @@
 import { useEffect, useState } from 'react';
-import {
-  parsePitch,
-  type Aim,
-  type Findings,
-  type Level,
-  type Plan,
-  type PlanRequest,
-  type PlanResponse,
-} from '../core';
+import { type Aim, type Findings, type Plan, type PlanRequest, type PlanResponse } from '../core';
 import { storageFault } from '../store/db';
 import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
 import { listPlans, listStudents } from '../store/rows';
 import { speechOf, type Speech } from '../wording/plans';
 import { readingTroubleWords } from '../wording/storage';
 import { findingsInWorker, planInWorker, PlannerLost } from '../work/planner';
+import { aimFor } from '../work/aim';
 import { briefAddress } from './brief/address';
 import { keepFingerings } from './kept';
 import { findPlan, lookAt } from './looking';
@@ -94,13 +87,6 @@ export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Pr
   const speech = speechOf(request.instrument, response, student?.noteNames);
   const plan = response.plans[chosen];
   return { kind: 'there', meaning: { record, student, request, response, plan, aim, findings, speech } };
-}
-
-/** The aim of the ear for a plan: its tonic, and the student's level. */
-export function aimFor(response: PlanResponse, level: Level, part: Partial<Aim> = {}): Aim {
-  const [tonicName] = response.key.name.split(' ');
-  const tonic = parsePitch(`${tonicName}4`) ?? { letter: 0, alteration: 0, octave: 4 };
-  return { system: 'pythagorean', tuning: 'pure', tonic, level, ...part };
 }
 
 /** Opens a drill, a rehearsal or another way on the Bench, to be looked at. */

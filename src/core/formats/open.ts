@@ -11,7 +11,8 @@ import { MOST_FILE_BYTES, Unreadable, type Piece } from './piece';
 /** A file as it was understood; text is typed notes, JSON is the app's own. */
 export type Opened =
   | { readonly kind: 'piece'; readonly piece: Piece }
-  | { readonly kind: 'json' | 'notes'; readonly text: string };
+  | { readonly kind: 'json'; readonly text: string }
+  | { readonly kind: 'notes'; readonly text: string };
 
 /** @param onProgress is told how much has been read, 0 to 1. @throws Unreadable */
 export function openFile(bytes: Uint8Array, onProgress?: (share: number) => void): Opened {

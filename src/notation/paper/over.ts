@@ -201,21 +201,20 @@ function rowOver({ sky }: Desk, all: readonly Placed[]): number {
 /** Ringing notes and checks under the staff, names under them. */
 export function writeUnder({ inks, sky }: Desk, over: Over, sets: readonly SetNote[]) {
   const first = sets.filter(({ note }) => note.first);
-  for (const { note, x, width } of first) {
-    const middle = x + width / 2;
-    const rings = over.rings.has(note.at);
-    const checks = over.checks.has(note.at);
-    if (!rings && !checks) continue;
-    const y = Math.max(sky.bottom(middle - 0.6, middle + 0.6), 4.2) + 0.75;
-    if (rings) inks.push({ kind: 'disc', x: middle, y, r: 0.33, fill: 'paper', stroke: 'ink', width: 0.13 });
+  const heard = first.filter(({ note }) => over.rings.has(note.at) || over.checks.has(note.at));
+  const middleOf = ({ x, width }: SetNote) => x + width / 2;
+  const row =
+    Math.max(...heard.map((set) => sky.bottom(middleOf(set) - 0.6, middleOf(set) + 0.6)), 4.2) + 0.75;
+  for (const set of heard) {
+    const middle = middleOf(set);
+    if (over.rings.has(set.note.at))
+      inks.push({ kind: 'disc', x: middle, y: row, r: 0.33, fill: 'paper', stroke: 'ink', width: 0.13 });
     else
       inks.push({
-        kind: 'shape',
-        stroke: 'ink',
-        width: 0.17,
-        path: CHECK.map(([letter, dx, dy]) => [letter, middle + dx, y + dy]),
+        ...{ kind: 'shape', stroke: 'ink', width: 0.17 },
+        path: CHECK.map(([letter, dx, dy]) => [letter, middle + dx, row + dy]),
       });
-    sky.put(middle - 0.5, middle + 0.5, 0, y + 0.45);
+    sky.put(middle - 0.5, middle + 0.5, 0, row + 0.45);
   }
   const named = first.filter(({ note }) => over.names.has(note.at));
   if (named.length === 0) return;

@@ -1,5 +1,5 @@
 import { memo, useEffect, useState } from 'react';
-import { aimFor } from '../../app/meaning';
+import { aimFor } from '../../work/aim';
 import type { Planned } from '../../app/session/state';
 import { resolveSetup, type Finding, type Level } from '../../core';
 import { drillTitle, FINDING_NAMES, findingWords } from '../../wording/findings';

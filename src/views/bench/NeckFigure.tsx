@@ -1,4 +1,4 @@
-import { aimFor } from '../../app/meaning';
+import { aimFor } from '../../work/aim';
 import { Neck } from '../../board/Neck';
 import {
   crowdedPairs,

@@ -1,0 +1,89 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import type { ErrorAnswer } from '../../src/contract/types';
+import { refusalAnswer } from '../../src/wording/issues';
+import { BOM } from '../../src/work/bom';
+
+/*
+ * What every command has in common: reading a file or standard input, writing an answer or a file, failing with the error object.
+ */
+
+/** Ends with an error object on standard error: 2 where the request cannot be understood, 1 where something else went wrong. */
+export function fail(answer: ErrorAnswer, code = 2): never {
+  process.stderr.write(JSON.stringify(answer) + '\n');
+  process.exit(code);
+}
+
+export function refuse(message: string): never {
+  return fail(refusalAnswer(message));
+}
+
+/** Some editors put a mark before a text. */
+export const withoutMark = (text: string) => (text.startsWith(BOM) ? text.slice(1) : text);
+
+/** @param file "-" for standard input */
+export function readBytes(file: string, usage: string): Uint8Array {
+  try {
+    return readFileSync(file === '-' ? 0 : file);
+  } catch {
+    return refuse(`${file} cannot be read. ${usage}`);
+  }
+}
+
+/** Writes to a file, or to standard output where none is named. */
+export async function writeOut(bytes: Uint8Array | string, out: string | undefined) {
+  if (out === undefined) {
+    if (!process.stdout.write(bytes)) await new Promise((resolve) => process.stdout.once('drain', resolve));
+    return;
+  }
+  try {
+    writeFileSync(out, bytes);
+  } catch (error) {
+    const { code, message } = error as NodeJS.ErrnoException;
+    const why =
+      code === 'ENOSPC'
+        ? 'the disk is full'
+        : code === 'ENOENT'
+          ? 'its folder is not there'
+          : (code ?? message);
+    fail(refusalAnswer(`${out} cannot be written: ${why}. Name another place.`), 1);
+  }
+}
+
+/** A reader that has seen enough (`| head`) is no error; a disk that is full is. */
+export function guardOutput() {
+  process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+    if (error.code === 'EPIPE') process.exit(0);
+    const full = error.code === 'ENOSPC';
+    const what = full ? 'the disk is full' : `it cannot be written (${error.code ?? error.message})`;
+    process.stderr.write(
+      `${JSON.stringify(refusalAnswer(`The answer was cut off: ${what}. Make room and run it again.`))}\n`,
+    );
+    process.exit(1);
+  });
+}
+
+/** One file name, and options each with its value; a flag alone is "yes". */
+export interface Asked {
+  readonly file: string;
+  readonly options: ReadonlyMap<string, string>;
+}
+
+/** Reads a command line. @param flags options without a value */
+export function readAsked(args: readonly string[], known: readonly string[], usage: string): Asked {
+  const options = new Map<string, string>();
+  const files: string[] = [];
+  for (let n = 0; n < args.length; n++) {
+    const arg = args[n];
+    if (!arg.startsWith('--')) {
+      files.push(arg);
+      continue;
+    }
+    const name = arg.slice(2);
+    if (!known.includes(name)) refuse(`Nothing is known by "${arg}". ${usage}`);
+    const value = args[++n];
+    if (value === undefined || value.startsWith('--')) refuse(`"${arg}" needs a value after it. ${usage}`);
+    options.set(name, value);
+  }
+  if (files.length !== 1) refuse(usage);
+  return { file: files[0], options };
+}

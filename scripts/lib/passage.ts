@@ -1,0 +1,88 @@
+import {
+  INSTRUMENT_KINDS,
+  instrumentData,
+  readNoteText,
+  requestIssues,
+  type InstrumentKind,
+  type Lock,
+  type PlanRequest,
+} from '../../src/core';
+import { openFile, passageOf, Unreadable } from '../../src/core/formats';
+import { BadRequest, parseRequest } from '../../src/contract/read';
+import { noticeWords, unreadableWords } from '../../src/wording/files';
+import { errorAnswer, textIssueWords } from '../../src/wording/issues';
+import { fail, readBytes, refuse, type Asked } from './door';
+
+/*
+ * Reads what a teacher brings: a score, MIDI, typed notes, or a request of the app's own.
+ */
+
+export interface Read {
+  readonly request: PlanRequest;
+  /** Fingers and strings that were found written. */
+  readonly written: readonly Lock[];
+}
+
+export function readPassage({ file, options }: Asked, usage: string): Read {
+  const bytes = readBytes(file, usage);
+  const instrument = instrumentAsked(options.get('instrument'));
+  const keep = options.get('keep');
+  if (keep !== undefined && keep !== 'fingerings')
+    refuse('Only fingerings can be kept: write --keep fingerings.');
+  try {
+    const opened = openFile(bytes);
+    if (opened.kind === 'notes') return { request: typedRequest(opened.text, instrument), written: [] };
+    if (opened.kind === 'json') return ownRequest(opened.text);
+    const { request, written, notices } = passageOf(opened.piece, {
+      instrument,
+      part: options.get('part'),
+      voice: options.get('voice'),
+      bars: barsAsked(options.get('bars')),
+    });
+    for (const notice of notices)
+      process.stderr.write(`${JSON.stringify({ notice: noticeWords(notice) })}\n`);
+    return { request, written };
+  } catch (error) {
+    if (error instanceof BadRequest) return fail(errorAnswer(error.issues));
+    if (!(error instanceof Unreadable)) throw error;
+    return fail({
+      error: { code: 'bad-request', issues: [{ path: error.path, message: unreadableWords(error) }] },
+    });
+  }
+}
+
+function instrumentAsked(name: string | undefined): InstrumentKind | undefined {
+  if (name === undefined) return undefined;
+  const found = INSTRUMENT_KINDS.find((kind) => kind === name);
+  return found ?? refuse(`There is no instrument "${name}"; choose one of ${INSTRUMENT_KINDS.join(', ')}.`);
+}
+
+function barsAsked(text: string | undefined): [string, string] | undefined {
+  if (text === undefined) return undefined;
+  const [, from, to = from] = /^([^-\s]+)(?:-([^-\s]+))?$/.exec(text) ?? [];
+  return from ? [from, to] : refuse('Bars are written like --bars 5-12, or --bars 5 for one.');
+}
+
+/** Notes typed as text, on a violin where no instrument is named. */
+function typedRequest(text: string, instrument: InstrumentKind = 'violin'): PlanRequest {
+  const { notes, issues } = readNoteText(text, instrumentData(instrument).writtenOctavesUp);
+  if (issues.length > 0)
+    return fail({
+      error: {
+        code: 'bad-request',
+        issues: issues
+          .slice(0, 20)
+          .map((issue) => ({ path: `/letter/${issue.at + 1}`, message: textIssueWords(issue) })),
+      },
+    });
+  const request: PlanRequest = { instrument, material: { type: 'notes', notes: [...notes] } };
+  const wrong = requestIssues(request);
+  return wrong.length > 0 ? fail(errorAnswer(wrong)) : request;
+}
+
+/** A request: its locks are what is written. */
+function ownRequest(text: string): Read {
+  const request = parseRequest(text);
+  const { locks = [], ...rules } = request.rules ?? {};
+  return { request: { ...request, rules }, written: locks };
+}

@@ -1,0 +1,16 @@
+/*
+ * A file of notes as a planning request, as it sounds.
+ *   npm run -s read -- FILE [--instrument viola] [--part N|NAME] [--bars 5-12] [--voice N] [--keep fingerings]
+ * What was left out is listed on standard error, one object a line. What cannot be read: the error object and exit 2.
+ */
+import { readPassage } from './lib/passage';
+import { guardOutput, readAsked } from './lib/door';
+
+const USAGE =
+  'Name one file of MusicXML, MIDI or typed notes ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N, --keep fingerings.';
+
+guardOutput();
+const asked = readAsked(process.argv.slice(2), ['instrument', 'part', 'bars', 'voice', 'keep'], USAGE);
+const { request, written } = readPassage(asked, USAGE);
+const keeps = asked.options.get('keep') === 'fingerings' && written.length > 0;
+process.stdout.write(`${JSON.stringify(keeps ? { ...request, rules: { locks: written } } : request)}\n`);
