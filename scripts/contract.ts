@@ -24,6 +24,7 @@ const VALIDATORS = {
   validCard: 'card',
   validAnswer: 'answer',
   validLesson: 'lesson',
+  validBook: 'book',
 };
 
 /** Every made file of the contract, by its name below src/contract. */

@@ -1,9 +1,9 @@
 import { backupText, joinKept, readBackup } from '../store/backup';
+import { listBooks, restoreBooks } from '../store/books';
 import { storageFault } from '../store/db';
 import { allPractice, restorePractice } from '../store/practiceFile';
-import type { Practice } from '../store/practiceRead';
 import type { PlanRecord } from '../store/records';
-import { additions, listAll, NOTHING, type AllRows, type Kept } from '../store/rows';
+import { additions, listAll, NOTHING, type Kept } from '../store/rows';
 import { counted, listed } from '../wording/grammar';
 import { readingTroubleWords } from '../wording/storage';
 import { offerFile } from './files';
@@ -21,7 +21,7 @@ export async function saveBackup(before?: () => Promise<PlanRecord | null>) {
   try {
     const [all, practice] = [await listAll(), await allPractice()];
     const plans = stand ? [stand, ...all.plans.filter(({ id }) => id !== stand.id)] : all.plans;
-    const whole = { ...all, ...practice, plans };
+    const whole = { ...all, ...practice, books: await listBooks(), plans };
     const amount =
       plans.length + all.students.length + all.briefs.length + all.damaged.length + practice.sessions.length;
     const write = () => writeFile(whole, 'dove-path');
@@ -44,7 +44,7 @@ export async function saveBackup(before?: () => Promise<PlanRecord | null>) {
   }
 }
 
-function writeFile(all: AllRows & Partial<Practice>, name: string) {
+function writeFile(all: Parameters<typeof backupText>[0], name: string) {
   const now = new Date();
   offerFile(backupText(all, now), `${name}-${now.toISOString().slice(0, 10)}.json`);
 }
@@ -59,10 +59,11 @@ export async function restoreBackup(text: string) {
   try {
     const { added, known } = joinKept(await listAll(), reading.kept);
     const joined = await restorePractice(reading.practice);
+    const books = await restoreBooks(reading.books);
     await save(additions(added), () =>
       say({
         kind: 'done',
-        message: restoredWords(added, known, joined.sessions) + asideWords(reading.aside),
+        message: restoredWords(added, known, joined.sessions, books) + asideWords(reading.aside),
       }),
     );
   } catch (error) {
@@ -76,11 +77,12 @@ function asideWords([first, ...others]: readonly string[]): string {
   return ` ${many} damaged and was left out; it is still in the file. ${first}`;
 }
 
-function restoredWords({ plans, students, briefs }: Kept, known: number, sessions: number) {
+function restoredWords({ plans, students, briefs }: Kept, known: number, sessions: number, books: number) {
   const parts = [
     counted(plans.length, 'plan'),
     ...(students.length > 0 ? [counted(students.length, 'student')] : []),
     ...(briefs.length > 0 ? [counted(briefs.length, 'brief')] : []),
+    ...(books > 0 ? [counted(books, 'book')] : []),
     ...(sessions > 0 ? [`${sessions} ${sessions === 1 ? 'entry' : 'entries'} of the log`] : []),
   ];
   const rest = known > 0 ? ` ${known} ${known === 1 ? 'was' : 'were'} here already.` : '';

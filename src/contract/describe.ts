@@ -4,12 +4,14 @@ import {
   FingerDescribed,
   JudgedPlace,
   KeptFingering,
+  Lock,
   NAMES_DESCRIBED,
   oneOf,
   Plan,
   PlanRequest,
   PlanResponse,
   PlayingFields,
+  PositionDescribed,
   PositionRule,
   PracticeTaskDescribed,
   PreferencesDescribed,
@@ -148,6 +150,9 @@ const ChoiceDescribed = tagged('kind', [
   Type.Object({ kind: oneOf(['lost']) }),
 ]);
 
+/** A line that is written on a sheet. */
+const SheetLine = Type.String({ pattern: '^[^]{0,400}$' });
+
 /** A plan as it is kept: what was asked, and the fingering that was chosen. */
 export const PlanRecordDescribed = Type.Object({
   id: Id,
@@ -164,6 +169,10 @@ export const PlanRecordDescribed = Type.Object({
   givenFrom: Type.Optional(Id),
   /** The plan that this one is a drill or a rehearsal for. */
   drillFor: Type.Optional(Id),
+  /** Fingers and strings as they were found written in a piece that was brought in. */
+  written: Type.Optional(Type.Array(Lock)),
+  /** What its sheet says besides the notes. */
+  sheet: Type.Optional(Type.Object({ goal: SheetLine, reminders: SheetLine })),
   createdAt: Time,
   changedAt: Time,
 });
@@ -284,6 +293,36 @@ export const LessonRecordDescribed = Type.Object({
   changedAt: Time,
 });
 
+/** Pages of plans that belong together: keys and materials, or a position learned. A page that was opened is a plan of its own, by the same id. */
+export const BookRecordDescribed = Type.Object({
+  id: Id,
+  studentId: Player,
+  name: Type.String(),
+  /** What it was made of, to be changed and made again. */
+  ask: tagged('kind', [
+    Type.Object({
+      kind: oneOf(['keys']),
+      keys: Type.Array(Type.String(), { minItems: 1 }),
+      materials: Type.Array(Type.String(), { minItems: 1 }),
+      octaves: Type.Array(Type.Integer({ minimum: 1, maximum: 5 }), { minItems: 1 }),
+      order: oneOf(['fifths', 'difficulty']),
+    }),
+    Type.Object({ kind: oneOf(['position']), key: Type.String(), position: PositionDescribed }),
+  ]),
+  pages: Type.Array(Type.Object({ id: Id, name: Type.String(), request: RequestKept })),
+  createdAt: Time,
+  changedAt: Time,
+});
+
+/** A plan that is sent to somebody, with its student or without. */
+export const SentPlanDescribed = Type.Object({
+  format: Type.Literal('dove-path-plan'),
+  version: Type.Integer({ minimum: 1 }),
+  savedAt: Type.String(),
+  plan: reference<typeof PlanRecordDescribed>('plan'),
+  student: Type.Optional(reference<typeof StudentRecordDescribed>('student')),
+});
+
 /** What a student takes home, or brings back. */
 export const PracticeFileDescribed = Type.Object({
   format: Type.Literal('dove-path-practice'),
@@ -318,6 +357,7 @@ export const BackupDescribed = Type.Object({
   plans: Type.Array(reference<typeof PlanRecordDescribed>('plan')),
   students: Type.Array(reference<typeof StudentRecordDescribed>('student')),
   briefs: Type.Array(reference<typeof BriefRecordDescribed>('brief')),
+  books: Type.Optional(Type.Array(reference<typeof BookRecordDescribed>('book'))),
   ...practiceLists(),
   /** Rows that were damaged when the file was written, as they were found. */
   damaged: Type.Optional(Type.Array(Type.Object({ table: Type.String(), row: Type.Unknown() }))),
@@ -338,8 +378,10 @@ export const SCHEMAS: Readonly<Record<string, object>> = {
   card: schema('card', 'A card', CardRecordDescribed, { id: ID }),
   answer: schema('answer', 'An answer to a card', AnswerRecordDescribed, { id: ID }),
   lesson: schema('lesson', 'A lesson', LessonRecordDescribed, { id: ID }),
+  book: schema('book', 'A book of plans', BookRecordDescribed, { id: ID }),
+  'sent-plan': schema('sent-plan', 'A plan sent to somebody, version 1', SentPlanDescribed),
   'practice-file': schema('practice-file', 'A practice file, version 1', PracticeFileDescribed),
-  backup: schema('backup', 'A backup file, version 4', BackupDescribed),
+  backup: schema('backup', 'A backup file, version 5', BackupDescribed),
 };
 
 function schema(name: string, title: string, described: object, defs?: object): object {

@@ -21,5 +21,7 @@ export type SessionRecord = Described<typeof Schema.SessionRecordDescribed>;
 export type CardRecord = Described<typeof Schema.CardRecordDescribed>;
 export type AnswerRecord = Described<typeof Schema.AnswerRecordDescribed>;
 export type LessonRecord = Described<typeof Schema.LessonRecordDescribed>;
+export type BookRecord = Described<typeof Schema.BookRecordDescribed>;
+export type SentPlan = Described<typeof Schema.SentPlanDescribed>;
 export type PracticeFile = Described<typeof Schema.PracticeFileDescribed>;
 export type Backup = Described<typeof Schema.BackupDescribed>;

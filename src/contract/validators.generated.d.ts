@@ -14,3 +14,4 @@ export const validRepetition: Validator;
 export const validCard: Validator;
 export const validAnswer: Validator;
 export const validLesson: Validator;
+export const validBook: Validator;

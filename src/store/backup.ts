@@ -2,17 +2,20 @@ import { issueWords } from '../wording/issues';
 import { TABLES, type TableName } from './changes';
 import { fileHead } from './fileHead';
 import { NO_PRACTICE, soundPractice, type Practice } from './practiceRead';
-import type { BriefRecord, PlanRecord, StudentRecord } from './records';
+import type { BookRecord, BriefRecord, PlanRecord, StudentRecord } from './records';
 import type { AllRows, Kept } from './rows';
 import { rowIssue } from './sound';
 import { planOfVersion2, planOfVersion3 } from './versions';
 
 /** Version of the backup file this app writes; it reads this one and all before. */
-export const BACKUP_VERSION = 4;
+export const BACKUP_VERSION = 5;
 
 /** Everything as the text of a backup file; damaged rows are in it as they are. */
 export function backupText(
-  { damaged = [], ...kept }: Kept & Partial<AllRows> & Partial<Practice>,
+  {
+    damaged = [],
+    ...kept
+  }: Kept & Partial<AllRows> & Partial<Practice> & { readonly books?: readonly BookRecord[] },
   now: Date,
 ): string {
   const head = { format: 'dove-path-backup', version: BACKUP_VERSION, savedAt: now.toISOString() };
@@ -26,6 +29,7 @@ export type BackupReading =
       readonly kind: 'kept';
       readonly kept: Kept;
       readonly practice: Practice;
+      readonly books: readonly BookRecord[];
       /** What is damaged in the file, in a sentence each; the rest is sound. */
       readonly aside: readonly string[];
     }
@@ -59,7 +63,7 @@ function sorted(file: object): BackupReading {
     );
   const aside: string[] = [];
   const soundIn = (table: TableName) =>
-    (lists[table] as unknown[]).filter((row, at) => {
+    ((lists[table] ?? []) as unknown[]).filter((row, at) => {
       const issue = rowIssue(table, row);
       if (issue) aside.push(`/${table}/${at}${issue.path}: ${issueWords(issue)}`);
       return !issue;
@@ -69,12 +73,13 @@ function sorted(file: object): BackupReading {
     students: soundIn('students') as StudentRecord[],
     briefs: soundIn('briefs') as BriefRecord[],
   };
+  const books = Array.isArray(lists.books) ? (soundIn('books') as BookRecord[]) : [];
   const { sound: practice, aside: unsound } = soundPractice(file);
   if (unsound > 0) aside.push(`${unsound} entries of the practice log.`);
   const { damaged } = lists;
   if (Array.isArray(damaged))
     aside.push(...damaged.map(() => 'An entry that was damaged when the file was written.'));
-  return { kind: 'kept', kept, practice, aside };
+  return { kind: 'kept', kept, practice, books, aside };
 }
 
 /** A file of any version as one of this version. */
@@ -143,12 +148,9 @@ const whatOfStudent = ({
   remark,
   preferences,
 }: StudentRecord) => [name, plays, level, positions, clefs, noteNames, remark, preferences];
-const whatOfPlan = ({ name, typed, request, studentId, tags }: PlanRecord) => [
-  name,
-  typed,
-  request,
-  studentId,
-  tags,
+const whatOfPlan = ({ name, typed, request, studentId, tags, written, sheet }: PlanRecord) => [
+  ...[name, typed, request, studentId, tags],
+  ...[written, sheet],
 ];
 
 interface Joined<T> {

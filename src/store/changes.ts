@@ -1,4 +1,5 @@
 import type {
+  BookRecord,
   BriefRecord,
   CardRecord,
   LessonRecord,
@@ -19,6 +20,7 @@ export interface Tables {
   readonly sessions: SessionRecord;
   readonly cards: CardRecord;
   readonly lessons: LessonRecord;
+  readonly books: BookRecord;
 }
 export type TableName = keyof Tables;
 /** What the studio is made of: read whole when it opens. */

@@ -7,6 +7,7 @@ import type { DaySum } from './days';
 import type { Memory } from './memory';
 import type {
   AnswerRecord,
+  BookRecord,
   BriefRecord,
   CardRecord,
   LessonRecord,
@@ -50,6 +51,7 @@ export const db = new Dexie('dove-path') as Dexie & {
   /** When cards come again; made of the answers, never by itself. */
   memories: EntityTable<Memory, 'id'>;
   lessons: EntityTable<LessonRecord, 'id'>;
+  books: EntityTable<BookRecord, 'id'>;
 };
 db.version(1).stores({ plans: 'id, changedAt' });
 db.version(2)
@@ -67,8 +69,9 @@ db.version(6).stores({
   memories: 'id, studentId',
   lessons: 'id, [studentId+day]',
 });
+db.version(7).stores({ books: 'id, studentId' });
 /** The version this app writes. */
-const VERSION = 6;
+const VERSION = 7;
 
 function eachPlan(step: Transaction, become: (plan: object) => object) {
   return step

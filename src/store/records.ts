@@ -3,6 +3,7 @@ import { fingeringOf, type Plan, type PlanRequest } from '../core';
 
 export type {
   AnswerRecord,
+  BookRecord,
   BriefRecord,
   CardRecord,
   Choice,

@@ -1,4 +1,5 @@
 import {
+  validBook,
   validBrief,
   validCard,
   validLesson,
@@ -18,6 +19,7 @@ const VALIDATORS = {
   sessions: validSession,
   cards: validCard,
   lessons: validLesson,
+  books: validBook,
 };
 
 /** What is wrong with a row of a table; null where it is sound. */

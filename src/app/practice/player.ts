@@ -33,7 +33,8 @@ export function usePlayer(): Player {
   useEffect(goOnWithDemo, []);
   const [chosen, setChosen] = useState(() => new URLSearchParams(location.search).get('student'));
   const asked = useLiveQuery(async () => chosen ?? (await playerOfPlan()) ?? lastPlayer() ?? '', [chosen]);
-  const student = students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students.at(0));
+  const student =
+    students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students.at(0));
   return {
     students,
     student,

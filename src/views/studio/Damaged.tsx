@@ -10,6 +10,7 @@ const KINDS = {
   sessions: 'An entry of the log',
   cards: 'A card',
   lessons: 'A lesson',
+  books: 'A book',
 } as const;
 
 /** Entries that cannot be read any more, apart from the others: each can be saved as it is, or deleted. */
