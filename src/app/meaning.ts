@@ -71,8 +71,9 @@ async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
 /** What a plan means for its student. @throws where the store or the planner does */
 export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Promise<MeaningState> {
   const student = (await listStudents()).find(({ id }) => id === record.studentId);
-  const { request, choice } = record;
-  const ask = 'fingering' in choice ? { request, kept: choice.fingering } : { request };
+  const { request, choice, written } = record;
+  const own = written ? { written } : {};
+  const ask = 'fingering' in choice ? { request, kept: choice.fingering, ...own } : { request, ...own };
   const answer = await planInWorker(ask);
   if (answer.kind === 'refused' || answer.response.plans.length === 0)
     return nothing(

@@ -145,7 +145,7 @@ export {
   type KeptFingering,
   type KeptStep,
 } from './planner/kept';
-export { asWritten, type AsWritten, type Unplayable } from './planner/asWritten';
+export { asWritten, writtenPlan, type AsWritten, type Unplayable } from './planner/asWritten';
 export { plan } from './planner/plan';
 export * from './planner/request';
 export * from './planner/response';

@@ -7,15 +7,17 @@ const PLAN_VIEWS = [
   ['/hand', 'Hand'],
   ['/shifts', 'Shifts'],
   ['/ear', 'Ear'],
+  ['/sheet', 'Sheet'],
 ] as const;
 const STUDENT_VIEWS = [
   ['/practice', 'Practice'],
   ['/cards', 'Cards'],
   ['/progress', 'Progress'],
+  ['/book', 'Book'],
 ] as const;
 
 export type ViewAddress =
-  '/studio' | '/lesson' | (typeof PLAN_VIEWS)[number][0] | (typeof STUDENT_VIEWS)[number][0];
+  '/studio' | '/lesson' | '/class' | (typeof PLAN_VIEWS)[number][0] | (typeof STUDENT_VIEWS)[number][0];
 
 interface Props {
   /** Address of the view that stands. */

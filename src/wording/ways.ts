@@ -32,6 +32,8 @@ export function wayWords(way: WayName, { instrument, place }: Speech): string {
       return way.fewer === 1 ? 'one shift fewer' : `${countWords(way.fewer)} shifts fewer`;
     case 'no-shift':
       return 'without a shift';
+    case 'as-written':
+      return 'as written';
     case 'low':
       return `staying low, up to ${positionWords(way.position, instrument)}`;
     case 'in-position':

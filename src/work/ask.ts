@@ -1,4 +1,4 @@
-import type { Issue, KeptAnswer, KeptFingering, PlanRequest } from '../core';
+import type { Issue, KeptAnswer, KeptFingering, Lock, PlanRequest } from '../core';
 
 /** Ways that are asked for wherever a plan is shown, so that one number means one way in every view. */
 export const WAYS = 5;
@@ -7,6 +7,8 @@ export const WAYS = 5;
 export interface Ask {
   readonly request: PlanRequest;
   readonly kept?: KeptFingering;
+  /** Fingers and strings as they were found written: they are one more way. */
+  readonly written?: readonly Lock[];
   /** The best plan alone, at once; the ways beside it are asked for after it. */
   readonly alone?: boolean;
 }

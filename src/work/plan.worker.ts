@@ -1,19 +1,24 @@
 import { expose } from 'comlink';
 import {
+  changesBetween,
   choicesIn,
   drillForFinding,
+  fingeringOf,
   findingsOf,
+  hasFingering,
   learnTaste,
   onePositionDrill,
   plan,
   planKept,
   requestWeights,
   resolveSetup,
+  writtenPlan,
   type Aim,
   type Chosen,
   type Finding,
   type Findings,
   type Learned,
+  type Lock,
   type PlanRequest,
   type PositionDrill,
   type Weights,
@@ -35,9 +40,34 @@ function workOut(ask: Ask): Answer {
   const { kept } = ask;
   const asked = forView(ask);
   const weights = { ...requestWeights(asked), ...prices };
+  if (ask.written && !ask.alone) return withWritten(asked, ask.written, kept, weights);
   if (kept) return { kind: 'planned', ...planKept(asked, kept, weights) };
   const response = plan(asked, weights);
   return { kind: 'planned', response, found: response.plans.length > 0 ? 0 : null, own: false };
+}
+
+/** The same with what was found written as one more way. */
+function withWritten(
+  request: PlanRequest,
+  written: readonly Lock[],
+  kept: Ask['kept'],
+  weights: Weights,
+): Answer {
+  const response = plan(request, weights);
+  const [best] = response.plans;
+  const own = best && writtenPlan(request, written, weights).plan;
+  const isNew = own && !response.plans.some((one) => hasFingering(one, fingeringOf(own)));
+  const plans = isNew
+    ? [
+        ...response.plans,
+        { ...own, way: { code: 'as-written' as const }, changes: changesBetween(own, best, response.events) },
+      ]
+    : response.plans;
+  const all = { ...response, plans };
+  if (!kept) return { kind: 'planned', response: all, found: plans.length > 0 ? 0 : null, own: false };
+  const found = plans.findIndex((one) => hasFingering(one, kept));
+  if (found >= 0) return { kind: 'planned', response: all, found, own: false };
+  return { kind: 'planned', ...planKept(request, kept, weights) };
 }
 
 /** One plan of an answer; null where it has no such plan. */

@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { fieldsBetween, type Change, type Fields } from '../../store/changes';
 import { storageFault } from '../../store/db';
 import { countedEdit } from '../../store/merging';
-import type { LessonRecord, SessionRecord } from '../../store/records';
+import type { LessonRecord, PlanRecord, SessionRecord } from '../../store/records';
 import { commit } from '../../store/writes';
 import { storageWords } from '../../wording/storage';
 import { deviceId } from '../device';
@@ -17,10 +17,11 @@ import { bringBack, forgetDeleted, lastDeleted } from '../writes';
 interface Edited {
   readonly sessions: SessionRecord;
   readonly lessons: LessonRecord;
+  readonly plans: PlanRecord;
 }
 
 /** Records as last written by this page: newer than what it shows until it has heard of it. */
-const written = new Map<string, SessionRecord | LessonRecord>();
+const written = new Map<string, Edited[keyof Edited]>();
 let writing: Promise<unknown> = Promise.resolve();
 
 /** A change of one record, to be undone. */
@@ -77,7 +78,7 @@ function queued<Name extends keyof Edited>(
   return work;
 }
 
-function newest<T extends SessionRecord | LessonRecord>(shown: T): T {
+function newest<T extends Edited[keyof Edited]>(shown: T): T {
   const own = written.get(shown.id) as T | undefined;
   return own && own.changedAt > shown.changedAt ? own : shown;
 }
@@ -89,13 +90,11 @@ async function write<Name extends keyof Edited>(
 ): Promise<boolean> {
   const fields = fieldsBetween<Edited[Name]>(record, { ...record, ...to });
   if (!fields) return true;
-  const edit = countedEdit(record, fields.to, deviceId());
-  const from = { ...fields.from, edits: record.edits };
-  const change = { kind: 'updated', table, id: record.id, from, to: edit } as unknown as Change;
+  const change = { kind: 'updated', table, id: record.id, ...toldApart(record, fields) } as unknown as Change;
   try {
     const outcome = await commit([change]);
     if (outcome.kind === 'written') {
-      written.set(record.id, outcome.records[0] as SessionRecord | LessonRecord);
+      written.set(record.id, outcome.records[0] as Edited[Name]);
       return true;
     }
     const now = outcome.current as Edited[Name] | undefined;
@@ -111,4 +110,11 @@ async function write<Name extends keyof Edited>(
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
     return false;
   }
+}
+
+/** Records that are written on two computers count who wrote what. */
+function toldApart(record: Edited[keyof Edited], { from, to }: Fields<Edited[keyof Edited]>) {
+  if (!('startedAt' in record || 'assigned' in record)) return { from, to };
+  const counted = countedEdit<SessionRecord | LessonRecord>(record, to as Partial<SessionRecord>, deviceId());
+  return { from: { ...from, edits: record.edits }, to: counted };
 }

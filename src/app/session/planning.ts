@@ -73,8 +73,9 @@ export function planningOf(store: SessionStore, { planner }: Doors, settled: () 
 }
 
 /** A saved fingering is looked for again; a choice that is still open is not. */
-function askFor({ request, choice }: PlanRecord): Ask {
-  return 'fingering' in choice ? { request, kept: choice.fingering } : { request };
+function askFor({ request, choice, written }: PlanRecord): Ask {
+  const own = written ? { written } : {};
+  return 'fingering' in choice ? { request, kept: choice.fingering, ...own } : { request, ...own };
 }
 
 function faultOf(error: unknown): PlannerFault {

@@ -170,6 +170,8 @@ export const WayName = tagged('code', [
       'no-extension',
       'same-back',
       'no-shift',
+      // What was found written in a piece that was brought in.
+      'as-written',
     ]),
   }),
   Type.Object({ code: oneOf(['fewer-shifts']), fewer: Type.Integer({ minimum: 1 }) }),

@@ -40,16 +40,26 @@ export function asWritten(
   weights: Weights = requestWeights(request),
 ): AsWritten {
   const response = plan(request, weights);
-  const { locks, unplayable } = playableLocks(request, written, weights);
-  const [own] = plan({ ...request, rules: { locks }, alternatives: 1, compare: undefined }, weights).plans;
+  const { plan: own, unplayable } = writtenPlan(request, written, weights);
   const [best] = response.plans;
   return {
     response,
-    plan: own ?? null,
+    plan: own,
     unplayable,
     differences: own && best ? comparePlans(own, best).places : [],
     beyond: own ? own.reach.filter(({ verdict }) => verdict === 'beyond') : [],
   };
+}
+
+/** The written fingers and strings as a plan, completed; what nobody can play of them is left out and told. */
+export function writtenPlan(
+  request: PlanRequest,
+  written: readonly Lock[],
+  weights: Weights = requestWeights(request),
+): Pick<AsWritten, 'plan' | 'unplayable'> {
+  const { locks, unplayable } = playableLocks(request, written, weights);
+  const [own] = plan({ ...request, rules: { locks }, alternatives: 1, compare: undefined }, weights).plans;
+  return { plan: own ?? null, unplayable };
 }
 
 /** Leaves out what stands in the way of any plan, until one is left. */

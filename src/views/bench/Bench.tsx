@@ -26,6 +26,7 @@ import { StudentMatch } from './StudentMatch';
 import { TasteLine } from './TasteLine';
 import { ThisPlan } from './ThisPlan';
 
+const AsWritten = later('What was written', async () => (await import('./AsWritten')).AsWritten);
 const GivenDifferences = later(
   'What differs for this student',
   async () => (await import('./Given')).GivenDifferences,
@@ -116,6 +117,7 @@ export default function Bench() {
           {speech && response && standing !== 'as-planned' && (
             <SavedFingering standing={standing} plans={response.plans} chosen={chosen} speech={speech} />
           )}
+          {record.written && speech && <AsWritten written={record.written} speech={speech} />}
           {response && speech && (
             <Section name="The picture of the plan" on={[response, chosen]}>
               <Stage response={response} plan={plan ?? null} request={record.request} speech={speech} />

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { setTags } from '../../app/edits';
 import { GiveTo } from './GiveTo';
+import { SaveAs } from './SaveAs';
 
 interface Props {
   readonly id: string;
@@ -11,9 +12,10 @@ interface Props {
 /** What is kept with the plan on the stand, and who else may have it. */
 export const ThisPlan = memo(function ThisPlan({ id, tags, studentId }: Props) {
   return (
-    <section aria-label="This plan" className="flex items-center gap-3">
+    <section aria-label="This plan" className="flex flex-wrap items-center gap-3">
       <Tags key={id} tags={tags} />
       <GiveTo studentId={studentId} />
+      <SaveAs />
     </section>
   );
 });

@@ -104,7 +104,7 @@ export function readMidi(bytes: Uint8Array): Piece {
           break;
         }
         default:
-          // Controllers, lyrics and the like say nothing of which notes are played.
+        // Controllers, lyrics and the like say nothing of which notes are played.
       }
     }
     for (const note of open.values()) note.to = Math.max(tick, note.from + 1);

@@ -1,0 +1,135 @@
+import { useEffect, useMemo, useState } from 'react';
+import { useBench } from '../../app/bench';
+import { setRequest } from '../../app/edits';
+import { atDesk } from '../../app/paper/desk';
+import type { Judged } from '../../app/paper/paper.worker';
+import { barsAgainst, withoutWritten, withTheirs, type BarAgainst } from '../../app/paper/written';
+import type { Lock } from '../../core';
+import { number } from '../../wording/grammar';
+import type { Speech } from '../../wording/plans';
+import { beyondWords, unplayableWords } from '../../wording/written';
+
+interface Props {
+  readonly written: readonly Lock[];
+  readonly speech: Speech;
+}
+
+/** What was found written against ours, bar by bar; ours is taken, or theirs kept, at a click. */
+export function AsWritten({ written, speech }: Props) {
+  const request = useBench(({ record }) => record.request);
+  const free = useMemo(() => withoutWritten(request, written), [request, written]);
+  const what = JSON.stringify(free);
+  const [found, setFound] = useState<{ readonly what: string; readonly judged: Judged } | null>(null);
+  useEffect(() => {
+    let here = true;
+    atDesk(async (remote) => await remote.judge(free, written)).then(
+      (judged) => here && setFound({ what, judged }),
+      () => undefined,
+    );
+    return () => {
+      here = false;
+    };
+    // The request is in the text.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [what, written]);
+  const judged = found?.judged;
+  const bars = judged ? barsAgainst(judged, request, written, speech) : [];
+  const every = bars.flatMap(({ events }) => events);
+  return (
+    <section
+      aria-labelledby="as-written"
+      className="rounded-lg border border-rule bg-sheet px-4 py-2"
+      data-testid="as-written"
+      data-ready={judged !== undefined && found?.what === what}
+    >
+      <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <h2 id="as-written" className="flex-1 font-serif text-lg font-semibold">
+          As written, beside ours
+        </h2>
+        {bars.length > 0 && (
+          <>
+            <button
+              type="button"
+              className="button"
+              onClick={() => setRequest(withTheirs(request, written, every, true))}
+            >
+              Keep all of theirs
+            </button>
+            <button
+              type="button"
+              className="button"
+              onClick={() => setRequest(withTheirs(request, written, every, false))}
+            >
+              Take ours everywhere
+            </button>
+          </>
+        )}
+      </div>
+      {!judged && <p className="text-faded">What is written is being judged …</p>}
+      {judged && <Sum judged={judged} />}
+      {judged && (judged.unplayable.length > 0 || judged.beyond.length > 0) && (
+        <ul className="list-disc pl-5 text-madder">
+          {judged.unplayable.slice(0, MOST_TOLD).map((one) => (
+            <li key={`${one.lock.at} ${one.why}`}>{unplayableWords(one, speech)}</li>
+          ))}
+          {judged.beyond.slice(0, MOST_TOLD).map((reach) => (
+            <li key={`reach ${reach.at}`}>{beyondWords(reach, speech)}</li>
+          ))}
+        </ul>
+      )}
+      {bars.length > 0 && (
+        <ul className="mt-1 max-h-64 overflow-y-auto">
+          {bars.map((bar) => (
+            <Bar
+              key={bar.bar}
+              bar={bar}
+              onPut={(theirs) => setRequest(withTheirs(request, written, bar.events, theirs))}
+            />
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** More of one kind tell a reader nothing new. */
+const MOST_TOLD = 8;
+
+function Sum({ judged: { plan, best } }: { readonly judged: Judged }) {
+  if (!plan || !best) return <p>What is written cannot be played as a whole; see below.</p>;
+  const more = plan.cost - best.cost;
+  return (
+    <p>
+      {more > 0.05
+        ? `The written fingering is harder than ours by ${number(more, 1)} (ours: ${number(best.cost, 1)}), with ${plan.shifts.length} shifts to our ${best.shifts.length}.`
+        : 'The written fingering is as easy for this hand as ours.'}
+    </p>
+  );
+}
+
+interface BarProps {
+  readonly bar: BarAgainst;
+  readonly onPut: (theirs: boolean) => void;
+}
+
+function Bar({ bar: { bar, theirs, ours, saved, kept }, onPut }: BarProps) {
+  const verdict =
+    saved > 0.05 ? `ours easier by ${number(saved, 1)}` : saved < -0.05 ? 'theirs easier here' : 'equal here';
+  return (
+    <li className="flex min-h-11 flex-wrap items-center gap-x-3 border-t border-rule first:border-t-0">
+      <span className="w-16 font-semibold">Bar {bar}</span>
+      <span className="min-w-56 flex-1">
+        <span className="text-faded">written</span> {theirs} <span className="text-faded">· ours</span> {ours}
+      </span>
+      <span className="text-sm text-faded">{verdict}</span>
+      <button
+        type="button"
+        className="button"
+        aria-label={`${kept ? 'Take ours' : 'Keep theirs'} in bar ${bar}`}
+        onClick={() => onPut(!kept)}
+      >
+        {kept ? 'Take ours' : 'Keep theirs'}
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,105 @@
+import { Download, Printer } from 'lucide-react';
+import { useState } from 'react';
+import { useMeaning, type Meaning } from '../../app/meaning';
+import { chooseForSheet, useSheetChoices } from '../../app/paper/choices';
+import { savePdf, useOtherPlans, useSheet, useSheetLines, writeLines } from '../../app/paper/sheets';
+import { TextField } from '../../ui/fields';
+import { MeaningPage } from '../../ui/MeaningPage';
+import { PaperPages } from '../../ui/PaperPages';
+import { PracticeUndo } from '../../ui/PracticeUndo';
+import { planTitle } from '../../wording/material';
+import { Choices } from '../../ui/SheetChoices';
+
+/** The sheet of a plan: what is printed, handed out and kept in a folder. */
+export default function Sheet() {
+  return (
+    <MeaningPage here="/sheet" heading="Sheet" state={useMeaning()}>
+      {(meaning) => <OnPaper key={meaning.record.id} meaning={meaning} />}
+    </MeaningPage>
+  );
+}
+
+function OnPaper({ meaning }: { readonly meaning: Meaning }) {
+  const { record, student } = meaning;
+  const choices = useSheetChoices();
+  const lines = useSheetLines(record);
+  const others = useOtherPlans(record);
+  const [also, setAlso] = useState<readonly string[]>([]);
+  const state = useSheet(
+    meaning,
+    others.filter(({ id }) => also.includes(id)),
+    lines,
+    choices,
+  );
+  const { laid } = state;
+  const title = planTitle(record, student);
+  return (
+    <>
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+        <Choices choices={choices} onChoose={chooseForSheet} />
+        <span className="flex-1" />
+        <PracticeUndo />
+        <button
+          type="button"
+          className="button flex items-center gap-1"
+          disabled={!laid}
+          onClick={() => print()}
+        >
+          <Printer size={17} aria-hidden /> Print
+        </button>
+        <button
+          type="button"
+          className="button flex items-center gap-1"
+          disabled={state.kind !== 'laid'}
+          onClick={() => void savePdf(title)}
+        >
+          <Download size={17} aria-hidden /> Save as PDF
+        </button>
+      </div>
+      <div className="grid items-start gap-5 xl:grid-cols-[20rem_minmax(0,1fr)]">
+        <div className="flex flex-col gap-3">
+          <TextField
+            label="Goal, in one line"
+            value={lines.goal}
+            onPut={(goal) => void writeLines(record, { ...lines, goal })}
+          />
+          <TextField
+            label="One or two reminders"
+            value={lines.reminders}
+            onPut={(reminders) => void writeLines(record, { ...lines, reminders })}
+          />
+          {others.length > 0 && (
+            <fieldset>
+              <legend className="text-sm text-faded">Also on this sheet</legend>
+              {others.slice(0, 12).map((plan) => (
+                <label key={plan.id} className="flex min-h-9 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5"
+                    checked={also.includes(plan.id)}
+                    onChange={(event) =>
+                      setAlso(event.target.checked ? [...also, plan.id] : also.filter((id) => id !== plan.id))
+                    }
+                  />
+                  {planTitle(plan)}
+                </label>
+              ))}
+            </fieldset>
+          )}
+          <p className="text-sm text-faded" role="status" data-testid="laid" data-state={state.kind}>
+            {laid
+              ? `${laid.svgs.length === 1 ? 'One page' : `${laid.svgs.length} pages`}, shown in true size.`
+              : 'The sheet is being laid out …'}
+          </p>
+        </div>
+        {state.kind === 'failed' ? (
+          <p role="alert" className="border-l-4 border-madder bg-sheet px-3 py-2">
+            The sheet could not be laid out. Reload the page to try again; your plans are safe.
+          </p>
+        ) : (
+          laid && <PaperPages laid={laid} old={state.kind === 'laying'} />
+        )}
+      </div>
+    </>
+  );
+}
