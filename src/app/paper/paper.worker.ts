@@ -131,12 +131,10 @@ function passage(ask: PassageAsk) {
   });
 }
 
-/** Its first bars, drawn. */
-function first(ask: PassageAsk, width: number) {
-  return guarded(() => {
-    if (opened?.kind !== 'piece') throw new Unreadable('unknown-file');
-    return { kind: 'drawn' as const, svg: firstBars(passageOf(opened.piece, ask).request, width) };
-  });
+/** The bars that were chosen, with the first of them drawn. */
+function preview(ask: PassageAsk, width: number) {
+  const found = passage(ask);
+  return found.kind === 'trouble' ? found : { ...found, svg: firstBars(found.request, width) };
 }
 
 /** A written fingering against ours, as far as it is told bar by bar. */
@@ -156,7 +154,7 @@ function page(request: PlanRequest, reader: Reader, title: string): SheetPlan | 
   return one ? sheetPlan({ request, response, plan: one }, reader, title) : null;
 }
 
-const paper = { sheet, book, forClass, pdf, picture, open, passage, first, judge, page, write };
+const paper = { sheet, book, forClass, pdf, picture, open, passage, preview, judge, page, write };
 export type PaperInWorker = typeof paper;
 
 expose(paper);

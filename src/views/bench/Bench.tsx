@@ -8,6 +8,7 @@ import { useStudent } from '../../app/students';
 import { Head } from '../../ui/Head';
 import { later } from '../../ui/later';
 import { Section } from '../../ui/Section';
+import { BringInHere } from '../../ui/BringInHere';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { UndoButtons } from '../../ui/UndoButtons';
 import { useLeaving } from '../../ui/useLeaving';
@@ -149,6 +150,9 @@ export default function Bench() {
             </Section>
           )}
           <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />
+          <div>
+            <BringInHere />
+          </div>
           <Section name="The list of plans">
             <PlanShelf openId={record.id} />
           </Section>

@@ -5,6 +5,7 @@ import { useRows } from '../../app/rows';
 import type { StudentRecord } from '../../store/records';
 import { NOTHING } from '../../store/rows';
 import { BackupButtons } from '../../ui/BackupButtons';
+import { BringInHere } from '../../ui/BringInHere';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { Section } from '../../ui/Section';
@@ -73,6 +74,12 @@ export default function Studio() {
               <Taste student={student} />
             </Section>
           )}
+          <div className="flex flex-wrap items-center gap-3">
+            <BringInHere />
+            <a href="/class" className="text-dove underline">
+              A page for a class
+            </a>
+          </div>
           <BackupButtons />
           {kept.kind === 'there' && <Bin bin={kept.bin} />}
           <EmptyStudio rows={rows} />
