@@ -93,6 +93,7 @@ export {
 export { drillKey } from './practice/notes';
 export { drillForFinding, passageDrill, stretchDrill } from './practice/passage';
 export { onePositionDrill, sameFingerOnAll, type PositionDrill } from './practice/series';
+export { patternsInPosition } from './practice/positionPatterns';
 export { rehearse, REHEARSAL_STEPS, TURNS, type Rehearsal, type RehearsalStep } from './practice/rehearsal';
 export {
   centsOf,

@@ -18,6 +18,7 @@ import { findingWords } from '../wording/findings';
 import { sentence } from '../wording/grammar';
 import { requestWords } from '../wording/material';
 import { speechOf } from '../wording/plans';
+import { titleInWords } from '../wording/sheets';
 import { aimFor } from './aim';
 import { tempoOf } from './exports';
 
@@ -84,7 +85,7 @@ export function sheetPlan(
   const clefs = clefsFor(response.events, request.instrument, reader.clefs);
   return {
     ...{ request, response, findings, hard, clefs, plan: one },
-    title: title || sentence(requestWords(request)),
+    title: titleInWords(title || sentence(requestWords(request))),
   };
 }
 

@@ -1,16 +1,28 @@
 import { expose } from 'comlink';
-import { asWritten, plan, type AsWritten, type Lock, type Plan, type PlanRequest } from '../../core';
+import {
+  asWritten,
+  plan,
+  planKept,
+  type AsWritten,
+  type KeptFingering,
+  type Lock,
+  type Plan,
+  type PlanRequest,
+} from '../../core';
 import { openFile, passageOf, Unreadable, type Opened, type PassageAsk } from '../../core/formats';
 import { outlined } from '../../notation/paper/outlined';
 import type { Page } from '../../notation/paper/ink';
 import { pdfOf } from '../../notation/paper/pdf';
 import { svgOf } from '../../notation/paper/svg';
-import { bookPages, type BookAsk } from '../../notation/sheet/book';
-import { classPages, type ClassAsk } from '../../notation/sheet/class';
+import { bookPages, type BookAsk, type BookPage } from '../../notation/sheet/book';
+import { classPages } from '../../notation/sheet/class';
 import { firstBars, pictureOf, type PictureName } from '../../notation/sheet/pictures';
-import { sheetPages, type SheetAsk } from '../../notation/sheet/sheet';
-import { writeAs, type NoteFormat, type Writable } from '../../work/exports';
+import { sheetPages, type SheetAsk, type SheetChoices } from '../../notation/sheet/sheet';
+import { musicXmlOf, partFor, writeAs, type NoteFormat, type Writable } from '../../work/exports';
 import { sheetPlan, type Planned, type Reader, type SheetPlan } from '../../work/sheets';
+import { nearestWords } from '../../wording/sheets';
+import { pagesFor } from './bookPages';
+import { classFor, classXml, type ClassChoice, type ClassFound } from './classes';
 import { fontFiles } from './fonts';
 
 /*
@@ -37,6 +49,7 @@ export interface Laid {
 let last: { readonly pages: readonly Page[]; readonly marks: Laid['marks'] } | undefined;
 const plans = new Map<string, SheetPlan>();
 let opened: Opened | undefined;
+let lastClass: ClassFound | undefined;
 
 function kept({ key, planned, reader, title }: PlanForSheet): SheetPlan {
   const known = plans.get(key) ?? sheetPlan(planned, reader, title);
@@ -46,7 +59,7 @@ function kept({ key, planned, reader, title }: PlanForSheet): SheetPlan {
 
 function laid(composed: NonNullable<typeof last>, title: string): Laid {
   last = composed;
-  const [{ width, height }] = composed.pages;
+  const { width, height } = composed.pages[0] ?? { width: 0, height: 0 };
   const svgs = composed.pages.map((page, n) =>
     svgOf(page, `${title}, page ${n + 1} of ${composed.pages.length}`, `p${n}`),
   );
@@ -56,8 +69,20 @@ function laid(composed: NonNullable<typeof last>, title: string): Laid {
 const sheet = (ask: Omit<SheetAsk, 'plans'>, wanted: readonly PlanForSheet[]): Laid =>
   laid(sheetPages({ ...ask, plans: wanted.map(kept) }), ask.title);
 
-const book = (ask: BookAsk): Laid => laid(bookPages(ask), ask.title);
-const forClass = (ask: ClassAsk): Laid => laid(classPages(ask), ask.title);
+/** The page of a class: laid out, with what cannot be played. @param now in ms */
+function forClass(
+  choice: ClassChoice,
+  choices: SheetChoices,
+  now: number,
+): Laid & Pick<ClassFound, 'troubles'> & { readonly title: string } {
+  const found = classFor(choice, new Date(now));
+  lastClass = found;
+  const { title } = found.ask;
+  return { ...laid(classPages({ ...found.ask, choices }), title), title, troubles: found.troubles };
+}
+
+/** The class page that was laid out last, for other programs. */
+const classNotes = (): Uint8Array => new TextEncoder().encode(lastClass ? classXml(lastClass) : '');
 
 /** What was laid out last, as a PDF. @param now in ms */
 async function pdf(title: string, author: string, now: number): Promise<Uint8Array> {
@@ -147,14 +172,112 @@ function judge(request: PlanRequest, written: readonly Lock[]): Judged {
 
 const write = (format: NoteFormat, one: Writable): Uint8Array => writeAs(format, one);
 
-/** One page of a book, worked out. */
-function page(request: PlanRequest, reader: Reader, title: string): SheetPlan | null {
-  const response = plan({ ...request, alternatives: 1, explain: 'nothing' });
-  const [one] = response.plans;
-  return one ? sheetPlan({ request, response, plan: one }, reader, title) : null;
+/** A page of a book that is to be worked out. */
+export interface PageAsk {
+  readonly id: string;
+  /** Told back with the answer. */
+  readonly stamp: number;
+  readonly name: string;
+  readonly request: PlanRequest;
+  readonly kept?: KeptFingering;
+  /** What is tried where it cannot be played, the nearest first. */
+  readonly nearest: readonly PlanRequest[];
+  readonly reader: Reader;
 }
 
-const paper = { sheet, book, forClass, pdf, picture, open, passage, preview, judge, page, write };
+export interface PageDone {
+  readonly id: string;
+  readonly stamp: number;
+  readonly name: string;
+  /** What a note costs, to sort by. */
+  readonly difficulty: number;
+  readonly warning: string;
+  readonly shifts: number;
+}
+
+/** Pages that were worked out: they stay here, and only their ids go to and fro. */
+const pagesDone = new Map<string, BookPage>();
+
+function page({ id, stamp, name, request, kept: fingering, nearest, reader }: PageAsk): PageDone {
+  const own = planned(request, fingering);
+  const other = own ? undefined : nearest.find((one) => planned(one) !== null);
+  const found = own ?? (other ? planned(other) : null);
+  const one = found && sheetPlan(found, reader, name);
+  const warning = own ? '' : nearestWords(request, other);
+  pagesDone.set(id, { plan: one && withoutMost(one), warning, name });
+  const cost = found?.plan.cost ?? Infinity;
+  return {
+    ...{ id, stamp, name, warning },
+    difficulty: found ? cost / Math.max(1, found.plan.steps.length) : Number.MAX_VALUE,
+    shifts: found?.plan.shifts.length ?? 0,
+  };
+}
+
+function planned(
+  request: PlanRequest,
+  fingering?: KeptFingering,
+): Omit<Planned, 'clefs' | 'findings'> | null {
+  const asked = { ...request, alternatives: 1, explain: 'nothing' } as const;
+  if (fingering) {
+    const { response, found } = planKept(asked, fingering);
+    const one = response.plans[found ?? 0];
+    return one ? { request, response, plan: one } : null;
+  }
+  const response = plan(asked);
+  const [one] = response.plans;
+  return one ? { request, response, plan: one } : null;
+}
+
+/** A book has many pages: of what was found only what is heard is kept. */
+function withoutMost(one: SheetPlan): SheetPlan {
+  const { findings } = one;
+  return {
+    ...one,
+    hard: [],
+    ...(findings
+      ? { findings: { ...findings, ranked: [], cues: [], traps: [], crowds: [], shifts: [] } }
+      : {}),
+  };
+}
+
+/** Lays out a book of pages that were worked out. */
+function book(
+  frame: Omit<BookAsk, 'pages'>,
+  order: readonly string[],
+): Omit<Laid, 'svgs'> & { readonly pages: number } {
+  const pages = order.flatMap((id) => pagesDone.get(id) ?? []);
+  last = bookPages({ ...frame, pages });
+  const [{ width, height }] = last.pages;
+  return { width, height, marks: last.marks, pages: last.pages.length };
+}
+
+/** One page of what was laid out last. */
+const pageSvg = (number: number, title: string): string =>
+  last?.pages[number - 1] ? svgOf(last.pages[number - 1], title, 'b') : '';
+
+/** The pages as one MusicXML file. */
+function bookNotes(title: string, order: readonly string[]): Uint8Array {
+  const plans = order.flatMap((id) => pagesDone.get(id)?.plan ?? []);
+  return new TextEncoder().encode(musicXmlOf(title, [partFor(plans)]));
+}
+
+const paper = {
+  sheet,
+  pagesFor,
+  book,
+  forClass,
+  classNotes,
+  pdf,
+  picture,
+  open,
+  passage,
+  preview,
+  judge,
+  page,
+  pageSvg,
+  bookNotes,
+  write,
+};
 export type PaperInWorker = typeof paper;
 
 expose(paper);

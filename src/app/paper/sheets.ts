@@ -4,7 +4,7 @@ import { lessonsOf } from '../../store/practice';
 import type { PlanRecord } from '../../store/records';
 import { listPlans } from '../../store/rows';
 import { planTitle } from '../../wording/material';
-import { CAUTION, dayInWords, onWhat } from '../../wording/sheets';
+import { CAUTION, dayInWords, onWhat, titleInWords } from '../../wording/sheets';
 import { sentence } from '../../wording/grammar';
 import { ladderLabels } from '../../work/sheets';
 import { offerFile } from '../files';
@@ -66,20 +66,14 @@ export async function writeLines(record: PlanRecord, lines: SheetLines) {
 }
 
 /** What stands on the paper; while something newer is laid out, what stood before. */
-export interface LaidState {
+export interface LaidState<T extends Laid = Laid> {
   readonly kind: 'laying' | 'laid' | 'failed';
-  readonly laid: Laid | null;
+  readonly laid: T | null;
 }
 
 /** Lays something out whenever it changes. @param what tells all of it */
-export function useLaid(what: string, layOut: () => Promise<Laid>): LaidState {
-  const [last, setLast] = useState<{
-    readonly what: string;
-    readonly laid: Laid | null;
-    readonly failed: boolean;
-  }>({
-    ...{ what: '', laid: null, failed: false },
-  });
+export function useLaid<T extends Laid = Laid>(what: string, layOut: () => Promise<T>): LaidState<T> {
+  const [last, setLast] = useState<LaidLast<T>>({ what: '', laid: null, failed: false });
   useEffect(() => {
     let here = true;
     layOut().then(
@@ -95,6 +89,12 @@ export function useLaid(what: string, layOut: () => Promise<Laid>): LaidState {
   }, [what]);
   const kind = last.what !== what ? 'laying' : last.failed ? 'failed' : 'laid';
   return { kind, laid: last.laid };
+}
+
+interface LaidLast<T> {
+  readonly what: string;
+  readonly laid: T | null;
+  readonly failed: boolean;
 }
 
 type Lines = SheetLines & { readonly goalBpm?: number };
@@ -134,7 +134,7 @@ async function layOut(
   return atDesk(async (remote) => await remote.sheet(ask, plans));
 }
 
-const titleOf = ({ record }: Meaning) => sentence(planTitle(record));
+const titleOf = ({ record }: Meaning) => titleInWords(sentence(planTitle(record)));
 
 function forSheet(meaning: Meaning): PlanForSheet {
   const { record, student, request, response, plan, aim } = meaning;

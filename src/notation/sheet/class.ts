@@ -32,6 +32,7 @@ const SCORE_SPACE = 4.3;
 const PART_SPACE = 5.2;
 
 export function classPages(ask: ClassAsk): Composed {
+  if (ask.parts.length === 0) return { pages: [], marks: [] };
   const width = innerWidth(ask.choices.paper);
   const marked = ask.together.map((at) => ({ from: at, to: at, text: '↓' }));
   const drawn = ask.parts.map((part, n): PartOnPaper => {
