@@ -53,10 +53,11 @@ function changeRequest(request: PlanRequest, part: Partial<Edited>) {
   // A demand at one note of a plan that was chosen is one on that plan: what comes stays near it.
   const follow = !moved && chosen > 0 ? (planOf(get()) ?? null) : null;
   const typed = sameNotes ? record.typed : undefined;
-  session.changeRequest(moved ? withoutPlaces(request) : request, { ...part, typed }, { follow });
+  const left = moved ? { written: undefined } : {};
+  session.changeRequest(moved ? withoutPlaces(request) : request, { ...part, ...left, typed }, { follow });
 }
 
-/** Demands at single notes belong to the notes they were made for; undo brings them back with those. */
+/** Demands at single notes, and what was found written there, belong to the notes they were made for; undo brings them back with those. */
 function withoutPlaces(request: PlanRequest): PlanRequest {
   return request.rules
     ? { ...request, rules: { ...request.rules, locks: undefined, never: undefined } }
@@ -77,7 +78,7 @@ export function setTyped(typed: string) {
     return;
   }
   const planned = withoutPlaces({ ...request, material: { ...material, notes } });
-  session.changeRequest(planned, { typed }, { run: 'typed' });
+  session.changeRequest(planned, { typed, written: undefined }, { run: 'typed' });
 }
 
 export function rename(name: string) {

@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import {
+  fingeringOf,
   instrumentData,
   readNoteText,
   requestIssues,
@@ -197,16 +198,12 @@ async function keep(
   }
   const judged =
     written.length > 0 ? await atDesk(async (remote) => await remote.judge(request, written)) : null;
-  const out = new Set(judged?.unplayable.map(({ lock }) => JSON.stringify(lock)));
-  const locks = judged?.plan ? written.filter((lock) => !out.has(JSON.stringify(lock))) : [];
-  const record = newRecord(
-    { ...request, rules: { ...request.rules, ...(locks.length > 0 ? { locks } : {}) } },
-    Date.now(),
-    {
-      ...{ name: name.slice(0, 120), studentId, tags: ['piece'] },
-      ...(written.length > 0 ? { written } : {}),
-    },
-  );
+  const record = newRecord(request, Date.now(), {
+    ...{ name: name.slice(0, 120), studentId, tags: ['piece'] },
+    ...(written.length > 0 ? { written } : {}),
+    // What is written stands first, as one of the ways.
+    ...(judged?.plan ? { choice: { kind: 'way', fingering: fingeringOf(judged.plan) } } : {}),
+  });
   await save([{ kind: 'added', table: 'plans', record }], () => {
     put({ kind: 'closed' });
     location.assign(`/?plan=${record.id}`);

@@ -33,49 +33,53 @@ function putLocks(request: PlanRequest, locks: readonly Lock[]): PlanRequest {
   return { ...request, rules: { ...request.rules, locks: sorted.length > 0 ? sorted : undefined } };
 }
 
-/** The request with what was written at some events kept, or ours taken there. */
+/** The request with what was written kept wherever it is wanted; what nobody can play of it never is. */
 export function withTheirs(
   request: PlanRequest,
   written: readonly Lock[],
-  events: readonly number[],
-  theirs: boolean,
+  { unplayable }: Pick<Judged, 'unplayable'>,
+  ours: ReadonlySet<number>,
 ): PlanRequest {
-  const here = new Set(events);
-  const others = (request.rules?.locks ?? []).filter(({ at }) => !here.has(at));
-  const own = theirs ? written.filter(({ at }) => here.has(at)) : [];
-  return putLocks(request, [...others, ...own]);
+  const others = withoutWritten(request, written).rules?.locks ?? [];
+  const free = new Set(others.map(({ at }) => at));
+  const broken = new Set(unplayable.map(({ lock }) => lock.at));
+  const theirs = written.filter(({ at }) => !ours.has(at) && !free.has(at) && !broken.has(at));
+  return putLocks(request, [...others, ...theirs]);
 }
 
-/** Every bar in which the two part, in order. */
+/** Every bar in which the two part, in order. @param stand the plan on the stand */
 export function barsAgainst(
-  { plan, best, unplayable }: Judged,
-  request: PlanRequest,
-  written: readonly Lock[],
+  { plan, best }: Judged,
+  stand: Plan | undefined,
   { place }: Speech,
 ): BarAgainst[] {
   if (!plan || !best) return [];
-  const broken = new Set(unplayable.map(({ lock }) => lock.at));
-  const locks = request.rules?.locks ?? [];
   const bars = new Map<number, number[]>();
   const parts = new Set<number>();
+  const others = new Set<number>();
   plan.steps.forEach((step, t) => {
     const { bar } = place(step.at);
     bars.set(bar, [...(bars.get(bar) ?? []), step.at]);
     if (!heldAlike(step, best.steps[t])) parts.add(bar);
+    const now = stand?.steps[t];
+    if (!now || !sameFingers(step, now)) others.add(bar);
   });
   return [...bars].flatMap(([bar, events]): BarAgainst[] => {
     if (!parts.has(bar)) return [];
     const here = new Set(events);
-    const own = written.filter(({ at }) => here.has(at) && !broken.has(at));
     return [
       {
         ...{ bar, events, theirs: fingersOf(plan, here), ours: fingersOf(best, here) },
         saved: costOf(plan, here) - costOf(best, here),
-        kept: own.length > 0 && own.every((one) => locks.some((lock) => same(lock, one))),
+        kept: !others.has(bar),
       },
     ];
   });
 }
+
+/** Positions may be told otherwise where the fingers are the same. */
+const sameFingers = (a: Plan['steps'][number], b: Plan['steps'][number]) =>
+  a.stops.every(({ finger, string }, n) => finger === b.stops[n]?.finger && string === b.stops[n]?.string);
 
 const stepsIn = ({ steps }: Plan, events: ReadonlySet<number>) => steps.filter(({ at }) => events.has(at));
 const fingersOf = (plan: Plan, events: ReadonlySet<number>) =>

@@ -10,7 +10,10 @@ import { NO_HISTORY, type History } from '../history';
  */
 
 /** What an edit can change, and undo brings back. */
-export type Edited = Pick<PlanRecord, 'name' | 'request' | 'typed' | 'choice' | 'studentId' | 'tags'>;
+export type Edited = Pick<
+  PlanRecord,
+  'name' | 'request' | 'typed' | 'choice' | 'studentId' | 'tags' | 'written'
+>;
 
 /** An answer with what was asked for it. */
 export interface Planned {
@@ -116,6 +119,6 @@ export function planOf(state: Pick<SessionState, 'planning' | 'chosen'>): Plan |
 }
 
 /** What can be undone in a record. */
-export function editedOf({ name, request, typed, choice, studentId, tags }: PlanRecord): Edited {
-  return { name, request, typed, choice, studentId, tags };
+export function editedOf({ name, request, typed, choice, studentId, tags, written }: PlanRecord): Edited {
+  return { name, request, typed, choice, studentId, tags, written };
 }

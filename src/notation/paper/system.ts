@@ -132,9 +132,9 @@ function drawLine(
     x += bar.natural * factor;
   }
   const end = x;
-  const staves = parts.map((part) =>
+  const staves = parts.map((part, n) =>
     drawStaff(part, {
-      ...{ first, starts, end, spaces: own, options },
+      ...{ first, starts, end, spaces: own, options: n === 0 ? options : { ...options, numbers: false } },
       columns: own.map((bar) => placesInBar(bar, bar.natural * factor)),
     }),
   );

@@ -27,7 +27,8 @@ export function trailInks(
       ...stops.map(({ semitones }) => stopMm(lengthMm, semitones)),
     ]),
   );
-  const y = (mm: number) => 6 + (mm / (most + 8)) * (TRAIL_HEIGHT - 12);
+  // As on the Bench: up the neck is up.
+  const y = (mm: number) => TRAIL_HEIGHT - 6 - (mm / (most + 8)) * (TRAIL_HEIGHT - 12);
   const inks: Ink[] = [
     line(left, y(0), right, y(0), 1.6),
     ...words(left, y(0) - 2.5, 'nut', { size: 7, tone: 'grey' }),
@@ -56,7 +57,7 @@ export function trailInks(
       const from = xs.get(before.at) as number;
       inks.push(line(from, y(before.handMm[0]), x, y(shown[n].handMm[0]), 1.5, { dash: [3, 2] }));
       inks.push(
-        ...words((from + x) / 2, TRAIL_HEIGHT + 6, `${Math.round(shift.travelMm)} mm`, {
+        ...words((from + x) / 2, TRAIL_HEIGHT + 7, `${Math.round(shift.travelMm)} mm`, {
           size: 7,
           anchor: 'middle',
         }),

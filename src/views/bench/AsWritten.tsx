@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useBench } from '../../app/bench';
 import { setRequest } from '../../app/edits';
+import { planOf } from '../../app/session/state';
 import { atDesk } from '../../app/paper/desk';
 import type { Judged } from '../../app/paper/paper.worker';
 import { barsAgainst, withoutWritten, withTheirs, type BarAgainst } from '../../app/paper/written';
@@ -33,8 +34,13 @@ export function AsWritten({ written, speech }: Props) {
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [what, written]);
   const judged = found?.judged;
-  const bars = judged ? barsAgainst(judged, request, written, speech) : [];
-  const every = bars.flatMap(({ events }) => events);
+  const stand = useBench(planOf);
+  const bars = judged ? barsAgainst(judged, stand, speech) : [];
+  const put = (isOurs: (bar: BarAgainst) => boolean) => {
+    if (!judged) return;
+    const ours = new Set(bars.filter(isOurs).flatMap(({ events }) => events));
+    setRequest(withTheirs(request, written, judged, ours));
+  };
   return (
     <section
       aria-labelledby="as-written"
@@ -48,18 +54,10 @@ export function AsWritten({ written, speech }: Props) {
         </h2>
         {bars.length > 0 && (
           <>
-            <button
-              type="button"
-              className="button"
-              onClick={() => setRequest(withTheirs(request, written, every, true))}
-            >
+            <button type="button" className="button" onClick={() => put(() => false)}>
               Keep all of theirs
             </button>
-            <button
-              type="button"
-              className="button"
-              onClick={() => setRequest(withTheirs(request, written, every, false))}
-            >
+            <button type="button" className="button" onClick={() => setRequest(free)}>
               Take ours everywhere
             </button>
           </>
@@ -83,7 +81,7 @@ export function AsWritten({ written, speech }: Props) {
             <Bar
               key={bar.bar}
               bar={bar}
-              onPut={(theirs) => setRequest(withTheirs(request, written, bar.events, theirs))}
+              onPut={(theirs) => put((one) => (one === bar ? !theirs : !one.kept))}
             />
           ))}
         </ul>

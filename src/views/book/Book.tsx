@@ -35,7 +35,9 @@ export default function Book() {
         <PlayerPick heading="Book" player={player} />
         {books && player.ready && (
           <Section name="The book" on={[openId]}>
-            <div className="grid items-start gap-5 lg:grid-cols-[20rem_minmax(0,1fr)]">
+            <div
+              className={`grid items-start gap-5 ${open ? 'lg:grid-cols-[13rem_minmax(0,1fr)]' : 'lg:grid-cols-[20rem_minmax(0,1fr)]'}`}
+            >
               <Shelf books={books} open={openId} onOpen={show} />
               {open ? (
                 <Made key={open.id} book={open} student={student} />

@@ -98,7 +98,7 @@ export function Made({ book, student }: Props) {
         </div>
       )}
       <Choices choices={choices} onChoose={chooseForSheet} without={OTHER_PAPER} />
-      <div className="grid items-start gap-5 2xl:grid-cols-[minmax(24rem,1fr)_auto]">
+      <div className="grid items-start gap-5 lg:grid-cols-[minmax(16rem,1fr)_minmax(0,1.15fr)]">
         <ol className="flex flex-col" aria-label="Pages of the book">
           {order.map((page, at) => (
             <li
@@ -191,7 +191,7 @@ function OnePage({
     };
   }, [number, of]);
   return (
-    <div className="flex flex-col gap-2">
+    <div className="sticky top-2 flex flex-col gap-2">
       <p className="flex items-center justify-center gap-3">
         <button type="button" className="button" disabled={number <= 1} onClick={() => onTurn(number - 1)}>
           Page before
