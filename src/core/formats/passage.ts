@@ -84,13 +84,13 @@ export function passageOf(piece: Piece, ask: PassageAsk): Passage {
       code: 'other-voices',
       data: { count: others.length, voices: others.map(({ name }) => name) },
     });
-  const line = joinedTies(filled(voice, from, to), notices);
+  const of = Number(timeAt(part, from).split('/')[1]);
+  const line = joinedTies(filled(voice, from, to), notices, (MOST_BEATS * 4) / of);
   if (!line.some(({ heads }) => heads.length > 0))
     throw new Unreadable('nothing-there', {}, `/part/${part.id}`);
   if (line.length > MOST_EVENTS)
     throw new Unreadable('too-long-passage', { count: line.length, most: MOST_EVENTS });
   const metre = metreOf(part, bars, line);
-  const { of } = metre;
   const beat = (quarters: Fraction) => times(quarters, of, 4);
   const notes = line.map((note, at): NoteSpec => {
     const marks = metre.marks(note, at);
@@ -165,7 +165,7 @@ function filled({ notes }: PieceVoice, from: Fraction, to: Fraction): PieceNote[
 }
 
 /** Tied notes as one; chords that are tied in part are not. */
-function joinedTies(line: readonly PieceNote[], notices: FileNotice[]): PieceNote[] {
+function joinedTies(line: readonly PieceNote[], notices: FileNotice[], mostQuarters: number): PieceNote[] {
   const joined: PieceNote[] = [];
   let partly = 0;
   let cut = 0;
@@ -176,7 +176,7 @@ function joinedTies(line: readonly PieceNote[], notices: FileNotice[]): PieceNot
     const before = joined[joined.length - 1];
     if (before?.tied && samePitches(before, own)) {
       const length = plus(before.length, own.length);
-      if (numberOf(length) < MOST_QUARTERS) {
+      if (numberOf(length) <= mostQuarters) {
         joined[joined.length - 1] = { ...before, length, tied: own.tied, slur: own.slur };
         continue;
       }
@@ -188,9 +188,6 @@ function joinedTies(line: readonly PieceNote[], notices: FileNotice[]): PieceNot
   return joined;
 }
 
-/** A note of a 32nd beat is not longer than this in quarters, however short the beat. */
-const MOST_QUARTERS = MOST_BEATS / 8;
-
 function distinct(heads: readonly PieceHead[]): PieceHead[] {
   return heads.filter((head, n) => n === 0 || midiOf(head.pitch) !== midiOf(heads[n - 1].pitch));
 }
@@ -200,15 +197,16 @@ function samePitches(a: PieceNote, b: PieceNote): boolean {
   return a.heads.length > 0 && names(a) === names(b);
 }
 
+const timeAt = (part: PiecePart, place: Fraction) => inForce(part.times, place)?.time ?? '4/4';
+
 /** Signature and pickup, and the bar lines where the signature does not give them. */
 function metreOf(part: PiecePart, bars: readonly PieceBar[], line: readonly PieceNote[]) {
   const [first, ...rest] = bars;
-  const timeAt = (place: Fraction) => inForce(part.times, place)?.time ?? '4/4';
   const nominal = (place: Fraction) => {
-    const [beats, of] = timeAt(place).split('/').map(Number);
+    const [beats, of] = timeAt(part, place).split('/').map(Number);
     return fraction(beats * 4, of);
   };
-  const time = timeAt(first.start);
+  const time = timeAt(part, first.start);
   const of = Number(time.split('/')[1]);
   const short = compared(first.length, nominal(first.start)) < 0;
   const pickup = short && rest.length > 0 ? numberOf(times(first.length, of, 4)) : 0;

@@ -77,8 +77,11 @@ export function writtenBars(
     for (const part of own) {
       if (part.bar) bars.push(part);
       let { start } = part;
-      for (const value of valuesOf(part.quarters)) {
-        const quarters = Math.min(lengthOf(value), part.start + part.quarters - start);
+      const values = valuesOf(part.quarters);
+      for (const [n, value] of values.entries()) {
+        // The last has all that is left, also where no note value is exactly so long.
+        const left = part.start + part.quarters - start;
+        const quarters = n + 1 < values.length ? lengthOf(value) : left;
         const shown = drafts.length === from ? signs[at] : pitches.map(() => null);
         drafts.push({
           ...{ at, start, quarters, value, pitches, signs: shown, clef: clefs[at] },
