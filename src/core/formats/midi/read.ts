@@ -45,7 +45,7 @@ interface Signed<T> {
 /** @throws Unreadable */
 export function readMidi(bytes: Uint8Array): Piece {
   const { header, tracks } = parsed(bytes);
-  if (!header.ticksPerBeat) throw new Unreadable('midi-frames');
+  if (!header.ticksPerBeat) throw new Unreadable(header.framesPerSecond ? 'midi-frames' : 'broken-midi');
   const unit = header.ticksPerBeat;
   const times: Signed<string>[] = [];
   const keys: Signed<number>[] = [];
