@@ -2,8 +2,8 @@ import type { PositionNumber } from '../hand/hold';
 import { instrumentData, type InstrumentKind } from '../instrument/instruments';
 import type { OpenString, Setup } from '../instrument/setup';
 import { spellInKey } from '../pitch/inkey';
-import type { Key } from '../pitch/key';
-import { pitchName } from '../pitch/pitch';
+import { keyAlteration, type Key } from '../pitch/key';
+import { letterSteps, pitchName, spellAt } from '../pitch/pitch';
 import { plan } from '../planner/plan';
 import type { Finger } from '../hand/finger';
 import type { PlanRequest } from '../planner/request';
@@ -56,46 +56,44 @@ export function patternsInPosition(
   position: PositionNumber,
 ): PlanRequest | null {
   const read = readKey(key);
-  const drills = setup.strings.flatMap((string) => {
-    const first = firstFinger(request, read, key, string, position);
-    if (first === null) return [];
-    return PATTERNS[setup.kind].flatMap(({ fingers, places }): PlanRequest[] => {
+  // Where the hand goes by letters each finger has its own.
+  const byLetters = instrumentData(setup.kind).handBy === 'letters';
+  const fits = (notes: readonly DrillNote[]): PlanRequest[] => {
+    const drill = drillRequest(request, key, notes);
+    return plan({ ...drill, alternatives: 1, explain: 'nothing' }).plans.length > 0 ? [drill] : [];
+  };
+  const drillsFrom = (string: OpenString, first: number): PlanRequest[] => {
+    const lowest = letterSteps(spellInKey(read, string.midi + first));
+    const spelled = (midi: number, n: number) => (byLetters ? spellAt(lowest + n, midi) : spellInKey(read, midi));
+    return PATTERNS[setup.kind].flatMap(({ fingers, places }) => {
       const up = places.map((place, n): DrillNote => ({
-        ...{ pitches: [pitchName(spellInKey(read, string.midi + first + place))], finger: fingers[n] },
+        ...{ pitches: [pitchName(spelled(string.midi + first + place, n))], finger: fingers[n] },
         ...{ string: string.name, position, ...(n === 0 ? { bar: true } : {}) },
       }));
       const down = up.slice(0, -1).reverse();
-      const held = down.map((note, n): DrillNote => ({
-        ...note,
-        bar: false,
-        beats: n === down.length - 1 ? 2 : 1,
-      }));
-      const drill = drillRequest(request, key, [...up, ...held]);
-      return playable(drill) ? [drill] : [];
+      return fits([...up, ...down.map((note, n) => ({ ...note, bar: false, beats: n === down.length - 1 ? 2 : 1 }))]);
     });
+  };
+  const drills = setup.strings.flatMap((string) => {
+    for (const first of firstFingers(read, string)) {
+      const one: DrillNote = {
+        ...{ pitches: [pitchName(spellInKey(read, string.midi + first))], finger: 1 },
+        ...{ string: string.name, position },
+      };
+      const found = fits([one]).length > 0 ? drillsFrom(string, first) : [];
+      if (found.length > 0) return found;
+    }
+    return [];
   });
   return drills.length > 0 ? oneAfterAnother(drills) : null;
 }
 
-/** Where the first finger lies in a position, in semitones above the open string: on a note of the key, the lowest. */
-function firstFinger(
-  request: PlanRequest,
-  read: Key,
-  key: string,
-  string: OpenString,
-  position: PositionNumber,
-): number | null {
-  for (
-    let semitones = 1;
-    semitones <= Math.min(FARTHEST, instrumentData(request.instrument).reachSemitones);
-    semitones++
-  ) {
-    const pitch = pitchName(spellInKey(read, string.midi + semitones));
-    const one: DrillNote = { pitches: [pitch], finger: 1, string: string.name, position };
-    if (playable(drillRequest(request, key, [one]))) return semitones;
-  }
-  return null;
+/** Where a first finger may lie, in semitones above the open string: notes of the key from the lowest up, then the others. */
+function firstFingers(read: Key, string: OpenString): number[] {
+  const inKey = (semitones: number) => {
+    const pitch = spellInKey(read, string.midi + semitones);
+    return keyAlteration(read, pitch.letter) === pitch.alteration;
+  };
+  const all = Array.from({ length: FARTHEST }, (_, n) => n + 1);
+  return [...all.filter(inKey), ...all.filter((semitones) => !inKey(semitones))];
 }
-
-const playable = (request: PlanRequest) =>
-  plan({ ...request, alternatives: 1, explain: 'nothing' }).plans.length > 0;

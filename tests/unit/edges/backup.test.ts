@@ -21,9 +21,27 @@ test('what is backed up is read back whole', () => {
     kind: 'kept',
     kept: JSON.parse(JSON.stringify(studio)),
     practice: NO_PRACTICE,
+    books: [],
     aside: [],
   });
   assert.equal(JSON.parse(text).plans.length, 7);
+});
+
+test('books are in a backup; one that is damaged is set aside alone', () => {
+  const [{ request }] = plans;
+  const book = {
+    ...{ id: 'b1', studentId: '', name: 'Keys', createdAt: 1, changedAt: 1 },
+    ask: { kind: 'position' as const, key: 'D major', position: 3 },
+    pages: [{ id: 'p1', name: 'One', request }],
+  };
+  const text = backupText(
+    { ...studio, books: [book, { ...book, id: 'b2', pages: 'none' } as never] },
+    new Date(0),
+  );
+  const reading = readBackup(text);
+  assert.ok(reading.kind === 'kept');
+  assert.deepEqual(reading.books, [book]);
+  assert.equal(reading.aside.length, 1);
 });
 
 test('every demo plan is sound and belongs to a student of that instrument', () => {

@@ -150,7 +150,7 @@ interface Context extends Pick<PiecePart, 'keys' | 'times' | 'tempos'> {
   readonly place: (tick: number) => Fraction;
 }
 
-function partOf({ name, channel, program, notes }: Track, n: number, context: Context): PiecePart {
+function partOf({ name, program, notes }: Track, n: number, context: Context): PiecePart {
   const { place, keys, times, tempos } = context;
   const notices: FileNotice[] = [];
   const fifths = (start: Fraction) =>
@@ -162,7 +162,7 @@ function partOf({ name, channel, program, notes }: Track, n: number, context: Co
   const last = line[line.length - 1];
   return {
     id: `T${n + 1}`,
-    name: name || `Channel ${channel + 1}`,
+    name: name || `T${n + 1}`,
     instrument: instrumentNamed(name) ?? instrumentSounding(program),
     bars: barsTo(plus(last.start, last.length), times),
     voices: [{ name: '1', staff: '1', notes: line }],
