@@ -4,7 +4,7 @@
  */
 import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { build } from 'esbuild';
+import { build, type Plugin } from 'esbuild';
 import type { Licensed } from '../src/views/licences/licensed';
 
 /** Where the browser's code begins: each view, the planner's worker, and what draws the views. */
@@ -17,8 +17,18 @@ const ENTRIES = [
       ),
     ),
   'src/work/plan.worker.ts',
+  'src/app/paper/paper.worker.ts',
   'node_modules/@astrojs/react/dist/client.js',
 ];
+/** Files that are fetched by their address, fonts among them. */
+const FILES_BY_ADDRESS: Plugin = {
+  name: 'files-by-address',
+  setup({ onResolve, resolve }) {
+    onResolve({ filter: /\?url$/ }, ({ path, kind, resolveDir }) =>
+      resolve(path.replace(/\?url$/, ''), { kind, resolveDir }),
+    );
+  },
+};
 const STYLES = 'src/styles/app.css';
 const OUT = 'src/views/licences/licences.generated.json';
 
@@ -35,6 +45,8 @@ export async function licensed(): Promise<Licensed[]> {
     metafile: true,
     logLevel: 'error',
     define: { 'import.meta.env.DEV': 'false' },
+    plugins: [FILES_BY_ADDRESS],
+    loader: { '.woff': 'file' },
   });
   // What puts the views into the page comes from the framework itself.
   const names = new Set<string>(['astro']);

@@ -56,13 +56,15 @@ function withWritten(
   const response = plan(request, weights);
   const [best] = response.plans;
   const own = best && writtenPlan(request, written, weights).plan;
-  const isNew = own && !response.plans.some((one) => hasFingering(one, fingeringOf(own)));
-  const plans = isNew
-    ? [
-        ...response.plans,
-        { ...own, way: { code: 'as-written' as const }, changes: changesBetween(own, best, response.events) },
-      ]
-    : response.plans;
+  const alike = own ? response.plans.findIndex((one) => hasFingering(one, fingeringOf(own))) : -1;
+  const named = own && {
+    ...own,
+    way: { code: 'as-written' as const },
+    changes: changesBetween(own, best, response.events),
+  };
+  // Where ours is the same, ours it is; a way that is the same is called what it was found as.
+  const others = response.plans.filter((_, n) => n === 0 || n !== alike);
+  const plans = named && alike !== 0 ? [...others, named] : response.plans;
   const all = { ...response, plans };
   if (!kept) return { kind: 'planned', response: all, found: plans.length > 0 ? 0 : null, own: false };
   const found = plans.findIndex((one) => hasFingering(one, kept));

@@ -100,8 +100,10 @@ function specFor(
 function positionPages(key: string, position: PositionNumber, base: PlanRequest): PlanRequest[] {
   const setup = resolveSetup(base);
   const free = { ...base, rules: undefined };
-  const scale = onePositionDrill(free, setup, { key, position, figure: 'scale' });
-  const thirds = onePositionDrill(free, setup, { key, position, figure: 'broken-thirds' });
+  const drill = (figure: 'scale' | 'broken-thirds') =>
+    onePositionDrill(free, setup, { key, position, figure }) ?? visiting(free, key, position, figure);
+  const scale = drill('scale');
+  const thirds = drill('broken-thirds');
   const minor = key.endsWith('minor');
   const arpeggio: PlanRequest[] =
     scale && 'octaves' in scale.material
@@ -120,6 +122,16 @@ function positionPages(key: string, position: PositionNumber, base: PlanRequest)
       : [];
   const patterns = patternsInPosition(free, setup, key, position);
   return [patterns, scale, thirds, ...arpeggio].filter((request) => request !== null);
+}
+
+/** Where a position has no whole octave of a key: the scale from the lowest tonic up, with a stay in it. */
+function visiting(
+  base: PlanRequest,
+  key: string,
+  position: PositionNumber,
+  figure: BookMaterial,
+): PlanRequest {
+  return { ...pageRequest(base, key, figure, 2), rules: { visit: [position] } };
 }
 
 function nameOf(request: PlanRequest, ask: BookAsk): string {

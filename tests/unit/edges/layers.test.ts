@@ -190,7 +190,7 @@ function sentencesIn(name: string, text: string): string[] {
   return found;
 }
 
-/** Names that the theory package has with a blank. */
+/** Names with a blank: of the theory package, and of a file format. */
 const THEORY = new Set([
   'harmonic minor',
   'melodic minor',
@@ -200,6 +200,8 @@ const THEORY = new Set([
   'C major',
   '… major',
   '… minor',
+  'forward hook',
+  'backward hook',
 ]);
 
 test('no sentence comes out of the core', () => {
