@@ -69,18 +69,38 @@ function packageOf(path: string): string | undefined {
 
 function described(name: string): Licensed {
   const folder = join('node_modules', name);
-  const { version, license } = JSON.parse(readFileSync(join(folder, 'package.json'), 'utf8')) as {
+  const { version, license, author } = JSON.parse(readFileSync(join(folder, 'package.json'), 'utf8')) as {
     version: string;
     license: string;
+    author?: string | { readonly name?: string };
   };
   const file = readdirSync(folder).find((one) => /^(licen[cs]e|copying)/i.test(one));
   return {
     name,
     version,
     licence: license,
-    text: file ? readFileSync(join(folder, file), 'utf8').trim() : '',
+    text: file ? readFileSync(join(folder, file), 'utf8').trim() : standardText(name, license, author),
   };
 }
+
+/** Some packages name their licence and leave its text to whoever knows it. */
+function standardText(
+  name: string,
+  licence: string,
+  author: string | { readonly name?: string } = '',
+): string {
+  const by = typeof author === 'string' ? author : (author.name ?? '');
+  const text = STANDARD[licence];
+  if (!text) throw new Error(`${name} has no text for its licence ${licence}`);
+  return `Copyright (c) ${by || `the authors of ${name}`}\n\n${text}`;
+}
+
+const DISCLAIMER =
+  'THE SOFTWARE IS PROVIDED "AS IS", WITHOUT WARRANTY OF ANY KIND, EXPRESS OR IMPLIED, INCLUDING BUT NOT LIMITED TO THE WARRANTIES OF MERCHANTABILITY, FITNESS FOR A PARTICULAR PURPOSE AND NONINFRINGEMENT. IN NO EVENT SHALL THE AUTHORS OR COPYRIGHT HOLDERS BE LIABLE FOR ANY CLAIM, DAMAGES OR OTHER LIABILITY, WHETHER IN AN ACTION OF CONTRACT, TORT OR OTHERWISE, ARISING FROM, OUT OF OR IN CONNECTION WITH THE SOFTWARE OR THE USE OR OTHER DEALINGS IN THE SOFTWARE.';
+const STANDARD: Readonly<Record<string, string>> = {
+  MIT: `Permission is hereby granted, free of charge, to any person obtaining a copy of this software and associated documentation files (the "Software"), to deal in the Software without restriction, including without limitation the rights to use, copy, modify, merge, publish, distribute, sublicense, and/or sell copies of the Software, and to permit persons to whom the Software is furnished to do so, subject to the following conditions:\n\nThe above copyright notice and this permission notice shall be included in all copies or substantial portions of the Software.\n\n${DISCLAIMER}`,
+  ISC: 'Permission to use, copy, modify, and/or distribute this software for any purpose with or without fee is hereby granted, provided that the above copyright notice and this permission notice appear in all copies.\n\nTHE SOFTWARE IS PROVIDED "AS IS" AND THE AUTHOR DISCLAIMS ALL WARRANTIES WITH REGARD TO THIS SOFTWARE INCLUDING ALL IMPLIED WARRANTIES OF MERCHANTABILITY AND FITNESS. IN NO EVENT SHALL THE AUTHOR BE LIABLE FOR ANY SPECIAL, DIRECT, INDIRECT, OR CONSEQUENTIAL DAMAGES OR ANY DAMAGES WHATSOEVER RESULTING FROM LOSS OF USE, DATA OR PROFITS, WHETHER IN AN ACTION OF CONTRACT, NEGLIGENCE OR OTHER TORTIOUS ACTION, ARISING OUT OF OR IN CONNECTION WITH THE USE OR PERFORMANCE OF THIS SOFTWARE.',
+};
 
 export const licencesFile = (list: readonly Licensed[]) => `${JSON.stringify(list, null, 2)}\n`;
 

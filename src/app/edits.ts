@@ -34,6 +34,11 @@ export function setRequest(request: PlanRequest) {
   changeRequest(request, {});
 }
 
+/** The same where the way on the stand is not what is wanted any more: the best plan of it is put there. */
+export function setRequestAnew(request: PlanRequest) {
+  session.changeRequest(request, {});
+}
+
 /** Puts a way's demand into the brief, so that it becomes the best plan of it. */
 export function demandWay({ demand }: Plan) {
   if (demand) setRequest(withDemand(get().record.request, demand));

@@ -76,8 +76,11 @@ test('a piece is dropped, its part chosen, as written stands beside ours, and ou
   await ready(page);
   const written = page.getByTestId('as-written');
   await expect(written).toHaveAttribute('data-ready', 'true');
-  await expect(page.getByRole('button', { name: /^As written/ })).toHaveAttribute('aria-pressed', 'true');
-  await expect(page.getByRole('button', { name: /^The best plan/ })).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.getByRole('button', { name: /^as written/i })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: /^the best plan/i })).toHaveAttribute(
+    'aria-pressed',
+    'false',
+  );
   for (const bar of [1, 2]) {
     await written.getByRole('button', { name: `Take ours in bar ${bar}` }).click();
     await expect(written.getByRole('button', { name: `Keep theirs in bar ${bar}` })).toBeVisible();

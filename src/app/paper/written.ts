@@ -33,18 +33,28 @@ function putLocks(request: PlanRequest, locks: readonly Lock[]): PlanRequest {
   return { ...request, rules: { ...request.rules, locks: sorted.length > 0 ? sorted : undefined } };
 }
 
-/** The request with what was written kept wherever it is wanted; what nobody can play of it never is. */
+/**
+ * The request with ours in some of the bars that part, and what was written in all others; what nobody can play of it is never asked for.
+ * @param bars every bar that parts, with what is wanted there
+ */
 export function withTheirs(
   request: PlanRequest,
   written: readonly Lock[],
-  { unplayable }: Pick<Judged, 'unplayable'>,
-  ours: ReadonlySet<number>,
+  { best, unplayable }: Pick<Judged, 'best' | 'unplayable'>,
+  bars: readonly { readonly events: readonly number[]; readonly ours: boolean }[],
 ): PlanRequest {
-  const others = withoutWritten(request, written).rules?.locks ?? [];
-  const free = new Set(others.map(({ at }) => at));
+  const settled = new Set(bars.flatMap(({ events }) => events));
+  const ours = new Set(bars.flatMap((bar) => (bar.ours ? bar.events : [])));
   const broken = new Set(unplayable.map(({ lock }) => lock.at));
-  const theirs = written.filter(({ at }) => !ours.has(at) && !free.has(at) && !broken.has(at));
-  return putLocks(request, [...others, ...theirs]);
+  const own = (withoutWritten(request, written).rules?.locks ?? []).filter(({ at }) => !settled.has(at));
+  const asked = new Set(own.map(({ at }) => at));
+  return putLocks(request, [
+    ...own,
+    ...written.filter(({ at }) => !ours.has(at) && !asked.has(at) && !broken.has(at)),
+    ...(best?.steps ?? [])
+      .filter(({ at }) => ours.has(at))
+      .flatMap(({ at, stops }) => stops.map(({ finger, string }) => ({ at, finger, string }))),
+  ]);
 }
 
 /** Every bar in which the two part, in order. @param stand the plan on the stand */

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useBench } from '../../app/bench';
-import { setRequest } from '../../app/edits';
+import { setRequestAnew } from '../../app/edits';
 import { planOf } from '../../app/session/state';
 import { atDesk } from '../../app/paper/desk';
 import type { Judged } from '../../app/paper/paper.worker';
@@ -38,8 +38,8 @@ export function AsWritten({ written, speech }: Props) {
   const bars = judged ? barsAgainst(judged, stand, speech) : [];
   const put = (isOurs: (bar: BarAgainst) => boolean) => {
     if (!judged) return;
-    const ours = new Set(bars.filter(isOurs).flatMap(({ events }) => events));
-    setRequest(withTheirs(request, written, judged, ours));
+    const wanted = bars.map((bar) => ({ events: bar.events, ours: isOurs(bar) }));
+    setRequestAnew(withTheirs(request, written, judged, wanted));
   };
   return (
     <section
@@ -57,7 +57,7 @@ export function AsWritten({ written, speech }: Props) {
             <button type="button" className="button" onClick={() => put(() => false)}>
               Keep all of theirs
             </button>
-            <button type="button" className="button" onClick={() => setRequest(free)}>
+            <button type="button" className="button" onClick={() => setRequestAnew(free)}>
               Take ours everywhere
             </button>
           </>

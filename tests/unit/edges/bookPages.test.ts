@@ -137,15 +137,27 @@ test('ours is taken and theirs kept bar by bar', () => {
       [2, true],
     ],
   );
-  const asked = withTheirs(request, written, judged, new Set(bars[0].events));
+  const asked = withTheirs(
+    request,
+    written,
+    judged,
+    bars.map(({ events }, n) => ({ events, ours: n === 0 })),
+  );
   assert.deepEqual(
-    asked.rules?.locks?.map(({ at }) => at),
-    [4, 8],
+    asked.rules?.locks?.map(({ at, finger }) => [at, finger]),
+    [
+      [0, 0],
+      [1, 1],
+      [2, 2],
+      [3, 3],
+      [4, 4],
+      [8, 4],
+    ],
   );
   const [stand] = plan({ ...asked, alternatives: 1 }).plans;
   assert.deepEqual(
     barsAgainst(judged, stand, speech).map(({ kept }) => kept),
     [false, true],
   );
-  assert.deepEqual(withoutWritten(asked, written).rules?.locks, undefined);
+  assert.deepEqual(withoutWritten(asked, written).rules?.locks?.length, 4);
 });
