@@ -5,6 +5,7 @@
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { benchBook } from './bench-book';
+import { benchFiles } from './bench-files';
 import { benchPage } from './bench-page';
 import { benchPractice } from './bench-practice';
 import { AIM, scale, thirds, wandering } from './bench-music';
@@ -143,6 +144,7 @@ console.log(`From 500 to 8,000 notes the time grows with the power ${exponent.to
 console.log(`Peak memory for 1,000 notes: ${peakMb(1000).toFixed(0)} MB (limit 150)`);
 
 if (existsSync('dist/server/entry.mjs')) {
+  benchFiles();
   await benchBook();
   console.log(`The machine's speed now: ${referenceMs()}`);
   await benchPage();

@@ -64,14 +64,18 @@ export function patternsInPosition(
   };
   const drillsFrom = (string: OpenString, first: number): PlanRequest[] => {
     const lowest = letterSteps(spellInKey(read, string.midi + first));
-    const spelled = (midi: number, n: number) => (byLetters ? spellAt(lowest + n, midi) : spellInKey(read, midi));
+    const spelled = (midi: number, n: number) =>
+      byLetters ? spellAt(lowest + n, midi) : spellInKey(read, midi);
     return PATTERNS[setup.kind].flatMap(({ fingers, places }) => {
       const up = places.map((place, n): DrillNote => ({
         ...{ pitches: [pitchName(spelled(string.midi + first + place, n))], finger: fingers[n] },
         ...{ string: string.name, position, ...(n === 0 ? { bar: true } : {}) },
       }));
       const down = up.slice(0, -1).reverse();
-      return fits([...up, ...down.map((note, n) => ({ ...note, bar: false, beats: n === down.length - 1 ? 2 : 1 }))]);
+      return fits([
+        ...up,
+        ...down.map((note, n) => ({ ...note, bar: false, beats: n === down.length - 1 ? 2 : 1 })),
+      ]);
     });
   };
   const drills = setup.strings.flatMap((string) => {

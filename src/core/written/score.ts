@@ -70,14 +70,17 @@ export function writtenBars(
   const signs = signsToShow(music, instrument, parts);
   const bars: Part[] = [];
   const drafts: Draft[] = [];
+  // A long piece has few different notes and lengths.
+  const pitchOf = remembered((name: string) => parsePitch(name) as Pitch);
+  const valuesFor = remembered(valuesOf);
   parts.forEach((own, at) => {
     const event = music.events[at];
-    const pitches = 'rest' in event ? [] : event.pitches.map((name) => parsePitch(name) as Pitch);
+    const pitches = 'rest' in event ? [] : event.pitches.map((name) => pitchOf(name));
     const from = drafts.length;
     for (const part of own) {
       if (part.bar) bars.push(part);
       let { start } = part;
-      const values = valuesOf(part.quarters);
+      const values = valuesFor(part.quarters);
       for (const [n, value] of values.entries()) {
         // The last has all that is left, also where no note value is exactly so long.
         const left = part.start + part.quarters - start;
@@ -122,6 +125,16 @@ export function writtenBars(
     before = written;
     return written;
   });
+}
+
+/** A function that is asked the same again and again. */
+function remembered<Asked, Found>(work: (asked: Asked) => Found): (asked: Asked) => Found {
+  const known = new Map<Asked, Found>();
+  return (asked) => {
+    let found = known.get(asked);
+    if (found === undefined) known.set(asked, (found = work(asked)));
+    return found;
+  };
 }
 
 /** Quarters in a beat. */
