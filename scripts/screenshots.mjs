@@ -107,7 +107,59 @@ const SHOTS = {
     await page.getByTestId('tempo-chart').locator('path').first().waitFor();
   },
   lesson: (page, address) => openStudent(page, address, 'lesson', 'Juno'),
+  sheet: async (page) => {
+    await openView(page, 'Sheet', 'Wren: E♭ major scale, two octaves, violin');
+    await page.locator('[data-testid="laid"][data-state="laid"]').waitFor();
+  },
+  book: async (page, address) => {
+    await openStudent(page, address, 'book', 'Wren');
+    await page.getByRole('button', { name: 'Make this book' }).click();
+    await page.locator('[data-testid="made"][data-whole="true"]').waitFor();
+    await page.getByRole('button', { name: 'D major scale, two octaves', exact: true }).click();
+    await page.waitForTimeout(600);
+  },
+  class: async (page, address) => {
+    await page.goto(`${address}/class`);
+    await page.getByLabel('Notes to a bow').selectOption('2');
+    await page.locator('main[data-ready="true"]').waitFor();
+    await page.waitForTimeout(600);
+  },
+  piece: async (page, address) => {
+    await page.goto(`${address}/studio`);
+    await page.getByRole('button', { name: 'Bring in a piece' }).click();
+    await page
+      .getByLabel('File of notes')
+      .setInputFiles({ name: 'round.musicxml', mimeType: 'text/xml', buffer: round() });
+    await page.getByRole('button', { name: 'Bring it in' }).click();
+    await page.waitForURL(/plan=/);
+    await page.locator('[data-testid="as-written"][data-ready="true"]').waitFor();
+    await page.waitForTimeout(800);
+  },
 };
+
+/** A made-up round with written fingers, as a teacher may bring it in. */
+function round() {
+  const bars = [
+    'D4:4 E4:1 F#4:2 G4:3',
+    'A4:4 B4:1 C#5:2 D5:3',
+    'E5:4 D5:3 C#5:2 B4:1',
+    'A4:0 G4:3 F#4:2 E4:1',
+  ];
+  const note = (word) => {
+    const [, step, sharp, octave, finger] = /^([A-G])(#?)(\d):(\d)$/.exec(word);
+    const alter = sharp ? '<alter>1</alter>' : '';
+    return `<note><pitch><step>${step}</step>${alter}<octave>${octave}</octave></pitch><duration>1</duration><voice>1</voice><notations><technical><fingering>${finger}</fingering></technical></notations></note>`;
+  };
+  const opening =
+    '<attributes><divisions>1</divisions><key><fifths>2</fifths></key><time><beats>4</beats><beat-type>4</beat-type></time></attributes>';
+  const measures = bars.map(
+    (bar, n) =>
+      `<measure number="${n + 1}">${n === 0 ? opening : ''}${bar.split(' ').map(note).join('')}</measure>`,
+  );
+  return Buffer.from(
+    `<score-partwise version="4.0"><work><work-title>Quayside Round</work-title></work><part-list><score-part id="P1"><part-name>Violin</part-name></score-part></part-list><part id="P1">${measures.join('')}</part></score-partwise>`,
+  );
+}
 
 /** Puts an entry into the database that nobody can read. */
 function putDamaged() {
