@@ -82,7 +82,7 @@ export default function Bench() {
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/" plan={record.id}>
-        <label className="flex min-w-[min(15rem,100%)] flex-1 items-center gap-2">
+        <label className="flex min-w-[min(9rem,100%)] flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>
           <input
             className="w-full rounded border border-transparent bg-transparent px-2 py-1 font-serif text-lg hover:border-rule focus:bg-sheet"
