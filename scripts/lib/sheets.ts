@@ -1,7 +1,7 @@
 import { Resvg } from '@resvg/resvg-js';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { Page } from '../../src/notation/paper/ink';
+import { placed, type Page } from '../../src/notation/paper/ink';
 import { outlined } from '../../src/notation/paper/outlined';
 import { pdfOf, type FontFiles, type PdfWords } from '../../src/notation/paper/pdf';
 import { svgOf } from '../../src/notation/paper/svg';
@@ -44,16 +44,6 @@ export function pngFile(pages: readonly Page[], title: string): Uint8Array {
 
 function stacked(pages: readonly Page[]): Page {
   const [{ width, height }] = pages;
-  const inks = pages.flatMap((page, n) =>
-    page.inks.map((ink) => {
-      const dy = n * height;
-      if (ink.kind === 'line') return { ...ink, y1: ink.y1 + dy, y2: ink.y2 + dy };
-      if (ink.kind !== 'shape') return { ...ink, y: ink.y + dy };
-      const path = ink.path.map((one) =>
-        one.map((value, at) => (at > 0 && at % 2 === 0 ? (value as number) + dy : value)),
-      );
-      return { ...ink, path: path as unknown as typeof ink.path };
-    }),
-  );
+  const inks = pages.flatMap((page, n) => placed(page.inks, 1, 0, n * height));
   return { width, height: height * pages.length, inks };
 }

@@ -35,3 +35,10 @@ export function restezMarks(steps: Plan['steps']): Stay[] {
   });
   return marks;
 }
+
+const NUMERALS = ['I', 'II', 'III', 'IV', 'V', 'VI'];
+
+/** The numeral of a string; I is the highest. @param strings names, low to high */
+export function numeralOf(string: string, strings: readonly string[]): string {
+  return NUMERALS[strings.length - 1 - strings.indexOf(string)] ?? '';
+}

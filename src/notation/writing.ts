@@ -1,6 +1,6 @@
 import { bowsOf, hasBows, samePlace, type Part, type Plan } from '../core';
 import { fingerSign, positionName } from '../wording/places';
-import { extensionMarks, restezMarks, type Stay } from './marks';
+import { extensionMarks, numeralOf, restezMarks, type Stay } from './marks';
 import { INK, middleOf, type Drawn, type Layout, type Marks, type Score } from './score';
 
 /*
@@ -12,7 +12,6 @@ const FONT = 'Atkinson Hyperlegible Next Variable, sans-serif';
 /** Size of a finger, in the notation package's units, and the line it takes of that. */
 const FINGER = 15;
 const LINE_OF = 0.9;
-const NUMERALS = ['I', 'II', 'III', 'IV', 'V', 'VI'];
 const SVG = 'http://www.w3.org/2000/svg';
 /** The thumb sign of the music font. */
 const THUMB_SIGN = '\uE624';
@@ -109,7 +108,7 @@ function stringChanges(steps: Plan['steps'], strings: readonly string[]): Map<nu
   let last = '';
   for (const { at, stops } of steps) {
     const [{ string }] = stops;
-    if (string !== last) changes.set(at, NUMERALS[strings.length - 1 - strings.indexOf(string)] ?? '');
+    if (string !== last) changes.set(at, numeralOf(string, strings));
     last = string;
   }
   return changes;

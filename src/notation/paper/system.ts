@@ -1,6 +1,13 @@
-import { keyAlteration, type Clef, type InstrumentKind, type Pitch, type WrittenBar } from '../../core';
+import {
+  keyAlteration,
+  SIGNS,
+  type Clef,
+  type InstrumentKind,
+  type Pitch,
+  type WrittenBar,
+} from '../../core';
 import { drawClef, drawKey, drawTime } from './head';
-import { line, textWidth, words, type Ink } from './ink';
+import { line, placed, textWidth, words, type Ink } from './ink';
 import { drawSlurs, drawTies, drawTuplets } from './joins';
 import {
   beamGoesUp,
@@ -145,7 +152,7 @@ function drawLine(
   staves.forEach((staff, n) => {
     if (n > 0) y = Math.max(y + 4 + STAFF_GAP, bottom + 1 - staff.top);
     tops.push(y);
-    inks.push(...staff.inks.map((ink) => shifted(ink, y)));
+    inks.push(...placed(staff.inks, 1, 0, y));
     bottom = y + staff.bottom;
   });
   if (staves.length > 1) drawBrace(inks, parts, tops, options);
@@ -167,24 +174,6 @@ function drawLine(
 
 /** At the beginning of a line the signature stands in its head. */
 const withoutHead = (bar: BarSpace): BarSpace => ({ ...bar, head: 0, natural: bar.natural - bar.head });
-
-function shifted(ink: Ink, dy: number): Ink {
-  if (dy === 0) return ink;
-  switch (ink.kind) {
-    case 'line':
-      return { ...ink, y1: ink.y1 + dy, y2: ink.y2 + dy };
-    case 'shape':
-      return {
-        ...ink,
-        path: ink.path.map(
-          (one) =>
-            one.map((n, at) => (at > 0 && at % 2 === 0 ? (n as number) + dy : n)) as unknown as typeof one,
-        ),
-      };
-    default:
-      return { ...ink, y: ink.y + dy };
-  }
-}
 
 function drawBrace(inks: Ink[], parts: readonly PartOnPaper[], tops: readonly number[], { indent }: OneLine) {
   const [from, to] = [tops[0], tops[tops.length - 1] + 4];
@@ -333,8 +322,6 @@ function drawAll(desk: Desk, sets: SetNote[]) {
 }
 
 function guideSign(pitch: Pitch, fifths: number): string | null {
-  const signs: Readonly<Record<number, string>> = { '-2': 'bb', '-1': 'b', 0: 'n', 1: '#', 2: '##' };
-  return keyAlteration({ fifths, name: '' }, pitch.letter) === pitch.alteration
-    ? null
-    : signs[pitch.alteration];
+  const inKey = keyAlteration({ fifths, name: '' }, pitch.letter) === pitch.alteration;
+  return inKey ? null : SIGNS[pitch.alteration];
 }

@@ -1,4 +1,4 @@
-import { brokenWords, line, words, type FontName, type Ink, type Page } from '../paper/ink';
+import { brokenWords, line, placed, words, type FontName, type Ink, type Page } from '../paper/ink';
 
 /*
  * What a page is made of, from top to bottom: blocks that are never parted. In points; y is 0 at a block's top.
@@ -92,26 +92,7 @@ function footInks(left: string, page: number, of: number, width: number, height:
 }
 
 /** A drawing moved to a place. */
-export function at(inks: readonly Ink[], dx: number, dy: number): Ink[] {
-  return inks.map((ink): Ink => {
-    switch (ink.kind) {
-      case 'line':
-        return { ...ink, x1: ink.x1 + dx, y1: ink.y1 + dy, x2: ink.x2 + dx, y2: ink.y2 + dy };
-      case 'shape':
-        return {
-          ...ink,
-          path: ink.path.map(
-            (one) =>
-              one.map((n, place) =>
-                place === 0 ? n : (n as number) + (place % 2 ? dx : dy),
-              ) as unknown as typeof one,
-          ),
-        };
-      default:
-        return { ...ink, x: ink.x + dx, y: ink.y + dy };
-    }
-  });
-}
+export const at = (inks: readonly Ink[], dx: number, dy: number): Ink[] => placed(inks, 1, dx, dy);
 
 export const innerWidth = (paper: Paper) => PAPERS[paper].width - 2 * MARGIN;
 

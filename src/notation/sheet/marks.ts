@@ -10,7 +10,7 @@ import {
 import type { Planned } from '../../work/sheets';
 import { printed } from '../../wording/notes';
 import { fingerSign, positionWords } from '../../wording/places';
-import { extensionMarks } from '../marks';
+import { extensionMarks, numeralOf } from '../marks';
 import type { Over, Stretch } from '../paper/over';
 
 /*
@@ -27,8 +27,6 @@ export interface MarkChoices {
   readonly names: boolean;
   readonly large: boolean;
 }
-
-const NUMERALS = ['I', 'II', 'III', 'IV', 'V', 'VI'];
 
 /** Height of a finger in staff spaces; larger where print is large anyway, since a child looks for it first. */
 const FINGER = 1.95;
@@ -52,8 +50,7 @@ export function overOf(
       return pitch ? [[to, pitch] as const] : [];
     }),
   );
-  const numeral = ({ stops: [{ string }] }: Step) =>
-    NUMERALS[strings.length - 1 - strings.indexOf(string)] ?? '';
+  const numeral = ({ stops: [{ string }] }: Step) => numeralOf(string, strings);
   const { rings, checks } = heardAt(plan, findings);
   return {
     fingers,
