@@ -58,10 +58,14 @@ export function patternsInPosition(
   const read = readKey(key);
   // Where the hand goes by letters each finger has its own.
   const byLetters = instrumentData(setup.kind).handBy === 'letters';
+  const planned = (drill: PlanRequest) => plan({ ...drill, alternatives: 1, explain: 'nothing' }).plans.at(0);
   const fits = (notes: readonly DrillNote[]): PlanRequest[] => {
     const drill = drillRequest(request, key, notes);
-    return plan({ ...drill, alternatives: 1, explain: 'nothing' }).plans.length > 0 ? [drill] : [];
+    return planned(drill) ? [drill] : [];
   };
+  /** True where the first finger lies there in its own place, not reached for. */
+  const liesThere = (note: DrillNote) =>
+    planned(drillRequest(request, key, [note]))?.steps[0].extended === false;
   const drillsFrom = (string: OpenString, first: number): PlanRequest[] => {
     const lowest = letterSteps(spellInKey(read, string.midi + first));
     const spelled = (midi: number, n: number) =>
@@ -84,7 +88,7 @@ export function patternsInPosition(
         ...{ pitches: [pitchName(spellInKey(read, string.midi + first))], finger: 1 },
         ...{ string: string.name, position },
       };
-      const found = fits([one]).length > 0 ? drillsFrom(string, first) : [];
+      const found = liesThere(one) ? drillsFrom(string, first) : [];
       if (found.length > 0) return found;
     }
     return [];

@@ -88,7 +88,7 @@ function OnPaper({ meaning }: { readonly meaning: Meaning }) {
           )}
           <p className="text-sm text-faded" role="status" data-testid="laid" data-state={state.kind}>
             {laid
-              ? `${laid.svgs.length === 1 ? 'One page' : `${laid.svgs.length} pages`}, shown in true size.`
+              ? `${laid.svgs.length === 1 ? 'One page' : `${laid.svgs.length} pages`}, in true size where the window has room.`
               : 'The sheet is being laid out …'}
           </p>
         </div>

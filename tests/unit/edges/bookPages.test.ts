@@ -52,6 +52,8 @@ test('a position learned begins with every finger pattern on every string, all i
     assert.equal(patterns.name, 'Every finger pattern on every string');
     const strings = new Set(patterns.request.rules?.locks?.map(({ string }) => string));
     assert.equal(strings.size, 4, instrument);
+    const [learned] = plan({ ...patterns.request, alternatives: 1, explain: 'nothing' }).plans;
+    assert.equal(learned.steps[0].extended, false, `${instrument}: the first finger lies in its place`);
     for (const { request } of pages) {
       const [one] = plan({ ...request, alternatives: 1, explain: 'nothing' }).plans;
       assert.ok(one, `${instrument} ${JSON.stringify(request.material).slice(0, 80)}`);
