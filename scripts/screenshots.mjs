@@ -67,8 +67,7 @@ const SHOTS = {
   },
   'bench-lines': async (page) => {
     await openPlan(page, 'Marlow: A flat major without open strings');
-    await page.getByLabel('in lines').check();
-    await page.getByRole('button', { name: 'Smaller picture' }).click();
+    await page.getByLabel('Lines').selectOption('many');
     await moveRight(page, 17);
   },
   studio: async (page, address) => {

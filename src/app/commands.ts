@@ -17,7 +17,7 @@ import {
 } from './edits';
 import { keyOf, type KeyId } from './keymap';
 import { listen, setCountIn, setDrone, setLoop, useListening } from './listening';
-import { NAMES_WORDS, setLines, setNames, useLook, zoomBy } from './look';
+import { LINE_WORDS, NAMES_WORDS, setLines, setNames, toggleNeck, useLook, zoomBy } from './look';
 import { givePlan, newPlan, openPlan, practise } from './opening';
 import { planOf, responseOf } from './session/state';
 
@@ -44,7 +44,7 @@ export function commandsFor(
   const state = session.store.getState();
   const { record, selection, chosen } = state;
   const { playing, loop, countIn, drone } = useListening.getState();
-  const { lines } = useLook.getState();
+  const { lines, neck } = useLook.getState();
   const response = responseOf(state);
   const owner = (plan: PlanRecord) => students.find(({ id }) => id === plan.studentId);
   return [
@@ -59,9 +59,12 @@ export function commandsFor(
       ? [command('carry-on', 'Carry the marked fingers on', carryMarked), command('unmark', 'Unmark', unmark)]
       : []),
     command('new-plan', 'New plan', () => void newPlan()),
-    command('lines', lines ? 'Show in one line' : 'Break into lines', () => setLines(!lines)),
-    command('larger', 'Larger picture', () => zoomBy(1)),
-    command('smaller', 'Smaller picture', () => zoomBy(-1)),
+    ...LINE_WORDS.filter(([choice]) => choice !== lines).map(([choice, words]) =>
+      command(`lines-${choice}`, `Picture: ${words}`, () => setLines(choice)),
+    ),
+    command('larger', 'Closer picture', () => zoomBy(1)),
+    command('smaller', 'More of the music', () => zoomBy(-1)),
+    command('neck', neck ? 'Put the large neck away' : 'Show the neck large', toggleNeck),
     ...NAMES_WORDS.map(([names, words]) =>
       command(`names-${names}`, `Note names: ${words}`, () => setNames(names)),
     ),

@@ -1,5 +1,13 @@
-import { instrumentData, readNoteText, withDemand, type Plan, type PlanRequest } from '../core';
-import type { StudentRecord } from '../store/records';
+import {
+  instrumentData,
+  readNoteText,
+  withDemand,
+  writeNoteText,
+  writtenOut,
+  type Plan,
+  type PlanRequest,
+} from '../core';
+import type { PlanRecord, StudentRecord } from '../store/records';
 import { counted } from '../wording/grammar';
 import { session } from './bench';
 import { carryOn } from './brief/pattern';
@@ -50,6 +58,18 @@ export function setStudent(student: StudentRecord | null) {
   else changeRequest(withOwnTaste(forStudent(get().record.request, student)), { studentId: student.id });
 }
 
+/** Puts a whole brief on the stand, with the student it names. */
+export function setBrief({
+  request,
+  student,
+}: {
+  readonly request: PlanRequest;
+  readonly student?: StudentRecord;
+}) {
+  if (student) changeRequest(withOwnTaste(request), { studentId: student.id });
+  else changeRequest(request, {});
+}
+
 function changeRequest(request: PlanRequest, part: Partial<Edited>) {
   const { record, chosen } = get();
   const old = record.request;
@@ -57,7 +77,8 @@ function changeRequest(request: PlanRequest, part: Partial<Edited>) {
   const moved = request.material !== old.material || request.instrument !== old.instrument;
   // A demand at one note of a plan that was chosen is one on that plan: what comes stays near it.
   const follow = !moved && chosen > 0 ? (planOf(get()) ?? null) : null;
-  const typed = sameNotes ? record.typed : undefined;
+  const toRun = request.material.type !== 'notes';
+  const typed = toRun ? ownNotes(record) : sameNotes ? record.typed : undefined;
   const left = moved ? { written: undefined } : {};
   session.changeRequest(moved ? withoutPlaces(request) : request, { ...part, ...left, typed }, { follow });
 }
@@ -67,6 +88,31 @@ function withoutPlaces(request: PlanRequest): PlanRequest {
   return request.rules
     ? { ...request, rules: { ...request.rules, locks: undefined, never: undefined } }
     : request;
+}
+
+/** The notes of one's own as they were typed; they stay with the plan while it is a scale. */
+function ownNotes({ typed, request: { material, instrument } }: PlanRecord): string | undefined {
+  if (typed !== undefined || material.type !== 'notes') return typed;
+  return writeNoteText(material.notes, instrumentData(instrument).writtenOctavesUp);
+}
+
+/** Notes of one's own: those that were typed in this plan before, or an empty box. The key stays. */
+export function takeOwnNotes() {
+  const { record } = get();
+  const { request } = record;
+  const { material, instrument } = request;
+  if (material.type === 'notes') return;
+  const { key } = writtenOut(material);
+  const up = instrumentData(instrument).writtenOctavesUp;
+  const { notes, issues } = readNoteText(record.typed ?? '', up);
+  const known = notes.length > 0 && issues.length === 0;
+  const own = {
+    type: 'notes',
+    key,
+    notes: known ? notes : [{ pitches: [material.tonic], beats: 1 }],
+  } as const;
+  const moved = withoutPlaces({ ...request, material: own });
+  session.changeRequest(moved, { typed: known ? record.typed : '', written: undefined }, { follow: null });
 }
 
 function notesOf({ material }: PlanRequest) {

@@ -3,7 +3,8 @@ import { excerptOf, type Excerpt } from '../audio/score';
 import { tempoOf } from './brief/choices';
 import { resolveSetup, type PlanRequest } from '../core';
 import { say } from './notices';
-import { moveCursor } from './edits';
+import { withTempo } from './brief/words';
+import { moveCursor, setRequest } from './edits';
 import { session } from './bench';
 import { planOf, responseOf } from './session/state';
 
@@ -13,10 +14,8 @@ import { planOf, responseOf } from './session/state';
 
 interface Listening {
   readonly playing: boolean;
-  /** Beats of the count-in still to come; null while none is counted. */
+  /** The beat of the count-in; null while none is counted. */
   readonly count: number | null;
-  /** Beats a minute; null for those of the brief. */
-  readonly bpm: number | null;
   readonly loop: boolean;
   readonly countIn: boolean;
   /** Midi number of the drone that sounds; null for none. */
@@ -26,7 +25,6 @@ interface Listening {
 export const useListening = create<Listening>(() => ({
   playing: false,
   count: null,
-  bpm: null,
   loop: false,
   countIn: true,
   drone: null,
@@ -39,9 +37,9 @@ export const FASTEST = 240;
 /** Clicks before the first note. */
 const COUNT_IN = 4;
 
-/** Beats a minute that are played: as set here, or as the brief has it, or a calm sixty. */
-export function bpmOf(bpm: number | null, request: PlanRequest): number {
-  return bpm ?? Math.max(SLOWEST, Math.min(FASTEST, Number(tempoOf(request)) || 60));
+/** Beats a minute that are played: as the brief has it, or a calm sixty. */
+export function bpmOf(request: PlanRequest): number {
+  return Math.max(SLOWEST, Math.min(FASTEST, Number(tempoOf(request)) || 60));
 }
 
 const loadPlayer = () => import('../audio/player');
@@ -72,7 +70,7 @@ export function listen() {
   const last = response.events.length - 1;
   const { from, to } = selection ?? { from: cursor === last ? 0 : cursor, to: last };
   const setup = resolveSetup(record.request);
-  const bpm = bpmOf(get().bpm, record.request);
+  const bpm = bpmOf(record.request);
   play(excerptOf(response.events, plan, setup, from, to), setup.strings.length, bpm);
 }
 
@@ -101,10 +99,14 @@ export function stopListening() {
   void withPlayer((player) => player.stop());
 }
 
-export function setTempo(bpm: number) {
-  const held = Math.max(SLOWEST, Math.min(FASTEST, Math.round(bpm)));
-  set({ bpm: held });
-  if (get().playing) void withPlayer((player) => player.setTempo(held));
+/** Sets the tempo of the plan: it is planned for what is heard. Undefined for any tempo. */
+export function setTempo(bpm: number | undefined) {
+  const { request } = session.store.getState().record;
+  setRequest(withTempo(request, bpm === undefined ? undefined : Math.round(bpm)));
+  if (get().playing) {
+    const heard = bpmOf(session.store.getState().record.request);
+    void withPlayer((player) => player.setTempo(heard));
+  }
 }
 
 export function setLoop(loop: boolean) {

@@ -3,10 +3,20 @@ import { NOTE_NAMES, type NoteNames } from '../core';
 import { NOTE_NAME_WORDS } from '../wording/notes';
 
 /*
- * How the picture is shown: its size, in one line or many, and the names of the notes. Belongs to this browser, not to the plan.
+ * How the picture is shown: how close, in one line or many, the names of the notes, the neck enlarged. Belongs to this browser, not to the plan.
  */
 
-export const ZOOMS = [0.5, 0.67, 0.8, 1, 1.25, 1.5, 2] as const;
+/** How close the picture is, from all of the music to one bar of it. */
+export const ZOOM_WORDS = ['all of it', 'a little closer', 'closer', 'closer still', 'one bar'] as const;
+
+export const LINE_WORDS = [
+  ['fits', 'lines as they fit'],
+  ['one', 'one line'],
+  ['many', 'many lines'],
+] as const;
+
+/** How the music is broken into lines: as the room has it, not at all, or always. */
+export type Lines = (typeof LINE_WORDS)[number][0];
 
 /** What names are written under the staff; "theirs" are those the student calls the notes by. */
 export type Names = 'none' | 'theirs' | NoteNames;
@@ -18,14 +28,16 @@ export const NAMES_WORDS: readonly (readonly [Names, string])[] = [
 ];
 
 interface Look {
+  /** Which of ZOOM_WORDS. */
   readonly zoom: number;
-  /** True where the music is broken into lines instead of scrolling sideways. */
-  readonly lines: boolean;
+  readonly lines: Lines;
   readonly names: Names;
+  /** True where the neck is shown enlarged, with fingertips to scale. */
+  readonly neck: boolean;
 }
 
-const PLACE = 'dove-path-look';
-const USUAL: Look = { zoom: 1, lines: false, names: 'none' };
+const PLACE = 'dove-path-picture';
+const USUAL: Look = { zoom: 0, lines: 'fits', names: 'none', neck: false };
 
 export const useLook = create<Look>(() => keptLook());
 
@@ -33,8 +45,9 @@ function keptLook(): Look {
   try {
     const kept = JSON.parse(localStorage.getItem(PLACE) ?? '{}') as Partial<Look>;
     return {
-      zoom: ZOOMS.find((zoom) => zoom === kept.zoom) ?? USUAL.zoom,
-      lines: kept.lines === true,
+      zoom: ZOOM_WORDS.findIndex((_, at) => at === kept.zoom) < 0 ? USUAL.zoom : (kept.zoom as number),
+      lines: LINE_WORDS.find(([lines]) => lines === kept.lines)?.[0] ?? USUAL.lines,
+      neck: kept.neck === true,
       names: NAMES_WORDS.find(([names]) => names === kept.names)?.[0] ?? USUAL.names,
     };
   } catch {
@@ -52,12 +65,15 @@ function keep(part: Partial<Look>) {
 }
 
 export function zoomBy(steps: number) {
-  const at = ZOOMS.findIndex((zoom) => zoom === useLook.getState().zoom) + steps;
-  keep({ zoom: ZOOMS[Math.max(0, Math.min(ZOOMS.length - 1, at))] });
+  keep({ zoom: Math.max(0, Math.min(ZOOM_WORDS.length - 1, useLook.getState().zoom + steps)) });
 }
 
-export function setLines(lines: boolean) {
-  keep({ lines });
+export function setLines(lines: string) {
+  keep({ lines: LINE_WORDS.find(([known]) => known === lines)?.[0] ?? 'fits' });
+}
+
+export function toggleNeck() {
+  keep({ neck: !useLook.getState().neck });
 }
 
 export function setNames(names: string) {

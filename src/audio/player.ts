@@ -20,8 +20,8 @@ export interface PlayOptions {
   readonly onBeat?: (beat: number) => void;
   /** The event that is heard now. */
   readonly onMoment: (at: number) => void;
-  /** Beats of the count-in still to come. */
-  readonly onCount: (left: number) => void;
+  /** The beat of the count-in, from 1. */
+  readonly onCount: (beat: number) => void;
   readonly onEnd: () => void;
 }
 
@@ -94,7 +94,7 @@ export async function play(excerpt: Excerpt, options: PlayOptions): Promise<void
     transport.schedule((time) => {
       strike(click, beat === 0 ? 'first' : 'beat', time);
       draw(time, () => {
-        options.onCount(countIn - beat);
+        options.onCount(beat + 1);
         options.onBeat?.(beat - countIn);
       });
     }, beatsToTicks(beat));

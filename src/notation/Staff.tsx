@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { noteWords, printedKey } from '../wording/notes';
 import type { Head } from './engrave';
-import { ALL_MARKS, type Layout, type Marks, type Score } from './score';
+import { ALL_MARKS, USUAL_MIDDLE, type Layout, type Marks, type Score } from './score';
 
 type Engraver = typeof import('./engrave');
 
@@ -32,16 +32,26 @@ interface HeadProps extends Head {
   readonly width: number;
   readonly height: number;
   readonly scale: number;
+  readonly middleLine?: number;
 }
 
 /** Clef, key signature and time, which stay in sight while the notes scroll. */
-export function StaffHead({ clef, fifths, time, keyName, width, height, scale }: HeadProps) {
+export function StaffHead({
+  clef,
+  fifths,
+  time,
+  keyName,
+  width,
+  height,
+  scale,
+  middleLine = USUAL_MIDDLE,
+}: HeadProps) {
   const engraver = useEngraver();
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (engraver && box.current)
-      engraver.drawHead(box.current, { clef, fifths, time }, { width, height, scale });
-  }, [engraver, clef, fifths, time, width, height, scale]);
+      engraver.drawHead(box.current, { clef, fifths, time }, { width, height, scale, middleLine });
+  }, [engraver, clef, fifths, time, width, height, scale, middleLine]);
   return (
     <div
       ref={box}

@@ -31,7 +31,8 @@ import { writeMarks } from './writing';
  * events, at any width and scale.
  */
 
-const STAVE_Y = 40;
+/** From the place a stave is set at to its middle line, in the notation package's units. */
+const TO_MIDDLE = 60;
 /** Waits for the music font that the app ships. */
 export async function readyFont(): Promise<void> {
   VexFlow.setFonts('Bravura');
@@ -63,10 +64,13 @@ export interface Head {
 export function drawHead(
   box: HTMLElement,
   { clef, fifths, time }: Head,
-  size: Pick<Layout, 'width' | 'height' | 'scale'>,
+  size: Pick<Layout, 'width' | 'height' | 'scale' | 'middleLine'>,
 ) {
   const context = freshContext(box, size);
-  const stave = new Stave(4, STAVE_Y, size.width / size.scale, { leftBar: false, rightBar: false });
+  const stave = new Stave(4, size.middleLine - TO_MIDDLE, size.width / size.scale, {
+    leftBar: false,
+    rightBar: false,
+  });
   stave.addClef(clef);
   stave.addKeySignature(signatureOf(fifths));
   if (time) stave.addTimeSignature(time);
@@ -87,7 +91,10 @@ export function drawNotes(
 ) {
   const { music, instrument, clefs } = score;
   const context = freshContext(box, layout);
-  const stave = new Stave(0, STAVE_Y, layout.width / layout.scale, { leftBar: false, rightBar: false });
+  const stave = new Stave(0, layout.middleLine - TO_MIDDLE, layout.width / layout.scale, {
+    leftBar: false,
+    rightBar: false,
+  });
   stave.setContext(context).draw();
   const desk: Desk = { stave, context, layout };
   const parts = partsOf(score);
@@ -98,7 +105,8 @@ export function drawNotes(
       placeClef(clefs[at], desk, at, score.barred && parts[at][0].bar !== null);
     drawn.set(at, placeEvent(score, desk, at, parts[at], signs[at]));
   }
-  if (score.barred && last === music.events.length) drawBar(desk, layout.left(last) - 2);
+  const barEnds = last === music.events.length || parts[last][0].bar !== null;
+  if (score.barred && barEnds) drawBar(desk, layout.left(last) - 2);
   const beams = beamedEvents(music.events, parts)
     .filter((group) => group[0] >= first && group[group.length - 1] < last)
     .map((group) => beamOver(group.flatMap((at) => drawn.get(at) ?? [])));

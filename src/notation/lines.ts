@@ -4,17 +4,27 @@ export interface LineOfEvents {
   readonly last: number;
 }
 
+/** Half a thousandth of rounding does not break a line. */
+const SLACK = 1e-6;
+
 /**
- * Breaks the music into lines: at the last bar line that fits, else where the room ends.
+ * Breaks the music into lines: at the last bar line that fits, else where the room ends. An event wider than the room has a line to itself.
+ * @param widths of the events
  * @param bars events at which a bar begins
- * @param most events that fit into a line, at least 1
+ * @param room of a line, measured as the widths are
  */
-export function lineBreaks(events: number, bars: ReadonlySet<number>, most: number): LineOfEvents[] {
+export function lineBreaks(
+  widths: readonly number[],
+  bars: ReadonlySet<number>,
+  room: number,
+): LineOfEvents[] {
   const lines: LineOfEvents[] = [];
-  for (let first = 0; first < events;) {
-    const end = Math.min(events, first + most);
+  for (let first = 0; first < widths.length;) {
+    let end = first + 1;
+    let taken = widths[first];
+    while (end < widths.length && taken + widths[end] <= room + SLACK) taken += widths[end++];
     let last = end;
-    if (end < events) while (last > first && !bars.has(last)) last--;
+    if (end < widths.length) while (last > first && !bars.has(last)) last--;
     if (last === first) last = end;
     lines.push({ first, last });
     first = last;

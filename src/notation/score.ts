@@ -40,11 +40,33 @@ export interface Layout {
   readonly left: (at: number) => number;
   /** How much the engraving is enlarged. */
   readonly scale: number;
+  /** From the top of the drawing to the middle line of the staff, in the notation package's units. */
+  readonly middleLine: number;
 }
+
+/** Where the middle line lies in a drawing with room for the usual notes, in the notation package's units. */
+export const USUAL_MIDDLE = 100;
 
 /** Columns that are all of one width. */
 export function evenLayout(events: number, column: number, height: number, scale: number): Layout {
-  return { width: events * column, height, left: (at) => at * column, scale };
+  return {
+    width: events * column,
+    height,
+    left: (at) => at * column,
+    scale,
+    middleLine: USUAL_MIDDLE,
+  };
+}
+
+/** The event whose column has a place in px in it; the nearest where none has. */
+export function eventAt({ left }: Layout, x: number, first: number, last: number): number {
+  let [low, high] = [first, last - 1];
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (left(middle) <= x) low = middle;
+    else high = middle - 1;
+  }
+  return low;
 }
 
 /**

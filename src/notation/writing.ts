@@ -17,7 +17,10 @@ const SVG = 'http://www.w3.org/2000/svg';
 const THUMB_SIGN = '\uE624';
 /** Where position brackets lie, from the top. */
 const BRACKET_Y = 12;
-const BAR_NUMBER_Y = 70;
+/** Bar numbers stand over all else, where neither finger nor string is in their way. */
+const BAR_NUMBER_Y = 13;
+/** Nothing is written smaller than so many px. */
+const LEAST_TEXT = 12;
 
 interface Context {
   readonly parts: readonly (readonly Part[])[];
@@ -36,6 +39,7 @@ export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks
   const { events } = score.music;
   const size = marks.fingerSize ?? FINGER;
   const line = size * LINE_OF;
+  const small = Math.max(11, LEAST_TEXT / layout.scale);
   for (const { at, top } of context.drawn) {
     const step = byAt.get(at);
     const event = events[at];
@@ -51,10 +55,10 @@ export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks
     }
     const numeral = numerals.get(at);
     if (numeral) {
-      pen.write(numeral, at, y - 2, 11, 400);
-      y -= 11;
+      pen.write(numeral, at, y - 2, small, 400);
+      y -= small;
     }
-    if (extensions.has(at)) pen.write('ext.', at, y - 2, 10, 400);
+    if (extensions.has(at)) pen.write('ext.', at, y - 2, small, 400);
   }
   drawSlurs(pen, score, layout, context);
   const inView = ({ from, to }: Stay) => to >= context.first && from < context.last;
@@ -157,13 +161,20 @@ function penOn(box: HTMLElement, layout: Layout) {
     small(text: string, x: number, y: number) {
       add(
         'text',
-        { x: x / scale + 2, y, 'font-size': 9, 'font-family': FONT, fill: INK, opacity: 0.75 },
+        {
+          x: x / scale + 2,
+          y,
+          'font-size': LEAST_TEXT / scale,
+          'font-family': FONT,
+          fill: INK,
+          opacity: 0.75,
+        },
         text,
       );
     },
     /** "restez" and a broken line as long as the hand stays up. */
     stay({ from, to }: Stay, y: number) {
-      write('restez', from, y, 10.5, 400);
+      write('restez', from, y, Math.max(10.5, LEAST_TEXT / scale), 400);
       const [start, end] = [middleOf(layout, from) / scale + 20, layout.left(to + 1) / scale - 6];
       if (end > start) line(`M${start} ${y - 3}H${end}V${y - 8}`, '4 3');
     },

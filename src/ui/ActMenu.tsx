@@ -5,6 +5,8 @@ import { later } from './later';
 export interface Act {
   readonly id: string;
   readonly words: string;
+  /** Acts of one group stand together under its name. */
+  readonly group?: string;
 }
 
 interface Props {

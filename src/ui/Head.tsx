@@ -35,12 +35,12 @@ export function Head({ here, plan, student, children }: Props) {
   const ofPlan = plan ? `?plan=${plan}` : '';
   const ofStudent = student ? `?student=${student}` : '';
   return (
-    <header className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b-2 border-rule py-2">
+    <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-rule py-1.5">
       <a href="/" className="flex items-center gap-2 font-serif text-xl font-bold no-underline">
         <img src="/dove.svg" alt="" width="28" height="28" />
         Dove Path
       </a>
-      <nav aria-label="Views" className="flex flex-wrap gap-2.5">
+      <nav aria-label="Views" className="views flex flex-wrap gap-2.5">
         <Way address="/studio" words="Studio" here={here} query={ofStudent} />
         <span className="flex gap-2.5 border-l border-rule pl-2.5">
           {PLAN_VIEWS.map(([address, words]) => (

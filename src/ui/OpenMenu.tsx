@@ -1,5 +1,5 @@
 import type { RefObject } from 'react';
-import { Menu, MenuItem, Popover } from 'react-aria-components';
+import { Header, Menu, MenuItem, MenuSection, Popover } from 'react-aria-components';
 import type { Act } from './ActMenu';
 
 interface Props {
@@ -23,21 +23,45 @@ export function OpenMenu({ trigger, label, acts, onAct, onClose }: Props) {
       <Menu
         aria-label={label}
         autoFocus="first"
-        items={acts}
         onClose={onClose}
         onAction={(id) => onAct(String(id))}
         className="max-h-[50vh] overflow-y-auto py-1 outline-none"
       >
-        {({ id, words }) => (
-          <MenuItem
-            id={id}
-            textValue={words}
-            className="flex min-h-10 cursor-pointer items-center px-4 outline-none data-[focused]:bg-haze"
-          >
-            {words}
-          </MenuItem>
+        {groupsOf(acts).map(({ name, members }) =>
+          name === undefined ? (
+            members.map(itemOf)
+          ) : (
+            <MenuSection key={name}>
+              <Header className="px-4 pt-2 text-sm text-faded">{name}</Header>
+              {members.map(itemOf)}
+            </MenuSection>
+          ),
         )}
       </Menu>
     </Popover>
   );
+}
+
+function itemOf({ id, words }: Act) {
+  return (
+    <MenuItem
+      key={id}
+      id={id}
+      textValue={words}
+      className="flex min-h-10 cursor-pointer items-center px-4 outline-none data-[focused]:bg-haze"
+    >
+      {words}
+    </MenuItem>
+  );
+}
+
+interface Group {
+  readonly name: string | undefined;
+  readonly members: readonly Act[];
+}
+
+/** The acts by their groups, each group where its first act is. */
+function groupsOf(acts: readonly Act[]): Group[] {
+  const names = [...new Set(acts.map(({ group }) => group))];
+  return names.map((name) => ({ name, members: acts.filter(({ group }) => group === name) }));
 }

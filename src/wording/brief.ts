@@ -100,16 +100,16 @@ export function wishesFor({ material, rules }: PlanRequest): readonly Wish[] {
 }
 
 const STYLE_WORDS: Readonly<Record<Style, string>> = {
-  secure: 'secure',
-  singing: 'singing',
-  early: 'early music',
+  secure: 'in secure style',
+  singing: 'in singing style',
+  early: 'in the style of early music',
 };
 export const STYLE_CHOICES: readonly WordChoice[] = STYLES.map((style) => [style, STYLE_WORDS[style]]);
 
 const TEMPOS = [40, 60, 90, 120, 180, 240, 360];
 
 export function tempoWords(bpm: string): string {
-  return bpm === '' ? 'any tempo' : `${bpm} beats a minute`;
+  return bpm === '' ? 'any tempo' : `at ${bpm} beats a minute`;
 }
 
 export const TEMPO_CHOICES: readonly WordChoice[] = ['', ...TEMPOS.map(String)].map((bpm) => [
@@ -121,7 +121,7 @@ export const TEMPO_CHOICES: readonly WordChoice[] = ['', ...TEMPOS.map(String)].
 export function stringChoices(request: PlanRequest): WordChoice[] {
   const single = resolveSetup(request).strings.map(({ name }): WordChoice => [
     JSON.stringify([name]),
-    `the ${printed(name)} string alone`,
+    `on the ${printed(name)} string alone`,
   ]);
   return [['null', 'all strings'], ...single];
 }

@@ -51,7 +51,7 @@ export const KIND_CHOICES: readonly WordChoice[] = [
   ['tenth', 'scale in tenths'],
 ];
 
-const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
+export const DIRECTION_WORDS: Readonly<Record<Direction, string>> = {
   up: 'going up',
   down: 'coming down',
   updown: 'up and down',
@@ -77,6 +77,10 @@ export function kindOf(material: MaterialSpec): string {
 
 const wordsOf = (choices: readonly WordChoice[], value: string) =>
   choices.find(([name]) => name === value)?.[1] ?? value.replaceAll('-', ' ');
+
+export const scaleWords = (name: string) => wordsOf(SCALE_CHOICES, name);
+export const chordWords = (name: string) => wordsOf(CHORD_CHOICES, name);
+export const kindWords = (name: string) => wordsOf(KIND_CHOICES, name);
 
 /** A plan's name where its maker gave none: "A major scale, two octaves, violin". */
 export function requestWords({ material, instrument, size }: PlanRequest): string {

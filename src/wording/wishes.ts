@@ -8,6 +8,8 @@ import { positionWords } from './places';
 
 interface Wish {
   readonly id: string;
+  /** What the list calls such wishes. */
+  readonly group: string;
   readonly words: string;
   /** The request with it. */
   readonly request: PlanRequest;
@@ -32,19 +34,26 @@ export function wishesToAdd(request: PlanRequest): Wish[] {
       .filter((position) => !visit.includes(position))
       .map((position) => ({
         id: `visit-${position}`,
+        group: 'Positions',
         words: visitWords(position, request),
         request: withRules({ visit: [...visit, position] }),
       })),
     ...SHIFTS.filter((most) => most !== mostShifts).map((most) => ({
       id: `shifts-${most}`,
+      group: 'Shifts',
       words: shiftsWords(most),
       request: withRules({ mostShifts: most }),
     })),
     ...('direction' in material && material.direction === 'updown' && !sameBack
-      ? [{ id: 'same-back', words: SAME_BACK, request: withRules({ sameBack: true }) }]
+      ? [{ id: 'same-back', group: 'Fingers', words: SAME_BACK, request: withRules({ sameBack: true }) }]
       : []),
     ...('direction' in material ? PER_BOW.filter((count) => count !== material.notesPerBow) : []).map(
-      (count) => ({ id: `bow-${count}`, words: perBowWords(count), request: onBows(request, count) }),
+      (count) => ({
+        id: `bow-${count}`,
+        group: 'Bow',
+        words: perBowWords(count),
+        request: onBows(request, count),
+      }),
     ),
   ];
 }
@@ -60,15 +69,27 @@ export function wishesMade(request: PlanRequest): Wish[] {
       const others = visit.filter((other) => other !== position);
       return {
         id: `visit-${position}`,
+        group: 'Positions',
         words: visitWords(position, request),
         request: without({ visit: others.length > 0 ? others : undefined }),
       };
     }),
     ...(mostShifts === undefined
       ? []
-      : [{ id: 'shifts', words: shiftsWords(mostShifts), request: without({ mostShifts: undefined }) }]),
-    ...(sameBack ? [{ id: 'same-back', words: SAME_BACK, request: without({ sameBack: undefined }) }] : []),
-    ...(perBow ? [{ id: 'bow', words: perBowWords(perBow), request: onBows(request, undefined) }] : []),
+      : [
+          {
+            id: 'shifts',
+            group: 'Shifts',
+            words: shiftsWords(mostShifts),
+            request: without({ mostShifts: undefined }),
+          },
+        ]),
+    ...(sameBack
+      ? [{ id: 'same-back', group: 'Fingers', words: SAME_BACK, request: without({ sameBack: undefined }) }]
+      : []),
+    ...(perBow
+      ? [{ id: 'bow', group: 'Bow', words: perBowWords(perBow), request: onBows(request, undefined) }]
+      : []),
   ];
 }
 

@@ -7,9 +7,11 @@ export async function openBench(page: Page, address = '/') {
   await expect(page.locator('main[data-ready="true"]')).toBeVisible();
 }
 
-/** Changes a word of the brief. */
+/** Changes a word of the brief; one that is not said is added from the list of wishes. */
 export async function setWord(page: Page, label: string, words: string) {
-  await page.getByRole('combobox', { name: label, exact: true }).selectOption({ label: words });
+  const word = page.getByRole('combobox', { name: label, exact: true });
+  if ((await word.count()) > 0) await word.selectOption({ label: words });
+  else await act(page, 'Add a wish', words);
 }
 
 /** Does one of the things in a menu. */

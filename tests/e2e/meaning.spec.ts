@@ -38,7 +38,7 @@ test('a finding selects its notes, says its sentence, and leads to its shift, th
   await standing(page);
   await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Drill: /);
   await expect(ways(page)).toBeVisible();
-  await page.getByLabel('Beats a minute').fill('240');
+  await page.getByLabel('Beats a minute', { exact: true }).fill('240');
   await page.getByLabel('count in').uncheck();
   await page.getByRole('button', { name: 'Listen' }).click();
   await expect(cursorWords(page)).toContainText(/Note [3-9] of/);
@@ -137,7 +137,7 @@ test('every finding is followed to its drill on the Bench, which plays', async (
     },
   });
   await openBench(page, `/${address}`);
-  await page.getByLabel('Beats a minute').fill('240');
+  await page.getByLabel('Beats a minute', { exact: true }).fill('240');
   await page.getByLabel('count in').uncheck();
   for (const kind of ['shift', 'trap', 'crowding', 'comma', 'no check']) {
     await findings(page)

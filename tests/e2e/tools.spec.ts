@@ -42,14 +42,18 @@ test('notes have the student’s names, or others, and the picture grows with it
   await expect(page.getByTestId('names')).toContainText('AsBCDes');
   const width = async () => (await page.getByTestId('cursor').boundingBox())?.width ?? 0;
   const before = await width();
-  await page.getByRole('button', { name: 'Larger picture' }).click();
-  await expect(page.getByTestId('zoom')).toHaveText('125 %');
-  expect((await width()) / before).toBeCloseTo(1.25, 1);
+  await page.getByRole('button', { name: 'Closer picture' }).click();
+  await expect(page.getByTestId('zoom')).toHaveText('a little closer');
+  expect((await width()) / before).toBeGreaterThan(1.3);
   const box = await page.getByTestId('staff').boundingBox();
-  await page.mouse.click((box?.x ?? 0) + 4.5 * 58 * 1.25, (box?.y ?? 0) + 60);
+  await page.mouse.click((box?.x ?? 0) + 4.5 * (await width()), (box?.y ?? 0) + 60);
   await expect(cursorWords(page)).toContainText('Note 5 of');
   await page.reload();
-  await expect(page.getByTestId('zoom')).toHaveText('125 %');
+  await expect(page.getByTestId('zoom')).toHaveText('a little closer');
+  for (let at = 0; at < 3; at++) await page.getByRole('button', { name: 'Closer picture' }).click();
+  await expect(page.getByTestId('zoom')).toHaveText('one bar');
+  const room = (await page.getByTestId('picture').boundingBox())?.width ?? 0;
+  expect(4 * (await width())).toBeGreaterThan(room * 0.5);
 });
 
 test('a pattern is carried on to its sequence; where none follows it is said', async ({ page }) => {
@@ -62,7 +66,7 @@ test('a pattern is carried on to its sequence; where none follows it is said', a
   await page.keyboard.press('Home');
   await page.keyboard.press('Shift+ArrowRight');
   // An open string cannot go up with the sequence: that is said, not that it is done.
-  await page.getByRole('button', { name: 'Carry the fingers on' }).click();
+  await page.getByRole('button', { name: 'Repeat this fingering' }).click();
   await expect(page.getByText(/The fingers cannot be carried on to \d+ groups/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await setWord(page, 'Key', 'E-flat');
@@ -72,7 +76,7 @@ test('a pattern is carried on to its sequence; where none follows it is said', a
   await picture(page).focus();
   await page.keyboard.press('Home');
   await page.keyboard.press('Shift+ArrowRight');
-  await page.getByRole('button', { name: 'Carry the fingers on' }).click();
+  await page.getByRole('button', { name: 'Repeat this fingering' }).click();
   await expect(page.getByText(/The fingers were carried on to \d+ groups/)).toBeVisible();
   await expect(async () => {
     const fingers = await staffFingers(page);
@@ -85,7 +89,7 @@ test('a pattern is carried on to its sequence; where none follows it is said', a
   await picture(page).focus();
   await page.keyboard.press('End');
   await page.keyboard.press('Shift+ArrowLeft');
-  await page.getByRole('button', { name: 'Carry the fingers on' }).click();
+  await page.getByRole('button', { name: 'Repeat this fingering' }).click();
   await expect(page.getByText(/do not go the same way/)).toBeVisible();
 });
 
@@ -98,12 +102,12 @@ test('listening loops over what is marked with a count-in, changes tempo, and a 
   await page.keyboard.press('ArrowRight');
   await expect(page.getByTestId('marked')).toHaveText('bar 1, beats 1–2');
   await page.getByLabel('loop').check();
-  await page.getByLabel('Beats a minute').fill('200');
+  await page.getByLabel('Beats a minute', { exact: true }).fill('200');
   await page.getByLabel('Drone').selectOption({ label: 'drone on E flat, the tonic' });
   await page.getByRole('button', { name: 'Listen' }).click();
   await expect(page.getByRole('region', { name: 'Listen' }).getByRole('status')).toHaveText(/[1-4]/);
   for (const note of [1, 2, 1, 2]) await expect(cursorWords(page)).toContainText(`Note ${note} of`);
-  await page.getByLabel('Beats a minute').fill('100');
+  await page.getByLabel('Beats a minute', { exact: true }).fill('100');
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('button', { name: 'Listen' })).toBeVisible();
   await page.getByLabel('Drone').selectOption('');
@@ -114,7 +118,7 @@ test('what is heard comes to its end though the page stands still meanwhile', as
   await picture(page).focus();
   for (let at = 0; at < 3; at++) await page.keyboard.press('Shift+ArrowRight');
   await page.getByLabel('count in').uncheck();
-  await page.getByLabel('Beats a minute').fill('120');
+  await page.getByLabel('Beats a minute', { exact: true }).fill('120');
   await page.getByRole('button', { name: 'Listen' }).click();
   await expect(cursorWords(page)).toContainText('Note 2 of');
   await page.evaluate(() => {
@@ -138,13 +142,14 @@ test('no sound is made, and none is fetched, until it is asked for', async ({ pa
 
 test('the music is broken into lines, pointed at, and followed by the cursor', async ({ page }) => {
   await openBench(page, '/?demo');
-  await page.getByLabel('in lines').check();
+  await page.getByLabel('Lines').selectOption('many');
+  await page.getByRole('button', { name: 'Closer picture' }).click();
   const lines = page.getByTestId('line');
   await expect(lines).not.toHaveCount(0);
   const second = lines.nth(1);
   await second.scrollIntoViewIfNeeded();
-  await second.getByTestId('staff').click({ position: { x: 12 * 58 + 30, y: 60 } });
-  await expect(cursorWords(page)).toContainText('Note 13 of 29');
+  await second.getByTestId('staff').click({ position: { x: 20, y: 60 } });
+  await expect(cursorWords(page)).toContainText(/Note 1\d of 29, bar \d, beat 1/);
   await picture(page).focus();
   await page.keyboard.press('End');
   await expect(cursorWords(page)).toContainText('Note 29 of 29');
@@ -152,7 +157,7 @@ test('the music is broken into lines, pointed at, and followed by the cursor', a
   expect(await serious(new AxeBuilder({ page }))).toEqual([]);
   await page.reload();
   await expect(lines).not.toHaveCount(0);
-  await page.getByLabel('in lines').uncheck();
+  await page.getByLabel('Lines').selectOption('one');
   await expect(lines).toHaveCount(0);
   await expect(page.getByTestId('staff')).toBeVisible();
 });

@@ -11,7 +11,7 @@ test('a wish is added from one list, the plan does it, and it is taken out again
   await act(page, 'Add a wish', 'going to 3rd position');
   await expect(chosenWay(page)).toContainText('3rd');
   await saved(page);
-  await page.getByRole('button', { name: 'Take out: going to 3rd position' }).click();
+  await page.getByRole('button', { name: 'Remove this choice: going to 3rd position' }).click();
   await expect(chosenWay(page)).toContainText('1st position throughout');
   await expect.poll(() => staffFingers(page)).toEqual(first);
 

@@ -16,9 +16,9 @@ import {
 /** Material whose words the brief can change: all but a list of notes. */
 export type RunSpec = Exclude<MaterialSpec, { type: 'notes' }>;
 
-/** Tonics in the order of the scale, as teachers count keys. */
+/** Tonics in the order of the scale; the natural before its signs, so that typing its letter finds it. */
 export const TONICS = [
-  'C', 'C#', 'Db', 'D', 'Eb', 'E', 'F', 'F#', 'Gb', 'G', 'Ab', 'A', 'Bb', 'B',
+  'C', 'C#', 'D', 'Db', 'E', 'Eb', 'F', 'F#', 'G', 'Gb', 'A', 'Ab', 'B', 'Bb',
 ] as const; // prettier-ignore
 
 /** A scale in the key of a list of notes, beginning as near to its first note as can be. */
@@ -106,18 +106,25 @@ export function tonicClass(material: RunSpec): string {
   return pitch ? pitchClassName(pitch) : 'A';
 }
 
-/** The request with its tonic on another name, as near to the old octave as the instrument allows. */
-export function withTonic(request: PlanRequest, material: RunSpec, name: string): PlanRequest {
-  const old = parsePitch(material.tonic);
-  const wanted = old ? midiOf(old) : 60;
-  const away = (tonic: string) => Math.abs(midiOfName(tonic) - wanted);
-  const [tonic] = playableTonics(request, name).sort((a, b) => away(a) - away(b));
-  return tonic ? { ...request, material: { ...material, tonic } } : request;
+/** Which of its own octaves a tonic is in, counted from the lowest that the instrument has: what a teacher means by "the low one". */
+export function octaveRank(request: PlanRequest, material: RunSpec): number {
+  const tonics = tonicsWithRoom(request, tonicClass(material), 1);
+  return Math.max(0, tonics.indexOf(material.tonic));
 }
 
-function midiOfName(name: string): number {
-  const pitch = parsePitch(name);
-  return pitch ? midiOf(pitch) : 60;
+/**
+ * The request with its tonic on another name, in the same of its octaves, or the highest below that has room.
+ * @param rank which octave, where another was chosen than the material is in
+ */
+export function withTonic(
+  request: PlanRequest,
+  material: RunSpec,
+  name: string,
+  rank = octaveRank(request, material),
+): PlanRequest {
+  const tonics = playableTonics(request, name);
+  const tonic = tonics[Math.min(rank, tonics.length - 1)];
+  return tonic ? { ...request, material: { ...material, tonic } } : request;
 }
 
 function asksThumb(rules: Rules | undefined): boolean {

@@ -21,20 +21,22 @@ interface Props {
 export const Alternatives = memo(function Alternatives({ plans, chosen, own, more, speech }: Props) {
   const beside = useBench((state) => state.beside);
   if (plans.length === 0) return null;
+  const demand = plans[chosen]?.demand;
   const dearest = Math.max(...plans.map(({ cost }) => cost));
   return (
     <section aria-labelledby="alternatives">
       <h2 id="alternatives" className="font-serif text-lg font-semibold">
         {more ? 'Ways' : plans.length === 1 ? 'One way' : counted(plans.length, 'way')}
       </h2>
-      <ol className="mt-1 flex flex-col gap-2">
+      <ol className="ways mt-1">
         {plans.map((plan, at) => (
           <li key={at} className="relative">
             <button
               type="button"
               aria-pressed={at === chosen}
               onClick={() => choosePlan(at)}
-              className={`w-full cursor-pointer rounded-md border-2 px-3 py-1 text-left ${
+              title={plan.changes ? tradeWords(plan.changes) : undefined}
+              className={`way w-full cursor-pointer rounded-md border-2 px-2.5 py-1 text-left ${
                 at === chosen ? 'border-dove bg-haze' : 'border-rule bg-sheet hover:border-dove'
               }`}
             >
@@ -44,27 +46,20 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
                 </span>
                 <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />
               </span>
-              <span className="block truncate text-sm">{planWords(plan, speech.instrument)}</span>
-              <span className={`block text-sm text-faded ${at === chosen ? '' : 'pr-20'}`}>
+              <span className={`block truncate text-sm ${at === chosen ? '' : 'pr-18'}`}>
+                {planWords(plan, speech.instrument)}
+              </span>
+              <span className="more-words text-sm leading-tight text-faded">
                 {plan.changes ? tradeWords(plan.changes) : 'the easiest for this hand and brief'}
               </span>
             </button>
-            {at === chosen && plan.demand && (
-              <button
-                type="button"
-                onClick={() => demandWay(plan)}
-                className="min-h-8 cursor-pointer px-3 text-sm text-dove underline"
-              >
-                put “{planName(plan, speech)}” into the brief
-              </button>
-            )}
             {at !== chosen && (
               <button
                 type="button"
                 aria-pressed={at === beside}
                 aria-label={`Compare way ${at + 1} with the one chosen`}
                 onClick={() => layBeside(at === beside ? null : at)}
-                className="absolute right-0 bottom-0 min-h-8 cursor-pointer px-3 text-sm text-dove underline"
+                className="absolute top-6 right-0 min-h-8 cursor-pointer px-3 text-sm text-dove underline"
               >
                 {at === beside ? 'close' : 'compare'}
               </button>
@@ -76,10 +71,26 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
             <li
               key={plans.length + at}
               aria-hidden
-              className="h-24 rounded-md border-2 border-rule opacity-50"
+              className="way rounded-md border-2 border-rule opacity-50"
             />
           ))}
+        {!more && plans.length === 1 && (
+          <li className="more-words px-1 text-sm text-faded">
+            No other way is worth showing: each would be harder and better in nothing.
+          </li>
+        )}
       </ol>
+      <p className="min-h-8">
+        {demand && (
+          <button
+            type="button"
+            onClick={() => demandWay(plans[chosen])}
+            className="min-h-8 cursor-pointer text-left text-sm leading-tight text-dove underline"
+          >
+            put “{planName(plans[chosen], speech)}” into the brief
+          </button>
+        )}
+      </p>
     </section>
   );
 });

@@ -80,7 +80,7 @@ export default function Bench() {
     [response, instrument, names],
   );
   return (
-    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
+    <div className="bench">
       <Head here="/" plan={record.id}>
         <label className="flex min-w-[min(9rem,100%)] flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>
@@ -101,65 +101,73 @@ export default function Bench() {
         </p>
       </Head>
       <NoticeBar />
-      <main className="grid flex-1 gap-x-5 gap-y-3 lg:grid-cols-[minmax(0,1fr)_19rem]" data-ready={ready}>
+      <main className="bench-main" data-ready={ready}>
         <h1 className="sr-only">Bench</h1>
-        <div className="flex min-w-0 flex-col gap-3">
+        <div className="bench-brief">
           <Section name="The brief" on={[record]}>
             <BriefSentence request={record.request} studentId={record.studentId} />
           </Section>
           {record.drillFor && <DrillFor id={record.drillFor} />}
-          <StudentMatch record={record} />
-          {response?.taste && <TasteLine request={record.request} taste={response.taste} />}
-          {record.givenFrom && <GivenDifferences record={record} response={response} plan={plan} />}
-          {(problems.length > 0 || issues.length > 0) && (
-            <Problems problems={problems} issues={issues} request={record.request} speech={speech} />
-          )}
-          <PlannerTrouble planning={planning} />
-          {speech && response && standing !== 'as-planned' && (
-            <SavedFingering standing={standing} plans={response.plans} chosen={chosen} speech={speech} />
-          )}
-          {record.written && speech && <AsWritten written={record.written} speech={speech} />}
+        </div>
+        <div className="bench-stage">
           {response && speech && (
             <Section name="The picture of the plan" on={[response, chosen]}>
               <Stage response={response} plan={plan ?? null} request={record.request} speech={speech} />
             </Section>
           )}
-        </div>
-        <aside className="flex flex-col gap-4">
-          {response && speech && planned && (
-            <Section name="The list of ways" on={[response]}>
-              <Alternatives
-                plans={response.plans}
-                chosen={chosen}
-                own={planned.own}
-                more={planning.kind === 'planned' && planning.more === true}
-                speech={speech}
-              />
-            </Section>
-          )}
-          {planned && plan && speech && (
-            <Section name="The findings" on={[planned, chosen]}>
-              <FindingsList
-                key={record.id}
-                planId={record.id}
-                level={student?.level ?? 'middle'}
-                planned={planned}
-                chosen={chosen}
-                speech={speech}
-              />
-            </Section>
-          )}
-          <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />
-          <div>
-            <BringInHere />
+          <div className="flex flex-col gap-2 pt-2">
+            <StudentMatch record={record} />
+            {response?.taste && <TasteLine request={record.request} taste={response.taste} />}
+            {record.givenFrom && <GivenDifferences record={record} response={response} plan={plan} />}
+            {speech && response && standing !== 'as-planned' && (
+              <SavedFingering standing={standing} plans={response.plans} chosen={chosen} speech={speech} />
+            )}
+            {record.written && speech && <AsWritten written={record.written} speech={speech} />}
           </div>
-          <Section name="The list of plans">
-            <PlanShelf openId={record.id} />
-          </Section>
-          <Section name="The list of briefs">
-            <Briefs request={record.request} />
-          </Section>
-        </aside>
+        </div>
+        <div className="bench-side">
+          <div className="bench-ways">
+            {(problems.length > 0 || issues.length > 0) && (
+              <Problems problems={problems} issues={issues} request={record.request} speech={speech} />
+            )}
+            <PlannerTrouble planning={planning} />
+            {response && speech && planned && (
+              <Section name="The list of ways" on={[response]}>
+                <Alternatives
+                  plans={response.plans}
+                  chosen={chosen}
+                  own={planned.own}
+                  more={planning.kind === 'planned' && planning.more === true}
+                  speech={speech}
+                />
+              </Section>
+            )}
+          </div>
+          <aside className="bench-more">
+            {planned && plan && speech && (
+              <Section name="The findings" on={[planned, chosen]}>
+                <FindingsList
+                  key={record.id}
+                  planId={record.id}
+                  level={student?.level ?? 'middle'}
+                  planned={planned}
+                  chosen={chosen}
+                  speech={speech}
+                />
+              </Section>
+            )}
+            <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />
+            <div>
+              <BringInHere />
+            </div>
+            <Section name="The list of plans">
+              <PlanShelf openId={record.id} />
+            </Section>
+            <Section name="The list of briefs">
+              <Briefs request={record.request} />
+            </Section>
+          </aside>
+        </div>
       </main>
       {palette && <Palette speech={speech} onClose={() => setPalette(false)} />}
     </div>

@@ -1,26 +1,34 @@
 import { heldAlike, type Plan, type Step } from '../../core';
-import { COLUMN } from './columns';
-import type { RowProps } from './rows';
+import { middleOf } from '../../notation/score';
+import { columnOf, type RowProps } from './rows';
 import { printed } from '../../wording/notes';
 import { positionName } from '../../wording/places';
 
-export const BESIDE_HEIGHT = 52;
+/** A column as wide has room for the position beside the string. */
+const ROOM_FOR_POSITION = 50;
 
 /** The other plan's strings and fingers under the same columns; where the two part, it is boxed. */
-export function BesideRow({ plan, other, visible, width, speech }: RowProps & { readonly other: Plan }) {
+export function BesideRow({
+  plan,
+  other,
+  visible,
+  layout,
+  height,
+  speech,
+}: RowProps & { readonly other: Plan }) {
   const pairs = plan.steps
     .map((step, t) => [step, other.steps[t]] as const)
     .filter(([step]) => step.at >= visible.first && step.at < visible.last);
   return (
-    <svg width={width} height={BESIDE_HEIGHT} className="relative block border-b border-rule" aria-hidden>
+    <svg width={layout.width} height={height} className="relative block border-b border-rule" aria-hidden>
       {pairs.map(([step, theirs]) => (
         <g key={step.at} data-testid={heldAlike(step, theirs) ? undefined : 'parts'}>
           {!heldAlike(step, theirs) && (
             <rect
-              x={step.at * COLUMN + 4}
+              x={layout.left(step.at) + 1}
               y={3}
-              width={COLUMN - 8}
-              height={BESIDE_HEIGHT - 6}
+              width={columnOf(layout, step.at) - 2}
+              height={height - 6}
               rx={5}
               fill="var(--color-haze)"
               stroke="var(--color-dove)"
@@ -28,8 +36,8 @@ export function BesideRow({ plan, other, visible, width, speech }: RowProps & { 
             />
           )}
           <text
-            x={step.at * COLUMN + COLUMN / 2}
-            y={22}
+            x={middleOf(layout, step.at)}
+            y={20}
             fontSize={16}
             fontWeight={700}
             textAnchor="middle"
@@ -38,14 +46,15 @@ export function BesideRow({ plan, other, visible, width, speech }: RowProps & { 
             {fingersOf(theirs)}
           </text>
           <text
-            x={step.at * COLUMN + COLUMN / 2}
-            y={41}
-            fontSize={13}
+            x={middleOf(layout, step.at)}
+            y={37}
+            fontSize={12}
             textAnchor="middle"
             fill="var(--color-faded)"
           >
-            {theirs.stops.map((stop) => printed(stop.string)).join('+')}{' '}
-            {theirs.position === 'thumb' ? 'T' : positionName(theirs.position, speech.instrument)}
+            {theirs.stops.map((stop) => printed(stop.string)).join('+')}
+            {columnOf(layout, step.at) >= ROOM_FOR_POSITION &&
+              ` ${theirs.position === 'thumb' ? 'T' : positionName(theirs.position, speech.instrument)}`}
           </text>
         </g>
       ))}

@@ -1,8 +1,8 @@
-import { later } from '../../ui/later';
-import { Fragment, memo } from 'react';
-import { octaveChoices, tempoOf, tuningChoices, tuningOf, withTuning } from '../../app/brief/choices';
+import { memo, useRef } from 'react';
+import { octaveChoices } from '../../app/brief/choices';
 import {
   asScale,
+  octaveRank,
   playableTonics,
   tonicClass,
   TONICS,
@@ -11,7 +11,7 @@ import {
   withTonic,
   type RunSpec,
 } from '../../app/brief/material';
-import { setRequest, setStudent } from '../../app/edits';
+import { setRequest, setStudent, takeOwnNotes } from '../../app/edits';
 import { useStudents } from '../../app/students';
 import {
   INSTRUMENT_KINDS,
@@ -21,16 +21,9 @@ import {
   type PlanRequest,
   type Rules,
 } from '../../core';
-import {
-  positionChoices,
-  stringChoices,
-  STYLE_CHOICES,
-  TEMPO_CHOICES,
-  tempoWords,
-  wishesFor,
-} from '../../wording/brief';
-import type { WordChoice } from '../../wording/choice';
-import { HAND_CHOICES, instrumentWords, schoolChoices, sizeChoices } from '../../wording/instruments';
+import { later } from '../../ui/later';
+import { positionChoices } from '../../wording/brief';
+import { instrumentWords, sizeChoices } from '../../wording/instruments';
 import {
   CHORD_CHOICES,
   DIRECTION_CHOICES,
@@ -39,65 +32,32 @@ import {
   SCALE_CHOICES,
   TYPED,
 } from '../../wording/material';
-import { classWords, noteWords, printed } from '../../wording/notes';
+import { classWords, noteWords } from '../../wording/notes';
 import { positionRuleWords } from '../../wording/places';
 import { MoreWishes } from './MoreWishes';
+import { SayIt } from './SayIt';
+import { Word } from './Word';
 
 const TypedNotes = later('The box for notes', async () => (await import('./TypedNotes')).TypedNotes);
-
-interface WordProps {
-  /** Punctuation that must not begin a line. */
-  readonly then?: string;
-  readonly label: string;
-  readonly value: string;
-  readonly choices: readonly WordChoice[];
-  readonly onChange: (value: string) => void;
-  /** Words for a value that is none of the choices (from a file, say): it is kept and shown. */
-  readonly other?: string;
-}
-
-/** One word of the brief. */
-function Word({ label, value, choices, onChange, other, then = '' }: WordProps) {
-  const known = choices.some(([name]) => name === value);
-  return (
-    <span className="whitespace-nowrap">
-      <select
-        className="word"
-        aria-label={label}
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      >
-        {!known && <option value={value}>{other || value}</option>}
-        {choices.map(([name, words]) => (
-          <option key={name} value={name}>
-            {words}
-          </option>
-        ))}
-      </select>
-      {then}
-    </span>
-  );
-}
 
 interface BriefProps {
   readonly request: PlanRequest;
   readonly studentId: string | null;
 }
 
-/** The brief: one sentence, every underlined word a control. */
+/** The brief: one sentence of two lines, every underlined word a control; what is as usual is not said. */
 export const BriefSentence = memo(function BriefSentence({ request, studentId }: BriefProps) {
   const { material, rules = {} } = request;
   const setRules = (part: Rules) => setRequest({ ...request, rules: { ...rules, ...part } });
   return (
-    <section aria-label="The brief" className="font-serif text-[1.3rem] leading-[1.75]">
-      <p>
-        Plan{' '}
+    <section aria-label="The brief" className="brief">
+      <p className="contents">
         {material.type === 'notes' ? (
           <NotesWords request={request} material={material} />
         ) : (
           <RunWords request={request} material={material} />
         )}{' '}
-        for <StudentWord studentId={studentId} /> on <InstrumentWords request={request} /> in{' '}
+        for <StudentWord studentId={studentId} /> on <InstrumentWords request={request} />, in{' '}
         <Word
           label="Positions"
           value={JSON.stringify(rules.positions ?? null)}
@@ -105,48 +65,18 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
           other={positionRuleWords(rules.positions, request.instrument)}
           onChange={(value) => setRules({ positions: JSON.parse(value) ?? undefined })}
         />{' '}
-        on{' '}
-        <Word
-          label="Strings"
-          value={JSON.stringify(rules.strings ?? null)}
-          choices={stringChoices(request)}
-          onChange={(value) => setRules({ strings: JSON.parse(value) ?? undefined })}
-          other={(rules.strings ?? []).map((name) => printed(name)).join(' and ')}
-          then=","
-        />{' '}
-        {wishesFor(request).map(({ rule, label, choices }) => (
-          <Fragment key={rule}>
-            <Word
-              label={label}
-              value={rules[rule] ?? choices[0][0]}
-              choices={choices}
-              onChange={(value) => setRules({ [rule]: value })}
-              then=","
-            />{' '}
-          </Fragment>
-        ))}
-        in{' '}
-        <Word
-          label="Style"
-          value={request.style ?? 'secure'}
-          choices={STYLE_CHOICES}
-          onChange={(value) => setRequest({ ...request, style: value as PlanRequest['style'] })}
-        />{' '}
-        style, at{' '}
-        <Word
-          label="Tempo"
-          value={tempoOf(request)}
-          choices={TEMPO_CHOICES}
-          other={tempoWords(tempoOf(request))}
-          onChange={(bpm) => setRequest({ ...request, tempo: bpm ? { bpm: Number(bpm) } : undefined })}
-          then="."
-        />{' '}
-        <MoreWishes request={request} />
       </p>
+      <div className="brief-more">
+        <MoreWishes request={request} />
+        <SayIt request={request} />
+      </div>
       {material.type === 'notes' && <TypedNotes material={material} />}
     </section>
   );
 });
+
+/** What stands for a student who is not there yet. */
+const NEW = 'new';
 
 function StudentWord({ studentId }: { readonly studentId: string | null }) {
   const students = useStudents();
@@ -154,25 +84,47 @@ function StudentWord({ studentId }: { readonly studentId: string | null }) {
     <Word
       label="Student"
       value={studentId ?? ''}
-      choices={[['', 'anyone'], ...students.map(({ id, name }) => [id, name || 'a student'] as const)]}
-      onChange={(id) => setStudent(students.find((student) => student.id === id) ?? null)}
+      choices={[
+        ['', 'anyone'],
+        ...students.map(({ id, name }) => [id, name || 'a student'] as const),
+        [NEW, 'new student …'],
+      ]}
+      onChange={(id) => {
+        if (id === NEW) location.assign('/studio?new');
+        else setStudent(students.find((student) => student.id === id) ?? null);
+      }}
       other="a student"
     />
   );
 }
 
+/** The scale written out, so that its notes can be changed. */
+const AS_NOTES = 'as-notes';
+
 function RunWords({ request, material }: { readonly request: PlanRequest; readonly material: RunSpec }) {
   const setMaterial = (part: Partial<RunSpec>) =>
     setRequest({ ...request, material: { ...material, ...part } as RunSpec });
-  const setKind = (kind: string) =>
-    setRequest({
-      ...request,
-      material: kind === TYPED ? writtenOut(material) : withKind(material, kind),
-    });
+  const setKind = (kind: string) => {
+    if (kind === TYPED) takeOwnNotes();
+    else
+      setRequest({
+        ...request,
+        material: kind === AS_NOTES ? writtenOut(material) : withKind(material, kind),
+      });
+  };
+  // The octave that was chosen is kept over keys that have no room there.
+  const chosen = useRef<{ readonly tonic: string; readonly rank: number } | null>(null);
+  const setKey = (name: string) => {
+    const rank =
+      chosen.current?.tonic === material.tonic ? chosen.current.rank : octaveRank(request, material);
+    const moved = withTonic(request, material, name, rank);
+    if (moved.material.type !== 'notes') chosen.current = { tonic: moved.material.tonic, rank };
+    setRequest(moved);
+  };
   const starts = playableTonics(request, tonicClass(material));
   return (
     <>
-      a{' '}
+      A{' '}
       <Word
         label="Octaves"
         value={String(material.octaves)}
@@ -183,7 +135,7 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
         label="Key"
         value={tonicClass(material)}
         choices={TONICS.map((name) => [name, classWords(name).replace(' ', '-')] as const)}
-        onChange={(value) => setRequest(withTonic(request, material, value))}
+        onChange={setKey}
       />{' '}
       {material.type === 'arpeggio' ? (
         <Word
@@ -203,7 +155,7 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
       <Word
         label="Kind"
         value={kindOf(material)}
-        choices={[...KIND_CHOICES, [TYPED, 'scale as notes to change']]}
+        choices={[...KIND_CHOICES, [AS_NOTES, 'scale as notes to change'], [TYPED, 'notes of my own']]}
         onChange={setKind}
       />{' '}
       from{' '}
@@ -243,7 +195,7 @@ function NotesWords({
         label="Kind"
         value={TYPED}
         choices={[
-          [TYPED, 'notes of my own'],
+          [TYPED, 'Notes of my own'],
           ...KIND_CHOICES.map(([kind, words]) => [kind, `a ${words}`] as const),
         ]}
         onChange={(kind) => setRequest({ ...request, material: withKind(asScale(request), kind) })}
@@ -268,8 +220,6 @@ function NotesWords({
 
 function InstrumentWords({ request }: { readonly request: PlanRequest }) {
   const { instrument } = request;
-  const schools = schoolChoices(instrument);
-  const hand = typeof request.hand === 'object' ? 'measured' : (request.hand ?? 'medium');
   return (
     <>
       a{' '}
@@ -284,38 +234,6 @@ function InstrumentWords({ request }: { readonly request: PlanRequest }) {
         value={instrument}
         choices={INSTRUMENT_KINDS.map((name) => [name, instrumentWords(name)] as const)}
         onChange={(value) => setRequest(withInstrument(request, value as InstrumentKind))}
-      />{' '}
-      {schools.length > 0 && (
-        <>
-          by{' '}
-          <Word
-            label="School"
-            value={request.school ?? schools[0][0]}
-            choices={schools}
-            onChange={(value) => setRequest({ ...request, school: value as PlanRequest['school'] })}
-          />{' '}
-        </>
-      )}
-      {tuningChoices(request).length > 1 && (
-        <>
-          with{' '}
-          <Word
-            label="Tuning"
-            value={tuningOf(request)}
-            choices={tuningChoices(request)}
-            other={(request.tuning ?? []).map((name) => printed(name)).join(' ')}
-            onChange={(value) => setRequest(withTuning(request, value))}
-          />{' '}
-        </>
-      )}
-      and{' '}
-      <Word
-        label="Hand"
-        value={hand}
-        choices={HAND_CHOICES}
-        onChange={(value) => setRequest({ ...request, hand: value as PlanRequest['hand'] })}
-        other="a measured hand"
-        then=","
       />
     </>
   );

@@ -1,35 +1,47 @@
 import { Ban, Lock } from 'lucide-react';
-import { boardScale } from '../../board/scale';
+import { boardScale, type BoardScale } from '../../board/scale';
 import type { InstrumentKind, Plan, Shift, Step } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
 import { fingerSign, placeName } from '../../wording/places';
-import { COLUMN, columnX, TRAIL_HEIGHT } from './columns';
-import type { RowProps } from './rows';
+import { middleOf, type Layout } from '../../notation/score';
+import { columnOf, type RowProps } from './rows';
 
-const TOP = 44;
-const BOTTOM = 30;
-const TOKEN = 13;
+const TOP = 34;
+const BOTTOM = 26;
+/** Radius of a token: as large as its column allows, 8 at least. */
+const LEAST_TOKEN = 8;
+const MOST_TOKEN = 13;
+/** A distance in words is so wide; two that are closer stand at different heights. */
+const WORDS_WIDE = 54;
 
 /** Marks on the axis, about so many. */
 const MARKS = 5;
 
 /** Turns mm from the nut into px; the nut lies at the foot, higher up the neck is higher on the page. */
-function scaleFor({ steps }: Plan) {
+export function trailScale({ steps }: Plan, height: number): BoardScale {
   const most = steps.reduce((far, { handMm }) => Math.max(far, handMm[1]), 60) * 1.06;
-  return boardScale([0, most], [TRAIL_HEIGHT - BOTTOM, TOP]);
+  return boardScale([0, most], [height - BOTTOM, TOP]);
 }
 
 /** Distances along the neck, at the left of the trail. */
-export function TrailAxis({ plan, width }: { readonly plan: Plan; readonly width: number }) {
-  const { at: y, marks } = scaleFor(plan);
+export function TrailAxis({
+  plan,
+  width,
+  height,
+}: {
+  readonly plan: Plan;
+  readonly width: number;
+  readonly height: number;
+}) {
+  const { at: y, marks } = trailScale(plan, height);
   return (
-    <svg width={width} height={TRAIL_HEIGHT} aria-hidden className="block">
-      <text x={12} y={18} fontSize={14} fill="var(--color-faded)">
+    <svg width={width} height={height} aria-hidden className="block">
+      <text x={6} y={15} fontSize={12} fill="var(--color-faded)">
         from the nut
       </text>
       {marks(MARKS).map((mm) => (
-        <text key={mm} x={width - 12} y={y(mm) + 5} fontSize={14} textAnchor="end" fill="var(--color-faded)">
-          {mm === 0 ? 'nut 0 mm' : `${mm} mm`}
+        <text key={mm} x={width - 5} y={y(mm) + 4} fontSize={12} textAnchor="end" fill="var(--color-faded)">
+          {mm === 0 ? 'nut' : `${mm} mm`}
         </text>
       ))}
     </svg>
@@ -45,18 +57,19 @@ interface TrailProps extends RowProps {
  * The hand trail: every note where its finger stands along the neck, in real mm; the hand as a band from first to fourth finger, which
  * steps at a shift.
  */
-export function HandTrail({ plan, visible, width, demanded, speech }: TrailProps) {
-  const { at: y, marks } = scaleFor(plan);
+export function HandTrail({ plan, visible, layout, height, demanded, speech }: TrailProps) {
+  const { at: y, marks } = trailScale(plan, height);
   const steps = plan.steps.filter((step) => step.at >= visible.first && step.at < visible.last);
   const stretched = new Map(
     plan.reach.filter(({ verdict }) => verdict !== 'easy').map((reach) => [reach.at, reach]),
   );
   const shifts = plan.shifts.filter((shift) => shift.to >= visible.first && shift.from < visible.last);
   const byAt = new Map(plan.steps.map((step) => [step.at, step]));
+  const raised = closeTo(shifts, layout);
   return (
     <svg
-      width={width}
-      height={TRAIL_HEIGHT}
+      width={layout.width}
+      height={height}
       className="relative block"
       role="img"
       aria-label={`Hand trail of ${plan.steps.length} notes with ${plan.shifts.length} shifts`}
@@ -65,7 +78,7 @@ export function HandTrail({ plan, visible, width, demanded, speech }: TrailProps
         <line
           key={mm}
           x1={0}
-          x2={width}
+          x2={layout.width}
           y1={y(mm)}
           y2={y(mm)}
           stroke="var(--color-rule)"
@@ -73,7 +86,7 @@ export function HandTrail({ plan, visible, width, demanded, speech }: TrailProps
         />
       ))}
       {steps.map((step) => (
-        <Band key={step.at} step={step} y={y} />
+        <Band key={step.at} step={step} layout={layout} y={y} />
       ))}
       {shifts.map((shift) => (
         <ShiftStep
@@ -82,11 +95,20 @@ export function HandTrail({ plan, visible, width, demanded, speech }: TrailProps
           from={byAt.get(shift.from)}
           to={byAt.get(shift.to)}
           instrument={speech.instrument}
+          layout={layout}
           y={y}
+          raised={raised.has(shift.to)}
         />
       ))}
       {steps.map((step) => (
-        <Token key={step.at} step={step} verdict={stretched.get(step.at)?.verdict} y={y} />
+        <Token
+          key={step.at}
+          step={step}
+          verdict={stretched.get(step.at)?.verdict}
+          said={stretched.get(step.at)?.verdict !== stretched.get(step.at - 1)?.verdict}
+          layout={layout}
+          y={y}
+        />
       ))}
       {[...demanded]
         .filter(([at]) => at >= visible.first && at < visible.last)
@@ -94,9 +116,9 @@ export function HandTrail({ plan, visible, width, demanded, speech }: TrailProps
           <g key={at} data-testid={what} color="var(--color-dove)">
             <title>{what === 'kept' ? 'Kept as you put it' : 'Something is forbidden here'}</title>
             {what === 'kept' ? (
-              <Lock x={columnX(at) - 9} y={TRAIL_HEIGHT - 24} size={18} strokeWidth={2.5} />
+              <Lock x={middleOf(layout, at) - 9} y={height - 21} size={18} strokeWidth={2.5} />
             ) : (
-              <Ban x={columnX(at) - 9} y={TRAIL_HEIGHT - 24} size={18} strokeWidth={2.5} />
+              <Ban x={middleOf(layout, at) - 9} y={height - 21} size={18} strokeWidth={2.5} />
             )}
           </g>
         ))}
@@ -104,14 +126,30 @@ export function HandTrail({ plan, visible, width, demanded, speech }: TrailProps
   );
 }
 
-type Scale = (mm: number) => number;
+type Scale = BoardScale['at'];
 
-function Band({ step, y }: { readonly step: Step; readonly y: Scale }) {
+/** Shifts whose words would run into those of the one before: they stand a line higher. */
+function closeTo(shifts: readonly Shift[], { left }: Layout): ReadonlySet<number> {
+  const raised = new Set<number>();
+  shifts.forEach(({ to }, n) => {
+    const before = shifts[n - 1];
+    if (before && left(to) - left(before.to) < WORDS_WIDE && !raised.has(before.to)) raised.add(to);
+  });
+  return raised;
+}
+
+interface BandProps {
+  readonly step: Step;
+  readonly layout: Layout;
+  readonly y: Scale;
+}
+
+function Band({ step, layout, y }: BandProps) {
   const [low, high] = step.handMm;
   return (
     <rect
-      x={step.at * COLUMN}
-      width={COLUMN}
+      x={layout.left(step.at)}
+      width={columnOf(layout, step.at)}
       y={y(high)}
       height={Math.max(2, y(low) - y(high))}
       fill="var(--color-dove)"
@@ -129,16 +167,18 @@ interface ShiftProps {
   readonly from: Step | undefined;
   readonly to: Step | undefined;
   readonly instrument: InstrumentKind;
+  readonly layout: Layout;
   readonly y: Scale;
+  readonly raised: boolean;
 }
 
 /** A shift: a copper step between the two places of the hand, with how far it goes. */
-function ShiftStep({ shift, from, to, instrument, y }: ShiftProps) {
+function ShiftStep({ shift, from, to, instrument, layout, y, raised }: ShiftProps) {
   if (!from || !to) return null;
-  const x = to.at * COLUMN;
+  const x = layout.left(to.at);
   const [start, end] = [y(middleMm(from)), y(middleMm(to))];
   const up = end < start;
-  const words = `${up ? '↑' : '↓'} ${Math.round(shift.travelMm)} mm`;
+  const inWords = `${up ? '↑' : '↓'} ${Math.round(shift.travelMm)} mm`;
   const top = y(Math.max(from.handMm[1], to.handMm[1]));
   return (
     <g data-testid="shift">
@@ -155,13 +195,13 @@ function ShiftStep({ shift, from, to, instrument, y }: ShiftProps) {
       <circle cx={x} cy={end} r={5.5} fill="var(--color-copper)" />
       <text
         x={x}
-        y={Math.max(16, top - 20)}
-        fontSize={14}
+        y={Math.max(raised ? 12 : 26, top - (raised ? 26 : 12))}
+        fontSize={12}
         fontWeight={700}
         textAnchor="middle"
         fill="var(--color-copper)"
       >
-        {words}
+        {inWords}
       </text>
     </g>
   );
@@ -170,12 +210,16 @@ function ShiftStep({ shift, from, to, instrument, y }: ShiftProps) {
 interface TokenProps {
   readonly step: Step;
   readonly verdict: 'stretch' | 'beyond' | 'easy' | undefined;
+  /** True where the verdict is put in words: at the first of a run. */
+  readonly said: boolean;
+  readonly layout: Layout;
   readonly y: Scale;
 }
 
 /** A finger on the string; an open string is a ring at the nut, a stretch is said below the token. */
-function Token({ step, verdict, y }: TokenProps) {
-  const x = columnX(step.at);
+function Token({ step, verdict, said, layout, y }: TokenProps) {
+  const x = middleOf(layout, step.at);
+  const radius = Math.max(LEAST_TOKEN, Math.min(MOST_TOKEN, columnOf(layout, step.at) * 0.32));
   const tone = verdict === 'beyond' ? 'var(--color-madder)' : 'var(--color-ochre)';
   return (
     <g>
@@ -187,15 +231,15 @@ function Token({ step, verdict, y }: TokenProps) {
             <circle
               cx={x}
               cy={y(stop.stopMm)}
-              r={TOKEN}
+              r={radius}
               fill={open ? 'var(--color-sheet)' : 'var(--color-ink)'}
               stroke={spread ? tone : 'var(--color-ink)'}
-              strokeWidth={spread ? 4 : 2}
+              strokeWidth={spread ? 3.5 : 1.5}
             />
             <text
               x={x}
-              y={y(stop.stopMm) + 6}
-              fontSize={17}
+              y={y(stop.stopMm) + radius * 0.5}
+              fontSize={Math.max(12, radius * 1.3)}
               fontWeight={700}
               textAnchor="middle"
               fill={open ? 'var(--color-ink)' : 'var(--color-sheet)'}
@@ -205,11 +249,11 @@ function Token({ step, verdict, y }: TokenProps) {
           </g>
         );
       })}
-      {(verdict === 'stretch' || verdict === 'beyond') && (
+      {said && (verdict === 'stretch' || verdict === 'beyond') && (
         <text
           x={x}
-          y={y(step.stops[0].stopMm) + 30}
-          fontSize={13}
+          y={y(step.stops[0].stopMm) + radius + 13}
+          fontSize={12}
           textAnchor="middle"
           fill={tone}
           fontWeight={700}

@@ -1,25 +1,48 @@
 import { X } from 'lucide-react';
 import { setRequest } from '../../app/edits';
+import { optionalWords } from '../../app/brief/words';
 import type { PlanRequest } from '../../core';
 import { ActMenu } from '../../ui/ActMenu';
 import { wishesMade, wishesToAdd } from '../../wording/wishes';
+import { Word } from './Word';
 
-/** What a plan must do, beyond what it may: wishes added from one list and taken out again. */
+/** What is not as usual: each thing is added from one list, changed where it stands, and removed again. */
 export function MoreWishes({ request }: { readonly request: PlanRequest }) {
-  const offered = wishesToAdd(request);
+  const words = optionalWords(request);
+  const choices = words.flatMap((word) =>
+    word.choices
+      .filter(([value]) => value !== word.usual && value !== word.value)
+      .map(([value, shown]) => ({
+        id: `${word.label}:${value}`,
+        words: shown,
+        group: word.group,
+        request: word.put(value),
+      })),
+  );
+  const offered = [...wishesToAdd(request), ...choices];
   return (
-    <span className="inline-flex flex-wrap items-center gap-2 align-middle font-sans text-base leading-normal">
-      {wishesMade(request).map(({ id, words, request: without }) => (
-        <span key={id} className="inline-flex items-center gap-1 rounded-md bg-haze pl-2">
-          {words}
-          <button
-            type="button"
-            aria-label={`Take out: ${words}`}
-            className="inline-flex min-h-9 cursor-pointer items-center px-2"
-            onClick={() => setRequest(without)}
-          >
-            <X size={16} aria-hidden />
-          </button>
+    <>
+      {words
+        .filter(({ value, usual }) => value !== usual)
+        .map(({ label, value, usual, choices: own, other, put }) => (
+          <span key={label} className="chip">
+            <Word
+              label={label}
+              value={value}
+              choices={own}
+              other={other}
+              onChange={(chosen) => setRequest(put(chosen))}
+            />
+            <Remove
+              words={own.find(([name]) => name === value)?.[1] ?? other ?? label}
+              onRemove={() => setRequest(put(usual))}
+            />
+          </span>
+        ))}
+      {wishesMade(request).map(({ id, words: made, request: without }) => (
+        <span key={id} className="chip pl-2">
+          {made}
+          <Remove words={made} onRemove={() => setRequest(without)} />
         </span>
       ))}
       <ActMenu
@@ -31,6 +54,22 @@ export function MoreWishes({ request }: { readonly request: PlanRequest }) {
           if (wish) setRequest(wish.request);
         }}
       />
-    </span>
+    </>
+  );
+}
+
+function Remove({ words, onRemove }: { readonly words: string; readonly onRemove: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-label={`Remove this choice: ${words}`}
+      className="inline-flex min-h-8 min-w-8 cursor-pointer items-center justify-center"
+      onClick={(event) => {
+        event.currentTarget.closest('section')?.querySelector<HTMLElement>('[aria-haspopup=menu]')?.focus();
+        onRemove();
+      }}
+    >
+      <X size={16} aria-hidden />
+    </button>
   );
 }

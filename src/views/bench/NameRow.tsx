@@ -1,22 +1,22 @@
 import type { NoteNames } from '../../core';
 import { printed } from '../../wording/notes';
-import { columnX, NAME_ROW_HEIGHT } from './columns';
-import type { RowProps } from './rows';
+import { middleOf } from '../../notation/score';
+import { columnOf, type RowProps } from './rows';
 
 interface Props extends RowProps {
   readonly names: NoteNames;
 }
 
 /** What the notes are called, under the staff. */
-export function NameRow({ events, visible, width, names }: Props) {
+export function NameRow({ events, visible, layout, height, names }: Props) {
   return (
-    <svg width={width} height={NAME_ROW_HEIGHT} className="relative block" data-testid="names">
+    <svg width={layout.width} height={height} className="relative block" data-testid="names">
       {events.slice(visible.first, visible.last).map((event) => (
         <text
           key={event.at}
-          x={columnX(event.at)}
-          y={18}
-          fontSize={15}
+          x={middleOf(layout, event.at)}
+          y={height - 7}
+          fontSize={columnOf(layout, event.at) < 32 ? 12 : 15}
           textAnchor="middle"
           fill="var(--color-ink)"
         >

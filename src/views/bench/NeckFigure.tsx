@@ -29,29 +29,23 @@ interface Props {
   readonly setup: Setup;
   readonly cursor: number;
   readonly level: Level;
+  /** True where the neck itself is shown, enlarged. */
+  readonly large: boolean;
 }
 
-/** The neck at the note under the cursor, with what there is to know about it. */
-export function NeckFigure({ response, plan, request, setup, cursor, level }: Props) {
+/** The neck at the note under the cursor, enlarged where it is asked for, and what there is to know about the note. */
+export function NeckFigure({ response, plan, request, setup, cursor, level, large }: Props) {
   const step = plan.steps.find((candidate) => candidate.at === cursor);
-  if (!step) return null;
   const hand = resolveHand(setup, request.hand);
+  if (!step) return <p className="min-h-6" />;
   const spread = plan.reach.find((reach) => reach.at === step.at);
   const notes = playedNotes(response.events, { ...plan, steps: [step] }, setup);
   const heard = heardNotes(notes, setup, aimFor(response, level), request.school);
   const rings = new Set(heard.flatMap(({ ringing }) => ringing.map(({ string }) => string)));
   const guide = guideOf(plan, step, setup);
   return (
-    <figure
-      aria-label="The neck at this note"
-      className="rounded-lg border border-rule bg-sheet px-2 py-1"
-      data-testid="neck"
-    >
-      <Neck setup={setup} hand={hand} step={step} spread={spread} guide={guide ?? undefined} rings={rings} />
-      <figcaption className="flex flex-wrap gap-x-4 px-2 text-sm text-faded">
-        <span>
-          To scale; fingertips {hand.fingertipMm} mm wide, string {Math.round(setup.lengthMm)} mm.
-        </span>
+    <figure aria-label="The neck at this note" data-testid="neck">
+      <figcaption className="flex min-h-6 flex-wrap gap-x-4 px-1 text-sm text-faded">
         {guide && <span className="text-copper">{guide.words}</span>}
         {heard.map(
           ({ note, checks: [check] }) =>
@@ -71,7 +65,24 @@ export function NeckFigure({ response, plan, request, setup, cursor, level }: Pr
             {sentence(crowdWords(pair))}
           </span>
         ))}
+        {large && (
+          <span>
+            To scale; fingertips {hand.fingertipMm} mm wide, string {Math.round(setup.lengthMm)} mm.
+          </span>
+        )}
       </figcaption>
+      {large && (
+        <div className="rounded-lg border border-rule bg-sheet px-2 py-1">
+          <Neck
+            setup={setup}
+            hand={hand}
+            step={step}
+            spread={spread}
+            guide={guide ?? undefined}
+            rings={rings}
+          />
+        </div>
+      )}
     </figure>
   );
 }

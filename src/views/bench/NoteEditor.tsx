@@ -1,5 +1,6 @@
 import { Lock, LockOpen } from 'lucide-react';
 import {
+  instrumentData,
   positionsOf,
   resolveSetup,
   type Finger,
@@ -33,29 +34,14 @@ interface Props {
   readonly request: PlanRequest;
 }
 
-/** The note at the cursor, to be played as the teacher says: a finger, string or position put here stays, the rest replans round it. */
+/**
+ * The note at the cursor, to be played as the teacher says: a finger, string or position put here stays, the rest replans round it. Every control
+ * keeps its place at every note; what cannot be done here is dimmed.
+ */
 export function NoteEditor({ response, plan, request }: Props) {
-  const cursor = useBench((state) => state.cursor);
-  const event = response.events[cursor];
-  return (
-    <section aria-label="Change this note" className="flex flex-wrap items-center gap-x-4 gap-y-2">
-      {event && 'pitches' in event ? (
-        <Controls request={request} plan={plan} at={cursor} pitch={event.pitches[0]} />
-      ) : (
-        <p className="text-faded">A rest: nothing to hold here.</p>
-      )}
-    </section>
-  );
-}
-
-interface ControlsProps {
-  readonly request: PlanRequest;
-  readonly plan: Plan;
-  readonly at: number;
-  readonly pitch: string;
-}
-
-function Controls({ request, plan, at, pitch }: ControlsProps) {
+  const at = useBench((state) => state.cursor);
+  const event = response.events[at];
+  const pitch = event && 'pitches' in event ? event.pitches[0] : null;
   const setup = resolveSetup(request);
   const { instrument } = request;
   const lock = lockAt(request, at);
@@ -65,13 +51,18 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
   const shift = plan.shifts.find((candidate) => candidate.to === at);
   const put = (part: Parameters<typeof withLock>[2]) => setRequest(withLock(request, at, part));
   const forbid = (one: Forbidding) => setRequest(withNever(request, one));
+  const possible = pitch === null ? [] : fingersFor(setup, pitch);
   return (
-    <>
+    <section
+      aria-label="Change this note"
+      className="finger-row flex min-h-12 flex-wrap items-center gap-x-3 gap-y-1"
+    >
       <div role="group" aria-label="Finger" className="flex overflow-hidden rounded-md border border-dove">
-        {fingersFor(setup, pitch).map((finger) => (
+        {fingersOf(request).map((finger) => (
           <FingerButton
             key={finger}
             finger={finger}
+            possible={possible.includes(finger)}
             played={stop?.finger === finger}
             locked={lock?.finger === finger}
             onPut={() => put({ finger: lock?.finger === finger ? undefined : finger })}
@@ -83,7 +74,9 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
         value={lock?.string ?? ''}
         choices={[
           ['', 'any string'],
-          ...stringsFor(setup, pitch).map((name) => [name, stringWords(name)] as const),
+          ...(pitch === null ? [] : stringsFor(setup, pitch)).map(
+            (name) => [name, stringWords(name)] as const,
+          ),
         ]}
         onPick={(string) => put({ string: string || undefined })}
       />
@@ -100,12 +93,15 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
           put({ position: value === '' ? undefined : value === 'thumb' ? 'thumb' : Number(value) })
         }
       />
-      {at > 0 && !lock?.shift && !shift && (
-        <button type="button" className="button" onClick={() => put({ shift: true })}>
-          shift here
-        </button>
-      )}
-      {step && (
+      <button
+        type="button"
+        className="button"
+        disabled={pitch === null || at === 0 || lock?.shift === true || shift !== undefined}
+        onClick={() => put({ shift: true })}
+      >
+        shift here
+      </button>
+      {step ? (
         <ActMenu
           label="Never here"
           words="never here …"
@@ -124,6 +120,8 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
             if (what === 'string' && stop) forbid({ at, string: stop.string });
           }}
         />
+      ) : (
+        <span className="text-faded">{pitch === null ? 'A rest: nothing to hold here.' : ''}</span>
       )}
       {(lock || never.length > 0) && (
         <span className="flex items-center gap-2" data-testid="demands">
@@ -146,31 +144,41 @@ function Controls({ request, plan, at, pitch }: ControlsProps) {
           </button>
         </span>
       )}
-    </>
+    </section>
   );
+}
+
+/** The fingers of the instrument, each in its own place. */
+function fingersOf({ instrument }: PlanRequest): readonly Finger[] {
+  return instrumentData(instrument).thumb ? [0, 1, 2, 3, 4, 'T'] : [0, 1, 2, 3, 4];
 }
 
 interface FingerButtonProps {
   readonly finger: Finger;
+  /** False where the note cannot be had with it. */
+  readonly possible: boolean;
   readonly played: boolean;
   readonly locked: boolean;
   readonly onPut: () => void;
 }
 
-function FingerButton({ finger, played, locked, onPut }: FingerButtonProps) {
+function FingerButton({ finger, possible, played, locked, onPut }: FingerButtonProps) {
   const name = finger === 'T' ? 'thumb' : finger === 0 ? 'open string' : `finger ${finger}`;
   return (
     <button
       type="button"
       aria-pressed={locked}
       aria-label={`${name}${played ? ', played now' : ''}`}
+      disabled={!possible}
       onClick={onPut}
       className={`min-h-10 min-w-10 cursor-pointer border-r border-rule px-2 text-lg font-bold last:border-r-0 ${
         locked
           ? 'bg-dove text-sheet'
           : played
             ? 'bg-haze text-ink underline'
-            : 'bg-sheet text-ink hover:bg-haze'
+            : possible
+              ? 'bg-sheet text-ink hover:bg-haze'
+              : 'cursor-default bg-sheet text-rule'
       }`}
     >
       {finger}

@@ -1,14 +1,20 @@
 import { useEffect, useRef, useState } from 'react';
-import { COLUMN, columnX, visibleEvents } from './columns';
-import { Strip, StripHead } from './Strip';
+import { eventAt, type Layout } from '../../notation/score';
 import { pointedAt, type PictureProps } from './pointing';
+import type { Visible } from './shape';
+import { Strip, StripHead, StripNeck } from './Strip';
 
-/** The whole music in one line that scrolls sideways; only what is in view is drawn. */
-export function OneLine({ picture, zoom, frame, onPoint }: PictureProps) {
+/** Events drawn on either side of what is in view. */
+const SPARE = 6;
+
+/** The whole music in one line; where it is wider than the room it scrolls between clef and neck, and only what is in view is drawn. */
+export function OneLine({ picture, shape, frame, onPoint }: PictureProps) {
   const scroller = useRef<HTMLDivElement>(null);
   const [view, setView] = useState({ left: 0, width: 1200 });
-  const { events, clefs, cursor, width, gutter } = picture;
-  const headAt = Math.round(view.left / COLUMN / zoom);
+  const { clefs, cursor } = picture;
+  const [line] = shape.lines;
+  const { layout, last } = line;
+  const headAt = eventAt(layout, view.left + 1, 0, last);
   useEffect(() => {
     const box = scroller.current;
     if (!box) return;
@@ -23,26 +29,43 @@ export function OneLine({ picture, zoom, frame, onPoint }: PictureProps) {
     };
   }, []);
   useEffect(() => {
-    if (scroller.current) keepInView(scroller.current, cursor, zoom, gutter);
-  }, [cursor, zoom, gutter]);
+    if (scroller.current) keepInView(scroller.current, cursor, layout);
+  }, [cursor, layout]);
   return (
-    <div ref={scroller} {...frame} className={`overflow-x-auto ${frame.className}`}>
-      <div className="flex" style={{ width: width + gutter, zoom }}>
-        <StripHead {...picture} clef={clefs[Math.min(headAt, events.length - 1)]} first={headAt === 0} />
+    <div {...frame} className={`flex h-full overflow-y-auto ${frame.className}`}>
+      <StripHead {...picture} shape={shape} clef={clefs[headAt]} first={view.left < 1} />
+      <div
+        ref={scroller}
+        className="min-w-0 flex-1 overflow-x-auto overflow-y-hidden"
+        style={{ height: shape.height }}
+      >
         <Strip
           {...picture}
-          visible={visibleEvents(view.left / zoom, view.width / zoom, events.length)}
-          onPoint={(event) => onPoint(pointedAt(event, zoom), event.shiftKey)}
+          shape={shape}
+          line={line}
+          visible={visibleEvents(layout, view, last)}
+          onPoint={(event) => onPoint(pointedAt(event, line), event.shiftKey)}
         />
       </div>
+      <StripNeck picture={picture} shape={shape} line={line} />
     </div>
   );
 }
 
-function keepInView(box: HTMLDivElement, cursor: number, zoom: number, gutter: number) {
-  const x = columnX(cursor) * zoom;
-  const room = box.clientWidth - gutter * zoom;
-  const column = COLUMN * zoom;
-  if (x - column < box.scrollLeft) box.scrollLeft = x - column;
-  else if (x + column > box.scrollLeft + room) box.scrollLeft = x + column - room;
+function visibleEvents(
+  layout: Layout,
+  { left, width }: { readonly left: number; readonly width: number },
+  events: number,
+): Visible {
+  return {
+    first: Math.max(0, eventAt(layout, left, 0, events) - SPARE),
+    last: Math.min(events, eventAt(layout, left + width, 0, events) + 1 + SPARE),
+  };
+}
+
+/** Scrolls so that the event's column and those beside it are in view. */
+function keepInView(box: HTMLDivElement, cursor: number, layout: Layout) {
+  const [from, to] = [layout.left(Math.max(0, cursor - 1)), layout.left(cursor + 2)];
+  if (from < box.scrollLeft) box.scrollLeft = from;
+  else if (to > box.scrollLeft + box.clientWidth) box.scrollLeft = to - box.clientWidth;
 }

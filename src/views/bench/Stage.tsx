@@ -1,22 +1,32 @@
-import { useMemo } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useBench } from '../../app/bench';
 import { demandedAt } from '../../app/brief/demands';
 import { moveCursor } from '../../app/edits';
 import { namesToWrite, useLook } from '../../app/look';
 import { useStudent } from '../../app/students';
-import { clefsRead, resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
-import { evenLayout, type Score } from '../../notation/score';
+import {
+  clefsRead,
+  hasBows,
+  resolveHand,
+  resolveSetup,
+  type Plan,
+  type PlanRequest,
+  type PlanResponse,
+} from '../../core';
+import { extentOf, needsOf } from '../../notation/room';
+import type { Score } from '../../notation/score';
 import { Caution } from '../../ui/Caution';
 import { later } from '../../ui/later';
 import { listed } from '../../wording/grammar';
 import { spoken } from '../../wording/notes';
 import { barWords } from '../../wording/places';
 import { noteCount, stepWords, type Speech } from '../../wording/plans';
-import { COLUMN, gutterOf, STAFF_HEIGHT, STAFF_SCALE } from './columns';
 import { usePictureKeys } from './keys';
 import { EditOutcome, NoteEditor } from './NoteEditor';
+import { restezMarks } from '../../notation/marks';
 import { OneLine } from './OneLine';
-import { StageTools } from './StageTools';
+import { shapeOf } from './shape';
+import { Marked, StageTools } from './StageTools';
 import type { Picture } from './Strip';
 
 const ManyLines = later('The music in lines', async () => (await import('./ManyLines')).ManyLines);
@@ -53,7 +63,8 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
   const selection = useBench((state) => state.selection);
   const marking = useBench((state) => state.marking);
   const student = useStudent(useBench((state) => state.record.studentId));
-  const { zoom, names: shownNames, lines } = useLook();
+  const { zoom, names: shownNames, lines, neck } = useLook();
+  const { room, frame } = useRoom();
   const { events, problems } = response;
   const other = beside === null ? undefined : response.plans[beside];
   const setup = useMemo(() => resolveSetup(request), [request]);
@@ -80,7 +91,20 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
     }),
     [response, plan, strings, request.instrument, clefs],
   );
-  const layout = useMemo(() => evenLayout(events.length, COLUMN, STAFF_HEIGHT, STAFF_SCALE), [events.length]);
+  const names = namesToWrite(shownNames, student?.noteNames);
+  const needs = useMemo(() => needsOf(score), [score]);
+  const extent = useMemo(
+    () => extentOf(events, clefs, request.instrument),
+    [events, clefs, request.instrument],
+  );
+  const under = useMemo(() => hasBows(events) || restezMarks(plan.steps).length > 0, [events, plan.steps]);
+  const { fifths } = response.key;
+  const shape = useMemo(
+    () =>
+      room &&
+      shapeOf({ ...needs, extent, fifths, room, zoom, lines, under, names: !!names, beside: !!other }),
+    [needs, extent, fifths, room, zoom, lines, under, names, other],
+  );
 
   const picture: Picture = {
     response,
@@ -88,45 +112,78 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
     plan,
     setup,
     score,
-    layout,
     speech,
     clefs,
-    names: namesToWrite(shownNames, student?.noteNames),
+    names,
     other,
+    hand: useMemo(() => resolveHand(setup, request.hand), [setup, request.hand]),
     demanded,
     cursor,
     selection,
     trouble,
-    width: events.length * COLUMN,
-    gutter: gutterOf(response.key),
   };
-  const Layout = lines ? ManyLines : OneLine;
+  const Layout = shape?.many ? ManyLines : OneLine;
   const shift = plan.shifts.find((candidate) => candidate.to === cursor);
 
   return (
     <section aria-label="The plan" className="flex flex-col gap-1">
-      {planned && <StageTools response={response} setup={setup} speech={speech} />}
+      <StageTools response={response} setup={setup} />
       <div ref={box}>
-        <Layout
-          picture={picture}
-          zoom={zoom}
-          frame={FRAME}
-          onPoint={(at, mark) => moveCursor(at, mark || marking)}
-        />
+        <div ref={frame} className="picture-room" data-testid="picture">
+          {shape && (
+            <Layout
+              picture={picture}
+              shape={shape}
+              frame={FRAME}
+              onPoint={(at, mark) => moveCursor(at, mark || marking)}
+            />
+          )}
+        </div>
       </div>
-      <p role="status" aria-live="polite" data-testid="cursor-words" className="px-1 text-[1.02rem]">
-        {cursorWords(response, plan, cursor, speech)}
-      </p>
+      <div className="flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 px-1">
+        <p role="status" aria-live="polite" data-testid="cursor-words" className="text-[1.02rem]">
+          {cursorWords(response, plan, cursor, speech)}
+        </p>
+        <Marked speech={speech} />
+      </div>
+      {planned && (
+        <NeckFigure
+          {...{ response, plan, request, setup, cursor }}
+          level={student?.level ?? 'middle'}
+          large={neck}
+        />
+      )}
       <NoteEditor response={response} plan={plan} request={request} />
       {planned && <EditOutcome plan={plan} speech={speech} />}
       {planned && other && <ComparisonPanel plan={plan} other={other} speech={speech} />}
-      {planned && (
-        <NeckFigure {...{ response, plan, request, setup, cursor }} level={student?.level ?? 'middle'} />
-      )}
       {planned && asksWideHand(request) && <Caution />}
       {shift && <WhyLines shift={shift} speech={speech} />}
     </section>
   );
+}
+
+interface Room {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The room that the picture has; null before it is measured. */
+function useRoom() {
+  const frame = useRef<HTMLDivElement>(null);
+  const [room, setRoom] = useState<Room | null>(null);
+  useLayoutEffect(() => {
+    const { current } = frame;
+    if (!current) return;
+    const look = () => {
+      const [width, height] = [current.clientWidth - 2, current.clientHeight - 2];
+      setRoom((old) => (old?.width === width && old.height === height ? old : { width, height }));
+    };
+    look();
+    const watcher = new ResizeObserver(look);
+    watcher.observe(current);
+    return () => watcher.disconnect();
+  }, []);
+  return { room, frame };
 }
 
 /** True where the whole passage keeps the hand wide open. */

@@ -1,10 +1,11 @@
-import { Minus, Play, Plus, Square } from 'lucide-react';
-import { useMemo } from 'react';
+import { Play, Square, ZoomIn, ZoomOut } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { tempoOf } from '../../app/brief/choices';
 import { dronesFor } from '../../audio/score';
 import { classWords, printed } from '../../wording/notes';
 import { stretchWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
-import { midiOf, parsePitch, type PlanResponse, type Setup } from '../../core';
+import { midiOf, parsePitch, type PlanRequest, type PlanResponse, type Setup } from '../../core';
 import { carryMarked, toggleMarking, unmark } from '../../app/edits';
 import {
   bpmOf,
@@ -17,7 +18,16 @@ import {
   SLOWEST,
   useListening,
 } from '../../app/listening';
-import { NAMES_WORDS, setLines, setNames, useLook, ZOOMS, zoomBy } from '../../app/look';
+import {
+  LINE_WORDS,
+  NAMES_WORDS,
+  setLines,
+  setNames,
+  toggleNeck,
+  useLook,
+  ZOOM_WORDS,
+  zoomBy,
+} from '../../app/look';
 import { useBench } from '../../app/bench';
 import { practise } from '../../app/opening';
 
@@ -27,23 +37,23 @@ interface Props {
   readonly speech: Speech;
 }
 
-/** Above the picture: hearing it, marking notes in it, and how it is shown. */
-export function StageTools({ response, setup, speech }: Props) {
+/** Above the picture, in one row: hearing it, marking notes in it, and how it is shown. */
+export function StageTools({ response, setup }: Omit<Props, 'speech'>) {
   return (
-    <div className="flex flex-wrap items-center gap-x-3 gap-y-2">
+    <div className="flex flex-wrap items-center gap-x-2 gap-y-1 text-[0.95rem]">
       <Listen response={response} setup={setup} />
-      <Marked speech={speech} />
+      <Mark />
       <Look />
     </div>
   );
 }
 
 function Listen({ response, setup }: Omit<Props, 'speech'>) {
-  const { playing, count, bpm, loop, countIn, drone } = useListening();
+  const { playing, count, loop, countIn, drone } = useListening();
   const request = useBench((state) => state.record.request);
   const drones = useMemo(() => dronesOf(response, setup), [response, setup]);
   return (
-    <section aria-label="Listen" className="flex flex-wrap items-center gap-2">
+    <section aria-label="Listen" className="flex flex-wrap items-center gap-1.5">
       <button
         type="button"
         className="button flex items-center gap-1.5"
@@ -57,35 +67,44 @@ function Listen({ response, setup }: Omit<Props, 'speech'>) {
         {count}
       </span>
       <label className="flex items-center gap-1">
-        <span className="sr-only">Beats a minute</span>
         <span aria-hidden className="font-serif">
           ♩ =
         </span>
-        <input
-          type="number"
-          min={SLOWEST}
-          max={FASTEST}
-          value={bpmOf(bpm, request)}
-          onChange={(event) => setTempo(Number(event.target.value) || SLOWEST)}
-          className="min-h-9 w-16 rounded-md border border-rule bg-sheet px-2"
-        />
+        <TempoBox request={request} />
       </label>
       <Tick words="loop" on={loop} onTick={setLoop} />
       <Tick words="count in" on={countIn} onTick={setCountIn} />
-      <select
-        aria-label="Drone"
-        value={drone ?? ''}
-        onChange={(event) => setDrone(event.target.value === '' ? null : Number(event.target.value))}
-        className="min-h-9 [field-sizing:content] cursor-pointer rounded-md border border-rule bg-sheet px-1"
-      >
-        <option value="">no drone</option>
-        {drones.map(({ midi, words }) => (
-          <option key={words} value={midi}>
-            {words}
-          </option>
-        ))}
-      </select>
+      <Pick
+        label="Drone"
+        value={String(drone ?? '')}
+        choices={[['', 'no drone'], ...drones.map(({ midi, words }) => [String(midi), words] as const)]}
+        onPick={(midi) => setDrone(midi === '' ? null : Number(midi))}
+      />
     </section>
+  );
+}
+
+/** The one tempo of the plan: what is typed is taken as soon as it is one. */
+function TempoBox({ request }: { readonly request: PlanRequest }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const take = (text: string) => {
+    setTyped(text);
+    const bpm = Number(text);
+    if (text === '') setTempo(undefined);
+    else if (bpm >= SLOWEST && bpm <= FASTEST) setTempo(bpm);
+  };
+  return (
+    <input
+      type="number"
+      aria-label="Beats a minute"
+      min={SLOWEST}
+      max={FASTEST}
+      placeholder={String(bpmOf(request))}
+      value={typed ?? tempoOf(request)}
+      onChange={(event) => take(event.target.value)}
+      onBlur={() => setTyped(null)}
+      className="min-h-8 w-14 rounded-md border border-rule bg-sheet px-2"
+    />
   );
 }
 
@@ -114,7 +133,7 @@ interface TickProps {
 
 function Tick({ words, on, onTick }: TickProps) {
   return (
-    <label className="flex min-h-9 items-center gap-1">
+    <label className="flex min-h-8 items-center gap-1">
       <input
         type="checkbox"
         className="size-5"
@@ -126,20 +145,25 @@ function Tick({ words, on, onTick }: TickProps) {
   );
 }
 
-/** Notes marked for listening or as a pattern. */
-function Marked({ speech }: Pick<Props, 'speech'>) {
-  const selection = useBench((state) => state.selection);
+function Mark() {
   const marking = useBench((state) => state.marking);
   return (
+    <button type="button" className="button" aria-pressed={marking} onClick={toggleMarking}>
+      {marking ? 'Marking …' : 'Mark notes'}
+    </button>
+  );
+}
+
+/** Notes marked for listening or as a pattern, and what can be done with them. */
+export function Marked({ speech }: Pick<Props, 'speech'>) {
+  const selection = useBench((state) => state.selection);
+  return (
     <section aria-label="Marked notes" className="flex flex-wrap items-center gap-2">
-      <button type="button" className="button" aria-pressed={marking} onClick={toggleMarking}>
-        {marking ? 'Marking …' : 'Mark notes'}
-      </button>
       {selection && (
         <>
           <span data-testid="marked">{stretchWords(speech.place, selection.from, selection.to)}</span>
           <button type="button" className="button" onClick={carryMarked}>
-            Carry the fingers on
+            Repeat this fingering
           </button>
           <button type="button" className="button" onClick={() => void practise()}>
             Practise them
@@ -154,43 +178,59 @@ function Marked({ speech }: Pick<Props, 'speech'>) {
 }
 
 function Look() {
-  const { zoom, lines, names } = useLook();
+  const { zoom, lines, names, neck } = useLook();
   return (
-    <section aria-label="How it is shown" className="ml-auto flex items-center gap-2">
-      <Tick words="in lines" on={lines} onTick={setLines} />
-      <select
-        aria-label="Note names"
-        value={names}
-        onChange={(event) => setNames(event.target.value)}
-        className="min-h-9 [field-sizing:content] cursor-pointer rounded-md border border-rule bg-sheet px-1"
-      >
-        {NAMES_WORDS.map(([value, words]) => (
-          <option key={value} value={value}>
-            {words}
-          </option>
-        ))}
-      </select>
+    <section aria-label="How it is shown" className="ml-auto flex items-center gap-1.5">
       <button
         type="button"
         className="button"
-        aria-label="Smaller picture"
-        disabled={zoom === ZOOMS[0]}
+        aria-label="More of the music"
+        disabled={zoom === 0}
         onClick={() => zoomBy(-1)}
       >
-        <Minus size={16} aria-hidden />
+        <ZoomOut size={16} aria-hidden />
       </button>
       <span className="sr-only" role="status" data-testid="zoom">
-        {Math.round(zoom * 100)} %
+        {ZOOM_WORDS[zoom]}
       </span>
       <button
         type="button"
         className="button"
-        aria-label="Larger picture"
-        disabled={zoom === ZOOMS[ZOOMS.length - 1]}
+        aria-label="Closer picture"
+        disabled={zoom === ZOOM_WORDS.length - 1}
         onClick={() => zoomBy(1)}
       >
-        <Plus size={16} aria-hidden />
+        <ZoomIn size={16} aria-hidden />
+      </button>
+      <Pick label="Lines" value={lines} choices={LINE_WORDS} onPick={setLines} />
+      <Pick label="Note names" value={names} choices={NAMES_WORDS} onPick={setNames} />
+      <button type="button" className="button" aria-pressed={neck} onClick={toggleNeck}>
+        Neck
       </button>
     </section>
+  );
+}
+
+interface PickProps {
+  readonly label: string;
+  readonly value: string;
+  readonly choices: readonly (readonly [string, string])[];
+  readonly onPick: (value: string) => void;
+}
+
+function Pick({ label, value, choices, onPick }: PickProps) {
+  return (
+    <select
+      aria-label={label}
+      value={value}
+      onChange={(event) => onPick(event.target.value)}
+      className="min-h-8 [field-sizing:content] cursor-pointer rounded-md border border-rule bg-sheet px-1"
+    >
+      {choices.map(([name, words]) => (
+        <option key={name} value={name}>
+          {words}
+        </option>
+      ))}
+    </select>
   );
 }

@@ -1,4 +1,3 @@
-import { COLUMN, STRING_ROW_HEIGHT } from './columns';
 import type { RowProps } from './rows';
 import { printed } from '../../wording/notes';
 import { sentence } from '../../wording/grammar';
@@ -11,7 +10,7 @@ interface Run {
 }
 
 /** Which string each note is on: a line as thick as the string, with its letter where it begins. */
-export function StringRow({ plan, setup, visible, width, speech }: RowProps) {
+export function StringRow({ plan, setup, visible, layout, height, speech }: RowProps) {
   const runs: Run[] = [];
   for (const step of plan.steps) {
     const string = step.stops.map((stop) => stop.string).join(' ');
@@ -21,12 +20,12 @@ export function StringRow({ plan, setup, visible, width, speech }: RowProps) {
   }
   const names = setup.strings.map(({ name }) => name);
   const shown = runs.filter((run) => run.to >= visible.first && run.from < visible.last);
-  const middle = STRING_ROW_HEIGHT / 2;
+  const middle = height / 2;
   return (
-    <svg width={width} height={STRING_ROW_HEIGHT} className="relative block border-y border-rule" aria-hidden>
+    <svg width={layout.width} height={height} className="relative block border-y border-rule" aria-hidden>
       {shown.map((run) => {
         const thick = 1.5 + 1.3 * (names.length - 1 - names.indexOf(run.string.split(' ')[0]));
-        const x = run.from * COLUMN + 6;
+        const x = layout.left(Math.max(run.from, visible.first)) + 3;
         const letters = run.string
           .split(' ')
           .map((name) => printed(name))
@@ -34,14 +33,14 @@ export function StringRow({ plan, setup, visible, width, speech }: RowProps) {
         return (
           <g key={run.from}>
             <line
-              x1={x + 12 + letters.length * 9}
-              x2={(run.to + 1) * COLUMN - 6}
+              x1={x + 4 + letters.length * 11}
+              x2={layout.left(run.to + 1) - 4}
               y1={middle}
               y2={middle}
               stroke="var(--color-faded)"
               strokeWidth={thick}
             />
-            <text x={x} y={middle + 6} fontSize={17} fontWeight={700} fill="var(--color-ink)">
+            <text x={x} y={middle + 5} fontSize={15} fontWeight={700} fill="var(--color-ink)">
               {letters}
             </text>
             <title>{`${letters} string: ${sentence(stretchWords(speech.place, run.from, run.to))}`}</title>

@@ -1,131 +1,156 @@
-import type { PointerEvent, ReactNode } from 'react';
-import type { Clef, NoteNames, Plan, PlanResponse } from '../../core';
+import type { CSSProperties, PointerEvent, ReactNode } from 'react';
+import type { Clef, HandProfile, NoteNames, Plan, PlanResponse } from '../../core';
 import { Staff, StaffHead } from '../../notation/Staff';
-import type { Layout, Score } from '../../notation/score';
-import { BESIDE_HEIGHT, BesideRow } from './BesideRow';
-import {
-  COLUMN,
-  NAME_ROW_HEIGHT,
-  STAFF_HEIGHT,
-  STAFF_SCALE,
-  STRING_ROW_HEIGHT,
-  TRAIL_HEIGHT,
-} from './columns';
+import type { Score } from '../../notation/score';
+import type { Selection } from '../../app/session/state';
+import { BesideRow } from './BesideRow';
 import { HandTrail, TrailAxis } from './HandTrail';
 import { NameRow } from './NameRow';
-import type { RowProps } from './rows';
-import type { Selection } from '../../app/session/state';
+import { columnOf, type RowProps } from './rows';
+import type { Line, Shape, Visible } from './shape';
 import { StringRow } from './StringRow';
+import { TrailNeck } from './TrailNeck';
 
-/** All that the rows of the picture are drawn from, but for which events are in view. */
-export interface Picture extends Omit<RowProps, 'visible'> {
+/** All that the rows of the picture are drawn from, but for where it is laid and which events are in view. */
+export interface Picture extends Omit<RowProps, 'visible' | 'layout' | 'height'> {
   readonly response: PlanResponse;
   /** The same as it is engraved. */
   readonly score: Score;
-  readonly layout: Layout;
   readonly clefs: readonly Clef[];
   readonly names: NoteNames | null;
   readonly other: Plan | undefined;
+  readonly hand: HandProfile;
   readonly demanded: ReadonlyMap<number, 'kept' | 'never'>;
   readonly cursor: number;
   readonly selection: Selection | null;
   /** Events that leave no plan. */
   readonly trouble: readonly number[];
-  /** Width of what stands at the left of the rows, in px before any zoom. */
-  readonly gutter: number;
-}
-
-/** Height of the rows together, in px before any zoom. */
-export function pictureHeight({ names, other }: Pick<Picture, 'names' | 'other'>): number {
-  const rows = STAFF_HEIGHT + STRING_ROW_HEIGHT + TRAIL_HEIGHT;
-  return rows + (other ? BESIDE_HEIGHT : 0) + (names ? NAME_ROW_HEIGHT : 0);
 }
 
 interface HeadProps extends Picture {
+  readonly shape: Shape;
   readonly clef: Clef;
   /** True where the piece begins. */
   readonly first: boolean;
 }
 
 /** What stands at the left of the rows: clef and signature, what each row is, the distances from the nut. */
-export function StripHead({ response, names, other, plan, clef, first, gutter }: HeadProps) {
+export function StripHead({ response, plan, clef, first, shape }: HeadProps) {
   const { key, time } = response;
+  const { rows, gutter, lines } = shape;
+  const { scale, middleLine } = lines[0].layout;
   return (
-    <div className="sticky left-0 z-10 shrink-0 border-r border-rule bg-sheet" style={{ width: gutter }}>
+    <div className="z-10 shrink-0 border-r border-rule bg-sheet" style={{ width: gutter }}>
       <StaffHead
         clef={clef}
         fifths={key.fifths}
         keyName={key.name}
         time={first ? time : undefined}
         width={gutter}
-        height={STAFF_HEIGHT}
-        scale={STAFF_SCALE}
+        height={rows.staff}
+        scale={scale}
+        middleLine={middleLine}
       />
-      {names && <RowWord height={NAME_ROW_HEIGHT}>name</RowWord>}
-      <RowWord height={STRING_ROW_HEIGHT}>string</RowWord>
-      {other && <RowWord height={BESIDE_HEIGHT}>the other way</RowWord>}
-      <TrailAxis plan={plan} width={gutter} />
+      {rows.names > 0 && <RowWord height={rows.names}>name</RowWord>}
+      <RowWord height={rows.strings}>string</RowWord>
+      {rows.beside > 0 && <RowWord height={rows.beside}>the other</RowWord>}
+      <TrailAxis plan={plan} width={gutter} height={rows.trail} />
     </div>
   );
 }
 
 function RowWord({ height, children }: { readonly height: number; readonly children: ReactNode }) {
   return (
-    <p className="flex items-center px-3 text-sm text-faded" style={{ height }}>
+    <p className="flex items-center px-1.5 text-[12px] text-faded" style={{ height }}>
       {children}
     </p>
   );
 }
 
+/** The neck at the end of a line, level with the trail. */
+export function StripNeck({
+  picture,
+  shape,
+  line,
+}: {
+  readonly picture: Picture;
+  readonly shape: Shape;
+  readonly line: Line;
+}) {
+  const { rows } = shape;
+  const { plan, cursor, setup, hand } = picture;
+  const here = cursor >= line.first && cursor < line.last;
+  return (
+    <TrailNeck
+      plan={plan}
+      step={here ? plan.steps.find(({ at }) => at === cursor) : undefined}
+      setup={setup}
+      hand={hand}
+      above={shape.height - rows.trail}
+      height={rows.trail}
+    />
+  );
+}
+
 interface StripProps extends Picture {
-  readonly visible: RowProps['visible'];
-  /** Px by which the strip lies further left: where its line begins. */
-  readonly from?: number;
+  readonly shape: Shape;
+  readonly line: Line;
+  readonly visible: Visible;
   readonly onPoint: (event: PointerEvent<HTMLDivElement>) => void;
 }
 
 /** Staff, string row and hand trail over one another, with the cursor and what is marked behind them. */
-export function Strip({ visible, from = 0, onPoint, ...picture }: StripProps) {
-  const { names, other, demanded, cursor, selection, trouble, width } = picture;
-  const rows = { ...picture, visible };
-  const height = pictureHeight(picture);
+export function Strip({ shape, line, visible, onPoint, ...picture }: StripProps) {
+  const { names, other, demanded, cursor, selection, trouble } = picture;
+  const { layout } = line;
+  const rows = { ...picture, visible, layout };
+  const within = (at: number) => at >= line.first && at < line.last;
+  const column = (from: number, to: number): CSSProperties => ({
+    left: layout.left(from),
+    width: layout.left(to + 1) - layout.left(from),
+    height: shape.height,
+  });
   return (
-    <div className="relative cursor-pointer" style={{ width, marginLeft: -from }} onPointerDown={onPoint}>
-      {trouble.map((at) => (
+    <div
+      className="relative shrink-0 cursor-pointer"
+      style={{ width: layout.width }}
+      onPointerDown={onPoint}
+      data-testid="strip"
+      data-column={columnOf(layout, line.first)}
+    >
+      {trouble.filter(within).map((at) => (
         <div
           key={at}
           data-testid="trouble"
           className="pointer-events-none absolute top-0 border-x-3 border-madder bg-madder/10"
-          style={{ left: at * COLUMN, width: COLUMN, height }}
+          style={column(at, at)}
         />
       ))}
-      <div
-        data-testid="cursor"
-        className="pointer-events-none absolute top-0 bg-haze"
-        style={{ left: cursor * COLUMN, width: COLUMN, height }}
-      />
-      {selection && (
+      {within(cursor) && (
+        <div
+          data-testid="cursor"
+          className="pointer-events-none absolute top-0 bg-haze"
+          style={column(cursor, cursor)}
+        />
+      )}
+      {selection && selection.to >= line.first && selection.from < line.last && (
         <div
           data-testid="marking"
           className="pointer-events-none absolute top-0 border-x-3 border-dove bg-dove/10"
-          style={{
-            left: selection.from * COLUMN,
-            width: (selection.to - selection.from + 1) * COLUMN,
-            height,
-          }}
+          style={column(Math.max(selection.from, line.first), Math.min(selection.to, line.last - 1))}
         />
       )}
       <Staff
         score={picture.score}
-        layout={picture.layout}
+        layout={layout}
         first={visible.first}
         last={visible.last}
         label={`Staff: ${picture.events.length} notes with fingerings`}
       />
-      {names && <NameRow {...rows} names={names} />}
-      <StringRow {...rows} />
-      {other && <BesideRow {...rows} other={other} />}
-      <HandTrail {...rows} demanded={demanded} />
+      {names && <NameRow {...rows} height={shape.rows.names} names={names} />}
+      <StringRow {...rows} height={shape.rows.strings} />
+      {other && <BesideRow {...rows} height={shape.rows.beside} other={other} />}
+      <HandTrail {...rows} height={shape.rows.trail} demanded={demanded} />
     </div>
   );
 }

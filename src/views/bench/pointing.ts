@@ -1,11 +1,12 @@
 import type { HTMLAttributes, PointerEvent } from 'react';
-import { COLUMN } from './columns';
+import { eventAt } from '../../notation/score';
+import type { Line, Shape } from './shape';
 import type { Picture } from './Strip';
 
 /** A way of laying the picture out. */
 export interface PictureProps {
   readonly picture: Picture;
-  readonly zoom: number;
+  readonly shape: Shape;
   /** What makes the picture one thing that takes the keys. */
   readonly frame: HTMLAttributes<HTMLDivElement>;
   /** Called with the event that was pointed at. */
@@ -13,7 +14,7 @@ export interface PictureProps {
 }
 
 /** The event under a pointer on a strip. */
-export function pointedAt(event: PointerEvent<HTMLDivElement>, zoom: number): number {
+export function pointedAt(event: PointerEvent<HTMLDivElement>, { layout, first, last }: Line): number {
   const x = event.clientX - event.currentTarget.getBoundingClientRect().left;
-  return Math.floor(x / COLUMN / zoom);
+  return eventAt(layout, x, first, last);
 }

@@ -4,9 +4,7 @@ import { eventsOn } from '../../app/practice/passage';
 import { namesToWrite } from '../../app/look';
 import {
   clefsRead,
-  MIDDLE_LINES,
-  written,
-  letterSteps,
+  hasBows,
   type Clef,
   type InstrumentKind,
   type LadderStep,
@@ -14,7 +12,8 @@ import {
   type ResponseEvent,
 } from '../../core';
 import { lineBreaks, lineOf } from '../../notation/lines';
-import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
+import { extentOf } from '../../notation/room';
+import { evenLayout, headWidth, USUAL_MIDDLE, type Marks, type Score } from '../../notation/score';
 import { Staff, StaffHead } from '../../notation/Staff';
 import { printed } from '../../wording/notes';
 
@@ -68,7 +67,11 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
     [room, count, fifths, names, events, clefs, request.instrument],
   );
   const { column, scale, height, most, line: lineHeight, empty, layout } = size;
-  const pages = pagesOf(lineBreaks(events.length, NO_BARS, most), size.lines);
+  const pages = pagesOf(lineBreaks(
+    events.map(() => 1),
+    NO_BARS,
+    most,
+  ), size.lines);
   const at = cursor - step.from;
   const page = pages.find((lines) => lineOf(lines, at) >= 0) ?? pages[0];
   const calls = namesToWrite('theirs', student?.noteNames) ?? 'letters';
@@ -163,13 +166,10 @@ const MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbe
 /** Height of the row of names, in px. */
 const NAMES = 26;
 
-/** In the notation package's units: what a note needs, how high it is engraved, and where the middle line lies in that. */
+/** In the notation package's units: what a note needs, and how high it is engraved. */
 const NOTE = 31;
 const ENGRAVED = 190;
-const MIDDLE = 100;
-/** From the middle line to the outer ones, a letter step, and room for fingers above and stems below. */
-const HALF_STAFF = 20;
-const STEP = 5;
+/** Room for fingers above and stems below. */
 const FINGERS = 46;
 const STEMS = 20;
 /** Room for slurs below the stems, where any are written. */
@@ -183,22 +183,16 @@ interface Extent {
   readonly bottom: number;
 }
 
-/** How far up and down the notes of a passage go. */
+/** How far up and down the drawing of a passage goes. */
 function extent(
   events: readonly ResponseEvent[],
   clefs: readonly Clef[],
   instrument: InstrumentKind,
 ): Extent {
-  const steps = events.flatMap((event, at) =>
-    'pitches' in event
-      ? event.pitches.map((name) => letterSteps(written(name, instrument)) - MIDDLE_LINES[clefs[at]])
-      : [],
-  );
-  const highest = MIDDLE - Math.max(HALF_STAFF, STEP * Math.max(0, ...steps));
-  const lowest = MIDDLE + Math.max(HALF_STAFF, -STEP * Math.min(0, ...steps));
+  const { above, below } = extentOf(events, clefs, instrument);
   return {
-    top: Math.max(0, highest - FINGERS),
-    bottom: lowest + STEMS + (events.some((event) => 'slur' in event && event.slur) ? SLURS : 0),
+    top: Math.max(0, USUAL_MIDDLE - above - FINGERS),
+    bottom: USUAL_MIDDLE + below + STEMS + (hasBows(events) ? SLURS : 0),
   };
 }
 

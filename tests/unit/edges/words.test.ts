@@ -12,7 +12,6 @@ import {
   TERM_NAMES,
   type PlanRequest,
 } from '../../../src/core';
-import { columnX, visibleEvents } from '../../../src/views/bench/columns';
 import { positionChoices, stringChoices, wishesFor } from '../../../src/wording/brief';
 import { counted, listed, ordinal, ranges } from '../../../src/wording/grammar';
 import { sizeWords } from '../../../src/wording/instruments';
@@ -115,12 +114,6 @@ test('wishes are worded for what is played, and their values are those of the co
   for (const { rule, choices } of wishesFor(chromatic))
     for (const [value] of choices)
       assert.doesNotThrow(() => readRequest({ ...request, rules: { [rule]: value } }), `${rule} ${value}`);
-});
-
-test('only the columns in view are drawn', () => {
-  assert.deepEqual(visibleEvents(0, 580, 1000), { first: 0, last: 16 });
-  const { first, last } = visibleEvents(columnX(500), 580, 1000);
-  assert.ok(first < 500 && last > 509 && last - first < 30);
 });
 
 test('places are named by bar and beat, fractions too', () => {

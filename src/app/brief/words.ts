@@ -1,0 +1,107 @@
+import type { PlanRequest, Rules } from '../../core';
+import { stringChoices, STYLE_CHOICES, TEMPO_CHOICES, tempoWords, wishesFor } from '../../wording/brief';
+import type { WordChoice } from '../../wording/choice';
+import { listed } from '../../wording/grammar';
+import { HAND_CHOICES, schoolChoices } from '../../wording/instruments';
+import { printed } from '../../wording/notes';
+import { tempoOf, tuningChoices, tuningOf, withTuning } from './choices';
+
+/*
+ * Words of the brief that are said only where they are not as usual: each is added from one list, and taken out again.
+ */
+
+export interface OptionalWord {
+  readonly label: string;
+  /** What the list calls such choices. */
+  readonly group: string;
+  readonly value: string;
+  /** The value that is not said. */
+  readonly usual: string;
+  readonly choices: readonly WordChoice[];
+  /** Words for a value that is none of the choices. */
+  readonly other?: string;
+  readonly put: (value: string) => PlanRequest;
+}
+
+/** The words that a brief can have beyond its music, its player and its positions. */
+export function optionalWords(request: PlanRequest): OptionalWord[] {
+  const { rules = {} } = request;
+  const withRules = (part: Rules) => ({ ...request, rules: { ...rules, ...part } });
+  const schools = schoolChoices(request.instrument);
+  const tunings = tuningChoices(request);
+  return [
+    {
+      label: 'Hand',
+      group: 'The player',
+      value: typeof request.hand === 'object' ? 'measured' : (request.hand ?? 'medium'),
+      usual: 'medium',
+      choices: HAND_CHOICES,
+      other: 'a measured hand',
+      put: (hand) => ({ ...request, hand: hand as PlanRequest['hand'] }),
+    },
+    ...(schools.length === 0
+      ? []
+      : [
+          {
+            label: 'School',
+            group: 'The player',
+            value: request.school ?? schools[0][0],
+            usual: schools[0][0],
+            choices: schools,
+            put: (school: string) => ({ ...request, school: school as PlanRequest['school'] }),
+          },
+        ]),
+    ...(tunings.length < 2
+      ? []
+      : [
+          {
+            label: 'Tuning',
+            group: 'Strings',
+            value: tuningOf(request),
+            usual: tunings[0][0],
+            choices: tunings,
+            other: (request.tuning ?? []).map((name) => printed(name)).join(' '),
+            put: (tuning: string) => withTuning(request, tuning),
+          },
+        ]),
+    {
+      label: 'Strings',
+      group: 'Strings',
+      value: JSON.stringify(rules.strings ?? null),
+      usual: 'null',
+      choices: stringChoices(request),
+      other: `the strings ${listed((rules.strings ?? []).map((name) => printed(name)))}`,
+      put: (strings) => withRules({ strings: (JSON.parse(strings) as string[] | null) ?? undefined }),
+    },
+    ...wishesFor(request).map(({ rule, label, choices }) => ({
+      label,
+      group: 'Fingers',
+      value: rules[rule] ?? choices[0][0],
+      usual: choices[0][0],
+      choices,
+      put: (value: string) => withRules({ [rule]: value }),
+    })),
+    {
+      label: 'Style',
+      group: 'Style and tempo',
+      value: request.style ?? 'secure',
+      usual: 'secure',
+      choices: STYLE_CHOICES,
+      put: (style) => ({ ...request, style: style as PlanRequest['style'] }),
+    },
+    {
+      label: 'Tempo',
+      group: 'Style and tempo',
+      value: tempoOf(request),
+      usual: '',
+      choices: TEMPO_CHOICES,
+      other: tempoWords(tempoOf(request)),
+      put: (bpm) => withTempo(request, bpm ? Number(bpm) : undefined),
+    },
+  ];
+}
+
+/** The request at so many notes of one beat a minute; undefined for any tempo. */
+export function withTempo(request: PlanRequest, bpm: number | undefined): PlanRequest {
+  return { ...request, tempo: bpm === undefined ? undefined : { bpm } };
+}

@@ -1,0 +1,76 @@
+import {
+  barStarts,
+  letterSteps,
+  MIDDLE_LINES,
+  partsOf,
+  signsToShow,
+  written,
+  type Clef,
+  type InstrumentKind,
+  type ResponseEvent,
+} from '../core';
+import type { Score } from './score';
+
+/*
+ * How much room notes need, in the notation package's units, before any of them is drawn.
+ */
+
+/** From the middle line to the outer ones, and a letter step. */
+export const HALF_STAFF = 20;
+const STEP = 5;
+
+/** How far the heads go above and below the middle line; the staff itself at least. */
+export interface Extent {
+  readonly above: number;
+  readonly below: number;
+}
+
+/** How far up and down the notes go from the middle line. */
+export function extentOf(
+  events: readonly ResponseEvent[],
+  clefs: readonly Clef[],
+  instrument: InstrumentKind,
+): Extent {
+  let [above, below] = [HALF_STAFF, HALF_STAFF];
+  events.forEach((event, at) => {
+    if (!('pitches' in event)) return;
+    for (const name of event.pitches) {
+      const up = STEP * (letterSteps(written(name, instrument)) - MIDDLE_LINES[clefs[at]]);
+      above = Math.max(above, up);
+      below = Math.max(below, -up);
+    }
+  });
+  return { above, below };
+}
+
+/** A head with the gap to the next, and how much more a note twice as long has. */
+const NOTE = 25.5;
+const DOUBLED = 0.22;
+/** A sign before a head needs this much more; after a bar line it cannot reach into the room of the note before. */
+const SIGN = 6;
+const SIGN_AT_BAR = 15;
+const DOUBLE_SIGN = 8;
+const CHORD_SIGNS = 9;
+const CLEF_CHANGE = 22;
+const DOT = 7;
+
+/** What each event of a score needs from side to side, and at which of them bars begin. */
+export function needsOf(score: Score): { readonly widths: number[]; readonly bars: ReadonlySet<number> } {
+  const { music, instrument, clefs } = score;
+  const parts = partsOf(score);
+  const signs = signsToShow(music, instrument, parts);
+  const widths = parts.map((own, at) => {
+    const shown = signs[at].filter((sign): sign is string => sign !== null);
+    const long = own.reduce((sum, { quarters }) => sum + lengthOf(quarters), 0);
+    const sign = shown.length === 0 ? 0 : own[0].bar ? SIGN_AT_BAR : SIGN;
+    const double = shown.some((name) => name.length > 1) ? DOUBLE_SIGN : 0;
+    const clef = at > 0 && clefs[at] !== clefs[at - 1] ? CLEF_CHANGE : 0;
+    return long + sign + double + Math.max(0, shown.length - 1) * CHORD_SIGNS + clef;
+  });
+  return { widths, bars: barStarts(parts) };
+}
+
+function lengthOf(quarters: number): number {
+  const dotted = Math.abs(Math.log2(quarters) % 1) > 0.05 ? DOT : 0;
+  return NOTE * (1 + DOUBLED * Math.max(0, Math.log2(quarters))) + dotted;
+}

@@ -1,0 +1,96 @@
+import { useRef, useState } from 'react';
+import type { Brief, Offer, TypedBrief } from '../../app/brief/typed';
+import { setBrief } from '../../app/edits';
+import { say } from '../../app/notices';
+import { useStudents } from '../../app/students';
+import type { PlanRequest } from '../../core';
+
+type Reader = typeof import('../../app/brief/typed');
+
+/** A brief typed in one go: what it is read as stands under it; Enter puts it into the words. */
+export function SayIt({ request }: { readonly request: PlanRequest }) {
+  const students = useStudents();
+  const [typed, setTyped] = useState('');
+  const [reader, setReader] = useState<Reader | null>(null);
+  const box = useRef<HTMLInputElement>(null);
+  const reading: TypedBrief = reader?.readTyped(typed, request, students) ?? { kind: 'nothing' };
+  const fetchReader = () => {
+    if (reader) return;
+    import('../../app/brief/typed').then(setReader, () =>
+      say({ kind: 'trouble', message: 'Typed briefs could not be fetched. Reload the page and try again.' }),
+    );
+  };
+  const take = (brief: Brief) => {
+    setBrief(brief);
+    setTyped('');
+    box.current?.focus();
+  };
+  const accept = ({ typed: instead, brief }: Offer) => {
+    if (brief) take(brief);
+    else if (instead) {
+      setTyped(instead);
+      box.current?.focus();
+    }
+  };
+  return (
+    <form
+      className="relative inline-block min-w-60 flex-1 align-middle"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reading.kind === 'understood') take(reading.brief);
+        else box.current?.parentElement?.querySelector<HTMLElement>('button')?.focus();
+      }}
+    >
+      <input
+        ref={box}
+        aria-label="Type the brief"
+        aria-describedby="typed-brief"
+        className="min-h-8 w-full rounded-md border border-rule bg-sheet px-2"
+        placeholder="or type it: G minor arpeggio, cello, no open strings"
+        maxLength={200}
+        autoComplete="off"
+        spellCheck={false}
+        value={typed}
+        onFocus={fetchReader}
+        onChange={(event) => {
+          fetchReader();
+          setTyped(event.target.value);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') setTyped('');
+        }}
+      />
+      <div
+        id="typed-brief"
+        role="status"
+        className={
+          reading.kind === 'nothing'
+            ? 'sr-only'
+            : 'absolute top-full left-0 z-30 w-[min(34rem,92vw)] rounded-md border-2 border-dove bg-sheet px-3 py-1.5 shadow-lg'
+        }
+      >
+        {reading.kind === 'understood' && reader && (
+          <>
+            <strong>{reader.briefWords(reading.brief)}</strong>
+            {reading.notes.map((note) => (
+              <span key={note} className="block text-sm text-faded">
+                {note}
+              </span>
+            ))}
+            <span className="block text-sm text-faded">Enter plans this.</span>
+          </>
+        )}
+        {reading.kind === 'asked' && <span>{reading.question}</span>}
+      </div>
+      {reading.kind === 'asked' && reading.offers.length > 0 && (
+        <div className="absolute top-full left-0 z-40 mt-9 flex max-w-[min(34rem,92vw)] flex-wrap gap-2 rounded-md border-2 border-dove bg-sheet px-3 py-1.5 shadow-lg">
+          {reading.offers.map((offer) => (
+            <button key={offer.words} type="button" className="button" onClick={() => accept(offer)}>
+              {offer.words}
+            </button>
+          ))}
+        </div>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,49 @@
+import { chordWords, kindWords, scaleWords } from '../material';
+import { instrumentWords } from '../instruments';
+import { printed } from '../notes';
+import { positionRuleWords, positionWords } from '../places';
+import type { Piece } from './phrases';
+
+/** What one piece of a typed brief asks for, as a question names it. */
+export function pieceWords(piece: Piece): string {
+  switch (piece.slot) {
+    case 'instrument':
+      return instrumentWords(piece.value);
+    case 'kind':
+      return kindWords(piece.value);
+    case 'scale':
+      return scaleWords(piece.value);
+    case 'chord':
+      return chordWords(piece.value);
+    case 'key':
+      return `${printed(piece.value)} as the key`;
+    case 'octaves':
+      return `${piece.value} octave${piece.value === 1 ? '' : 's'}`;
+    case 'direction':
+      return { up: 'going up', down: 'coming down', updown: 'up and down' }[piece.value];
+    case 'tempo':
+      return `${piece.value} beats a minute`;
+    case 'bow':
+      return `${piece.value} to a bow`;
+    case 'shifts':
+      return piece.value === 0 ? 'no shift' : `${piece.value} shift${piece.value === 1 ? '' : 's'}`;
+    case 'strings':
+      return `the ${piece.value.map((name) => printed(name)).join(' and ')} string`;
+    case 'size':
+      return `size ${piece.value}`;
+    case 'hand':
+      return `a ${piece.value} hand`;
+    case 'positions':
+      return positionRuleWords(piece.value ?? undefined, 'violin');
+    case 'visit':
+      return `going to ${positionWords(piece.value, 'violin')}`;
+    case 'openStrings':
+      return `open strings: ${piece.value}`;
+    case 'fourthFinger':
+      return `little finger: ${piece.value}`;
+    case 'extensions':
+      return `extensions: ${piece.value}`;
+    default:
+      return piece.value;
+  }
+}

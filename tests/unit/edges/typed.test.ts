@@ -1,0 +1,97 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { test } from 'node:test';
+import { briefWords, readTyped, type TypedBrief } from '../../../src/app/brief/typed';
+import { octaveRank, TONICS, withTonic, type RunSpec } from '../../../src/app/brief/material';
+import { readRequest } from '../../../src/contract/read';
+import type { PlanRequest } from '../../../src/core';
+import type { StudentRecord } from '../../../src/store/records';
+
+/** Typed briefs with what each is read as, gone through one by one: understood, or asked back about. */
+const BRIEFS = JSON.parse(
+  readFileSync(new URL('../../data/briefs.json', import.meta.url), 'utf8'),
+) as readonly { readonly typed: string; readonly read: string }[];
+
+const base: PlanRequest = {
+  instrument: 'violin',
+  style: 'secure',
+  material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' },
+};
+
+const student = (name: string, instrument: PlanRequest['instrument'], size: string) =>
+  ({ id: name, name, plays: { instrument, size } }) as StudentRecord;
+const STUDENTS = [
+  student('Wren', 'violin', '4/4'),
+  student('Otis', 'bass', '3/4'),
+  student('Ann Lee', 'cello', '1/2'),
+];
+
+const read = (typed: string) => readTyped(typed, base, STUDENTS);
+
+function said(reading: TypedBrief): string {
+  switch (reading.kind) {
+    case 'nothing':
+      return 'nothing';
+    case 'asked':
+      return `? ${reading.question} [${reading.offers.map((offer) => offer.typed ?? offer.words).join(' | ')}]`;
+    case 'understood': {
+      const { material } = reading.brief.request;
+      const start = material.type === 'notes' ? '' : ` from ${material.tonic}`;
+      const notes = reading.notes.length > 0 ? ` — ${reading.notes.join(' ')}` : '';
+      return briefWords(reading.brief) + start + notes;
+    }
+  }
+}
+
+test('more than 200 typed briefs are understood or asked back about', () => {
+  assert.ok(BRIEFS.length >= 200);
+  for (const { typed, read: expected } of BRIEFS) assert.equal(said(read(typed)), expected, typed);
+});
+
+test('what is understood is a request, and what is offered leads on', () => {
+  for (const { typed } of BRIEFS) {
+    const reading = read(typed);
+    if (reading.kind === 'understood')
+      assert.ok(readRequest(reading.brief.request), typed);
+    if (reading.kind !== 'asked') continue;
+    for (const { typed: instead, brief } of reading.offers) {
+      if (brief) assert.ok(readRequest(brief.request), typed);
+      if (instead) assert.notEqual(instead, typed);
+    }
+  }
+});
+
+test('a brief says nothing of what it leaves as it is', () => {
+  const wished: PlanRequest = { ...base, rules: { openStrings: 'never' }, style: 'singing' };
+  const reading = readTyped('D major', wished, []);
+  assert.ok(reading.kind === 'understood');
+  assert.deepEqual(reading.brief.request.rules?.openStrings, 'never');
+  assert.equal(reading.brief.request.style, 'singing');
+  assert.equal(read('').kind, 'nothing');
+  assert.equal(read('   ').kind, 'nothing');
+});
+
+test('a key keeps the octave that was chosen, counted from the lowest of the instrument', () => {
+  const tonic = (request: PlanRequest, ...keys: string[]) => {
+    let now = request;
+    for (const key of keys) now = withTonic(now, now.material as RunSpec, key);
+    return (now.material as RunSpec).tonic;
+  };
+  assert.equal(tonic(base, 'Gb', 'G'), 'G3');
+  const cello: PlanRequest = {
+    instrument: 'cello',
+    material: { type: 'scale', tonic: 'B2', scale: 'major', octaves: 1, direction: 'up' },
+  };
+  assert.equal(tonic(cello, 'C'), 'C2');
+  const high = { ...base, material: { ...base.material, tonic: 'A4', octaves: 1 } as RunSpec };
+  assert.equal(octaveRank(high, high.material), 1);
+  assert.equal(tonic(high, 'Bb', 'G', 'A'), 'A4');
+});
+
+test('typing a letter finds the natural key before its signs', () => {
+  for (const letter of ['C', 'D', 'E', 'F', 'G', 'A', 'B'])
+    assert.equal(
+      TONICS.find((name) => name.startsWith(letter)),
+      letter,
+    );
+});
