@@ -1,63 +1,23 @@
-import {
-  instrumentData,
-  midiOf,
-  parsePitch,
-  pitchName,
-  resolveSetup,
-  type PlanRequest,
-  type Rules,
-} from '../../core';
+import { instrumentData, resolveSetup, type PlanRequest, type Rules } from '../../core';
 import type { StudentRecord } from '../../store/records';
-import { listed } from '../../wording/grammar';
 import { instrumentWords, sizeWords } from '../../wording/instruments';
-import { chordWords, DIRECTION_WORDS, kindWords, requestWords, scaleWords } from '../../wording/material';
-import { noteWords, printed } from '../../wording/notes';
+import { DIRECTION_WORDS, requestWords } from '../../wording/material';
+import { printed } from '../../wording/notes';
 import { positionRuleWords } from '../../wording/places';
-import { wishesMade } from '../../wording/wishes';
-import { optionalWords } from './words';
-import { pieceWords } from '../../wording/typed/said';
 import { piecesOf, valueOf } from '../../wording/typed/pieces';
-import { isKnown, nearWords } from '../../wording/typed/plain';
 import type { Piece } from '../../wording/typed/phrases';
-import {
-  asScale,
-  hasRoom,
-  octaveRank,
-  playableTonics,
-  withInstrument,
-  withKind,
-  withTonic,
-  type RunSpec,
-} from './material';
+import { isKnown, nearWords } from '../../wording/typed/plain';
+import { pieceWords } from '../../wording/typed/said';
+import { wishesMade } from '../../wording/wishes';
+import { withInstrument } from './material';
+import { asked, offerBrief, offerTyped, type Asked, type Brief, type TypedBrief } from './offers';
 import { forStudent } from './student';
+import { isArpeggio, musicOf, onStrings } from './typedMusic';
+import { optionalWords } from './words';
 
 /*
  * A brief typed in one go: understood as a request, or asked back about.
  */
-
-/** A brief that can be had, with the words it is offered by. */
-export interface Offer {
-  readonly words: string;
-  /** What may be typed instead; null where the request itself is offered. */
-  readonly typed: string | null;
-  readonly brief: Brief | null;
-}
-
-export interface Brief {
-  readonly request: PlanRequest;
-  /** The student it is for now; undefined where that was not said. */
-  readonly student?: StudentRecord;
-}
-
-export type TypedBrief =
-  | { readonly kind: 'nothing' }
-  | {
-      readonly kind: 'understood';
-      readonly brief: Brief;
-      /** What was read as another word: "melodc read as melodic". */
-      readonly notes: readonly string[];
-    }
-  | { readonly kind: 'asked'; readonly question: string; readonly offers: readonly Offer[] };
 
 /** @param base what holds where nothing else is said */
 export function readTyped(typed: string, base: PlanRequest, students: readonly StudentRecord[]): TypedBrief {
@@ -82,19 +42,6 @@ export function readTyped(typed: string, base: PlanRequest, students: readonly S
   const notes = mended.map(({ typed: word, read }) => `“${word}” is read as “${read}”.`);
   return { kind: 'understood', brief: { request: ruled, student }, notes };
 }
-
-type Asked = Extract<TypedBrief, { kind: 'asked' }>;
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
-
-const asked = (question: string, offers: readonly Offer[]): Asked => ({ kind: 'asked', question, offers });
-
-const offerTyped = (words: string, typed: string): Offer => ({ words, typed, brief: null });
-const offerBrief = (words: string, request: PlanRequest): Offer => ({
-  words,
-  typed: null,
-  brief: { request },
-});
 
 function withStudent(one: Asked, student: StudentRecord | undefined): Asked {
   if (!student) return one;
@@ -194,136 +141,6 @@ function playedOn(
   return { ...request, ...(hand ? { hand } : {}), ...(school ? { school } : {}) };
 }
 
-/** The request with the music that was named. */
-function musicOf(request: PlanRequest, pieces: readonly Piece[]): PlanRequest | Asked {
-  const kind = valueOf(pieces, 'kind');
-  const scale = valueOf(pieces, 'scale');
-  const chord = valueOf(pieces, 'chord');
-  const key = valueOf(pieces, 'key');
-  const octaves = valueOf(pieces, 'octaves');
-  const direction = valueOf(pieces, 'direction');
-  const register = valueOf(pieces, 'register');
-  const bow = valueOf(pieces, 'bow');
-  const parts = [kind, scale, chord, key, octaves, direction, register, bow];
-  if (parts.every((part) => part === undefined)) return request;
-  const old = request.material.type === 'notes' ? asScale(request) : request.material;
-  const made = kindOfMusic(old, { kind, scale, chord });
-  if ('kind' in made) return made;
-  let material = made;
-  if (octaves !== undefined) material = { ...material, octaves };
-  if (direction) material = { ...material, direction };
-  if (bow) material = { ...material, notesPerBow: bow };
-  return started({ ...request, material }, material, { key, register, octaves });
-}
-
-interface Named {
-  readonly kind?: string;
-  readonly scale?: string;
-  readonly chord?: string;
-}
-
-/** Scales that have a chord of their own name. */
-const CHORDAL = /^(major|minor|(natural|harmonic|melodic)-minor)$/;
-const isArpeggio = (kind: string | undefined) => kind === 'arpeggio' || kind === 'in-threes';
-
-function kindOfMusic(old: RunSpec, { kind, scale, chord }: Named): RunSpec | Asked {
-  if (chord && kind && !isArpeggio(kind))
-    return asked(`${capital(chordWords(chord))} is a chord: an arpeggio, not a ${kindWords(kind)}.`, []);
-  if (isArpeggio(kind) && scale && !CHORDAL.test(scale))
-    return asked(`${capital(scaleWords(scale))} is a scale, not an arpeggio.`, []);
-  const scaleOnly = scale !== undefined && !CHORDAL.test(scale) && old.type === 'arpeggio';
-  const wanted = kind ?? (chord ? 'arpeggio' : scaleOnly ? 'scale' : undefined);
-  const made = wanted ? withKind(old, wanted) : old;
-  if (made.type === 'arpeggio') return { ...made, chord: chord ?? (scale ? chordOf(scale) : made.chord) };
-  return scale ? { ...made, scale } : made;
-}
-
-/** The chord of a scale: an arpeggio of harmonic minor is one of minor. */
-const chordOf = (scale: string) => (scale.includes('minor') ? 'minor' : 'major');
-
-interface Start {
-  readonly key: string | undefined;
-  readonly register: 'low' | 'high' | undefined;
-  readonly octaves: number | undefined;
-}
-
-/** Above the lowest string so far at most is still called low, in semitones: the first fingers of the lowest string. */
-const LOW = 4;
-
-function started(
-  request: PlanRequest,
-  material: RunSpec,
-  { key, register, octaves }: Start,
-): PlanRequest | Asked {
-  const name = instrumentWords(request.instrument);
-  const pitch = parsePitch(key && /\d/.test(key) ? key : `${key ?? material.tonic.replace(/-?\d+$/, '')}4`);
-  if (!pitch) return asked('That key is not known.', []);
-  const letter = pitchName(pitch).replace(/-?\d+$/, '');
-  const tonicsFor = (one: RunSpec) => playableTonics({ ...request, material: one }, letter);
-  const at = (one: RunSpec, tonic: string): PlanRequest => ({ ...request, material: { ...one, tonic } });
-  const named = { ...material, tonic: pitchName(pitch) } as RunSpec;
-  if (!hasRoom({ ...request, material: named }, named, material.octaves)) {
-    const most = [4, 3, 2, 1].find((count) =>
-      hasRoom(request, { ...named, octaves: count } as RunSpec, count),
-    );
-    if (!most) return asked(`The ${name} has no ${printed(letter)} to begin on.`, []);
-    if (octaves === undefined)
-      return started(request, { ...material, octaves: most } as RunSpec, { key, register, octaves });
-    const offers = [most, most - 1]
-      .filter((count) => count > 0)
-      .map((count) => {
-        const one = { ...named, octaves: count } as RunSpec;
-        const [tonic] = tonicsFor(one);
-        return offerBrief(
-          `${count} ${count === 1 ? 'octave' : 'octaves'} from ${noteWords(tonic)}`,
-          at(one, tonic),
-        );
-      });
-    return asked(`The ${name} has no room for ${material.octaves} octaves from ${printed(letter)}.`, offers);
-  }
-  const tonics = tonicsFor(named);
-  if (key && /\d/.test(key)) {
-    const exact = tonics.find((tonic) => tonic === pitchName(pitch));
-    if (exact) return at(named, exact);
-    const nearest = [...tonics].sort((a, b) => awayFrom(a, key) - awayFrom(b, key)).slice(0, 2);
-    return asked(
-      `The ${name} cannot begin ${material.octaves} octave${material.octaves === 1 ? '' : 's'} on ${noteWords(key)}.`,
-      nearest.map((tonic) => offerBrief(`from ${noteWords(tonic)}`, at(named, tonic))),
-    );
-  }
-  if (register === 'high') {
-    const [, ...higher] = tonics;
-    if (higher.length === 1) return at(named, higher[0]);
-    return asked(
-      higher.length > 1
-        ? `Which high ${printed(letter)}?`
-        : `There is but one ${printed(letter)} to begin on.`,
-      (higher.length > 1 ? higher : tonics).map((tonic) =>
-        offerBrief(`from ${noteWords(tonic)}`, at(named, tonic)),
-      ),
-    );
-  }
-  if (register === 'low') {
-    const above = midi(tonics[0]) - resolveSetup(request).strings[0].midi;
-    if (above <= LOW) return at(named, tonics[0]);
-    return asked(`The ${name} has no low ${printed(letter)}: its lowest is ${noteWords(tonics[0])}.`, [
-      offerBrief(`from ${noteWords(tonics[0])}`, at(named, tonics[0])),
-    ]);
-  }
-  // The octave that was chosen before is kept, counted from the lowest.
-  const rank = octaveRank(request, material);
-  return key
-    ? withTonic(request, named, letter, rank)
-    : at(named, tonics.includes(material.tonic) ? material.tonic : tonics[0]);
-}
-
-const midi = (name: string) => {
-  const pitch = parsePitch(name);
-  return pitch ? midiOf(pitch) : 60;
-};
-
-const awayFrom = (a: string, b: string) => Math.abs(midi(a) - midi(b));
-
 /** The request with the rules, style and tempo that were named. */
 function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest | Asked {
   const rules: Rules = { ...request.rules };
@@ -361,35 +178,6 @@ function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest 
       extensions: valueOf(pieces, 'extensions') ?? rules.extensions,
     },
   };
-}
-
-/** Where only some strings are asked for, the music must have room on them: fewer octaves where none were named. */
-function onStrings(request: PlanRequest | Asked, pieces: readonly Piece[]): PlanRequest | Asked {
-  if ('kind' in request || valueOf(pieces, 'strings') === undefined) return request;
-  const { material } = request;
-  if (material.type === 'notes') return request;
-  const { strings, reachSemitones } = resolveSetup(request);
-  const open = strings.filter(({ name }) => request.rules?.strings?.includes(name)).map((one) => one.midi);
-  const [low, high] = [Math.min(...open), Math.max(...open) + reachSemitones];
-  const letter = material.tonic.replace(/-?\d+$/, '');
-  const fitting = (octaves: number) =>
-    playableTonics({ ...request, material: { ...material, octaves: 1 } }, letter).find(
-      (tonic) => midi(tonic) >= low && midi(tonic) + 12 * octaves <= high,
-    );
-  const asks = valueOf(pieces, 'octaves');
-  const counts = [material.octaves, 3, 2, 1].filter((count) => count <= material.octaves);
-  const most = counts.find((count) => fitting(count) !== undefined);
-  const names = listed((request.rules?.strings ?? []).map((name) => printed(name)));
-  if (most === undefined)
-    return asked(`There is no ${printed(letter)} with an octave above it on ${names}.`, []);
-  const one = { ...material, octaves: most, tonic: fitting(most) } as RunSpec;
-  if (most === material.octaves || asks === undefined) return { ...request, material: one };
-  return asked(`The ${names} string has no room for ${material.octaves} octaves from ${printed(letter)}.`, [
-    offerBrief(`${most} octave${most === 1 ? '' : 's'} from ${noteWords(one.tonic)}`, {
-      ...request,
-      material: one,
-    }),
-  ]);
 }
 
 /** The strings of some letters; null where one is none of the instrument's. */

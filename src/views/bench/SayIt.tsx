@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import type { Brief, Offer, TypedBrief } from '../../app/brief/typed';
+import type { Brief, Offer, TypedBrief } from '../../app/brief/offers';
 import { setBrief } from '../../app/edits';
 import { say } from '../../app/notices';
 import { useStudents } from '../../app/students';

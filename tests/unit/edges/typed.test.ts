@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import { briefWords, readTyped, type TypedBrief } from '../../../src/app/brief/typed';
+import type { TypedBrief } from '../../../src/app/brief/offers';
+import { briefWords, readTyped } from '../../../src/app/brief/typed';
 import { octaveRank, TONICS, withTonic, type RunSpec } from '../../../src/app/brief/material';
 import { readRequest } from '../../../src/contract/read';
 import type { PlanRequest } from '../../../src/core';
@@ -51,8 +52,7 @@ test('more than 200 typed briefs are understood or asked back about', () => {
 test('what is understood is a request, and what is offered leads on', () => {
   for (const { typed } of BRIEFS) {
     const reading = read(typed);
-    if (reading.kind === 'understood')
-      assert.ok(readRequest(reading.brief.request), typed);
+    if (reading.kind === 'understood') assert.ok(readRequest(reading.brief.request), typed);
     if (reading.kind !== 'asked') continue;
     for (const { typed: instead, brief } of reading.offers) {
       if (brief) assert.ok(readRequest(brief.request), typed);
