@@ -11,6 +11,7 @@ import {
   moveCursor,
   redo,
   setStudent,
+  takeOwnNotes,
   toggleMarking,
   undo,
   unmark,
@@ -18,7 +19,7 @@ import {
 import { keyOf, type KeyId } from './keymap';
 import { listen, setCountIn, setDrone, setLoop, useListening } from './listening';
 import { LINE_WORDS, NAMES_WORDS, setLines, setNames, toggleNeck, useLook, zoomBy } from './look';
-import { givePlan, newPlan, openPlan, practise } from './opening';
+import { givePlan, newPlanFor, openPlan, practise } from './opening';
 import { planOf, responseOf } from './session/state';
 
 /** Something that can be done by its name. */
@@ -58,7 +59,11 @@ export function commandsFor(
     ...(selection
       ? [command('carry-on', 'Carry the marked fingers on', carryMarked), command('unmark', 'Unmark', unmark)]
       : []),
-    command('new-plan', 'New plan', () => void newPlan()),
+    command('new-plan', 'New plan for nobody in particular', () => void newPlanFor(null)),
+    ...students.map((student) =>
+      command(`new-for-${student.id}`, `New plan for ${student.name}`, () => void newPlanFor(student)),
+    ),
+    command('own-notes', 'Notes of my own', takeOwnNotes),
     ...LINE_WORDS.filter(([choice]) => choice !== lines).map(([choice, words]) =>
       command(`lines-${choice}`, `Picture: ${words}`, () => setLines(choice)),
     ),

@@ -1,10 +1,21 @@
+import { counted } from '../wording/grammar';
+import { remove } from './writes';
+
 const PENDING = 'dove-path-demo-practice';
 
-/** Fills an empty studio with the made-up one; its practice of six weeks follows while the page stands. */
+/** Puts the made-up studio in, beside one's own; its practice of six weeks follows while the page stands. */
 export async function openDemo(): Promise<void> {
   const { fillWithDemo } = await import('../store/demo');
   if (await fillWithDemo()) markPending();
   goOnWithDemo();
+}
+
+/** Takes the made-up studio away in one go; it can be brought back. */
+export async function removeDemo() {
+  const { demoRemoval } = await import('../store/demo');
+  const { changes, students, plans } = await demoRemoval();
+  const words = `The example studio: ${counted(students, 'student')} and ${counted(plans, 'plan')}`;
+  await remove(changes, 'The example studio was taken away.', words);
 }
 
 function markPending() {

@@ -58,7 +58,7 @@ const nothing = (message: string): MeaningState => ({ kind: 'nothing', message }
 async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
   const asked = new URLSearchParams(location.search).get('plan');
   await recover();
-  const record = asked ? await findPlan(asked) : (await listPlans())[0];
+  const record = (asked ? await findPlan(asked) : (await listPlans())[0]) ?? (await fromAddress(asked));
   if (!record && asked)
     return nothing(
       'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Open another one on the Bench or in the Studio.',
@@ -66,6 +66,16 @@ async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
   if (!record) return nothing('No plan is saved here yet. Make one on the Bench, then come back.');
   void keepFingerings().catch(() => undefined);
   return meaningOf(record, part);
+}
+
+/** A plan that is not kept here, from the brief in the address; none where there is no brief that can be read. */
+async function fromAddress(id: string | null): Promise<PlanRecord | undefined> {
+  if (!location.hash) return undefined;
+  const reading = (await import('./brief/addressReading')).readAddress(location.hash);
+  if (reading.kind !== 'brief') return undefined;
+  const record = newRecord(reading.request, Date.now(), id ? { id } : {});
+  lookAt(record);
+  return record;
 }
 
 /** What a plan means for its student. @throws where the store or the planner does */

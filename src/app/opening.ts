@@ -1,12 +1,13 @@
 import type { PlanRequest } from '../core';
 import { storageFault } from '../store/db';
-import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
+import { isExample, newRecord, type PlanRecord, type StudentRecord } from '../store/records';
 import { fetchCheck, getPlan, listPlans } from '../store/rows';
 import { requestWords } from '../wording/material';
 import { readingTroubleWords } from '../wording/storage';
 import { ahead } from './ahead';
 import { failedOpening, isStepping, lastOpen, markOpening, session, whileStepping } from './bench';
-import { givenTo } from './brief/student';
+import type { RunSpec } from './brief/material';
+import { forStudent, givenTo } from './brief/student';
 import { goOnWithDemo, openDemo } from './demo';
 import { keepFingerings } from './kept';
 import { lookAt, lookedAt } from './looking';
@@ -29,10 +30,11 @@ export async function start() {
   const asked = new URLSearchParams(location.search);
   const { hash } = location;
   try {
-    if (asked.has('demo')) await openDemo();
+    const demo = asked.has('demo');
+    if (demo) await openDemo();
     else goOnWithDemo();
     await recover();
-    await openAsked(asked.get('plan'), hash);
+    await openAsked(asked.get('plan') ?? (demo && !hash ? await exampleToOpen() : null), hash);
     void keepFingerings().catch(() => undefined);
   } catch (error) {
     set({ save: 'failed' });
@@ -40,6 +42,20 @@ export async function start() {
     await session.replan();
   }
   set({ ready: true });
+}
+
+/** The plan of the example studio that was open last, or its first. */
+async function exampleToOpen(): Promise<string | null> {
+  const last = lastOpen();
+  if (last && isExample(last) && (await getPlan(last))) return last;
+  return (await listPlans()).find(({ id }) => isExample(id))?.id ?? null;
+}
+
+/** Puts the example studio in and opens it. */
+export async function takeDemo() {
+  await openDemo();
+  const id = await exampleToOpen();
+  if (id) await openPlan(id);
 }
 
 /** Opens a plan by its id, with the brief in the address as what is left of it where it is not here. */
@@ -50,7 +66,7 @@ async function openAsked(id: string | null, hash: string) {
     markOpening(null);
     sayStuck(stuck);
     const other = (await listPlans()).find((plan) => plan.id !== stuck);
-    await (other ? standSaved(other) : standNew(FIRST_REQUEST));
+    await (other ? standSaved(other) : lookAtFirst());
     return;
   }
   const plan = wanted ? await getPlan(wanted) : undefined;
@@ -117,8 +133,15 @@ export async function openAddress(hash: string) {
     return;
   }
   const kept = plans.find(({ id }) => id === lastOpen()) ?? plans[0];
-  await (kept ? standSaved(kept) : standNew(FIRST_REQUEST));
+  await (kept ? standSaved(kept) : lookAtFirst());
   if (reading.kind === 'trouble') say(reading);
+}
+
+/** Where nothing is kept a scale stands there to be looked at: nothing is kept of a mere visit. */
+async function lookAtFirst() {
+  const first = newRecord(FIRST_REQUEST, Date.now());
+  lookAt(first);
+  await session.look(first);
 }
 
 /** Puts a plan on the stand that is not saved yet. */
@@ -126,10 +149,20 @@ async function standNew(request: PlanRequest) {
   await session.stand(newRecord(request, Date.now()), null);
 }
 
-/** A fresh plan beside the others, beginning from what is on the stand or from a brief. */
-export async function newPlan(request: PlanRequest = get().record.request) {
+/** A fresh plan beside the others from a brief that was kept. */
+export async function newPlan(request: PlanRequest) {
   const { studentId } = get().record;
   await saveAndStand(newRecord(withOwnTaste(request), Date.now(), { studentId }));
+}
+
+/** A fresh plan that begins clean: for a student, on their instrument and within what they know; or for nobody in particular. */
+export async function newPlanFor(student: StudentRecord | null) {
+  const clean: PlanRequest = {
+    ...FIRST_REQUEST,
+    material: { ...FIRST_REQUEST.material, octaves: 1 } as RunSpec,
+  };
+  const request = student ? forStudent(clean, student) : { ...FIRST_REQUEST };
+  await saveAndStand(newRecord(withOwnTaste(request), Date.now(), { studentId: student?.id ?? null }));
 }
 
 /** Gives the plan on the stand to another student: a copy on their instrument, for their hand. */
@@ -206,5 +239,5 @@ export async function removePlan(listed: PlanRecord, words: string) {
   }
   await session.forget();
   const next = (await listPlans()).find(({ id }) => id !== record.id);
-  await (next ? session.stand(next) : standNew(FIRST_REQUEST));
+  await (next ? session.stand(next) : lookAtFirst());
 }

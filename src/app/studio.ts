@@ -44,6 +44,7 @@ export async function open(asked: URLSearchParams) {
     if (asked.has('demo')) await openDemo();
     else goOnWithDemo();
     await recover();
+    if (asked.has('new')) await addStudent();
     if (student && !(await getStudent(student)))
       say({
         kind: 'trouble',

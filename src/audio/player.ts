@@ -226,3 +226,14 @@ export async function soundPair(hertzs: readonly [number, number], seconds: numb
   );
   pair.forEach((voice, at) => voice.triggerAttackRelease(hertzs[at], seconds));
 }
+
+/** Sounds two notes for some seconds, one after the other. */
+export function soundInTurn(hertzs: readonly [number, number], seconds: number): Promise<void> {
+  return soundLine(hertzs, seconds / 2);
+}
+
+/** Ends what was sounded of single notes. */
+export function hush() {
+  pair?.forEach((voice) => voice.triggerRelease());
+  line?.triggerRelease();
+}

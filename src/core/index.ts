@@ -62,6 +62,7 @@ export {
   type ShiftDrill,
 } from './practice/drills';
 export * from './practice/cards';
+export * from './practice/map';
 export * from './practice/climb';
 export { shareInterval } from './practice/chance';
 export { isKind, KINDS, kindsOfNotes, type Kind } from './practice/kinds';

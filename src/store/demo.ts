@@ -1,7 +1,8 @@
 import type { PlanRequest } from '../core';
+import type { Change } from './changes';
 import { additions, listAll, type Kept } from './rows';
 import { commit } from './writes';
-import { newRecord, type StudentRecord } from './records';
+import { EXAMPLE, isExample, newRecord, type StudentRecord } from './records';
 
 type DemoStudent = Omit<StudentRecord, 'id' | 'createdAt' | 'changedAt'>;
 
@@ -9,7 +10,7 @@ type DemoStudent = Omit<StudentRecord, 'id' | 'createdAt' | 'changedAt'>;
 const STUDENTS: readonly DemoStudent[] = [
   {
     name: 'Wren',
-    plays: { instrument: 'violin' },
+    plays: { instrument: 'violin', hand: 'medium' },
     level: 'middle',
     positions: { from: 1, to: 5 },
     clefs: ['treble'],
@@ -31,7 +32,7 @@ const STUDENTS: readonly DemoStudent[] = [
   },
   {
     name: 'Marlow',
-    plays: { instrument: 'viola', size: '15.5' },
+    plays: { instrument: 'viola', size: '15.5', hand: 'medium' },
     level: 'middle',
     clefs: ['alto', 'treble'],
     noteNames: 'fixed-do',
@@ -39,7 +40,7 @@ const STUDENTS: readonly DemoStudent[] = [
   },
   {
     name: 'Juno',
-    plays: { instrument: 'cello' },
+    plays: { instrument: 'cello', hand: 'medium' },
     level: 'advanced',
     clefs: ['bass', 'tenor', 'treble'],
     noteNames: 'letters',
@@ -47,7 +48,7 @@ const STUDENTS: readonly DemoStudent[] = [
   },
   {
     name: 'Otis',
-    plays: { instrument: 'bass', size: '3/4', school: 'one-two-four' },
+    plays: { instrument: 'bass', size: '3/4', hand: 'medium', school: 'one-two-four' },
     level: 'early',
     clefs: ['bass'],
     noteNames: 'german',
@@ -70,6 +71,7 @@ const PLANS: readonly DemoPlan[] = [
     tags: ['lesson'],
     request: {
       instrument: 'violin',
+      hand: 'medium',
       style: 'secure',
       material: { type: 'scale', tonic: 'Eb4', scale: 'major', octaves: 2, direction: 'updown' },
       rules: { positions: { from: 1, to: 3 } },
@@ -95,6 +97,7 @@ const PLANS: readonly DemoPlan[] = [
     request: {
       instrument: 'viola',
       size: '15.5',
+      hand: 'medium',
       style: 'singing',
       material: { type: 'scale', tonic: 'Ab3', scale: 'major', octaves: 2, direction: 'updown' },
       rules: { openStrings: 'never' },
@@ -105,6 +108,7 @@ const PLANS: readonly DemoPlan[] = [
     tags: ['lesson'],
     request: {
       instrument: 'violin',
+      hand: 'medium',
       style: 'secure',
       material: { type: 'arpeggio', tonic: 'F#4', chord: 'minor', octaves: 2, direction: 'updown' },
     },
@@ -115,6 +119,7 @@ const PLANS: readonly DemoPlan[] = [
     tags: ['thumb'],
     request: {
       instrument: 'cello',
+      hand: 'medium',
       style: 'secure',
       material: { type: 'scale', tonic: 'D2', scale: 'major', octaves: 4, direction: 'updown' },
     },
@@ -125,6 +130,7 @@ const PLANS: readonly DemoPlan[] = [
     request: {
       instrument: 'bass',
       size: '3/4',
+      hand: 'medium',
       school: 'one-two-four',
       style: 'secure',
       material: { type: 'scale', tonic: 'F1', scale: 'major', octaves: 2, direction: 'updown' },
@@ -135,6 +141,7 @@ const PLANS: readonly DemoPlan[] = [
     tags: ['double stops'],
     request: {
       instrument: 'violin',
+      hand: 'medium',
       style: 'secure',
       material: {
         type: 'double-stops',
@@ -160,11 +167,13 @@ const BRIEFS: readonly { readonly name: string; readonly request: PlanRequest }[
   },
 ];
 
+const exampleId = () => EXAMPLE + crypto.randomUUID();
+
 /** The whole demo studio; plans are newest first in the order above. */
 export function demoStudio(now: number): Kept {
   const students = STUDENTS.map((student) => ({
     ...student,
-    id: crypto.randomUUID(),
+    id: exampleId(),
     createdAt: now,
     changedAt: now,
   }));
@@ -172,16 +181,49 @@ export function demoStudio(now: number): Kept {
   return {
     students,
     plans: PLANS.map(({ student, name = '', tags, request }, at) =>
-      newRecord(request, now - at * 60_000, { name, tags, studentId: idOf(student) }),
+      newRecord(request, now - at * 60_000, {
+        id: exampleId(),
+        name,
+        tags,
+        studentId: idOf(student),
+      }),
     ),
-    briefs: BRIEFS.map((brief) => ({ ...brief, id: crypto.randomUUID(), createdAt: now })),
+    briefs: BRIEFS.map((brief) => ({ ...brief, id: exampleId(), createdAt: now })),
   };
 }
 
-/** Fills a studio in which nothing is kept. @returns whether it did */
+/** Puts the made-up studio beside what is kept, where it is not there yet. @returns whether it did */
 export async function fillWithDemo(): Promise<boolean> {
-  const { plans, students, briefs, damaged } = await listAll();
-  if (plans.length + students.length + briefs.length + damaged.length > 0) return false;
+  const { plans, students } = await listAll();
+  if ([...plans, ...students].some(({ id }) => isExample(id))) return false;
   const { kind } = await commit(additions(demoStudio(Date.now())));
   return kind === 'written';
+}
+
+/** What takes the made-up studio away again; plans of one's own for its students stay, for anyone. */
+export async function demoRemoval(): Promise<{
+  readonly changes: Change[];
+  readonly students: number;
+  readonly plans: number;
+}> {
+  const { plans, students, briefs } = await listAll();
+  const [theirs, people] = [
+    plans.filter(({ id }) => isExample(id)),
+    students.filter(({ id }) => isExample(id)),
+  ];
+  const own = plans.filter(
+    ({ id, studentId }) => !isExample(id) && studentId !== null && isExample(studentId),
+  );
+  const changes: Change[] = [
+    ...theirs.map((record): Change => ({ kind: 'removed', table: 'plans', record })),
+    ...people.map((record): Change => ({ kind: 'removed', table: 'students', record })),
+    ...briefs
+      .filter(({ id }) => isExample(id))
+      .map((record): Change => ({ kind: 'removed', table: 'briefs', record })),
+    ...own.map(({ id, studentId }): Change => ({
+      ...{ kind: 'updated', table: 'plans', id },
+      ...{ from: { studentId }, to: { studentId: null } },
+    })),
+  ];
+  return { changes, students: people.length, plans: theirs.length };
 }

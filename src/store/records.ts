@@ -14,6 +14,12 @@ export type {
   StudentRecord,
 } from '../contract/types';
 
+/** Ids in the made-up studio begin with this, so that it can stand beside one's own and be taken away in one go. */
+export const EXAMPLE = 'example-';
+
+/** True of what belongs to the made-up studio. */
+export const isExample = (id: string) => id.startsWith(EXAMPLE);
+
 /** A fresh plan for a request; which fingering is chosen is seen when it is planned. */
 export function newRecord(request: PlanRequest, now: number, part: Partial<PlanRecord> = {}): PlanRecord {
   const fresh = { name: '', choice: { kind: 'unplanned' as const }, studentId: null, tags: [] };

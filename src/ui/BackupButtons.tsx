@@ -23,20 +23,24 @@ interface Props {
   readonly before?: () => Promise<PlanRecord | null>;
   /** True where only saving makes sense. */
   readonly saveOnly?: boolean;
+  /** True where there is nothing to save yet. */
+  readonly restoreOnly?: boolean;
 }
 
 /** Everything kept here as a file, and back. */
-export function BackupButtons({ before, saveOnly = false }: Props) {
+export function BackupButtons({ before, saveOnly = false, restoreOnly = false }: Props) {
   const file = useRef<HTMLInputElement>(null);
   return (
     <div className="flex flex-wrap gap-2">
-      <button
-        type="button"
-        className="button flex items-center gap-1"
-        onClick={() => void withBackups(({ saveBackup }) => saveBackup(before))}
-      >
-        <Download size={17} aria-hidden /> Save a backup
-      </button>
+      {!restoreOnly && (
+        <button
+          type="button"
+          className="button flex items-center gap-1"
+          onClick={() => void withBackups(({ saveBackup }) => saveBackup(before))}
+        >
+          <Download size={17} aria-hidden /> Save a backup
+        </button>
+      )}
       {!saveOnly && (
         <>
           <button

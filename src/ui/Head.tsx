@@ -24,13 +24,15 @@ interface Props {
   readonly here: ViewAddress;
   /** The plan that the other views should open too. */
   readonly plan?: string;
+  /** Its brief as a part of an address, so that the views open it on another machine too. */
+  readonly brief?: string | null;
   /** The student whose practice the other views should show too. */
   readonly student?: string;
   readonly children?: ReactNode;
 }
 
 /** The head of every view: the way to the others, and what the view puts beside it. */
-export function Head({ here, plan, student, children }: Props) {
+export function Head({ here, plan, brief, student, children }: Props) {
   useEffect(fetchAhead, []);
   const ofPlan = plan ? `?plan=${plan}` : '';
   const ofStudent = student ? `?student=${student}` : '';
@@ -44,7 +46,7 @@ export function Head({ here, plan, student, children }: Props) {
         <Way address="/studio" words="Studio" here={here} query={ofStudent} />
         <span className="flex gap-2.5 border-l border-rule pl-2.5">
           {PLAN_VIEWS.map(([address, words]) => (
-            <Way key={address} address={address} words={words} here={here} query={ofPlan} />
+            <Way key={address} address={address} words={words} here={here} query={ofPlan + (brief ?? '')} />
           ))}
         </span>
         <span className="flex gap-2.5 border-l border-rule pl-2.5">

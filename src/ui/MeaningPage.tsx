@@ -1,7 +1,9 @@
-import type { ReactNode } from 'react';
+import { useEffect, useState, type ReactNode } from 'react';
+import { briefAddress } from '../app/brief/address';
 import { planTitle } from '../wording/material';
 import { Head, type ViewAddress } from './Head';
 import type { Meaning, MeaningState } from '../app/meaning';
+import { MusicLine, type Cursor } from './MusicLine';
 import { NoticeBar } from './NoticeBar';
 import { Section } from './Section';
 
@@ -9,16 +11,26 @@ interface Props {
   readonly here: ViewAddress;
   readonly heading: string;
   readonly state: MeaningState;
-  readonly children: (meaning: Meaning) => ReactNode;
+  readonly children: (meaning: Meaning, cursor: Cursor) => ReactNode;
 }
 
 /** The frame of Hand, Shifts and Ear: whose plan it is, or why there is none. */
 export function MeaningPage({ here, heading, state, children }: Props) {
   const meaning = state.kind === 'there' ? state.meaning : null;
+  const [at, setAt] = useState(() => Number(new URLSearchParams(location.search).get('at') ?? 0) || 0);
+  const last = (meaning?.response.events.length ?? 1) - 1;
+  const cursor: Cursor = { at: Math.max(0, Math.min(last, at)), go: setAt };
+  useEffect(() => {
+    if (meaning) showInAddress(meaning, at);
+  }, [meaning, at]);
+  const title = meaning && planTitle(meaning.record, meaning.student);
+  useEffect(() => {
+    if (title) document.title = `${title} · ${heading} · Dove Path`;
+  }, [title, heading]);
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
-      <Head here={here} plan={meaning?.record.id}>
-        {meaning && <p className="font-serif text-lg">{planTitle(meaning.record, meaning.student)}</p>}
+      <Head here={here} plan={meaning?.record.id} brief={meaning && briefAddress(meaning.request)}>
+        {title && <p className="font-serif text-lg">{title}</p>}
       </Head>
       <NoticeBar />
       <main data-ready={state.kind !== 'loading'} className="flex flex-col gap-4">
@@ -30,9 +42,14 @@ export function MeaningPage({ here, heading, state, children }: Props) {
           </p>
         )}
         {meaning && (
-          <Section name={heading} on={[meaning]}>
-            <Inside meaning={meaning} show={children} />
-          </Section>
+          <>
+            <Section name="The music" on={[meaning]}>
+              <MusicLine meaning={meaning} cursor={cursor} />
+            </Section>
+            <Section name={heading} on={[meaning]}>
+              <Inside meaning={meaning} cursor={cursor} show={children} />
+            </Section>
+          </>
         )}
       </main>
     </div>
@@ -40,6 +57,20 @@ export function MeaningPage({ here, heading, state, children }: Props) {
 }
 
 /** Drawn inside its section, so that what fails in it is caught there. */
-function Inside({ meaning, show }: { readonly meaning: Meaning; readonly show: Props['children'] }) {
-  return show(meaning);
+function Inside({
+  meaning,
+  cursor,
+  show,
+}: {
+  readonly meaning: Meaning;
+  readonly cursor: Cursor;
+  readonly show: Props['children'];
+}) {
+  return show(meaning, cursor);
+}
+
+/** The address opens the same place on this machine, and the same brief on another. */
+function showInAddress({ record, request }: Meaning, at: number) {
+  const place = at > 0 ? `&at=${at}` : '';
+  history.replaceState(null, '', `${location.pathname}?plan=${record.id}${place}${briefAddress(request)}`);
 }

@@ -76,6 +76,10 @@ const HAND_WORDS: Readonly<Record<HandSize, string>> = {
 
 export const HAND_CHOICES: readonly WordChoice[] = HAND_SIZES.map((size) => [size, HAND_WORDS[size]]);
 
+/** Said wherever reach is judged for a hand that nobody has measured. */
+export const REACH_UNKNOWN =
+  'This hand is not measured, so its reach is unknown: all is planned as for a medium hand of this size.';
+
 const TEACHING_FRAME_WORDS: ReadonlyMap<string, string> = new Map([
   ['perfect-fourth-1st', 'perfect fourth, 1st position'],
   ['augmented-fourth-1st', 'augmented fourth, 1st position'],

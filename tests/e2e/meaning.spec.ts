@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { briefAddress } from '../../src/app/brief/address';
-import { cursorWords, openBench, serious } from './bench';
+import { cursorWords, openBench, picture, serious } from './bench';
 
 const findings = (page: Page) => page.getByTestId('findings');
 const ways = (page: Page) => page.getByRole('heading', { name: /^\d ways$|^One way$/ });
@@ -51,7 +51,7 @@ test('the rehearsal opens as a plan of its own, and a series is made to order', 
   await page.getByRole('button', { name: 'Open the rehearsal on the Bench' }).click();
   await standing(page);
   await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);
-  await expect(page.getByTestId('staff')).toBeVisible();
+  await expect(picture(page).getByTestId('staff')).toBeVisible();
   await page.reload();
   await standing(page);
   await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);

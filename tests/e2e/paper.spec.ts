@@ -98,7 +98,6 @@ test('a piece is dropped, its part chosen, as written stands beside ours, and ou
 
 test('a file that cannot be read says what and where, and keeps the page as it was', async ({ page }) => {
   await openBench(page);
-  await saved(page);
   const before = page.url();
   const dialog = page.getByRole('dialog', { name: 'Bring in a piece' });
   const troubles: readonly (readonly [string, string, RegExp])[] = [
@@ -127,7 +126,6 @@ test('a sheet is chosen, written on, printed with nothing of the interface, and 
   page,
 }) => {
   await openBench(page);
-  await saved(page);
   await act(page, 'Save this plan as', 'Sheet, to print or as PDF …');
   await page.waitForURL(/\/sheet/);
   await ready(page);
@@ -269,7 +267,6 @@ test('a plan is sent without its student, opened in another browser beside what 
 
 test('the plan on the stand is saved as notes and as pictures', async ({ page }) => {
   await openBench(page);
-  await saved(page);
   const kinds: readonly (readonly [string, (file: Buffer) => boolean])[] = [
     ['Notes with fingers (MusicXML)', (file) => file.toString().includes('<score-partwise')],
     ['Sound of the notes (MIDI)', (file) => file.toString('latin1').startsWith('MThd')],
@@ -288,7 +285,6 @@ test('axe finds nothing serious on paper, in a book, for a class and while somet
 }) => {
   test.setTimeout(240_000);
   await openBench(page);
-  await saved(page);
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Sheet' }).click();
   await expect(page.getByTestId('laid')).toHaveAttribute('data-state', 'laid');
   expect(await serious(new AxeBuilder({ page }))).toEqual([]);

@@ -21,6 +21,7 @@ import type {
   SessionRecord,
   StudentRecord,
 } from '../../store/records';
+import { isExample } from '../../store/records';
 import { listPlans, listStudents } from '../../store/rows';
 import { planTitle } from '../../wording/material';
 import { meaningOf, type Meaning } from '../meaning';
@@ -90,7 +91,7 @@ const DAY_MS = 86_400_000;
 export async function fillWithDemoPractice(now = Date.now()): Promise<void> {
   const [students, plans] = await Promise.all([listStudents(), listPlans()]);
   for (const [at, habit] of HABITS.entries()) {
-    const student = students.find(({ name }) => name === habit.name);
+    const student = students.find(({ id, name }) => isExample(id) && name === habit.name);
     const own = plans.filter(({ studentId }) => studentId === student?.id);
     if (student && (await sessionsOf(student.id)).length > 0) continue;
     const state = own[0] && (await meaningOf(own[0]));

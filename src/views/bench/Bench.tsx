@@ -1,9 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { session, useBench } from '../../app/bench';
+import { briefAddress } from '../../app/brief/address';
 import { redo, rename, undo } from '../../app/edits';
 import { followAddress, leave, start } from '../../app/opening';
 import { lastPlanned, type SaveState } from '../../app/session/state';
+import { useNothingKept } from '../../app/firstMinute';
 import { useStudent } from '../../app/students';
 import { Head } from '../../ui/Head';
 import { later } from '../../ui/later';
@@ -32,6 +34,7 @@ const GivenDifferences = later(
   'What differs for this student',
   async () => (await import('./Given')).GivenDifferences,
 );
+const FirstMinute = later('How to begin', async () => (await import('./FirstMinute')).FirstMinute);
 const Palette = later('The list of commands', async () => (await import('./Palette')).Palette);
 const Problems = later('What stands in the way', async () => (await import('./Problems')).Problems);
 const SavedFingering = later(
@@ -61,6 +64,7 @@ export default function Bench() {
     })),
   );
   const [palette, setPalette] = useState(false);
+  const nothingKept = useNothingKept();
   useEffect(() => {
     void start();
     return followAddress();
@@ -81,8 +85,8 @@ export default function Bench() {
   );
   return (
     <div className="bench">
-      <Head here="/" plan={record.id}>
-        <label className="flex min-w-[min(9rem,100%)] flex-1 items-center gap-2">
+      <Head here="/" plan={record.id} brief={briefAddress(record.request)}>
+        <label className="flex min-w-20 flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>
           <input
             className="w-full rounded border border-transparent bg-transparent px-2 py-1 font-serif text-lg hover:border-rule focus:bg-sheet"
@@ -104,6 +108,7 @@ export default function Bench() {
       <main className="bench-main" data-ready={ready}>
         <h1 className="sr-only">Bench</h1>
         <div className="bench-brief">
+          {save === 'unsaved' && nothingKept && <FirstMinute />}
           <Section name="The brief" on={[record]}>
             <BriefSentence request={record.request} studentId={record.studentId} />
           </Section>
@@ -157,12 +162,16 @@ export default function Bench() {
               </Section>
             )}
             <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />
-            <div>
-              <BringInHere />
-            </div>
-            <Section name="The list of plans">
-              <PlanShelf openId={record.id} />
-            </Section>
+            {!nothingKept && (
+              <>
+                <div>
+                  <BringInHere />
+                </div>
+                <Section name="The list of plans">
+                  <PlanShelf openId={record.id} />
+                </Section>
+              </>
+            )}
             <Section name="The list of briefs">
               <Briefs request={record.request} />
             </Section>

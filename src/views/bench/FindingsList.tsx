@@ -3,6 +3,7 @@ import { aimFor } from '../../work/aim';
 import type { Planned } from '../../app/session/state';
 import { resolveSetup, type Finding, type Level } from '../../core';
 import { drillTitle, FINDING_NAMES, findingWords } from '../../wording/findings';
+import { REACH_UNKNOWN } from '../../wording/instruments';
 import type { Speech } from '../../wording/plans';
 import { findingDrillInWorker, weightiestInWorker } from '../../work/planner';
 import type { Weightiest } from '../../work/plan.worker';
@@ -75,6 +76,7 @@ export const FindingsList = memo(function FindingsList({ planId, level, planned,
       <h2 id="findings" className="font-serif text-lg font-semibold">
         Findings
       </h2>
+      {ask.request.hand === undefined && <p className="text-sm text-faded">{REACH_UNKNOWN}</p>}
       {found.length === 0 && <p className="text-faded">Nothing here needs special attention.</p>}
       <ol className="flex flex-col gap-1">
         {shown.map((finding, at) => {

@@ -2,9 +2,11 @@ import { ifOnce } from '../../ui/focus';
 import { memo } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Plus, Trash2 } from 'lucide-react';
+import type { StudentRecord } from '../../store/records';
 import { listPlans } from '../../store/rows';
+import { ActMenu } from '../../ui/ActMenu';
 import { BackupButtons } from '../../ui/BackupButtons';
-import { newPlan, openPlan, removePlan } from '../../app/opening';
+import { newPlanFor, openPlan, removePlan } from '../../app/opening';
 import { session } from '../../app/bench';
 import { useStudents } from '../../app/students';
 import { withDrills } from '../../app/under';
@@ -20,9 +22,7 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
         <h2 id="shelf" className="font-serif text-lg font-semibold">
           Saved plans
         </h2>
-        <button type="button" className="button flex items-center gap-1" onClick={() => void newPlan()}>
-          <Plus size={17} aria-hidden /> New plan
-        </button>
+        <NewPlan students={students} />
       </div>
       <ul className="mt-1 flex max-h-56 flex-col overflow-y-auto rounded-md border border-rule bg-sheet">
         {withDrills(plans).map(({ plan, under }) => {
@@ -67,4 +67,26 @@ async function standing() {
   await session.saveNow();
   const { record, save } = session.store.getState();
   return save === 'failed' ? record : null;
+}
+
+/** A new plan begins with the question for whom. */
+function NewPlan({ students }: { readonly students: readonly StudentRecord[] }) {
+  if (students.length === 0)
+    return (
+      <button type="button" className="button flex items-center gap-1" onClick={() => void newPlanFor(null)}>
+        <Plus size={17} aria-hidden /> New plan
+      </button>
+    );
+  const acts = [
+    ...students.map(({ id, name }) => ({ id, words: `for ${name || 'a student without a name'}` })),
+    { id: '', words: 'for nobody in particular' },
+  ];
+  return (
+    <ActMenu
+      label="New plan"
+      words="New plan …"
+      acts={acts}
+      onAct={(id) => void newPlanFor(students.find((student) => student.id === id) ?? null)}
+    />
+  );
 }

@@ -180,7 +180,7 @@ export function Marked({ speech }: Pick<Props, 'speech'>) {
 function Look() {
   const { zoom, lines, names, neck } = useLook();
   return (
-    <section aria-label="How it is shown" className="ml-auto flex items-center gap-1.5">
+    <section aria-label="How it is shown" className="ml-auto flex flex-wrap items-center gap-1.5">
       <button
         type="button"
         className="button"

@@ -22,6 +22,8 @@ import { fingerWords, placeName, stringWords } from '../../wording/places';
 import { Choose } from '../../ui/Choose';
 import { MeaningPage } from '../../ui/MeaningPage';
 import { useMeaning, type Meaning } from '../../app/meaning';
+import { TargetBoard } from '../../board/TargetBoard';
+import type { Cursor } from '../../ui/MusicLine';
 import { NoteCloseUp } from './NoteCloseUp';
 import { Together } from './Together';
 
@@ -34,7 +36,7 @@ export default function Ear() {
   const state = useMeaning(part);
   return (
     <MeaningPage here="/ear" heading="Ear" state={state}>
-      {(meaning) => (
+      {(meaning, cursor) => (
         <>
           <div className="flex flex-wrap items-center gap-2">
             <Choose
@@ -78,7 +80,7 @@ export default function Ear() {
                 ))}
             </ul>
           )}
-          <EarOf meaning={meaning} />
+          <EarOf meaning={meaning} cursor={cursor} />
         </>
       )}
     </MeaningPage>
@@ -93,42 +95,55 @@ function readTable(typed: string): OwnTable {
     .map((word) => (/^[-−+]?\d+(\.\d+)?$/.test(word) ? Number(word.replace('−', '-')) : null));
 }
 
-function EarOf({ meaning }: { readonly meaning: Meaning }) {
-  const { heard } = meaning.findings;
+interface EarProps {
+  readonly meaning: Meaning;
+  readonly cursor: Cursor;
+}
+
+function EarOf({ meaning, cursor }: EarProps) {
+  const { heard, setup } = meaning.findings;
   const notes = useMemo(() => onceEach(heard), [heard]);
-  const asked = Number(new URLSearchParams(location.search).get('at') ?? -1);
-  const [open, setOpen] = useState<number | null>(null);
-  const at =
-    open ??
-    Math.max(
-      0,
-      notes.findIndex(({ note }) => note.at === asked),
-    );
+  const [voice, setVoice] = useState(0);
+  const here = heard.filter(({ note }) => note.at === cursor.at);
+  const atCursor = here.find(({ note }) => note.voice === voice) ?? here[0];
+  const at = Math.max(
+    0,
+    notes.findIndex((one) => atCursor !== undefined && tagOf(one) === tagOf(atCursor)),
+  );
+  const open = (row: number) => {
+    setVoice(notes[row].note.voice);
+    cursor.go(notes[row].note.at);
+  };
   const closeUp = notes[at];
   return (
-    <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-      <div className="flex min-w-0 flex-col gap-2">
-        {isUnchecked(heard) && (
-          <p className="border-l-4 border-ochre bg-sheet px-3 py-1" role="note">
-            {UNCHECKED_WORDS}
-          </p>
-        )}
-        <Targets meaning={meaning} notes={notes} open={at} onOpen={setOpen} />
+    <>
+      <TargetBoard setup={setup} notes={notes} open={at} onOpen={open} />
+      <div className="grid items-start gap-5 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <div className="flex min-w-0 flex-col gap-2">
+          {isUnchecked(heard) && (
+            <p className="border-l-4 border-ochre bg-sheet px-3 py-1" role="note">
+              {UNCHECKED_WORDS}
+            </p>
+          )}
+          <Targets meaning={meaning} notes={notes} open={at} onOpen={open} />
+        </div>
+        <div className="flex flex-col gap-4">
+          {closeUp && <NoteCloseUp meaning={meaning} heard={closeUp} />}
+          <Together meaning={meaning} />
+          <Landmarks meaning={meaning} />
+        </div>
       </div>
-      <div className="flex flex-col gap-4">
-        {closeUp && <NoteCloseUp meaning={meaning} heard={closeUp} />}
-        <Together meaning={meaning} />
-        <Landmarks meaning={meaning} />
-      </div>
-    </div>
+    </>
   );
 }
+
+const tagOf = ({ note }: Heard) => `${note.string}.${note.semitones}.${note.finger}`;
 
 /** Each place on the fingerboard once. */
 function onceEach(heard: readonly Heard[]): Heard[] {
   const seen = new Set<string>();
-  return heard.filter(({ note }) => {
-    const tag = `${note.string}.${note.semitones}.${note.finger}`;
+  return heard.filter((one) => {
+    const tag = tagOf(one);
     return !seen.has(tag) && seen.add(tag);
   });
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { checkWords, commaAdvice, mistunedWords, noCheckWords, targetWords } from '../../wording/checks';
 import { mmFine, number, sentence } from '../../wording/grammar';
 import { noteWords, printed } from '../../wording/notes';
@@ -29,6 +29,7 @@ export function NoteCloseUp({ meaning, heard }: Props) {
   const { note, target, checks, comma, ringing, elsewhere } = heard;
   const { setup } = meaning.findings;
   const [off, setOff] = useState('10');
+  const { playing, hear, stop } = useHearing();
   const name = noteWords(pitchName(note.pitch));
   return (
     <section
@@ -55,7 +56,7 @@ export function NoteCloseUp({ meaning, heard }: Props) {
           <ul className="flex flex-col gap-1">
             {checks.map((check) => (
               <li
-                key={`${check.string}.${check.touch}.${check.interval}`}
+                key={tagOf(check)}
                 className="flex flex-col gap-1 border-t border-rule pt-1 first:border-t-0"
               >
                 <span>
@@ -67,12 +68,20 @@ export function NoteCloseUp({ meaning, heard }: Props) {
                   )}
                 </span>
                 <span className="flex flex-wrap gap-2">
-                  <button type="button" className="button" onClick={() => hear(check, 0)}>
-                    Hear it pure
-                  </button>
-                  <button type="button" className="button" onClick={() => hear(check, Number(off))}>
-                    {off} cents high
-                  </button>
+                  {SIDES.map(({ side, words }) => {
+                    const tag = `${tagOf(check)}.${side}`;
+                    return (
+                      <button
+                        key={side}
+                        type="button"
+                        className="button"
+                        aria-pressed={playing === tag}
+                        onClick={() => (playing === tag ? stop() : hear(check, side * Number(off), tag))}
+                      >
+                        {playing === tag ? 'Stop' : words(off)}
+                      </button>
+                    );
+                  })}
                 </span>
               </li>
             ))}
@@ -98,17 +107,50 @@ export function NoteCloseUp({ meaning, heard }: Props) {
   );
 }
 
-/** Sounds the note with the open string of a check. */
-function hear(check: Checkpoint, off: number) {
-  const openHz = hertzOf(midiOf(check.pitch));
-  const [p, q] = check.ratio;
-  const pure = check.above ? (openHz * p) / q : (openHz * q) / p;
-  import('../../audio/player')
-    .then(({ soundPair }) => soundPair([openHz, pure * 2 ** (off / 1200)], SECONDS))
-    .catch(() =>
-      say({
-        kind: 'trouble',
-        message: 'No sound: the browser gives this page no way to play. Check its sound settings.',
-      }),
+const tagOf = ({ string, touch, interval }: Checkpoint) => `${string}.${touch}.${interval}`;
+
+/** Pure, and off to either side. */
+const SIDES: readonly { readonly side: number; readonly words: (off: string) => string }[] = [
+  { side: 0, words: () => 'Hear it pure' },
+  { side: -1, words: (off) => `${off} cents low` },
+  { side: 1, words: (off) => `${off} cents high` },
+];
+
+/** Sounds a note against what it is checked with: together where both can sound at once, else one after the other. */
+function useHearing() {
+  const [playing, setPlaying] = useState<string | null>(null);
+  useEffect(() => {
+    if (playing === null) return;
+    const timer = setTimeout(() => setPlaying(null), SECONDS * 1000);
+    return () => clearTimeout(timer);
+  }, [playing]);
+  const stop = () => {
+    setPlaying(null);
+    void loadPlayer().then(
+      ({ hush }) => hush(),
+      () => undefined,
     );
+  };
+  const hear = (check: Checkpoint, off: number, tag: string) => {
+    setPlaying(tag);
+    const openHz = hertzOf(midiOf(check.pitch));
+    const [p, q] = check.ratio;
+    const pure = check.above ? (openHz * p) / q : (openHz * q) / p;
+    const both = [openHz, pure * 2 ** (off / 1200)] as const;
+    loadPlayer()
+      .then((player) => {
+        player.hush();
+        return check.together ? player.soundPair(both, SECONDS) : player.soundInTurn(both, SECONDS);
+      })
+      .catch(() => {
+        setPlaying(null);
+        say({
+          kind: 'trouble',
+          message: 'No sound: the browser gives this page no way to play. Check its sound settings.',
+        });
+      });
+  };
+  return { playing, hear, stop };
 }
+
+const loadPlayer = () => import('../../audio/player');

@@ -6,7 +6,10 @@ import { Caution } from '../../ui/Caution';
 import { MeaningPage } from '../../ui/MeaningPage';
 import { partAround, practiceAddress } from '../../app/practice/address';
 import { openAsPlan, useMeaning, type Meaning } from '../../app/meaning';
+import type { Cursor } from '../../ui/MusicLine';
+import { REACH_UNKNOWN } from '../../wording/instruments';
 import { Frames } from './Frames';
+import { BoardMap } from './BoardMap';
 import { Positions } from './Positions';
 import { WayRound } from './WayRound';
 
@@ -14,15 +17,35 @@ import { WayRound } from './WayRound';
 export default function Hand() {
   return (
     <MeaningPage here="/hand" heading="Hand" state={useMeaning()}>
-      {(meaning) => <HandOf meaning={meaning} />}
+      {(meaning, cursor) => <HandOf meaning={meaning} cursor={cursor} />}
     </MeaningPage>
   );
 }
 
-function HandOf({ meaning }: { readonly meaning: Meaning }) {
-  const [frame, setFrame] = useState(0);
+interface HandProps {
+  readonly meaning: Meaning;
+  readonly cursor: Cursor;
+}
+
+function HandOf({ meaning, cursor }: HandProps) {
+  const { frames } = meaning.plan;
+  const [opened, setOpened] = useState(0);
+  const holds = (at: number) => frames[at]?.from <= cursor.at && frames[at]?.to >= cursor.at;
+  const frame = holds(opened)
+    ? opened
+    : Math.max(
+        0,
+        frames.findIndex((_, at) => holds(at)),
+      );
+  const setFrame = (at: number) => {
+    setOpened(at);
+    cursor.go(frames[at].from);
+  };
   return (
     <>
+      {meaning.request.hand === undefined && (
+        <p className="border-l-4 border-ochre bg-sheet px-3 py-1">{REACH_UNKNOWN}</p>
+      )}
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <Frames meaning={meaning} open={frame} onOpen={setFrame} />
         <div className="flex flex-col gap-4">
@@ -34,6 +57,7 @@ function HandOf({ meaning }: { readonly meaning: Meaning }) {
         <Traps meaning={meaning} />
         <Cues meaning={meaning} />
       </div>
+      <BoardMap meaning={meaning} />
     </>
   );
 }

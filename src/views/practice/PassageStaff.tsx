@@ -67,11 +67,14 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
     [room, count, fifths, names, events, clefs, request.instrument],
   );
   const { column, scale, height, most, line: lineHeight, empty, layout } = size;
-  const pages = pagesOf(lineBreaks(
-    events.map(() => 1),
-    NO_BARS,
-    most,
-  ), size.lines);
+  const pages = pagesOf(
+    lineBreaks(
+      events.map(() => 1),
+      NO_BARS,
+      most,
+    ),
+    size.lines,
+  );
   const at = cursor - step.from;
   const page = pages.find((lines) => lineOf(lines, at) >= 0) ?? pages[0];
   const calls = namesToWrite('theirs', student?.noteNames) ?? 'letters';

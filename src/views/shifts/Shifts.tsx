@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { Cursor } from '../../ui/MusicLine';
 import { hardWords, KIND_SHORT } from '../../wording/shifts';
 import { mm, seconds } from '../../wording/grammar';
 import { noteWords, printed } from '../../wording/notes';
@@ -14,20 +15,24 @@ import { Series } from './Series';
 export default function Shifts() {
   return (
     <MeaningPage here="/shifts" heading="Shifts" state={useMeaning()}>
-      {(meaning) => <ShiftsOf meaning={meaning} />}
+      {(meaning, cursor) => <ShiftsOf meaning={meaning} cursor={cursor} />}
     </MeaningPage>
   );
 }
 
-function ShiftsOf({ meaning }: { readonly meaning: Meaning }) {
+interface ShiftsProps {
+  readonly meaning: Meaning;
+  readonly cursor: Cursor;
+}
+
+/** The shift that is open is the one last made at the cursor, or the first to come. */
+function ShiftsOf({ meaning, cursor }: ShiftsProps) {
   const { shifts } = meaning.findings;
-  const asked = Number(new URLSearchParams(location.search).get('at'));
-  const [open, setOpen] = useState(() =>
-    Math.max(
-      0,
-      shifts.findIndex(({ shift }) => shift.to === asked),
-    ),
+  const open = Math.max(
+    0,
+    shifts.findLastIndex(({ shift }) => shift.to <= cursor.at),
   );
+  const setOpen = (at: number) => cursor.go(shifts[at].shift.to);
   const detail = shifts[open];
   return (
     <>

@@ -1,10 +1,27 @@
 import { useRef } from 'react';
+import { removeDemo } from '../../app/demo';
 import { emptyStudio } from '../../app/studio';
+import { isExample } from '../../store/records';
 import type { AllRows } from '../../store/rows';
 import { BIN_DAYS } from '../../store/writes';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { listed } from '../../wording/grammar';
 import { amountWords } from '../../wording/storage';
+
+/** Takes the example studio away, where it is there. */
+export function RemoveExample({ rows }: { readonly rows: AllRows }) {
+  const { students, plans } = rows;
+  if (![...students, ...plans].some(({ id }) => isExample(id))) return null;
+  return (
+    <button
+      type="button"
+      className="cursor-pointer self-start text-sm text-dove underline"
+      onClick={() => void removeDemo()}
+    >
+      Remove the example studio
+    </button>
+  );
+}
 
 /** Takes everything out of the studio, after a question that says what goes. */
 export function EmptyStudio({ rows }: { readonly rows: AllRows }) {

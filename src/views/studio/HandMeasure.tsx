@@ -9,10 +9,13 @@ import {
   spreadMm,
   type HandProfile,
 } from '../../core';
-import { HAND_CHOICES, oddMeasureWords, teachingFrameWords } from '../../wording/instruments';
+import { HAND_CHOICES, oddMeasureWords, REACH_UNKNOWN, teachingFrameWords } from '../../wording/instruments';
 import type { Playing } from '../../store/records';
 import { NumberField, Pick } from '../../ui/fields';
 import { HandPicture } from './HandPicture';
+
+/** Stands for a hand that is neither measured nor known by a word. */
+const UNKNOWN = 'unknown';
 
 interface Props {
   readonly plays: Playing;
@@ -37,9 +40,12 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
         <Pick
           label="Known by"
-          value={measured ? 'measured' : ((plays.hand as string | undefined) ?? 'medium')}
-          choices={[...HAND_CHOICES, ['measured', 'its measures']]}
-          onPick={(value) => (value === 'measured' ? onMeasure({}) : onPut(value as Playing['hand']))}
+          value={measured ? 'measured' : ((plays.hand as string | undefined) ?? UNKNOWN)}
+          choices={[[UNKNOWN, 'not measured: reach unknown'], ...HAND_CHOICES, ['measured', 'its measures']]}
+          onPick={(value) => {
+            if (value === 'measured') onMeasure({});
+            else onPut(value === UNKNOWN ? undefined : (value as Playing['hand']));
+          }}
         />
         {measured && (
           <>
@@ -77,6 +83,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
           {oddMeasureWords(oddMeasures(hand))}
         </p>
       )}
+      {plays.hand === undefined && <p className="text-[0.95rem]">{REACH_UNKNOWN}</p>}
       {child && (
         <p className="text-[0.95rem]">
           A child’s size: this hand is taken as {hand.relaxedMm} mm with ease and {hand.fullMm} mm at most, a
@@ -135,7 +142,11 @@ function Meaning({ plays, hand, words }: MeaningProps) {
                 {teachingFrameWords(code)}
               </th>
               <td className="py-1 pr-2 text-right whitespace-nowrap">{Math.round(mm)} mm</td>
-              <td className={`py-1 font-semibold ${VERDICT_TEXT[verdict]}`}>{verdict}</td>
+              {plays.hand === undefined ? (
+                <td className="py-1 text-faded">unknown</td>
+              ) : (
+                <td className={`py-1 font-semibold ${VERDICT_TEXT[verdict]}`}>{verdict}</td>
+              )}
             </tr>
           );
         })}

@@ -14,7 +14,7 @@ import { usePageKeys } from '../../ui/usePageKeys';
 import { counted } from '../../wording/grammar';
 import { instrumentWords } from '../../wording/instruments';
 import { Bin } from './Bin';
-import { EmptyStudio } from './EmptyStudio';
+import { EmptyStudio, RemoveExample } from './EmptyStudio';
 import { DamagedList } from './Damaged';
 import { PlanList } from './PlanList';
 import { found } from './search';
@@ -82,6 +82,7 @@ export default function Studio() {
           </div>
           <BackupButtons />
           {kept.kind === 'there' && <Bin bin={kept.bin} />}
+          <RemoveExample rows={rows} />
           <EmptyStudio rows={rows} />
         </aside>
         <div className="flex min-w-0 flex-col gap-4">

@@ -154,11 +154,15 @@ function inOnePosition(context: Context, { layers }: HoldTrellis, best: Plan): A
     if (layers.every(({ touchesAt }) => touchesAt[position])) there.add(context.model.label(position));
   return positionsOf(context.setup, context.request.school)
     .filter((position) => position !== 'thumb' && there.has(position))
+    .filter((position) => position !== 0.5 || !there.has(1) || !drawnBack(context.setup))
     .filter((position) => best.steps.some((step) => step.position !== position))
     .map((position) =>
       byHolds(context, { code: 'in-position', position }, { positions: { only: [position] } }),
     );
 }
+
+/** Where half position is the first drawn back: nobody plays there what lies in first position. On the low instruments it is a place of its own. */
+const drawnBack = ({ kind }: Context['setup']) => kind === 'violin' || kind === 'viola';
 
 /** Each string that has all the notes. What lies high on it was not looked at for the best plan, so it is laid out anew. */
 function onOneString({ setup, sounding, request }: Context, best: Plan): Asked[] {

@@ -1,0 +1,138 @@
+import { stopMm, pitchName, type Heard, type Setup } from '../core';
+import { mmFine } from '../wording/grammar';
+import { noteWords, printed } from '../wording/notes';
+import { boardScale } from './scale';
+
+interface Props {
+  readonly setup: Setup;
+  /** Each place once. */
+  readonly notes: readonly Heard[];
+  /** Number of the one that is looked at. */
+  readonly open: number;
+  readonly onOpen: (at: number) => void;
+}
+
+const WIDTH = 1180;
+const LEFT = 64;
+const GAP = 50;
+const TOP = 44;
+const LEAST_HIT = 24;
+/** Names are written where there is so much room before the next on the string. */
+const ROOM_FOR_NAME = 22;
+
+/**
+ * Where the notes of a plan go, on the strings to scale: the target as a line, how far it may be off as a band round it, and where a note has two true
+ * places, both of them.
+ */
+export function TargetBoard({ setup, notes, open, onOpen }: Props) {
+  const most = Math.max(60, ...notes.map(({ target }) => target.mm + target.toleranceMm)) * 1.04;
+  const { at: x, perMm, marks } = boardScale([0, most], [LEFT, WIDTH - 20]);
+  const rows = setup.strings.length;
+  const y = (string: number) => TOP + (rows - 1 - string) * GAP;
+  const height = TOP + (rows - 1) * GAP + 40;
+  return (
+    <div
+      className="overflow-x-auto rounded-lg border border-rule bg-sheet"
+      tabIndex={0}
+      role="group"
+      aria-label="Targets on the strings, to scale"
+      data-testid="target-board"
+    >
+      <svg viewBox={`0 0 ${WIDTH} ${height}`} width={WIDTH} height={height} className="block">
+        {marks(8).map((mark) => (
+          <text key={mark} x={x(mark)} y={16} fontSize={13} textAnchor="middle" fill="var(--color-faded)">
+            {mark === 0 ? 'nut' : `${mark} mm`}
+          </text>
+        ))}
+        {setup.strings.map(({ name }, string) => (
+          <g key={name}>
+            <line
+              x1={LEFT}
+              x2={WIDTH - 12}
+              y1={y(string)}
+              y2={y(string)}
+              stroke="var(--color-faded)"
+              strokeWidth={1.2 + 0.8 * (rows - 1 - string)}
+            />
+            <text x={10} y={y(string) + 6} fontSize={17} fontWeight={700} fill="currentColor">
+              {printed(name)}
+            </text>
+          </g>
+        ))}
+        <line x1={LEFT} x2={LEFT} y1={TOP - 14} y2={y(0) + 14} stroke="var(--color-ink)" strokeWidth={5} />
+        {notes.map(({ note, target, comma }, at) => {
+          if (note.finger === 0) return null;
+          const [middle, line] = [x(target.mm), y(note.string)];
+          const band = Math.max(2, 2 * target.toleranceMm * perMm);
+          const name = noteWords(pitchName(note.pitch));
+          const words = `${name}, finger ${note.finger}, ${mmFine(target.mm)} from the nut, within ${mmFine(target.toleranceMm)}`;
+          return (
+            <g key={at} className="cursor-pointer" onClick={() => onOpen(at)} data-testid="target">
+              <title>{words}</title>
+              <rect
+                x={middle - Math.max(band, LEAST_HIT) / 2}
+                y={line - 20}
+                width={Math.max(band, LEAST_HIT)}
+                height={40}
+                fill="transparent"
+              />
+              <rect
+                x={middle - band / 2}
+                y={line - 13}
+                width={band}
+                height={26}
+                rx={4}
+                fill={at === open ? 'var(--color-dove)' : 'var(--color-sage)'}
+                opacity={at === open ? 0.55 : 0.3}
+              />
+              <line
+                x1={middle}
+                x2={middle}
+                y1={line - 13}
+                y2={line + 13}
+                stroke="var(--color-ink)"
+                strokeWidth={2}
+              />
+              {comma &&
+                placesOf(comma, note.semitones, setup).map((mm) => (
+                  <path
+                    key={mm}
+                    d={`M${x(mm)} ${line - 14}l-5 -8h10z`}
+                    fill="var(--color-madder)"
+                    data-testid="comma-place"
+                  />
+                ))}
+              {hasRoom(notes, at, perMm) && (
+                <text x={middle} y={line + 30} fontSize={13} textAnchor="middle" fill="currentColor">
+                  {name}
+                </text>
+              )}
+            </g>
+          );
+        })}
+      </svg>
+      <p className="px-3 pb-1 text-sm text-faded">
+        The line is the target, the band how far the finger may be from it. Two marks over a note: its two
+        true places, a comma apart.
+      </p>
+    </div>
+  );
+}
+
+/** The two places that a comma asks for, in mm from the nut. */
+function placesOf({ fifth, third }: NonNullable<Heard['comma']>, semitones: number, setup: Setup): number[] {
+  return [fifth, third].map(({ cents }) => stopMm(setup.lengthMm, semitones + cents / 100));
+}
+
+/** True where no note before it on the same string is so near that their names would run together. */
+function hasRoom(notes: readonly Heard[], at: number, perMm: number): boolean {
+  const { note, target } = notes[at];
+  return !notes
+    .slice(0, at)
+    .some(
+      (other) =>
+        other.note.string === note.string &&
+        other.note.finger !== 0 &&
+        Math.abs(other.target.mm - target.mm) * perMm < ROOM_FOR_NAME,
+    );
+}

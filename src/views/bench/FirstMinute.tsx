@@ -1,0 +1,119 @@
+import { useRef, useState } from 'react';
+import { takeDemo } from '../../app/opening';
+import { planFirst, type Answers, type Stage } from '../../app/firstMinute';
+import { INSTRUMENT_KINDS, instrumentData, type HandSize, type InstrumentKind } from '../../core';
+import { BackupButtons } from '../../ui/BackupButtons';
+import { BringInHere } from '../../ui/BringInHere';
+import { Pick, TextField } from '../../ui/fields';
+import { HAND_CHOICES, instrumentWords, sizeChoices } from '../../wording/instruments';
+
+const STAGES: readonly (readonly [Stage, string])[] = [
+  ['first-position', 'first position'],
+  ['first-shifts', 'the first shifts'],
+  ['everywhere', 'all over the fingerboard'],
+];
+
+/** What is seen where nothing is kept yet: what this is, and three ways to begin. */
+export function FirstMinute() {
+  const question = useRef<HTMLDialogElement>(null);
+  return (
+    <section
+      aria-label="How to begin"
+      className="flex flex-wrap items-center gap-x-3 gap-y-2 rounded-md border-2 border-dove bg-sheet px-3 py-2"
+    >
+      <p className="min-w-72 flex-1">
+        Dove Path works out which finger plays which note, for one student’s hand on one instrument, and says
+        why. What you make stays in this browser.
+      </p>
+      <button type="button" className="button" onClick={() => question.current?.showModal()}>
+        Plan a scale
+      </button>
+      <button type="button" className="button" onClick={() => void takeDemo()}>
+        Look at the example studio
+      </button>
+      <BackupButtons restoreOnly />
+      <BringInHere />
+      <dialog
+        ref={question}
+        aria-labelledby="first-scale"
+        className="m-auto w-[min(34rem,94vw)] rounded-lg border-2 border-dove bg-sheet p-5 text-ink shadow-lg backdrop:bg-ink/30"
+      >
+        <Questions onDone={() => question.current?.close()} />
+      </dialog>
+    </section>
+  );
+}
+
+function Questions({ onDone }: { readonly onDone: () => void }) {
+  const [answers, setAnswers] = useState<Answers>({
+    name: '',
+    instrument: 'violin',
+    size: instrumentData('violin').defaultSize,
+    hand: null,
+    stage: 'first-shifts',
+  });
+  const put = (part: Partial<Answers>) => setAnswers({ ...answers, ...part });
+  return (
+    <form
+      className="flex flex-col gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onDone();
+        void planFirst(answers);
+      }}
+    >
+      <h2 id="first-scale" className="font-serif text-xl font-semibold">
+        A first scale
+      </h2>
+      <fieldset className="grid grid-cols-3 gap-3">
+        <legend className="mb-1 font-semibold">1. Who plays, and on what?</legend>
+        <TextField label="Name (may stay empty)" value={answers.name} onPut={(name) => put({ name })} />
+        <Pick
+          label="Instrument"
+          value={answers.instrument}
+          choices={INSTRUMENT_KINDS.map((kind) => [kind, instrumentWords(kind)] as const)}
+          onPick={(kind) => {
+            const instrument = kind as InstrumentKind;
+            put({ instrument, size: instrumentData(instrument).defaultSize });
+          }}
+        />
+        <Pick
+          label="Size"
+          value={answers.size}
+          choices={sizeChoices(answers.instrument)}
+          onPick={(size) => put({ size })}
+        />
+      </fieldset>
+      <fieldset>
+        <legend className="mb-1 font-semibold">2. The left hand, for this size?</legend>
+        <Pick
+          label="Hand"
+          value={answers.hand ?? ''}
+          choices={[['', 'not measured: reach unknown'], ...HAND_CHOICES]}
+          onPick={(hand) => put({ hand: (hand || null) as HandSize | null })}
+        />
+        <p className="mt-1 text-sm text-faded">
+          Small, medium and large are meant for players of this size of instrument. Measure the hand in the
+          Studio when you can.
+        </p>
+      </fieldset>
+      <fieldset>
+        <legend className="mb-1 font-semibold">3. How far have they come?</legend>
+        <Pick
+          label="As far as"
+          value={answers.stage}
+          choices={STAGES}
+          onPick={(stage) => put({ stage: stage as Stage })}
+        />
+      </fieldset>
+      <div className="flex justify-end gap-2">
+        <button type="button" className="button" onClick={onDone}>
+          Not now
+        </button>
+        <button type="submit" className="button">
+          Plan it
+        </button>
+      </div>
+    </form>
+  );
+}
