@@ -10,6 +10,7 @@ import { storageWords } from '../wording/storage';
 import { planOnStand } from '../work/planner';
 import { briefAddress } from './brief/address';
 import { NO_HISTORY, type History } from './history';
+import { markOpened } from './lastOpened';
 import { say } from './notices';
 import { createSession } from './session/session';
 import { forgetDeleted } from './writes';
@@ -64,6 +65,7 @@ export const session = createSession({
   page: {
     show({ id, request }) {
       try {
+        if (shown !== id) markOpened(id, Date.now());
         localStorage.setItem(LAST_OPEN, id);
       } catch {
         // Where storage is blocked the address alone knows the plan.

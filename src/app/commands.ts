@@ -57,7 +57,7 @@ export function commandsFor(
     command('redo', 'Redo', redo, 'redo'),
     command('mark', 'Mark notes', toggleMarking),
     ...(selection
-      ? [command('carry-on', 'Carry the marked fingers on', carryMarked), command('unmark', 'Unmark', unmark)]
+      ? [command('carry-on', 'Repeat the marked fingering', carryMarked), command('unmark', 'Unmark', unmark)]
       : []),
     command('new-plan', 'New plan for nobody in particular', () => void newPlanFor(null)),
     ...students.map((student) =>

@@ -13,9 +13,10 @@ import { session } from './bench';
 import { carryOn } from './brief/pattern';
 import { forStudent } from './brief/student';
 import { say } from './notices';
+import { tagsFrom } from './tags';
 import { withOwnTaste } from './taste';
 import { bringBack, lastDeleted } from './writes';
-import type { Edited } from './session/state';
+import type { Beside, Edited } from './session/state';
 import { planOf, responseOf } from './session/state';
 
 /*
@@ -33,8 +34,8 @@ export function undo() {
   else session.undo();
 }
 
-/** Lays another way beside the one on the stand, or takes it away. */
-export function layBeside(beside: number | null) {
+/** Lays another way or another plan beside the one on the stand, or takes it away. */
+export function layBeside(beside: number | Beside | null) {
   set({ beside });
 }
 
@@ -138,8 +139,7 @@ export function rename(name: string) {
 
 /** @param words tags, with commas between */
 export function setTags(words: string) {
-  const tags = words.split(',').map((tag) => tag.trim().slice(0, 60));
-  session.change({ tags: [...new Set(tags)].filter((tag) => tag !== '') });
+  session.change({ tags: tagsFrom(words) });
 }
 
 /** @param mark true to mark the notes from where the cursor was */
@@ -190,8 +190,8 @@ export function carryMarked() {
     say({
       kind: fits ? 'done' : 'trouble',
       message: fits
-        ? `The fingers were carried on to ${counted(groups, 'group')} of notes.`
-        : `The fingers cannot be carried on to ${counted(groups, 'group')} of notes: no fingering has them there.`,
+        ? `The fingering was repeated on ${counted(groups, 'group')} of notes.`
+        : `The fingering can’t be repeated on ${counted(groups, 'group')} of notes: the fingers do not reach there.`,
       offer: { words: 'Undo', act: session.undo },
     });
   });

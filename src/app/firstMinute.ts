@@ -47,8 +47,8 @@ const SUITED: Readonly<Record<Stage, (kind: InstrumentKind) => Suited>> = {
   'first-shifts': (kind) => ({
     level: 'early',
     positions: kind === 'violin' || kind === 'viola' ? { from: 1, to: 3 } : { from: 0.5, to: 4 },
-    octaves: 2,
-    tonic: { violin: 'A3', viola: 'D3', cello: 'G2', bass: 'G1' },
+    octaves: kind === 'bass' ? 1 : 2,
+    tonic: { violin: 'A3', viola: 'D3', cello: 'G2', bass: 'C2' },
   }),
   everywhere: () => ({
     level: 'middle',

@@ -14,6 +14,7 @@ import { afterEdit, NO_HISTORY, redone, undone, type History, type Step } from '
 import { keepFingerings } from './kept';
 import { say } from './notices';
 import { recover } from './recovery';
+import { ARCHIVED, tagsFrom } from './tags';
 import { inOwnTaste, withOwnTaste } from './taste';
 import { bringBack, forgetDeleted, lastDeleted, remove, save } from './writes';
 
@@ -39,7 +40,9 @@ const { getState: get, setState: set } = useStudio;
 /** Opens what the address asks for; with `demo` an empty studio is filled first. */
 export async function open(asked: URLSearchParams) {
   const student = asked.get('student');
+  const find = asked.get('find');
   if (student) showStudent(student);
+  if (find) lookFor(find);
   try {
     if (asked.has('demo')) await openDemo();
     else goOnWithDemo();
@@ -59,11 +62,22 @@ export async function open(asked: URLSearchParams) {
 
 export function showStudent(studentId: string | null) {
   set({ studentId, search: '' });
-  history.replaceState(null, '', studentId ? `?student=${studentId}` : location.pathname);
+  showInAddress();
 }
 
+/** The words stay in the address: whoever comes back from a plan finds them again. */
 export function lookFor(search: string) {
   set({ search });
+  showInAddress();
+}
+
+function showInAddress() {
+  const { studentId, search } = get();
+  const asked = new URLSearchParams({
+    ...(studentId ? { student: studentId } : {}),
+    ...(search ? { find: search } : {}),
+  });
+  history.replaceState(null, '', asked.size > 0 ? `?${asked}` : location.pathname);
 }
 
 export async function addStudent() {
@@ -242,6 +256,37 @@ export async function givePlan(plan: PlanRecord, student: StudentRecord) {
   await openNew(inOwnTaste(givenTo(plan, student, Date.now())));
 }
 
+/** Gives a plan to several students at once: a copy for each, for their hand and instrument. */
+export async function givePlanTo(plan: PlanRecord, students: readonly StudentRecord[]) {
+  const now = Date.now();
+  const copies = students.map((student) => inOwnTaste(givenTo(plan, student, now)));
+  await save(
+    copies.map((record) => ({ kind: 'added', table: 'plans', record })),
+    () =>
+      say({
+        kind: 'done',
+        message: `Given to ${listed(students.map(({ name }) => name || 'a student without a name'))}.`,
+      }),
+  );
+}
+
+/** Gives a plan another name and other tags. @param tags with commas between */
+export async function nameAndTag({ id, name, tags }: PlanRecord, newName: string, newTags: string) {
+  const to = { name: newName.trim().slice(0, 120), tags: tagsFrom(newTags) };
+  await save([{ kind: 'updated', table: 'plans', id, from: { name, tags }, to }]);
+}
+
+/** Puts a plan out of the way, or back: it is a tag like any other. */
+export async function archivePlan({ id, tags }: PlanRecord, away: boolean) {
+  const to = away ? [...tags, ARCHIVED] : tags.filter((tag) => tag !== ARCHIVED);
+  await save([{ kind: 'updated', table: 'plans', id, from: { tags }, to: { tags: to } }], () =>
+    say({
+      kind: 'done',
+      message: away ? 'It is in the archive: the tag “archived” shows it.' : 'It is in the list again.',
+    }),
+  );
+}
+
 async function openNew(plan: PlanRecord) {
   await save([{ kind: 'added', table: 'plans', record: plan }], () => location.assign(`/?plan=${plan.id}`));
 }
@@ -253,7 +298,7 @@ export async function emptyStudio() {
     const amount = listed(
       amountWords({ students: all.students.length, plans: all.plans.length, briefs: all.briefs.length }),
     );
-    const gone = await remove(removals(all), `The studio is empty: ${amount} were taken out.`, amount);
+    const gone = await remove(removals(all), `The studio is empty: ${amount} were deleted.`, amount);
     if (gone) showStudent(null);
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });

@@ -120,6 +120,7 @@ export {
   type TimeSignature,
 } from './material/bars';
 export { beatsOf, notesOf } from './material/notes';
+export { oddBars, type OddBar } from './material/oddBars';
 export { bowChanges, bowsOf, hasBows, MOST_PER_BOW, type Bow } from './material/bows';
 export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';

@@ -202,7 +202,7 @@ function Found({ found: { svg, notes, written, notices, instrument } }: { readon
       <p>
         {counted(notes, 'note')} for {instrumentWords(instrument)}
         {written > 0
-          ? `; ${counted(written, 'note')} with a written finger or string. They stand as written at first, beside ours.`
+          ? `; ${counted(written, 'note')} with a written finger or string. At first they are shown as written, beside ours.`
           : '; no fingers are written.'}
       </p>
       {notices.length > 0 && (

@@ -33,7 +33,7 @@ export function MeaningPage({ here, heading, state, children }: Props) {
         {title && <p className="font-serif text-lg">{title}</p>}
       </Head>
       <NoticeBar />
-      <main data-ready={state.kind !== 'loading'} className="flex flex-col gap-4">
+      <main id="main" tabIndex={-1} data-ready={state.kind !== 'loading'} className="flex flex-col gap-4">
         <h1 className="font-serif text-2xl font-bold">{heading}</h1>
         {state.kind === 'loading' && <p className="text-faded">The plan is being worked out …</p>}
         {state.kind === 'nothing' && (

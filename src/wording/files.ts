@@ -55,7 +55,7 @@ const LEFT: Readonly<Record<string, readonly [one: string, many?: string]>> = {
 };
 
 const NOTICES: Readonly<Record<string, (data: Data) => string>> = {
-  repeats: () => 'Repeats were left as they stand and not played out.',
+  repeats: () => 'Repeats were left as they are and not played out.',
   tablature: () => 'The part has tablature; its notes were read, its signs were not.',
   'empty-part': ({ part }) => `The part "${text(part)}" has no notes.`,
   'other-voices': (data) =>

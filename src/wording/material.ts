@@ -1,4 +1,4 @@
-import { DIRECTIONS, type Direction, type MaterialSpec, type PlanRequest } from '../core';
+import { DIRECTIONS, type Direction, type MaterialSpec, type OddBar, type PlanRequest } from '../core';
 import type { WordChoice } from './choice';
 import { counted, countWords } from './grammar';
 import { instrumentWords, sizeWords } from './instruments';
@@ -104,4 +104,17 @@ export function planTitle(
 ): string {
   const words = plan.name || requestWords(plan.request);
   return student ? `${student.name}: ${words}` : words;
+}
+
+const MOST_ODD = 3;
+
+/** "Bar 2 has 5 beats, bar 4 has 3: there are 4 to a bar." */
+export function oddBarsWords(odd: readonly OddBar[], perBar: number): string {
+  const said = odd.slice(0, MOST_ODD).map(({ bar, beats }) => {
+    const count = Number.isInteger(beats) ? String(beats) : beats.toFixed(2);
+    return `bar ${bar} has ${count} ${beats === 1 ? 'beat' : 'beats'}`;
+  });
+  const more = odd.length > MOST_ODD ? `, and ${odd.length - MOST_ODD} more are odd` : '';
+  const words = said.join(', ') + more;
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}: the time has ${perBar} to a bar. It is planned as typed; put the bar lines (|) right, or the lengths.`;
 }

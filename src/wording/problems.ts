@@ -24,7 +24,7 @@ export function problemWords(problem: Problem, request: PlanRequest, speech: Spe
     case 'too-high':
       return `${names} lies above the end of the fingerboard of this ${on}. Start lower or take fewer octaves.`;
     case 'not-together':
-      return `${names} cannot be stopped together in one position on neighbouring strings of this ${on}. Leave a note out or change the voicing.`;
+      return `${names} can’t be stopped together in one position on neighbouring strings of this ${on}. Leave a note out or change the voicing.`;
     case 'beyond-reach':
       return `${names} (${barWords(speech.place(problem.at))}) is beyond this hand here. ${problem.changes ? helpWords(problem, speech) : 'Lock a fingering here to see it all the same.'}`;
     case 'out-of-rules':
@@ -36,8 +36,8 @@ function brokenWords({ at, fight }: Problem, speech: Speech): string {
   const note = (event: number) =>
     `${pitchesAt(speech.events, event, speech)} (${barWords(speech.place(event))})`;
   return fight
-    ? `${note(fight[0])} and ${note(fight[1])} conflict: with what is demanded of them, nothing leads from one to the other.`
-    : `${note(at)} has no place within the rules.`;
+    ? `${note(fight[0])} and ${note(fight[1])} don’t go together: with what you put there, no hand gets from one to the other.`
+    : `${note(at)} can’t be played under these rules.`;
 }
 
 function helpWords({ changes }: Problem, speech: Speech): string {
@@ -81,7 +81,7 @@ function changeWords(change: Change, { instrument, place }: Speech): string {
     case 'allow-shifts':
       return `allow ${counted(change.most, 'shift')}`;
     case 'forgo-visit':
-      return 'do without the position to be visited';
+      return 'leave out the position to be visited';
     case 'forgo-same-back':
       return 'come back down by other fingers';
   }

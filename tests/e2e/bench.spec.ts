@@ -129,7 +129,7 @@ test('an impossible rule says which note and what would help, and helps at a cli
   await setWord(page, 'Octaves', 'three-octave');
   await setWord(page, 'Positions', 'first position only');
   const problem = page.getByRole('alert');
-  await expect(problem).toContainText('C♯6 (bar 5, beat 1) has no place within the rules');
+  await expect(problem).toContainText('C♯6 (bar 5, beat 1) can’t be played under these rules');
   await expect(problem).toContainText('allow up to 6th position from bar 5, beat 1');
   await problem.getByRole('button', { name: 'allow up to 6th position' }).click();
   await expect(problem).toHaveCount(0);

@@ -192,7 +192,7 @@ test('another material leaves the locks of the old one behind, and undo brings b
 test('two ways are laid side by side, their differences marked and added up', async ({ page }) => {
   await openScale(page);
   await page.getByRole('button', { name: 'Compare way 2 with the one chosen' }).click();
-  const panel = page.getByRole('region', { name: 'Two ways side by side' });
+  const panel = page.getByRole('region', { name: 'Side by side with the other way' });
   await expect(panel.getByRole('row', { name: /^in all/ })).toBeVisible();
   const boxed = page.getByTestId('parts');
   expect(await boxed.count()).toBeGreaterThan(0);
@@ -239,7 +239,7 @@ test.describe('more by touch alone', () => {
     await tap(4);
     await expect(page.getByTestId('marked')).toHaveText('bar 1, beats 1–4');
     await page.getByRole('button', { name: 'Repeat this fingering' }).tap();
-    await expect(page.getByText(/carried on to 2 groups/)).toBeVisible();
+    await expect(page.getByText(/repeated on 2 groups/)).toBeVisible();
     await page.getByRole('button', { name: 'Undo edit' }).tap();
     await expect.poll(() => staffFingers(page)).toEqual(first);
     await page.getByRole('button', { name: 'Unmark' }).tap();
@@ -248,7 +248,7 @@ test.describe('more by touch alone', () => {
     await act(page, 'Never here', /^never finger|^never open/);
     await expect.poll(async () => (await staffFingers(page))[5]).not.toBe(first[5]);
     await page.getByRole('button', { name: 'Compare way 2 with the one chosen' }).tap();
-    await expect(page.getByRole('heading', { name: 'Two ways side by side' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Side by side with the other way' })).toBeVisible();
     await page.getByRole('button', { name: 'Undo edit' }).tap();
     await expect.poll(() => staffFingers(page)).toEqual(first);
   });

@@ -48,7 +48,7 @@ test('a teacher’s morning', async ({ page }) => {
 
   // Two plans compared.
   await page.getByRole('button', { name: 'Compare way 2 with the one chosen' }).click();
-  await expect(page.getByRole('heading', { name: 'Two ways side by side' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Side by side with the other way' })).toBeVisible();
   await chosenWay(page).first().waitFor();
 
   // Five steps undone, and redone; only the notes in view are drawn, so both are read from the beginning.
@@ -95,7 +95,7 @@ test('a teacher’s morning', async ({ page }) => {
   await page.getByLabel('Name of this plan').fill('Linnet’s first E flat');
   await saved(page);
   await act(page, 'Give this plan to', 'Marlow');
-  await expect(page.getByTestId('given')).toContainText('Given from Linnet’s plan');
+  await expect(page.getByTestId('given')).toContainText('Copied from Linnet’s plan');
   await expect(page.getByTestId('given')).toContainText('viola');
   await expect(page.getByTestId('given')).toContainText('2 demands at single notes were left out');
   await expect(page.getByLabel('Instrument', { exact: true })).toHaveValue('viola');

@@ -68,7 +68,7 @@ test('search finds students and plans by name, key and tag; tags narrow the list
 test('a plan is given to another student from the list, and says what is otherwise', async ({ page }) => {
   await openStudio(page, '/studio?demo');
   await act(page, 'Give Wren: E♭ major scale, two octaves, violin to', 'Juno');
-  await expect(page.getByTestId('given')).toContainText('Given from Wren’s plan');
+  await expect(page.getByTestId('given')).toContainText('Copied from Wren’s plan');
   await expect(page.getByTestId('given')).toContainText('On a full-size cello');
   await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('Juno');
   await expect(page.getByTestId('staff')).toBeVisible();

@@ -67,7 +67,7 @@ test('a pattern is carried on to its sequence; where none follows it is said', a
   await page.keyboard.press('Shift+ArrowRight');
   // An open string cannot go up with the sequence: that is said, not that it is done.
   await page.getByRole('button', { name: 'Repeat this fingering' }).click();
-  await expect(page.getByText(/The fingers cannot be carried on to \d+ groups/)).toBeVisible();
+  await expect(page.getByText(/The fingering can’t be repeated on \d+ groups/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await setWord(page, 'Key', 'E-flat');
   await setWord(page, 'Positions', 'any position');
@@ -77,7 +77,7 @@ test('a pattern is carried on to its sequence; where none follows it is said', a
   await page.keyboard.press('Home');
   await page.keyboard.press('Shift+ArrowRight');
   await page.getByRole('button', { name: 'Repeat this fingering' }).click();
-  await expect(page.getByText(/The fingers were carried on to \d+ groups/)).toBeVisible();
+  await expect(page.getByText(/The fingering was repeated on \d+ groups/)).toBeVisible();
   await expect(async () => {
     const fingers = await staffFingers(page);
     expect(fingers.slice(2, 4)).toEqual(fingers.slice(0, 2));

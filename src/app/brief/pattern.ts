@@ -36,7 +36,7 @@ export function carryOn(
   }
   if (groups < 2)
     return trouble(
-      `The ${length} notes after these do not go the same way, so there is no sequence to carry the pattern on to.`,
+      `The ${length} notes after these do not go the same way, so there is nothing to repeat the fingering on.`,
     );
   return { kind: 'carried', request: carried, groups: groups - 1 };
 }

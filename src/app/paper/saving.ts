@@ -32,7 +32,7 @@ async function onStand(): Promise<OnStand | null> {
   if (!last || !plan) {
     say({
       kind: 'trouble',
-      message: 'No fingering fits this brief, so there is nothing to save. Change the brief first.',
+      message: 'This can’t be played under these rules, so there is nothing to save. Change the brief first.',
     });
     return null;
   }

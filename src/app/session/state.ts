@@ -73,8 +73,21 @@ export interface SessionState {
   readonly history: History<Fields<Edited>>;
   /** The plan that stood before the last edit of the same notes, to say what the edit changed. */
   readonly before: Plan | null;
-  /** Another way laid beside the one on the stand. */
-  readonly beside: number | null;
+  /** What is laid beside the plan on the stand: another of its ways, or something else of the same rhythm. */
+  readonly beside: number | Beside | null;
+}
+
+/** A plan from elsewhere with the words for what it is. */
+export interface Beside {
+  readonly plan: Plan;
+  readonly words: string;
+}
+
+/** The plan that is laid beside, and what it is called; null where none is. */
+export function besideOf({ beside }: Pick<SessionState, 'beside'>, response: PlanResponse): Beside | null {
+  if (typeof beside !== 'number') return beside;
+  const plan = response.plans[beside];
+  return plan ? { plan, words: 'the other way' } : null;
 }
 
 export type SessionStore = StoreApi<SessionState>;

@@ -1,11 +1,11 @@
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { useBench } from '../../app/bench';
 import { choosePlan, demandWay, layBeside } from '../../app/edits';
 import type { Plan } from '../../core';
 import { counted } from '../../wording/grammar';
 import { planWords, type Speech } from '../../wording/plans';
-import { WAYS } from '../../work/ask';
 import { planName, tradeWords } from '../../wording/ways';
+import { CompareWith } from './CompareWith';
 
 interface Props {
   readonly plans: readonly Plan[];
@@ -17,19 +17,30 @@ interface Props {
   readonly speech: Speech;
 }
 
+/** Ways shown before "all" is asked for. */
+const FIRST = 3;
+
 /** The best plan and the ways beside it, each with what it buys and pays; the bar is its difficulty. */
 export const Alternatives = memo(function Alternatives({ plans, chosen, own, more, speech }: Props) {
   const beside = useBench((state) => state.beside);
+  const [all, setAll] = useState(false);
   if (plans.length === 0) return null;
+  const shown = all || chosen >= FIRST ? plans : plans.slice(0, FIRST);
   const demand = plans[chosen]?.demand;
   const dearest = Math.max(...plans.map(({ cost }) => cost));
   return (
     <section aria-labelledby="alternatives">
-      <h2 id="alternatives" className="font-serif text-lg font-semibold">
-        {more ? 'Ways' : plans.length === 1 ? 'One way' : counted(plans.length, 'way')}
-      </h2>
+      <div className="ways-head">
+        <h2 id="alternatives" className="font-serif text-lg font-semibold">
+          {more ? 'Ways' : plans.length === 1 ? 'One way' : counted(plans.length, 'way')}
+        </h2>
+        <CompareWith />
+      </div>
+      <p role="status" className="sr-only" data-testid="announced">
+        {more ? '' : resultWords(plans, speech)}
+      </p>
       <ol className="ways mt-1">
-        {plans.map((plan, at) => (
+        {shown.map((plan, at) => (
           <li key={at} className="relative">
             <button
               type="button"
@@ -41,7 +52,7 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
               }`}
             >
               <span className="flex items-baseline justify-between gap-2 font-semibold">
-                <span className="first-letter:uppercase">
+                <span className="truncate first-letter:uppercase">
                   {nameOf(plan, own && at === plans.length - 1, speech)}
                 </span>
                 <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />
@@ -59,7 +70,7 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
                 aria-pressed={at === beside}
                 aria-label={`Compare way ${at + 1} with the one chosen`}
                 onClick={() => layBeside(at === beside ? null : at)}
-                className="absolute top-6 right-0 min-h-8 cursor-pointer px-3 text-sm text-dove underline"
+                className="absolute top-7 right-0 min-h-8 cursor-pointer px-3 text-sm text-dove underline"
               >
                 {at === beside ? 'close' : 'compare'}
               </button>
@@ -67,7 +78,7 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
           </li>
         ))}
         {more &&
-          Array.from({ length: WAYS - plans.length }, (_, at) => (
+          Array.from({ length: Math.max(0, FIRST - plans.length) }, (_, at) => (
             <li
               key={plans.length + at}
               aria-hidden
@@ -80,7 +91,16 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
           </li>
         )}
       </ol>
-      <p className="min-h-8">
+      <p className="flex min-h-8 items-center justify-between gap-2">
+        {shown.length < plans.length && (
+          <button
+            type="button"
+            onClick={() => setAll(true)}
+            className="min-h-8 cursor-pointer text-sm text-dove underline"
+          >
+            all {plans.length} ways
+          </button>
+        )}
         {demand && (
           <button
             type="button"
@@ -94,6 +114,12 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
     </section>
   );
 });
+
+/** What came out, for those who hear it: "3 ways; first: 2 shifts: 1st – 3rd – 1st". */
+function resultWords([first, ...others]: readonly Plan[], speech: Speech): string {
+  const count = others.length === 0 ? 'One way' : counted(others.length + 1, 'way');
+  return `${count}; first: ${planWords(first, speech.instrument)}.`;
+}
 
 function nameOf(plan: Plan, own: boolean, speech: Speech): string {
   return own ? 'the saved fingering' : planName(plan, speech);

@@ -15,7 +15,7 @@ import { NoticeBar } from '../../ui/NoticeBar';
 import { UndoButtons } from '../../ui/UndoButtons';
 import { useLeaving } from '../../ui/useLeaving';
 import { usePageKeys } from '../../ui/usePageKeys';
-import { requestWords } from '../../wording/material';
+import { planTitle, requestWords } from '../../wording/material';
 import { speechOf } from '../../wording/plans';
 import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
@@ -72,6 +72,10 @@ export default function Bench() {
   useLeaving(leave, session.comeBack);
   usePageKeys({ undo, redo, commands: () => setPalette(true) });
   const student = useStudent(record.studentId);
+  const title = planTitle(record, student);
+  useEffect(() => {
+    document.title = `${title} · Bench · Dove Path`;
+  }, [title]);
   const planned = lastPlanned({ planning });
   const response = planned?.response ?? null;
   const plan = response?.plans[chosen];
@@ -105,7 +109,7 @@ export default function Bench() {
         </p>
       </Head>
       <NoticeBar />
-      <main className="bench-main" data-ready={ready}>
+      <main id="main" tabIndex={-1} className="bench-main" data-ready={ready}>
         <h1 className="sr-only">Bench</h1>
         <div className="bench-brief">
           {save === 'unsaved' && nothingKept && <FirstMinute />}

@@ -1,6 +1,6 @@
 import { comparePlans, type PlaceCompared, type Plan, type Step } from '../../core';
 import { layBeside, moveCursor } from '../../app/edits';
-import { counted, sentence } from '../../wording/grammar';
+import { countWords, sentence } from '../../wording/grammar';
 import { placeName, stretchWords } from '../../wording/places';
 import { TERM_WORDS, type Speech } from '../../wording/plans';
 import { fingersOf } from './BesideRow';
@@ -8,17 +8,19 @@ import { fingersOf } from './BesideRow';
 interface ComparisonProps {
   readonly plan: Plan;
   readonly other: Plan;
+  /** What the other is. */
+  readonly words: string;
   readonly speech: Speech;
 }
 
 /** Two ways side by side: what each is charged for, and the places where they part. */
-export function ComparisonPanel({ plan, other, speech }: ComparisonProps) {
+export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps) {
   const { terms, places } = comparePlans(plan, other);
   return (
     <section aria-labelledby="beside" className="rounded-lg border border-rule bg-sheet px-4 py-2">
       <div className="flex items-center justify-between gap-3">
         <h2 id="beside" className="font-serif text-lg font-semibold">
-          Two ways side by side
+          Side by side with {words}
         </h2>
         <button type="button" className="button" onClick={() => layBeside(null)}>
           Close the comparison
@@ -32,10 +34,10 @@ export function ComparisonPanel({ plan, other, speech }: ComparisonProps) {
                 Cost of
               </th>
               <th scope="col" className="px-2 text-right">
-                this way
+                this plan
               </th>
               <th scope="col" className="px-2 text-right">
-                the other
+                {words}
               </th>
             </tr>
           </thead>
@@ -60,7 +62,11 @@ export function ComparisonPanel({ plan, other, speech }: ComparisonProps) {
         </table>
         <div>
           <h3 className="font-semibold">
-            {places.length === 0 ? 'No difference' : `What differs: ${counted(places.length, 'place')}`}
+            {places.length === 0
+              ? 'They do not differ'
+              : places.length === 1
+                ? 'They differ in one place'
+                : `They differ in ${countWords(places.length)} places`}
           </h3>
           <ul className="flex flex-col">
             {places.map((place) => (
@@ -70,7 +76,7 @@ export function ComparisonPanel({ plan, other, speech }: ComparisonProps) {
                   onClick={() => moveCursor(place.from)}
                   className="w-full cursor-pointer py-1 text-left hover:text-dove"
                 >
-                  <PlaceWords place={place} plan={plan} other={other} speech={speech} />
+                  <PlaceWords place={place} plan={plan} other={other} words={words} speech={speech} />
                 </button>
               </li>
             ))}

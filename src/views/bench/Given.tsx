@@ -35,7 +35,7 @@ export function GivenDifferences({ record, response, plan: is }: Props) {
     >
       <div className="flex items-baseline justify-between gap-3">
         <h2 id="given" className="font-serif text-lg font-semibold">
-          Given from {giver ? `${giver.name}’s` : 'another'} plan: what differs here
+          Copied from {giver ? `${giver.name}’s` : 'another'} plan: what’s different
         </h2>
         <button type="button" className="button" onClick={() => setAway(record.id)}>
           Close

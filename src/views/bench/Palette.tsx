@@ -1,4 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
 import {
   Autocomplete,
   Dialog,
@@ -12,8 +13,12 @@ import {
 } from 'react-aria-components';
 import { listPlans } from '../../store/rows';
 import type { Speech } from '../../wording/plans';
-import { commandsFor } from '../../app/commands';
+import { useBench } from '../../app/bench';
+import { commandsFor, type Command } from '../../app/commands';
+import { setBrief } from '../../app/edits';
 import { useStudents } from '../../app/students';
+
+type Reader = typeof import('../../app/brief/typed');
 
 interface Props {
   /** How the plan on the stand is spoken of; null while there is none. */
@@ -26,7 +31,26 @@ export function Palette({ speech, onClose }: Props) {
   const students = useStudents();
   const plans = useLiveQuery(() => listPlans().catch(() => []), []) ?? [];
   const { contains } = useFilter({ sensitivity: 'base' });
-  const commands = commandsFor(students, plans, speech);
+  const [typed, setTyped] = useState('');
+  const [reader, setReader] = useState<Reader | null>(null);
+  useEffect(() => {
+    void import('../../app/brief/typed').then(setReader, () => undefined);
+  }, []);
+  const { request } = useBench((state) => state.record);
+  const reading = reader?.readTyped(typed, request, students);
+  const brief = reading?.kind === 'understood' ? reading.brief : null;
+  const commands: readonly Command[] = [
+    ...(brief && reader
+      ? [
+          {
+            id: 'typed',
+            words: `Plan: ${reader.briefWords(brief)} (${typed})`,
+            act: () => setBrief(brief),
+          },
+        ]
+      : []),
+    ...commandsFor(students, plans, speech),
+  ];
   const allWords = (text: string, typed: string) =>
     typed
       .trim()
@@ -44,10 +68,10 @@ export function Palette({ speech, onClose }: Props) {
           aria-label="Commands"
           className="overflow-hidden rounded-lg border-2 border-dove bg-sheet shadow-lg outline-none"
         >
-          <Autocomplete filter={allWords}>
+          <Autocomplete filter={allWords} inputValue={typed} onInputChange={setTyped}>
             <SearchField aria-label="Find a command" autoFocus>
               <Input
-                placeholder="What would you like to do?"
+                placeholder="What would you like to do? Or type a brief: D minor arpeggio"
                 className="w-full border-b border-rule bg-transparent px-4 py-3 font-serif text-lg outline-none"
               />
             </SearchField>

@@ -30,7 +30,9 @@ export function Problems({ problems, issues, request, speech }: Props) {
       role="alert"
     >
       <div className="flex items-center justify-between">
-        <h2 className="font-serif text-lg font-semibold text-madder">No fingering fits this brief</h2>
+        <h2 className="font-serif text-lg font-semibold text-madder">
+          This can’t be played under these rules
+        </h2>
         {canUndo && (
           <button type="button" className="button" onClick={undo}>
             Undo the last change

@@ -62,7 +62,7 @@ const HEADINGS: Readonly<Record<Exclude<Standing, 'as-planned'>, string>> = {
 };
 
 const SENTENCES: Readonly<Record<Exclude<Standing, 'as-planned'>, string>> = {
-  kept: 'This plan was saved when the planner chose otherwise. The fingering stays as it was learned. What would be new:',
+  kept: 'This plan was saved when the planner chose another fingering. Yours stays as it was learned. What would be new:',
   unplayable:
     'The brief no longer allows it. The best fingering is shown; the saved one is not lost until you keep another.',
   lost: 'It holds only the number of its fingering, and nobody can tell which one that was. The best fingering is shown: check that it is the one that was learned.',

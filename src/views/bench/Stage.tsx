@@ -1,5 +1,6 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useBench } from '../../app/bench';
+import { besideOf } from '../../app/session/state';
 import { demandedAt } from '../../app/brief/demands';
 import { moveCursor } from '../../app/edits';
 import { namesToWrite, useLook } from '../../app/look';
@@ -31,6 +32,7 @@ import type { Picture } from './Strip';
 
 const ManyLines = later('The music in lines', async () => (await import('./ManyLines')).ManyLines);
 const NeckFigure = later('The neck', async () => (await import('./NeckFigure')).NeckFigure);
+const PlanTable = later('The plan as a table', async () => (await import('./PlanTable')).PlanTable);
 const WhyLines = later('The reason', async () => (await import('../../ui/WhyLines')).WhyLines);
 const ComparisonPanel = later(
   'The comparison',
@@ -66,7 +68,8 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
   const { zoom, names: shownNames, lines, neck } = useLook();
   const { room, frame } = useRoom();
   const { events, problems } = response;
-  const other = beside === null ? undefined : response.plans[beside];
+  const laid = besideOf({ beside }, response);
+  const other = laid?.plan;
   const setup = useMemo(() => resolveSetup(request), [request]);
   const clefs = useMemo(
     () => clefsRead(events, request.instrument, student),
@@ -155,8 +158,11 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
       )}
       <NoteEditor response={response} plan={plan} request={request} />
       {planned && <EditOutcome plan={plan} speech={speech} />}
-      {planned && other && <ComparisonPanel plan={plan} other={other} speech={speech} />}
+      {planned && laid && other && (
+        <ComparisonPanel plan={plan} other={other} words={laid.words} speech={speech} />
+      )}
       {planned && asksWideHand(request) && <Caution />}
+      {planned && <PlanTable response={response} plan={plan} speech={speech} />}
       {shift && <WhyLines shift={shift} speech={speech} />}
     </section>
   );

@@ -1,6 +1,7 @@
 import { memo } from 'react';
 import { setTags } from '../../app/edits';
 import { GiveTo } from './GiveTo';
+import { ShareLink } from './ShareLink';
 import { SaveAs } from './SaveAs';
 
 interface Props {
@@ -16,6 +17,7 @@ export const ThisPlan = memo(function ThisPlan({ id, tags, studentId }: Props) {
       <Tags key={id} tags={tags} />
       <GiveTo studentId={studentId} />
       <SaveAs />
+      <ShareLink />
     </section>
   );
 });
@@ -30,7 +32,7 @@ function Tags({ tags }: { readonly tags: readonly string[] }) {
         key={shown}
         className="min-h-9 w-full rounded-md border border-rule bg-sheet px-2 text-ink"
         defaultValue={shown}
-        placeholder="parted by commas"
+        placeholder="with commas between"
         onBlur={(event) => event.target.value !== shown && setTags(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />

@@ -1,7 +1,16 @@
 import { useRef } from 'react';
-import { instrumentData, readNoteText, writeNoteText, type MaterialSpec, type TextIssue } from '../../core';
+import {
+  instrumentData,
+  oddBars,
+  readNoteText,
+  readTime,
+  writeNoteText,
+  type MaterialSpec,
+  type TextIssue,
+} from '../../core';
 import { moveCursor, setTyped } from '../../app/edits';
 import { useBench } from '../../app/bench';
+import { oddBarsWords } from '../../wording/material';
 import { textIssueWords } from '../../wording/issues';
 
 /** Issues shown at once; the others come up as these are mended. */
@@ -14,7 +23,9 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
   const box = useRef<HTMLTextAreaElement>(null);
   const up = instrumentData(kind).writtenOctavesUp;
   const text = typed ?? writeNoteText(material.notes, up);
-  const { spans, issues } = readNoteText(text, up);
+  const { notes, spans, issues } = readNoteText(text, up);
+  const { beats: perBar } = readTime(material.time ?? '4/4');
+  const odd = oddBars(notes, perBar);
   const follow = () => {
     const caret = box.current?.selectionStart ?? 0;
     const at = spans.findLastIndex(({ from }) => from <= caret);
@@ -35,6 +46,7 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
         rows={Math.min(6, Math.max(2, text.split('\n').length))}
         className="w-full rounded-md border border-rule bg-sheet px-3 py-1.5 text-[1.05rem] tracking-wide"
         value={text}
+        placeholder="D4 E4 F#4 G4 | A4:2 B4:2"
         onChange={(event) => setTyped(event.target.value)}
         onSelect={follow}
       />
@@ -46,6 +58,11 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
           How to type notes
         </a>
       </p>
+      {issues.length === 0 && odd.length > 0 && (
+        <p role="status" className="border-l-4 border-ochre bg-sheet px-3 py-1">
+          {oddBarsWords(odd, perBar)}
+        </p>
+      )}
       {issues.length > 0 && (
         <ul role="alert" className="mt-1 border-l-4 border-madder bg-sheet px-3 py-1">
           {issues.slice(0, MOST_SHOWN).map((issue) => (

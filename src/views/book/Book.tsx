@@ -31,7 +31,12 @@ export default function Book() {
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/book" student={student?.id} />
       <NoticeBar />
-      <main data-ready={player.ready && books !== undefined} className="flex flex-col gap-4">
+      <main
+        id="main"
+        tabIndex={-1}
+        data-ready={player.ready && books !== undefined}
+        className="flex flex-col gap-4"
+      >
         <PlayerPick heading="Book" player={player} />
         {books && player.ready && (
           <Section name="The book" on={[openId]}>

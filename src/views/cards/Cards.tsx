@@ -22,7 +22,12 @@ export default function Cards() {
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/cards" student={student?.id} />
       <NoticeBar />
-      <main data-ready={player.ready && (overview !== undefined || !student)} className="flex flex-col gap-4">
+      <main
+        id="main"
+        tabIndex={-1}
+        data-ready={player.ready && (overview !== undefined || !student)}
+        className="flex flex-col gap-4"
+      >
         <PlayerPick heading="Cards" player={player} />
         {player.ready && !student && <Nobody />}
         {student && overview && asking.card && (

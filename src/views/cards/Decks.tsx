@@ -142,7 +142,7 @@ function decksOf(cards: readonly CardRecord[]): [string, CardRecord[]][] {
 function takeOut(name: string, cards: readonly CardRecord[]) {
   return remove(
     cards.map((record) => ({ kind: 'removed', table: 'cards', record })),
-    `The deck “${name}” was taken out of the box.`,
+    `The deck “${name}” was removed.`,
     `Cards: ${name}`,
   );
 }

@@ -35,7 +35,7 @@ export default function ClassPage() {
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/class" />
       <NoticeBar />
-      <main data-ready={kind !== 'laying'} className="flex flex-col gap-4">
+      <main id="main" tabIndex={-1} data-ready={kind !== 'laying'} className="flex flex-col gap-4">
         <div className="flex flex-wrap items-center gap-3">
           <h1 className="flex-1 font-serif text-2xl font-bold">A page for a class</h1>
           <button

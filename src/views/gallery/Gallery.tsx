@@ -39,7 +39,7 @@ const OCTAVES: PlanRequest = {
 /** Every shared part in every state it has. Only while the program is developed. */
 export default function Gallery() {
   return (
-    <main className="mx-auto flex max-w-6xl flex-col gap-6 px-5 py-6">
+    <main id="main" tabIndex={-1} className="mx-auto flex max-w-6xl flex-col gap-6 px-5 py-6">
       <h1 className="font-serif text-3xl font-bold">Gallery</h1>
       <p>By lamplight, set the machine to its dark look.</p>
       <Part name="Head">

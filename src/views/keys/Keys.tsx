@@ -11,7 +11,7 @@ const PLACES: readonly (readonly [KeyPlace, string])[] = [
 export default function Keys() {
   const singleKeys = useSettings((settings) => settings.singleKeys);
   return (
-    <main className="mx-auto flex max-w-3xl flex-col gap-4 px-5 py-6">
+    <main id="main" tabIndex={-1} className="mx-auto flex max-w-3xl flex-col gap-4 px-5 py-6">
       <p>
         <a href="/">Back to the Bench</a>
       </p>

@@ -33,7 +33,12 @@ export default function Lesson() {
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/lesson" student={student?.id} />
       <NoticeBar />
-      <main data-ready={player.ready && (overview !== undefined || !student)} className="flex flex-col gap-4">
+      <main
+        id="main"
+        tabIndex={-1}
+        data-ready={player.ready && (overview !== undefined || !student)}
+        className="flex flex-col gap-4"
+      >
         <PlayerPick heading="Lesson" player={player} />
         {player.ready && !student && <Nobody />}
         {student && overview && (

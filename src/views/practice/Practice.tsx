@@ -44,7 +44,12 @@ function OnPlan() {
         )}
       </Head>
       <NoticeBar />
-      <main data-ready={state.kind !== 'loading'} className={`flex flex-col gap-4 ${busy ? '' : 'pb-24'}`}>
+      <main
+        id="main"
+        tabIndex={-1}
+        data-ready={state.kind !== 'loading'}
+        className={`flex flex-col gap-4 ${busy ? '' : 'pb-24'}`}
+      >
         <h1 className={busy ? 'sr-only' : 'font-serif text-2xl font-bold'}>Practice</h1>
         {state.kind === 'loading' && <p className="text-faded">The plan is being worked out …</p>}
         {state.kind === 'nothing' && (
@@ -102,6 +107,8 @@ function Today() {
       <Head here="/practice" student={player.student?.id} />
       <NoticeBar />
       <main
+        id="main"
+        tabIndex={-1}
         data-ready={player.ready && (overview !== undefined || !player.student)}
         className="flex flex-col gap-4"
       >

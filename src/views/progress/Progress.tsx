@@ -38,7 +38,12 @@ export default function Progress() {
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/progress" student={student?.id} />
       <NoticeBar />
-      <main data-ready={player.ready && (overview !== undefined || !student)} className="flex flex-col gap-4">
+      <main
+        id="main"
+        tabIndex={-1}
+        data-ready={player.ready && (overview !== undefined || !student)}
+        className="flex flex-col gap-4"
+      >
         <PlayerPick heading="Progress" player={player} />
         {player.ready && !student && <Nobody />}
         {student && overview && (

@@ -47,8 +47,8 @@ export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
           Empty the studio?
         </h2>
         <p className="mt-2">
-          This takes out {listed(amount)}. They lie under “Deleted” for {BIN_DAYS} days and can be brought
-          back from there. A backup file keeps them for longer.
+          This deletes {listed(amount)}. They stay under “Deleted” for {BIN_DAYS} days and can be brought back
+          from there. A backup file keeps them for longer.
         </p>
         <div className="mt-3">
           <BackupButtons saveOnly />

@@ -44,6 +44,8 @@ export default function Studio() {
       <Head here="/studio" student={student?.id} />
       <NoticeBar />
       <main
+        id="main"
+        tabIndex={-1}
         className="grid flex-1 items-start gap-x-6 gap-y-4 md:grid-cols-[17rem_minmax(0,1fr)]"
         data-ready={kept.kind !== 'reading'}
       >
@@ -110,6 +112,7 @@ export default function Studio() {
                 plans={shown}
                 students={students}
                 student={search ? undefined : student}
+                searched={search !== ''}
               />
             </Section>
           )}

@@ -2,14 +2,17 @@ import { instrumentWords } from '../../wording/instruments';
 import { planTitle, requestWords } from '../../wording/material';
 import type { PlanRecord, StudentRecord } from '../../store/records';
 
-/** What a search finds: everything that has all the words somewhere. */
+/** What a search finds: everything that has all the words. A key is a whole word: "D" is neither "double" nor "D flat". */
 export function found(
   search: string,
   students: readonly StudentRecord[],
   plans: readonly PlanRecord[],
 ): { readonly students: StudentRecord[]; readonly plans: PlanRecord[] } {
-  const words = plain(search).split(/\s+/).filter(Boolean);
-  const has = (text: string) => words.every((word) => plain(text).includes(word));
+  const asked = wordsOf(search);
+  const has = (text: string) => {
+    const words = wordsOf(text);
+    return asked.every((one) => words.some((word) => means(word, one)));
+  };
   const owner = (plan: PlanRecord) => students.find(({ id }) => id === plan.studentId);
   return {
     students: students.filter(({ name, plays, remark }) =>
@@ -21,17 +24,57 @@ export function found(
   };
 }
 
-/** "E♭" is found by "eb" and "e flat" alike. */
-function plain(text: string): string {
+/** Words so short are keys, numbers and the like: they are meant whole. */
+const WHOLE = 2;
+
+function means(word: string, asked: string): boolean {
+  return asked.length <= WHOLE ? word === asked : word.startsWith(asked);
+}
+
+/** The words of a text; "E♭" is found by "eb" and "e flat" alike. */
+function wordsOf(text: string): string[] {
   return text
     .toLowerCase()
     .replaceAll('♭', 'b')
     .replaceAll('♯', '#')
-    .replaceAll(/ flat\b/g, 'b')
-    .replaceAll(/ sharp\b/g, '#');
+    .replaceAll(/\b([a-g])[ -]flat\b/g, '$1b')
+    .replaceAll(/\b([a-g])[ -]sharp\b/g, '$1#')
+    .split(/[\s,:;.()“”"]+/)
+    .filter(Boolean);
 }
 
 /** All tags in use, in the order of the alphabet. */
 export function tagsOf(plans: readonly PlanRecord[]): string[] {
   return [...new Set(plans.flatMap(({ tags }) => tags))].sort((a, b) => a.localeCompare(b));
+}
+
+/** Orders of the list, the newest or the first of the alphabet first. */
+export const ORDERS = [
+  ['changed', 'last changed'],
+  ['opened', 'last opened'],
+  ['made', 'last made'],
+  ['name', 'by name'],
+] as const;
+
+export type Order = (typeof ORDERS)[number][0];
+
+/** @param opened when each plan was opened last, by id */
+export function inOrder(
+  plans: readonly PlanRecord[],
+  order: Order,
+  opened: ReadonlyMap<string, number>,
+  students: readonly StudentRecord[],
+): PlanRecord[] {
+  const title = (plan: PlanRecord) =>
+    planTitle(
+      plan,
+      students.find(({ id }) => id === plan.studentId),
+    );
+  const by: Readonly<Record<Order, (a: PlanRecord, b: PlanRecord) => number>> = {
+    changed: (a, b) => b.changedAt - a.changedAt,
+    opened: (a, b) => (opened.get(b.id) ?? 0) - (opened.get(a.id) ?? 0),
+    made: (a, b) => b.createdAt - a.createdAt,
+    name: (a, b) => title(a).localeCompare(title(b)),
+  };
+  return [...plans].sort(by[order]);
 }

@@ -1,0 +1,184 @@
+import { Trash2 } from 'lucide-react';
+import { useRef, useState } from 'react';
+import { openedAt } from '../../app/lastOpened';
+import { archivePlan, givePlan, givePlanTo, nameAndTag, removePlan } from '../../app/studio';
+import { ARCHIVED } from '../../app/tags';
+import type { PlanRecord, StudentRecord } from '../../store/records';
+import { ActMenu } from '../../ui/ActMenu';
+import { ifOnce } from '../../ui/focus';
+import { dayWords } from '../../wording/days';
+import { planTitle } from '../../wording/material';
+
+interface Props {
+  readonly plan: PlanRecord;
+  /** True for a drill that stands under its plan. */
+  readonly under: boolean;
+  readonly students: readonly StudentRecord[];
+  /** True where the student's name is said too. */
+  readonly named: boolean;
+}
+
+const RENAME = 'rename';
+const ARCHIVE = 'archive';
+const SEVERAL = 'several';
+
+/** A plan in the list: opened, renamed and tagged, put away, given to others, deleted. */
+export function PlanRow({ plan, under, students, named }: Props) {
+  const [editing, setEditing] = useState(false);
+  const giving = useRef<HTMLDialogElement>(null);
+  const owner = students.find(({ id }) => id === plan.studentId);
+  const words = planTitle(plan, named ? owner : undefined);
+  const others = students.filter(({ id }) => id !== plan.studentId);
+  const archived = plan.tags.includes(ARCHIVED);
+  return (
+    <li
+      className={`long-row flex flex-wrap items-center gap-2 rounded-md border border-rule bg-sheet pl-3 ${under ? 'ml-6' : ''}`}
+    >
+      {editing ? (
+        <NameAndTags plan={plan} onDone={() => setEditing(false)} />
+      ) : (
+        <a
+          href={`/?plan=${plan.id}`}
+          className="flex min-h-11 min-w-40 flex-1 flex-col justify-center leading-tight hover:text-dove"
+        >
+          {words}
+          <span className="text-sm text-faded">{[...plan.tags, ...datesOf(plan)].join(', ')}</span>
+        </a>
+      )}
+      <ActMenu
+        label={`More for ${words}`}
+        words="More …"
+        acts={[
+          { id: RENAME, words: 'Rename and tag' },
+          { id: ARCHIVE, words: archived ? 'Bring back from the archive' : 'Put into the archive' },
+        ]}
+        onAct={(act) => {
+          if (act === RENAME) setEditing(true);
+          else void archivePlan(plan, !archived);
+        }}
+      />
+      {others.length > 0 && (
+        <ActMenu
+          label={`Give ${words} to`}
+          words="Give to …"
+          acts={[
+            ...others.map(({ id, name }) => ({ id, words: name || 'no name yet' })),
+            ...(others.length > 1 ? [{ id: SEVERAL, words: 'several students …' }] : []),
+          ]}
+          onAct={(id) => {
+            const student = others.find((one) => one.id === id);
+            if (id === SEVERAL) giving.current?.showModal();
+            else if (student) void givePlan(plan, student);
+          }}
+        />
+      )}
+      <button
+        type="button"
+        aria-label={`Delete ${words}`}
+        onClick={(event) => ifOnce(event, () => void removePlan(plan, words))}
+        className="min-h-11 cursor-pointer p-2 text-faded hover:text-madder"
+      >
+        <Trash2 size={18} aria-hidden />
+      </button>
+      <dialog
+        ref={giving}
+        aria-label={`Give ${words} to several students`}
+        className="m-auto rounded-lg border-2 border-dove bg-sheet p-5 text-ink shadow-lg backdrop:bg-ink/30"
+      >
+        <Several plan={plan} others={others} onDone={() => giving.current?.close()} />
+      </dialog>
+    </li>
+  );
+}
+
+function datesOf({ id, changedAt }: PlanRecord): string[] {
+  const opened = openedAt().get(id);
+  return [
+    `changed ${dayWords(changedAt, Date.now())}`,
+    ...(opened ? [`opened ${dayWords(opened, Date.now())}`] : []),
+  ];
+}
+
+interface EditProps {
+  readonly plan: PlanRecord;
+  readonly onDone: () => void;
+}
+
+function NameAndTags({ plan, onDone }: EditProps) {
+  return (
+    <form
+      className="flex flex-1 flex-wrap items-center gap-2 py-1"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const typed = new FormData(event.currentTarget);
+        void nameAndTag(plan, String(typed.get('name')), String(typed.get('tags')));
+        onDone();
+      }}
+      onKeyDown={(event) => event.key === 'Escape' && onDone()}
+    >
+      <input
+        name="name"
+        aria-label="Name"
+        autoFocus
+        maxLength={120}
+        defaultValue={plan.name}
+        placeholder={planTitle(plan)}
+        className="min-h-9 min-w-40 flex-1 rounded-md border border-rule bg-paper px-2"
+      />
+      <input
+        name="tags"
+        aria-label="Tags"
+        maxLength={400}
+        defaultValue={plan.tags.join(', ')}
+        placeholder="tags, with commas between"
+        className="min-h-9 w-48 rounded-md border border-rule bg-paper px-2"
+      />
+      <button type="submit" className="button">
+        Keep
+      </button>
+    </form>
+  );
+}
+
+interface SeveralProps {
+  readonly plan: PlanRecord;
+  readonly others: readonly StudentRecord[];
+  readonly onDone: () => void;
+}
+
+function Several({ plan, others, onDone }: SeveralProps) {
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const give = () => {
+    onDone();
+    void givePlanTo(
+      plan,
+      others.filter(({ id }) => chosen.includes(id)),
+    );
+  };
+  return (
+    <div className="flex flex-col gap-2">
+      <h2 className="font-serif text-xl font-semibold">Give it to</h2>
+      {others.map(({ id, name }) => (
+        <label key={id} className="flex min-h-8 items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5"
+            checked={chosen.includes(id)}
+            onChange={(event) =>
+              setChosen(event.target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))
+            }
+          />
+          {name || 'no name yet'}
+        </label>
+      ))}
+      <div className="flex justify-end gap-2">
+        <button type="button" className="button" onClick={onDone}>
+          Not now
+        </button>
+        <button type="button" className="button" disabled={chosen.length === 0} onClick={give}>
+          Give
+        </button>
+      </div>
+    </div>
+  );
+}
