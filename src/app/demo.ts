@@ -3,11 +3,14 @@ import { remove } from './writes';
 
 const PENDING = 'dove-path-demo-practice';
 
-/** Puts the made-up studio in, beside one's own; its practice of six weeks follows while the page stands. */
-export async function openDemo(): Promise<void> {
+/**
+ * Puts the made-up studio in, beside one's own; its practice of six weeks follows while the page is open.
+ * @param afterMs how long the page is left in peace first
+ */
+export async function openDemo(afterMs = 0): Promise<void> {
   const { fillWithDemo } = await import('../store/demo');
   if (await fillWithDemo()) markPending();
-  goOnWithDemo();
+  goOnWithDemo(afterMs);
 }
 
 /** Takes the made-up studio away in one go; it can be brought back. */
@@ -27,8 +30,8 @@ function markPending() {
 }
 
 /** Puts in what is still missing of the made-up practice: a page that filled the studio may have gone before it was done. */
-export function goOnWithDemo() {
-  void fillPractice().catch((error: unknown) => console.error(error));
+export function goOnWithDemo(afterMs = 0) {
+  setTimeout(() => void fillPractice().catch((error: unknown) => console.error(error)), afterMs);
 }
 
 async function fillPractice(): Promise<void> {

@@ -22,6 +22,9 @@ import { remove, save } from './writes';
  * Which plan stands on the Bench: opened, made, given away, deleted, brought back.
  */
 
+/** The Bench shows nothing of the practice: the plan comes first. In ms. */
+const IN_PEACE = 8000;
+
 const { getState: get, setState: set } = session.store;
 ahead(fetchCheck);
 
@@ -31,8 +34,8 @@ export async function start() {
   const { hash } = location;
   try {
     const demo = asked.has('demo');
-    if (demo) await openDemo();
-    else goOnWithDemo();
+    if (demo) await openDemo(IN_PEACE);
+    else goOnWithDemo(IN_PEACE);
     await recover();
     await openAsked(asked.get('plan') ?? (demo && !hash ? await exampleToOpen() : null), hash);
     void keepFingerings().catch(() => undefined);
@@ -53,7 +56,7 @@ async function exampleToOpen(): Promise<string | null> {
 
 /** Puts the example studio in and opens it. */
 export async function takeDemo() {
-  await openDemo();
+  await openDemo(IN_PEACE);
   const id = await exampleToOpen();
   if (id) await openPlan(id);
 }

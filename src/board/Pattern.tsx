@@ -9,6 +9,9 @@ const MARGIN = 16;
 /** A pattern is drawn at least so long, so that two touching fingers stay close. */
 const LEAST_MM = 60;
 
+/** Semitones as tones, as they are read aloud. */
+const SPOKEN_GAPS: readonly (string | undefined)[] = ['none', 'a half', 'one', 'one and a half', 'two'];
+
 interface Props {
   readonly fingers: FingerPlaces;
   readonly lengthMm: number;
@@ -23,14 +26,22 @@ export function Pattern({ fingers, lengthMm, width = 172 }: Props) {
   const span = Math.max(LEAST_MM, (places[places.length - 1] ?? 0) - first);
   const { at } = boardScale([first, first + span], [MARGIN, width - MARGIN]);
   const gaps = laid.map(([, semitones], n) => (n === 0 ? 0 : semitones - laid[n - 1][1]));
-  const words = laid.map(([finger], n) => (n === 0 ? String(finger) : `${gapWords(gaps[n])} ${finger}`));
+  const words = laid
+    .slice(1)
+    .map(
+      ([finger], n) => `${laid[n][0]} and ${finger}: ${SPOKEN_GAPS[gaps[n + 1]] ?? gapWords(gaps[n + 1])}`,
+    );
   return (
     <svg
       viewBox={`0 0 ${width} ${HEIGHT}`}
       width={width}
       height={HEIGHT}
       role="img"
-      aria-label={`fingers with tones between them: ${words.join(' ')}`}
+      aria-label={
+        words.length === 0
+          ? `finger ${laid[0]?.[0] ?? ''} alone`
+          : `tones between fingers ${words.join('; ')}`
+      }
     >
       <line x1={4} x2={width - 4} y1={LINE_Y} y2={LINE_Y} stroke="var(--color-faded)" strokeWidth={2} />
       {laid.map(([finger], n) => (

@@ -1,6 +1,7 @@
 import { expect, test } from '@playwright/test';
+import { plan, type PlanRequest } from '../../src/core';
 
-const good = {
+const good: PlanRequest = {
   instrument: 'violin',
   material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' },
 };
@@ -10,7 +11,8 @@ test('a plan is answered over HTTP as by the core', async ({ request }) => {
   expect(response.status()).toBe(200);
   const answer = await response.json();
   expect(answer.contract).toBe(1);
-  expect(answer.plans).toHaveLength(3);
+  expect(answer.plans).toHaveLength(plan(good).plans.length);
+  expect(answer.plans.length).toBeGreaterThan(1);
   expect(answer.plans[0].steps[0].stops[0]).toEqual({
     string: 'G3',
     finger: 1,

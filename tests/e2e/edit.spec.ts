@@ -144,7 +144,7 @@ test('demands that leave no plan are named, and the last one can be undone on th
   const fingers = await staffFingers(page);
   await page.getByLabel('Position here').selectOption({ label: '5th position' });
   const alert = page.getByRole('alert');
-  await expect(alert).toContainText(/E♭?b?4.*no place within the rules/);
+  await expect(alert).toContainText(/E♭?b?4.*can’t be played under these rules/);
   await expect(alert.getByRole('button', { name: 'unlock bar 1, beat 1' })).toBeVisible();
   await alert.getByRole('button', { name: 'Undo the last change' }).click();
   await expect.poll(() => staffFingers(page)).toEqual(fingers);
@@ -162,7 +162,7 @@ test('where two demands fight the music stays in sight, both notes are marked, a
   await picture(page).focus();
   await page.keyboard.press('x');
   const alert = page.getByRole('alert');
-  await expect(alert).toContainText(/E♭4 \(bar 1, beat 1\) and F4 \(bar 1, beat 2\) conflict/);
+  await expect(alert).toContainText(/E♭4 \(bar 1, beat 1\) and F4 \(bar 1, beat 2\) don’t go together/);
   await expect(page.getByTestId('trouble')).toHaveCount(2);
   await expect(page.getByTestId('staff').locator('.vf-stavenote')).not.toHaveCount(0);
   expect(await serious(new AxeBuilder({ page }))).toEqual([]);

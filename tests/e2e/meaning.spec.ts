@@ -51,7 +51,7 @@ test('the rehearsal opens as a plan of its own, and a series is made to order', 
   await page.getByRole('button', { name: 'Open the rehearsal on the Bench' }).click();
   await standing(page);
   await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);
-  await expect(picture(page).getByTestId('staff')).toBeVisible();
+  await expect(picture(page).getByTestId('staff').first()).toBeVisible();
   await page.reload();
   await standing(page);
   await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);

@@ -59,7 +59,7 @@ test('search finds students and plans by name, key and tag; tags narrow the list
   await search.fill('double stops');
   await expect(plans(page)).toContainText('D major scale in thirds');
   await search.fill('no such thing');
-  await expect(page.getByText('No plan here yet.')).toBeVisible();
+  await expect(page.getByText('Nothing has all of these words.')).toBeVisible();
   await search.fill('');
   await page.getByRole('button', { name: 'lesson', exact: true }).click();
   await expect(plans(page)).toHaveCount(4);

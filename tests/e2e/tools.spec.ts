@@ -120,7 +120,7 @@ test('what is heard comes to its end though the page stands still meanwhile', as
   await page.getByLabel('count in').uncheck();
   await page.getByLabel('Beats a minute', { exact: true }).fill('120');
   await page.getByRole('button', { name: 'Listen' }).click();
-  await expect(cursorWords(page)).toContainText('Note 2 of');
+  await expect(cursorWords(page)).toContainText(/Note [23] of/);
   await page.evaluate(() => {
     const until = performance.now() + 3000;
     while (performance.now() < until);

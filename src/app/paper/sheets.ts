@@ -11,6 +11,7 @@ import { offerFile } from '../files';
 import { meaningOf, type Meaning } from '../meaning';
 import { say } from '../notices';
 import { editRecord } from '../practice/edits';
+import { save } from '../writes';
 import type { SheetChoices } from '../../notation/sheet/sheet';
 import { atDesk, CalledOff } from './desk';
 import type { Laid, PlanForSheet } from './paper.worker';
@@ -54,15 +55,17 @@ export function useSheetLines(record: PlanRecord): SheetLines & { readonly goalB
   };
 }
 
-/** Writes a line of the sheet; it is kept with the plan. */
-export async function writeLines(record: PlanRecord, lines: SheetLines) {
-  const now = (await listPlans()).find(({ id }) => id === record.id);
-  if (now) await editRecord('plans', now, { sheet: lines });
-  else
-    say({
-      kind: 'trouble',
-      message: 'This plan is only looked at; keep it on the Bench first, then its lines stay.',
-    });
+/** Lines follow one another. */
+let writing: Promise<unknown> = Promise.resolve();
+
+/** Writes a line of the sheet; it is kept with the plan, and a plan that was only looked at is kept with it. */
+export function writeLines(record: PlanRecord, lines: SheetLines) {
+  writing = writing.then(async () => {
+    const kept = (await listPlans()).find(({ id }) => id === record.id);
+    if (!kept && !(await save([{ kind: 'added', table: 'plans', record }]))) return;
+    await editRecord('plans', kept ?? record, { sheet: lines });
+  });
+  return writing;
 }
 
 /** What stands on the paper; while something newer is laid out, what stood before. */

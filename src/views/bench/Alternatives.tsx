@@ -2,6 +2,7 @@ import { memo, useState } from 'react';
 import { useBench } from '../../app/bench';
 import { choosePlan, demandWay, layBeside } from '../../app/edits';
 import type { Plan } from '../../core';
+import { Help } from '../../ui/Help';
 import { counted } from '../../wording/grammar';
 import { planWords, type Speech } from '../../wording/plans';
 import { planName, tradeWords } from '../../wording/ways';
@@ -30,10 +31,11 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
   const dearest = Math.max(...plans.map(({ cost }) => cost));
   return (
     <section aria-labelledby="alternatives">
-      <div className="ways-head">
+      <div className="ways-head" data-testid="ways-head">
         <h2 id="alternatives" className="font-serif text-lg font-semibold">
           {more ? 'Ways' : plans.length === 1 ? 'One way' : counted(plans.length, 'way')}
         </h2>
+        <Help word="way" />
         <CompareWith />
       </div>
       <p role="status" className="sr-only" data-testid="announced">
@@ -91,7 +93,7 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
           </li>
         )}
       </ol>
-      <p className="flex min-h-8 items-center justify-between gap-2">
+      <p className="flex h-9 items-center justify-between gap-2 overflow-hidden">
         {shown.length < plans.length && (
           <button
             type="button"
@@ -105,7 +107,7 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
           <button
             type="button"
             onClick={() => demandWay(plans[chosen])}
-            className="min-h-8 cursor-pointer text-left text-sm leading-tight text-dove underline"
+            className="min-h-8 min-w-0 cursor-pointer truncate text-left text-sm text-dove underline"
           >
             put “{planName(plans[chosen], speech)}” into the brief
           </button>

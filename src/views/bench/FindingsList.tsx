@@ -3,6 +3,7 @@ import { aimFor } from '../../work/aim';
 import type { Planned } from '../../app/session/state';
 import { resolveSetup, type Finding, type Level } from '../../core';
 import { drillTitle, FINDING_NAMES, findingWords } from '../../wording/findings';
+import { Help } from '../../ui/Help';
 import { REACH_UNKNOWN } from '../../wording/instruments';
 import type { Speech } from '../../wording/plans';
 import { findingDrillInWorker, weightiestInWorker } from '../../work/planner';
@@ -73,9 +74,12 @@ export const FindingsList = memo(function FindingsList({ planId, level, planned,
   };
   return (
     <section aria-labelledby="findings" data-testid="findings">
-      <h2 id="findings" className="font-serif text-lg font-semibold">
-        Findings
-      </h2>
+      <div className="flex items-center gap-2">
+        <h2 id="findings" className="font-serif text-lg font-semibold">
+          Findings
+        </h2>
+        <Help word="finding" />
+      </div>
       {ask.request.hand === undefined && <p className="text-sm text-faded">{REACH_UNKNOWN}</p>}
       {found.length === 0 && <p className="text-faded">Nothing here needs special attention.</p>}
       <ol className="flex flex-col gap-1">

@@ -3,6 +3,7 @@ import { setRequest } from '../../app/edits';
 import { optionalWords } from '../../app/brief/words';
 import type { PlanRequest } from '../../core';
 import { ActMenu } from '../../ui/ActMenu';
+import { Help } from '../../ui/Help';
 import { wishesMade, wishesToAdd } from '../../wording/wishes';
 import { Word } from './Word';
 
@@ -33,6 +34,9 @@ export function MoreWishes({ request }: { readonly request: PlanRequest }) {
               other={other}
               onChange={(chosen) => setRequest(put(chosen))}
             />
+            {label === 'Style' && value !== 'secure' && (
+              <Help word={value === 'early' ? 'early music' : 'singing'} />
+            )}
             <Remove
               words={own.find(([name]) => name === value)?.[1] ?? other ?? label}
               onRemove={() => setRequest(put(usual))}

@@ -149,6 +149,7 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
         </p>
         <Marked speech={speech} />
       </div>
+      <NoteEditor response={response} plan={plan} request={request} />
       {planned && (
         <NeckFigure
           {...{ response, plan, request, setup, cursor }}
@@ -156,7 +157,6 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
           large={neck}
         />
       )}
-      <NoteEditor response={response} plan={plan} request={request} />
       {planned && <EditOutcome plan={plan} speech={speech} />}
       {planned && laid && other && (
         <ComparisonPanel plan={plan} other={other} words={laid.words} speech={speech} />

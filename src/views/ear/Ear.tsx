@@ -20,6 +20,7 @@ import { tableIssueWords } from '../../wording/issues';
 import { noteWords, printed } from '../../wording/notes';
 import { fingerWords, placeName, stringWords } from '../../wording/places';
 import { Choose } from '../../ui/Choose';
+import { Help } from '../../ui/Help';
 import { MeaningPage } from '../../ui/MeaningPage';
 import { useMeaning, type Meaning } from '../../app/meaning';
 import { TargetBoard } from '../../board/TargetBoard';
@@ -214,7 +215,10 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
           ))}
         </tbody>
       </table>
-      <p className="px-3 py-1 text-sm text-faded">
+      <p className="flex flex-wrap items-center gap-x-2 px-3 py-1 text-sm text-faded">
+        comma <Help word="comma" /> rings <Help word="ringing" />
+      </p>
+      <p className="px-3 pb-1 text-sm text-faded">
         Target: cents against equal temperament with A at 440 Hz. In brackets: how far from the equal place.
       </p>
     </div>

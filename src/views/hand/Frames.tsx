@@ -1,6 +1,7 @@
 import type { Meaning } from '../../app/meaning';
 import { Pattern } from '../../board/Pattern';
 import { resolveHand } from '../../core';
+import { Help } from '../../ui/Help';
 import { frameBefore, frameWords } from '../../wording/frames';
 import { sentence } from '../../wording/grammar';
 import { printed } from '../../wording/notes';
@@ -18,9 +19,12 @@ export function Frames({ meaning, open, onOpen }: Props) {
   const hand = resolveHand(meaning.findings.setup, meaning.request.hand);
   return (
     <section aria-labelledby="frames">
-      <h2 id="frames" className="font-serif text-xl font-semibold">
-        Finger patterns, string by string
-      </h2>
+      <div className="flex items-center gap-2">
+        <h2 id="frames" className="font-serif text-xl font-semibold">
+          Finger patterns, string by string
+        </h2>
+        <Help word="finger pattern" />
+      </div>
       <p className="text-sm text-faded">
         To scale; the tones between the fingers are written above, half tones as ½.
       </p>

@@ -49,7 +49,7 @@ function HandOf({ meaning, cursor }: HandProps) {
       <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <Frames meaning={meaning} open={frame} onOpen={setFrame} />
         <div className="flex flex-col gap-4">
-          <Positions meaning={meaning} frame={meaning.plan.frames[frame]} />
+          <Positions meaning={meaning} frame={patternAt(frames, frame)} />
           <Reach meaning={meaning} />
         </div>
       </div>
@@ -60,6 +60,12 @@ function HandOf({ meaning, cursor }: HandProps) {
       <BoardMap meaning={meaning} />
     </>
   );
+}
+
+/** The pattern there, or where one finger is by itself the last before it that has two. */
+function patternAt(frames: Plan['frames'], at: number): Plan['frames'][number] {
+  const several = ({ fingers }: Plan['frames'][number]) => Object.keys(fingers).length > 1;
+  return frames.slice(0, at + 1).findLast(several) ?? frames.find(several) ?? frames[at];
 }
 
 const REACH: ReadonlySet<Finding['kind']> = new Set(['stretch', 'crowding']);
