@@ -15,7 +15,6 @@ import {
   type PlanResponse,
 } from '../../core';
 import { extentOf, needsOf } from '../../notation/room';
-import type { Score } from '../../notation/score';
 import { Caution } from '../../ui/Caution';
 import { later } from '../../ui/later';
 import { listed } from '../../wording/grammar';
@@ -26,6 +25,7 @@ import { usePictureKeys } from './keys';
 import { EditOutcome, NoteEditor } from './NoteEditor';
 import { restezMarks } from '../../notation/marks';
 import { OneLine } from './OneLine';
+import { sameScore } from './sameScore';
 import { shapeOf } from './shape';
 import { Marked, StageTools } from './StageTools';
 import type { Picture } from './Strip';
@@ -84,15 +84,16 @@ export function Stage({ response, plan: planned, request, speech }: Props) {
   const box = usePictureKeys({ request, response, plan, cursor, marking, planned: planned !== null });
   const strings = useMemo(() => setup.strings.map(({ name }) => name), [setup]);
   const score = useMemo(
-    (): Score => ({
-      music: response,
-      steps: plan.steps,
-      strings,
-      instrument: request.instrument,
-      clefs,
-      barred: true,
-    }),
-    [response, plan, strings, request.instrument, clefs],
+    () =>
+      sameScore({
+        music: response,
+        steps: plan.steps,
+        strings,
+        instrument: request.instrument,
+        clefs,
+        barred: true,
+      }),
+    [response, plan.steps, strings, request.instrument, clefs],
   );
   const names = namesToWrite(shownNames, student?.noteNames);
   const needs = useMemo(() => needsOf(score), [score]);

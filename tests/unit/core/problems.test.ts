@@ -54,7 +54,7 @@ test('two locks that no way joins are named as the notes that fight, and either 
   ];
   const [problem] = worded(withRules({ locks, never: shut })).problems;
   assert.deepEqual([problem.at, problem.fight], [8, [3, 8]]);
-  assert.match(problem.message, /D4 \(bar 1, beat 4\) and B4 \(bar 3, beat 1\) conflict/);
+  assert.match(problem.message, /D4 \(bar 1, beat 4\) and B4 \(bar 3, beat 1\) don’t go together/);
   assert.deepEqual(
     problem.ways?.map(({ words }) => words),
     ['unlock bar 1, beat 4', 'unlock bar 3, beat 1', 'allow again what was forbidden at bar 3, beat 1'],
