@@ -10,7 +10,7 @@ import { NOTE_NAME_WORDS } from '../wording/notes';
 export const ZOOM_WORDS = ['all of it', 'a little closer', 'closer', 'closer still', 'one bar'] as const;
 
 export const LINE_WORDS = [
-  ['fits', 'lines as they fit'],
+  ['fits', 'as it fits'],
   ['one', 'one line'],
   ['many', 'many lines'],
 ] as const;

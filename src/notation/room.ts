@@ -51,7 +51,10 @@ const SIGN = 6;
 const SIGN_AT_BAR = 15;
 const DOUBLE_SIGN = 8;
 const CHORD_SIGNS = 9;
-const CLEF_CHANGE = 22;
+/** A change of clef before a bar line stands in the room of the note before; within a bar between the two. */
+const CLEF_AT_BAR = 30;
+const CLEF_BEFORE = 10;
+const CLEF_AFTER = 18;
 const DOT = 7;
 
 /** What each event of a score needs from side to side, and at which of them bars begin. */
@@ -59,13 +62,17 @@ export function needsOf(score: Score): { readonly widths: number[]; readonly bar
   const { music, instrument, clefs } = score;
   const parts = partsOf(score);
   const signs = signsToShow(music, instrument, parts);
+  const changes = (at: number) => at > 0 && at < clefs.length && clefs[at] !== clefs[at - 1];
+  const atBar = (at: number) => parts[at][0].bar !== null;
+  const clefRoom = (at: number) =>
+    (changes(at) && !atBar(at) ? CLEF_AFTER : 0) +
+    (changes(at + 1) ? (atBar(at + 1) ? CLEF_AT_BAR : CLEF_BEFORE) : 0);
   const widths = parts.map((own, at) => {
     const shown = signs[at].filter((sign): sign is string => sign !== null);
     const long = own.reduce((sum, { quarters }) => sum + lengthOf(quarters), 0);
     const sign = shown.length === 0 ? 0 : own[0].bar ? SIGN_AT_BAR : SIGN;
     const double = shown.some((name) => name.length > 1) ? DOUBLE_SIGN : 0;
-    const clef = at > 0 && clefs[at] !== clefs[at - 1] ? CLEF_CHANGE : 0;
-    return long + sign + double + Math.max(0, shown.length - 1) * CHORD_SIGNS + clef;
+    return long + sign + double + Math.max(0, shown.length - 1) * CHORD_SIGNS + clefRoom(at);
   });
   return { widths, bars: barStarts(parts) };
 }

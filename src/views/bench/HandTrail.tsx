@@ -5,6 +5,7 @@ import { mm as mmWords } from '../../wording/grammar';
 import { fingerSign, placeName } from '../../wording/places';
 import { middleOf, type Layout } from '../../notation/score';
 import { columnOf, type RowProps } from './rows';
+import type { Visible } from './shape';
 
 const TOP = 34;
 const BOTTOM = 26;
@@ -14,8 +15,11 @@ const MOST_TOKEN = 13;
 /** A distance in words is so wide; two that are closer stand at different heights. */
 const WORDS_WIDE = 54;
 
-/** Marks on the axis, about so many. */
-const MARKS = 5;
+/** Room that a mark on the axis takes, in px. */
+const MARK_ROOM = 30;
+
+/** How many marks there is room for. */
+const marksFor = (height: number) => Math.max(2, Math.floor((height - TOP - BOTTOM) / MARK_ROOM));
 
 /** Turns mm from the nut into px; the nut lies at the foot, higher up the neck is higher on the page. */
 export function trailScale({ steps }: Plan, height: number): BoardScale {
@@ -39,7 +43,7 @@ export function TrailAxis({
       <text x={6} y={15} fontSize={12} fill="var(--color-faded)">
         from the nut
       </text>
-      {marks(MARKS).map((mm) => (
+      {marks(marksFor(height)).map((mm) => (
         <text key={mm} x={width - 5} y={y(mm) + 4} fontSize={12} textAnchor="end" fill="var(--color-faded)">
           {mm === 0 ? 'nut' : `${mm} mm`}
         </text>
@@ -66,6 +70,7 @@ export function HandTrail({ plan, visible, layout, height, demanded, speech }: T
   const shifts = plan.shifts.filter((shift) => shift.to >= visible.first && shift.from < visible.last);
   const byAt = new Map(plan.steps.map((step) => [step.at, step]));
   const raised = closeTo(shifts, layout);
+  const radius = Math.max(LEAST_TOKEN, Math.min(MOST_TOKEN, tokenColumn(layout, visible) * 0.32));
   return (
     <svg
       width={layout.width}
@@ -74,7 +79,7 @@ export function HandTrail({ plan, visible, layout, height, demanded, speech }: T
       role="img"
       aria-label={`Hand trail of ${plan.steps.length} notes with ${plan.shifts.length} shifts`}
     >
-      {marks(MARKS).map((mm) => (
+      {marks(marksFor(height)).map((mm) => (
         <line
           key={mm}
           x1={0}
@@ -107,6 +112,7 @@ export function HandTrail({ plan, visible, layout, height, demanded, speech }: T
           verdict={stretched.get(step.at)?.verdict}
           said={stretched.get(step.at)?.verdict !== stretched.get(step.at - 1)?.verdict}
           layout={layout}
+          radius={radius}
           y={y}
         />
       ))}
@@ -127,6 +133,13 @@ export function HandTrail({ plan, visible, layout, height, demanded, speech }: T
 }
 
 type Scale = BoardScale['at'];
+
+/** The narrowest column in view: all tokens are of one size. */
+function tokenColumn(layout: Layout, { first, last }: Visible): number {
+  let least = Infinity;
+  for (let at = first; at < last; at++) least = Math.min(least, columnOf(layout, at));
+  return least;
+}
 
 /** Shifts whose words would run into those of the one before: they stand a line higher. */
 function closeTo(shifts: readonly Shift[], { left }: Layout): ReadonlySet<number> {
@@ -213,13 +226,16 @@ interface TokenProps {
   /** True where the verdict is put in words: at the first of a run. */
   readonly said: boolean;
   readonly layout: Layout;
+  readonly radius: number;
   readonly y: Scale;
 }
 
 /** A finger on the string; an open string is a ring at the nut, a stretch is said below the token. */
-function Token({ step, verdict, said, layout, y }: TokenProps) {
+function Token({ step, verdict, said, layout, radius, y }: TokenProps) {
   const x = middleOf(layout, step.at);
-  const radius = Math.max(LEAST_TOKEN, Math.min(MOST_TOKEN, columnOf(layout, step.at) * 0.32));
+  const lies = y(step.stops[0].stopMm);
+  // Under the token, or over it where the nut is near.
+  const wordsY = lies + radius + 26 > y(0) ? lies - radius - 4 : lies + radius + 13;
   const tone = verdict === 'beyond' ? 'var(--color-madder)' : 'var(--color-ochre)';
   return (
     <g>
@@ -250,14 +266,7 @@ function Token({ step, verdict, said, layout, y }: TokenProps) {
         );
       })}
       {said && (verdict === 'stretch' || verdict === 'beyond') && (
-        <text
-          x={x}
-          y={y(step.stops[0].stopMm) + radius + 13}
-          fontSize={12}
-          textAnchor="middle"
-          fill={tone}
-          fontWeight={700}
-        >
+        <text x={x} y={wordsY} fontSize={12} textAnchor="middle" fill={tone} fontWeight={700}>
           {verdict}
         </text>
       )}

@@ -1,7 +1,7 @@
 import type { NoteNames } from '../../core';
 import { printed } from '../../wording/notes';
 import { middleOf } from '../../notation/score';
-import { columnOf, type RowProps } from './rows';
+import type { RowProps } from './rows';
 
 interface Props extends RowProps {
   readonly names: NoteNames;
@@ -16,7 +16,7 @@ export function NameRow({ events, visible, layout, height, names }: Props) {
           key={event.at}
           x={middleOf(layout, event.at)}
           y={height - 7}
-          fontSize={columnOf(layout, event.at) < 32 ? 12 : 15}
+          fontSize={layout.scale < 1.2 ? 12 : 15}
           textAnchor="middle"
           fill="var(--color-ink)"
         >

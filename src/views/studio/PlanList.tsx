@@ -66,7 +66,7 @@ export function PlanList({ heading, plans, students, student, searched }: Props)
           </span>
         )}
       </div>
-      <ul className="mt-2 grid gap-2 xl:grid-cols-2">
+      <ul className="mt-2 grid gap-2 2xl:grid-cols-2">
         {withDrills(kept).map(({ plan, under }) => (
           <PlanRow key={plan.id} plan={plan} under={under} students={students} named={!student} />
         ))}
