@@ -44,7 +44,7 @@ export function extentOf(
 }
 
 /** A head with the gap to the next, and how much more a note twice as long has. */
-const NOTE = 25.5;
+const NOTE = 25.3;
 const DOUBLED = 0.22;
 /** A sign before a head needs this much more; after a bar line it cannot reach into the room of the note before. */
 const SIGN = 6;
@@ -52,7 +52,7 @@ const SIGN_AT_BAR = 15;
 const DOUBLE_SIGN = 8;
 const CHORD_SIGNS = 9;
 /** A change of clef before a bar line stands in the room of the note before; within a bar between the two. */
-const CLEF_AT_BAR = 30;
+const CLEF_AT_BAR = 27;
 const CLEF_BEFORE = 10;
 const CLEF_AFTER = 18;
 const DOT = 7;

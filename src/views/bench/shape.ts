@@ -10,7 +10,7 @@ import { headWidth, type Layout } from '../../notation/score';
 
 /** The least column of a note: what a finger or a pointer can hit. */
 export const LEAST_COLUMN = 24;
-export const NECK_WIDTH = 88;
+export const NECK_WIDTH = 84;
 const LEAST_GUTTER = 84;
 const LEAST_SCALE = 0.95;
 const MOST_SCALE = 1.8;
@@ -90,7 +90,7 @@ export function shapeOf(wanted: Wanted): Shape {
   // The larger clef takes a little of what there was: the whole music still fits.
   const fitted = zoom === 0 && !many && fits ? Math.min(stretch, across / all) : stretch;
   const columns = least.map((width) => width * fitted);
-  const broken = many ? lineBreaks(columns, bars, across) : [{ first: 0, last: columns.length }];
+  const broken = many ? evenBreaks(columns, bars, across) : [{ first: 0, last: columns.length }];
   const rows = rowsFor(wanted, scale, broken.length);
   const justified = many ? justify(broken, columns, across) : broken.map(() => 1);
   const lines = broken.map((line, n): Line => {
@@ -105,6 +105,16 @@ const sum = (numbers: readonly number[]) => numbers.reduce((total, one) => total
 function gutterAt({ fifths }: Wanted, scale: number): number {
   return Math.max(LEAST_GUTTER, headWidth(fifths, true, scale));
 }
+
+/** Breaks into as few lines as there must be, about equally full: no line is left with a note or two. */
+function evenBreaks(columns: readonly number[], bars: ReadonlySet<number>, across: number): LineOfEvents[] {
+  const fewest = lineBreaks(columns, bars, across);
+  const tighter = FULLNESS.map((share) => lineBreaks(columns, bars, across * share));
+  return tighter.find((lines) => lines.length === fewest.length) ?? fewest;
+}
+
+/** How full lines may be left, the emptiest first. */
+const FULLNESS = [0.5, 0.6, 0.7, 0.8, 0.9];
 
 /** The widest bar of some columns. */
 function widestBar(columns: readonly number[], bars: ReadonlySet<number>): number {
