@@ -72,7 +72,7 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
                 aria-pressed={at === beside}
                 aria-label={`Compare way ${at + 1} with the one chosen`}
                 onClick={() => layBeside(at === beside ? null : at)}
-                className="absolute top-7 right-0 min-h-8 cursor-pointer px-3 text-sm text-dove underline"
+                className="absolute top-6 right-0 min-h-6 cursor-pointer px-3 text-sm text-dove underline"
               >
                 {at === beside ? 'close' : 'compare'}
               </button>

@@ -111,6 +111,7 @@ export function HandTrail({ plan, visible, layout, height, demanded, speech }: T
           step={step}
           verdict={stretched.get(step.at)?.verdict}
           said={stretched.get(step.at)?.verdict !== stretched.get(step.at - 1)?.verdict}
+          over={liesHigher(plan.steps, step)}
           layout={layout}
           radius={radius}
           y={y}
@@ -220,22 +221,30 @@ function ShiftStep({ shift, from, to, instrument, layout, y, raised }: ShiftProp
   );
 }
 
+/** True where a note lies higher up the neck than those beside it. */
+function liesHigher(steps: Plan['steps'], step: Step): boolean {
+  const t = steps.indexOf(step);
+  const [own, ...beside] = [step, steps[t - 1], steps[t + 1]].map((one) => one?.stops[0].stopMm ?? 0);
+  return beside.every((mm) => mm < own);
+}
+
 interface TokenProps {
   readonly step: Step;
   readonly verdict: 'stretch' | 'beyond' | 'easy' | undefined;
   /** True where the verdict is put in words: at the first of a run. */
   readonly said: boolean;
+  /** True where the words stand over the token: it lies higher than the notes beside it. */
+  readonly over: boolean;
   readonly layout: Layout;
   readonly radius: number;
   readonly y: Scale;
 }
 
 /** A finger on the string; an open string is a ring at the nut, a stretch is said below the token. */
-function Token({ step, verdict, said, layout, radius, y }: TokenProps) {
+function Token({ step, verdict, said, over, layout, radius, y }: TokenProps) {
   const x = middleOf(layout, step.at);
   const lies = y(step.stops[0].stopMm);
-  // Under the token, or over it where the nut is near.
-  const wordsY = lies + radius + 26 > y(0) ? lies - radius - 4 : lies + radius + 13;
+  const wordsY = over ? lies - radius - 4 : lies + radius + 13;
   const tone = verdict === 'beyond' ? 'var(--color-madder)' : 'var(--color-ochre)';
   return (
     <g>
