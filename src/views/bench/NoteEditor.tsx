@@ -21,6 +21,7 @@ import {
 import { setRequest } from '../../app/edits';
 import { useBench } from '../../app/bench';
 import { ActMenu } from '../../ui/ActMenu';
+import { Choose } from '../../ui/Choose';
 import { focusPicture } from '../../ui/focus';
 import { demandWords } from '../../wording/brief';
 import { changedPlaces } from '../../wording/differences';
@@ -69,7 +70,8 @@ export function NoteEditor({ response, plan, request }: Props) {
           />
         ))}
       </div>
-      <Pick
+      <Choose
+        look="steady"
         label="String here"
         value={lock?.string ?? ''}
         choices={[
@@ -78,9 +80,10 @@ export function NoteEditor({ response, plan, request }: Props) {
             (name) => [name, stringWords(name)] as const,
           ),
         ]}
-        onPick={(string) => put({ string: string || undefined })}
+        onChoose={(string) => put({ string: string || undefined })}
       />
-      <Pick
+      <Choose
+        look="steady"
         label="Position here"
         value={lock?.position === undefined ? '' : String(lock.position)}
         choices={[
@@ -89,7 +92,7 @@ export function NoteEditor({ response, plan, request }: Props) {
             (position) => [String(position), positionWords(position, instrument)] as const,
           ),
         ]}
-        onPick={(value) =>
+        onChoose={(value) =>
           put({ position: value === '' ? undefined : value === 'thumb' ? 'thumb' : Number(value) })
         }
       />
@@ -183,30 +186,6 @@ function FingerButton({ finger, possible, played, locked, onPut }: FingerButtonP
     >
       {finger}
     </button>
-  );
-}
-
-interface PickProps {
-  readonly label: string;
-  readonly value: string;
-  readonly choices: readonly (readonly [string, string])[];
-  readonly onPick: (value: string) => void;
-}
-
-function Pick({ label, value, choices, onPick }: PickProps) {
-  return (
-    <select
-      aria-label={label}
-      value={value}
-      onChange={(event) => onPick(event.target.value)}
-      className="min-h-10 cursor-pointer rounded-md border border-dove bg-sheet px-2"
-    >
-      {choices.map(([name, words]) => (
-        <option key={name} value={name}>
-          {words}
-        </option>
-      ))}
-    </select>
   );
 }
 

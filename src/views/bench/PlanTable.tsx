@@ -1,6 +1,6 @@
 import { Copy } from 'lucide-react';
 import { useState } from 'react';
-import { say } from '../../app/notices';
+import { copyText } from '../../app/copying';
 import type { Plan, PlanResponse } from '../../core';
 import { tableOf, TABLE_HEADS } from '../../wording/table';
 import type { Speech } from '../../wording/plans';
@@ -28,14 +28,7 @@ export function PlanTable({ response, plan, speech }: Props) {
 function Rows({ rows }: { readonly rows: readonly (readonly string[])[] }) {
   const copy = () => {
     const text = [TABLE_HEADS, ...rows].map((cells) => cells.join('\t')).join('\n');
-    navigator.clipboard.writeText(text).then(
-      () => say({ kind: 'done', message: 'The table was copied.' }),
-      () =>
-        say({
-          kind: 'trouble',
-          message: 'The browser did not let the table be copied. Mark it and copy it by hand.',
-        }),
-    );
+    copyText(text, 'The table was copied.', 'Mark the table and copy it by hand.');
   };
   return (
     <>

@@ -1,6 +1,7 @@
 import { Link } from 'lucide-react';
 import { useBench } from '../../app/bench';
 import { briefAddress } from '../../app/brief/address';
+import { copyText } from '../../app/copying';
 import { say } from '../../app/notices';
 
 /** Copies an address that opens the same brief anywhere, and says what it holds. */
@@ -15,18 +16,10 @@ export function ShareLink() {
       });
       return;
     }
-    navigator.clipboard.writeText(location.origin + location.pathname + brief).then(
-      () =>
-        say({
-          kind: 'done',
-          message:
-            'The link was copied. It holds the brief: the music, instrument, size and hand, wishes, and what you put at single notes. It does not hold the student, the name of the plan or any practice.',
-        }),
-      () =>
-        say({
-          kind: 'trouble',
-          message: 'The browser did not let the link be copied. Copy the address of this page instead.',
-        }),
+    copyText(
+      location.origin + location.pathname + brief,
+      'The link was copied. It holds the brief: the music, instrument, size and hand, wishes, and what you put at single notes. It does not hold the student, the name of the plan or any practice.',
+      'Copy the address of this page instead.',
     );
   };
   return (

@@ -29,6 +29,7 @@ import {
   zoomBy,
 } from '../../app/look';
 import { useBench } from '../../app/bench';
+import { Choose } from '../../ui/Choose';
 import { practise } from '../../app/opening';
 
 interface Props {
@@ -74,11 +75,12 @@ function Listen({ response, setup }: Omit<Props, 'speech'>) {
       </label>
       <Tick words="loop" on={loop} onTick={setLoop} />
       <Tick words="count in" on={countIn} onTick={setCountIn} />
-      <Pick
+      <Choose
+        look="slim"
         label="Drone"
         value={String(drone ?? '')}
         choices={[['', 'no drone'], ...drones.map(({ midi, words }) => [String(midi), words] as const)]}
-        onPick={(midi) => setDrone(midi === '' ? null : Number(midi))}
+        onChoose={(midi) => setDrone(midi === '' ? null : Number(midi))}
       />
     </section>
   );
@@ -202,35 +204,11 @@ function Look() {
       >
         <ZoomIn size={16} aria-hidden />
       </button>
-      <Pick label="Lines" value={lines} choices={LINE_WORDS} onPick={setLines} />
-      <Pick label="Note names" value={names} choices={NAMES_WORDS} onPick={setNames} />
+      <Choose look="slim" label="Lines" value={lines} choices={LINE_WORDS} onChoose={setLines} />
+      <Choose look="slim" label="Note names" value={names} choices={NAMES_WORDS} onChoose={setNames} />
       <button type="button" className="button" aria-pressed={neck} onClick={toggleNeck}>
         Neck
       </button>
     </section>
-  );
-}
-
-interface PickProps {
-  readonly label: string;
-  readonly value: string;
-  readonly choices: readonly (readonly [string, string])[];
-  readonly onPick: (value: string) => void;
-}
-
-function Pick({ label, value, choices, onPick }: PickProps) {
-  return (
-    <select
-      aria-label={label}
-      value={value}
-      onChange={(event) => onPick(event.target.value)}
-      className="min-h-8 [field-sizing:content] cursor-pointer rounded-md border border-rule bg-sheet px-1"
-    >
-      {choices.map(([name, words]) => (
-        <option key={name} value={name}>
-          {words}
-        </option>
-      ))}
-    </select>
   );
 }

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
+import fc from 'fast-check';
 import type { TypedBrief } from '../../../src/app/brief/offers';
 import { briefWords, readTyped } from '../../../src/app/brief/typed';
 import { octaveRank, TONICS, withTonic, type RunSpec } from '../../../src/app/brief/material';
@@ -94,4 +95,54 @@ test('typing a letter finds the natural key before its signs', () => {
       TONICS.find((name) => name.startsWith(letter)),
       letter,
     );
+});
+
+const SAID = [
+  'G', 'eb', 'f#', 'A3', 'major', 'minor', 'harmonic minor', 'dorian', 'chromatic', 'arpeggio', 'in thirds', 'scale',
+  'violin', 'viola', 'cello', 'bass', '1/2', 'full size', '15.5 inch', 'two octaves', '4 octaves', 'up', 'up and down',
+  'first position', 'up to fifth position', 'thumb', 'no thumb', 'no shifts', 'two shifts', 'going to third position',
+  'on the G string', 'no open strings', 'no little finger', 'no extensions', 'singing', 'at 90', '4 to a bow', 'low',
+  'high', 'Wren', 'Otis', 'small hand', 'four fingers', 'banana', 'scael', '7', 'please', '?!', 'a', 'in', 'octaves',
+]; // prettier-ignore
+
+test('whatever is said in whatever order is understood as a request or asked back about', () => {
+  fc.assert(
+    fc.property(fc.array(fc.constantFrom(...SAID), { minLength: 1, maxLength: 8 }), (words) => {
+      const reading = read(words.join(' '));
+      assert.notEqual(reading.kind, 'nothing');
+      if (reading.kind === 'asked') assert.ok(reading.question.length > 0);
+      if (reading.kind === 'understood') assert.ok(readRequest(reading.brief.request));
+    }),
+    { numRuns: 400 },
+  );
+});
+
+test('what was not said stays as it was', () => {
+  fc.assert(
+    fc.property(fc.constantFrom(...SAID), (phrase) => {
+      const wished: PlanRequest = {
+        ...base,
+        hand: 'large',
+        tempo: { bpm: 72 },
+        rules: { positions: { from: 1, to: 5 }, extensions: 'avoid' },
+      };
+      const reading = readTyped(phrase, wished, []);
+      if (reading.kind !== 'understood') return;
+      const { request } = reading.brief;
+      if (!/\d\d/.test(phrase)) assert.deepEqual(request.tempo, wished.tempo);
+      if (!/hand/.test(phrase)) assert.equal(request.hand, 'large');
+      if (!/extension/.test(phrase)) assert.equal(request.rules?.extensions, 'avoid');
+      if (!/position|thumb/.test(phrase)) assert.deepEqual(request.rules?.positions, { from: 1, to: 5 });
+    }),
+  );
+});
+
+test('any text at all is answered', () => {
+  fc.assert(
+    fc.property(fc.string({ maxLength: 120 }), (text) => {
+      const reading = read(text);
+      assert.ok(['nothing', 'asked', 'understood'].includes(reading.kind));
+    }),
+    { numRuns: 300 },
+  );
 });
