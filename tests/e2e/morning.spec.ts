@@ -26,7 +26,7 @@ test('a teacher’s morning', async ({ page }) => {
   await expect(page.getByLabel('Hand', { exact: true })).toHaveValue('small');
   await setWord(page, 'Key', 'E-flat');
   await setWord(page, 'Octaves', 'two-octave');
-  await setWord(page, 'Start', 'E♭4');
+  await page.getByLabel('Name of this plan').fill('For Linnet');
   await expect(cursorWords(page)).toContainText('of 29, bar 1, beat 1: E flat 4');
 
   // One finger locked.
