@@ -160,7 +160,9 @@ async function writeUnsaved(id: string): Promise<boolean> {
       return true;
     }
     // Another page wrote the same field meanwhile: what is typed here is put on top of that.
-    const fields = fieldsBetween(now, { ...now, ...edit.fields.to });
+    // So is what was typed while that was found out.
+    const latest = unsaved.get(id) ?? edit;
+    const fields = fieldsBetween(now, { ...now, ...latest.fields.to });
     if (fields) unsaved.set(id, { student: now, fields });
     else unsaved.delete(id);
     return await writeUnsaved(id);
