@@ -27,7 +27,7 @@ export function compareStudent(student: StudentRecord) {
   const { request } = session.store.getState().record;
   return compareWith(
     { request: forStudent(withoutPlaces(request), student) },
-    `for ${student.name || 'the other'}`,
+    `the plan for ${student.name || 'the other student'}`,
   );
 }
 

@@ -1,8 +1,8 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { stopMm, type Setup } from '../core';
-import { printed } from '../wording/notes';
 import { semitoneWords, stringWords } from '../wording/places';
 import { boardScale } from './scale';
+import { Strings } from './Strings';
 
 /** A place on the fingerboard, with what is written into it. */
 export interface Spot {
@@ -42,8 +42,8 @@ export function Field({ setup, upTo, spots, label, onChoose }: Props) {
   const { at: x } = boardScale([0, stopMm(setup.lengthMm, upTo)], [LEFT, WIDTH - 24]);
   const mm = (semitones: number) => stopMm(setup.lengthMm, semitones);
   const rows = setup.strings.length;
-  const y = (name: string) =>
-    TOP + (rows - 1 - setup.strings.findIndex((string) => string.name === name)) * GAP;
+  const rowY = (string: number) => TOP + (rows - 1 - string) * GAP;
+  const y = (name: string) => rowY(setup.strings.findIndex((string) => string.name === name));
   const height = TOP + (rows - 1) * GAP + 34;
   const place = ({ semitones, string }: Spot) => ({
     left: semitones === 0 ? x(0) - 22 : x(mm(semitones)),
@@ -72,21 +72,7 @@ export function Field({ setup, upTo, spots, label, onChoose }: Props) {
           aria-hidden
           className="absolute inset-0"
         >
-          {setup.strings.map(({ name }, n) => (
-            <g key={name}>
-              <line
-                x1={x(0)}
-                x2={WIDTH - 10}
-                y1={y(name)}
-                y2={y(name)}
-                stroke="var(--color-faded)"
-                strokeWidth={1.2 + 0.9 * (rows - 1 - n)}
-              />
-              <text x={8} y={y(name) + 6} fontSize={18} fontWeight={700} fill="var(--color-ink)">
-                {printed(name)}
-              </text>
-            </g>
-          ))}
+          <Strings setup={setup} from={x(0)} to={WIDTH - 10} nameX={8} y={rowY} />
           <line
             x1={x(0)}
             x2={x(0)}

@@ -8,10 +8,10 @@ import {
   type Step,
 } from '../core';
 import { mm as mmWords } from '../wording/grammar';
-import { printed } from '../wording/notes';
 import { placeName } from '../wording/places';
 import { boardScale } from './scale';
 import { Span } from './Span';
+import { Strings } from './Strings';
 import { VERDICT_TONES } from './tones';
 
 /** Fingertips are drawn at most so big, in px; a long piece of neck is drawn smaller. */
@@ -56,8 +56,8 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
   const scale = boardScale([from, to], [LEFT, LEFT + (to - from) * perMm]);
   const x = scale.at;
   const rows = setup.strings.length;
-  const y = (name: string) =>
-    TOP + (rows - 1 - setup.strings.findIndex((string) => string.name === name)) * STRING_GAP;
+  const rowY = (string: number) => TOP + (rows - 1 - string) * STRING_GAP;
+  const y = (name: string) => rowY(setup.strings.findIndex((string) => string.name === name));
   const height = TOP + rows * STRING_GAP + 34;
   const radius = (hand.fingertipMm / 2) * scale.perMm;
   const mm = (semitones: number) => stopMm(setup.lengthMm, semitones);
@@ -74,25 +74,18 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
       role="img"
       aria-label={neckWords(setup, step, hand.fingertipMm)}
     >
-      {setup.strings.map(({ name }, at) => (
-        <g key={name}>
-          <line
-            x1={x(Math.max(0, from))}
-            x2={x(to)}
-            y1={y(name)}
-            y2={y(name)}
-            stroke="var(--color-faded)"
-            strokeWidth={1.2 + 0.9 * (rows - 1 - at)}
-          />
-          <text x={14} y={y(name) + 6} fontSize={17} fontWeight={700} fill="var(--color-ink)">
-            {printed(name)}
-          </text>
-          {rings.has(at) && (
-            <text x={x(to) - 2} y={y(name) - 5} fontSize={14} textAnchor="end" fill="var(--color-sage)">
-              rings
-            </text>
-          )}
-        </g>
+      <Strings setup={setup} from={x(Math.max(0, from))} to={x(to)} nameX={14} y={rowY} />
+      {[...rings].map((string) => (
+        <text
+          key={string}
+          x={x(to) - 2}
+          y={rowY(string) - 5}
+          fontSize={14}
+          textAnchor="end"
+          fill="var(--color-sage)"
+        >
+          rings
+        </text>
       ))}
       {from < 0 && (
         <line

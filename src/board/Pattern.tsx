@@ -10,7 +10,15 @@ const MARGIN = 16;
 const LEAST_MM = 60;
 
 /** Semitones as tones, as they are read aloud. */
-const SPOKEN_GAPS: readonly (string | undefined)[] = ['none', 'a half', 'one', 'one and a half', 'two'];
+const SPOKEN_GAPS: readonly (string | undefined)[] = [
+  'none',
+  'a half',
+  'one',
+  'one and a half',
+  'two',
+  'two and a half',
+  'three',
+];
 
 interface Props {
   readonly fingers: FingerPlaces;

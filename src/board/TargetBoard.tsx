@@ -1,7 +1,8 @@
 import { stopMm, pitchName, type Heard, type Setup } from '../core';
 import { mmFine } from '../wording/grammar';
-import { noteWords, printed } from '../wording/notes';
+import { noteWords } from '../wording/notes';
 import { boardScale } from './scale';
+import { Strings } from './Strings';
 
 interface Props {
   readonly setup: Setup;
@@ -44,21 +45,7 @@ export function TargetBoard({ setup, notes, open, onOpen }: Props) {
             {mark === 0 ? 'nut' : `${mark} mm`}
           </text>
         ))}
-        {setup.strings.map(({ name }, string) => (
-          <g key={name}>
-            <line
-              x1={LEFT}
-              x2={WIDTH - 12}
-              y1={y(string)}
-              y2={y(string)}
-              stroke="var(--color-faded)"
-              strokeWidth={1.2 + 0.8 * (rows - 1 - string)}
-            />
-            <text x={10} y={y(string) + 6} fontSize={17} fontWeight={700} fill="currentColor">
-              {printed(name)}
-            </text>
-          </g>
-        ))}
+        <Strings setup={setup} from={LEFT} to={WIDTH - 12} nameX={10} y={y} />
         <line x1={LEFT} x2={LEFT} y1={TOP - 14} y2={y(0) + 14} stroke="var(--color-ink)" strokeWidth={5} />
         {notes.map(({ note, target, comma }, at) => {
           if (note.finger === 0) return null;

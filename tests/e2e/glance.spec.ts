@@ -232,7 +232,7 @@ test('schools, students and other plans lie side by side; the plan is a table to
   expect(await page.getByTestId('parts').count()).toBeGreaterThan(0);
   await page.getByRole('button', { name: 'Close the comparison' }).click();
   await act(page, 'Compare this plan with', 'for Juno');
-  await expect(page.getByRole('heading', { name: 'Side by side with for Juno' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Side by side with the plan for Juno' })).toBeVisible();
   await act(page, 'Compare this plan with', 'Pip: A major in first position');
   await expect(page.getByText('This plan has 29 notes, the other 15 notes.')).toBeVisible();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
@@ -327,4 +327,57 @@ test('what came out is announced, the skip link leads to the view, and targets a
     const axe = new AxeBuilder({ page }).options({ rules: { 'target-size': { enabled: true } } });
     expect(await serious(axe), address).toEqual([]);
   }
+});
+
+test('a word of the craft is explained by keyboard, and Escape closes it', async ({ page }) => {
+  await openBench(page, '/?demo');
+  const help = page.getByRole('button', { name: 'What is meant by “way”?' });
+  await help.focus();
+  await page.keyboard.press('Enter');
+  const words = page.getByRole('note').filter({ hasText: 'another fingering of the same music' });
+  await expect(words).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(words).toBeHidden();
+  await expect(help).toBeFocused();
+});
+
+test('a link is copied and says what it holds; a check is heard low and high, and stopped', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  await openBench(page, '/?demo');
+  await page.getByRole('button', { name: 'Copy a link' }).click();
+  await expect(page.getByText('It does not hold the student')).toBeVisible();
+  const link = await page.evaluate(() => navigator.clipboard.readText());
+  expect(link).toContain('#brief=');
+  expect(link).not.toContain('plan=');
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.getByText('The plan as a table').click();
+  await page.getByRole('button', { name: 'Copy the table' }).click();
+  await expect(page.getByText('The table was copied.')).toBeVisible();
+  const table = await page.evaluate(() => navigator.clipboard.readText());
+  expect(table.split('\n')).toHaveLength(30);
+  expect(table.split('\n')[1].split('\t').slice(0, 3)).toEqual(['1', 'bar 1, beat 1', 'E♭4']);
+
+  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Ear' }).click();
+  const note = page.getByTestId('note');
+  for (const side of ['10 cents low', '10 cents high', 'Hear it pure']) {
+    await note.getByRole('button', { name: side }).first().click();
+    await note.getByRole('button', { name: 'Stop' }).click();
+    await expect(note.getByRole('button', { name: 'Stop' })).toHaveCount(0);
+  }
+});
+
+test('a new plan asks for whom and begins clean; a new student begins from the brief', async ({ page }) => {
+  await openBench(page, '/?demo');
+  await act(page, 'New plan', 'for Juno');
+  await expect(page.getByRole('combobox', { name: 'Instrument', exact: true })).toHaveValue('cello');
+  await expect(page.getByRole('combobox', { name: 'Octaves', exact: true })).toHaveValue('1');
+  await saved(page);
+  await page.getByRole('combobox', { name: 'Student', exact: true }).selectOption({ label: 'new student …' });
+  await page.waitForURL(/\/studio/);
+  await expect(page.getByRole('heading', { name: 'A new student' })).toBeVisible();
+  await page.getByLabel('Known by').selectOption('unknown');
+  await expect(page.getByText('its reach is unknown').first()).toBeVisible();
 });

@@ -57,6 +57,7 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
                 <span className="truncate first-letter:uppercase">
                   {nameOf(plan, own && at === plans.length - 1, speech)}
                 </span>
+                <span className="sr-only">, </span>
                 <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />
               </span>
               <span className={`block truncate text-sm ${at === chosen ? '' : 'pr-18'}`}>
