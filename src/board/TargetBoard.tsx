@@ -15,7 +15,7 @@ interface Props {
 
 const WIDTH = 1180;
 const LEFT = 64;
-const GAP = 50;
+const GAP = 60;
 const TOP = 44;
 const LEAST_HIT = 24;
 /** Names are written where there is so much room before the next on the string. */
@@ -90,7 +90,7 @@ export function TargetBoard({ setup, notes, open, onOpen }: Props) {
                   />
                 ))}
               {hasRoom(notes, at, perMm) && (
-                <text x={middle} y={line + 30} fontSize={13} textAnchor="middle" fill="currentColor">
+                <text x={middle} y={line + 28} fontSize={13} textAnchor="middle" fill="currentColor">
                   {name}
                 </text>
               )}

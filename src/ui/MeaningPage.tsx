@@ -11,11 +11,13 @@ interface Props {
   readonly here: ViewAddress;
   readonly heading: string;
   readonly state: MeaningState;
+  /** True where the music stands on top, with the cursor. */
+  readonly music?: boolean;
   readonly children: (meaning: Meaning, cursor: Cursor) => ReactNode;
 }
 
 /** The frame of Hand, Shifts and Ear: whose plan it is, or why there is none. */
-export function MeaningPage({ here, heading, state, children }: Props) {
+export function MeaningPage({ here, heading, state, music = false, children }: Props) {
   const meaning = state.kind === 'there' ? state.meaning : null;
   const [at, setAt] = useState(() => Number(new URLSearchParams(location.search).get('at') ?? 0) || 0);
   const last = (meaning?.response.events.length ?? 1) - 1;
@@ -43,9 +45,11 @@ export function MeaningPage({ here, heading, state, children }: Props) {
         )}
         {meaning && (
           <>
-            <Section name="The music" on={[meaning]}>
-              <MusicLine meaning={meaning} cursor={cursor} />
-            </Section>
+            {music && (
+              <Section name="The music" on={[meaning]}>
+                <MusicLine meaning={meaning} cursor={cursor} />
+              </Section>
+            )}
             <Section name={heading} on={[meaning]}>
               <Inside meaning={meaning} cursor={cursor} show={children} />
             </Section>

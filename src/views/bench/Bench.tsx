@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { session, useBench } from '../../app/bench';
 import { briefAddress } from '../../app/brief/address';
@@ -69,6 +69,11 @@ export default function Bench() {
     void start();
     return followAddress();
   }, []);
+  // Of a plan that comes, the ways and findings are seen first.
+  const side = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    side.current?.scrollTo({ top: 0 });
+  }, [record.id]);
   useLeaving(leave, session.comeBack);
   usePageKeys({ undo, redo, commands: () => setPalette(true) });
   const student = useStudent(record.studentId);
@@ -134,7 +139,7 @@ export default function Bench() {
             {record.written && speech && <AsWritten written={record.written} speech={speech} />}
           </div>
         </div>
-        <div className="bench-side">
+        <div ref={side} className="bench-side">
           <div className="bench-ways">
             {(problems.length > 0 || issues.length > 0) && (
               <Problems problems={problems} issues={issues} request={record.request} speech={speech} />

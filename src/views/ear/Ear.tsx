@@ -36,7 +36,7 @@ export default function Ear() {
   const set = (more: Partial<Aim>) => setPart({ ...part, ...more });
   const state = useMeaning(part);
   return (
-    <MeaningPage here="/ear" heading="Ear" state={state}>
+    <MeaningPage music here="/ear" heading="Ear" state={state}>
       {(meaning, cursor) => (
         <>
           <div className="flex flex-wrap items-center gap-2">

@@ -16,7 +16,7 @@ import { WayRound } from './WayRound';
 /** Hand: the frames under the fingers, string by string, the traps between them, and how far this hand reaches. */
 export default function Hand() {
   return (
-    <MeaningPage here="/hand" heading="Hand" state={useMeaning()}>
+    <MeaningPage music here="/hand" heading="Hand" state={useMeaning()}>
       {(meaning, cursor) => <HandOf meaning={meaning} cursor={cursor} />}
     </MeaningPage>
   );

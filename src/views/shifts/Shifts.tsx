@@ -14,7 +14,7 @@ import { Series } from './Series';
 /** Shifts: each one taken apart, rehearsed, and drilled. */
 export default function Shifts() {
   return (
-    <MeaningPage here="/shifts" heading="Shifts" state={useMeaning()}>
+    <MeaningPage music here="/shifts" heading="Shifts" state={useMeaning()}>
       {(meaning, cursor) => <ShiftsOf meaning={meaning} cursor={cursor} />}
     </MeaningPage>
   );
