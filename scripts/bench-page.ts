@@ -114,8 +114,8 @@ export async function benchPage() {
   }
 }
 
-/** The engraver and the notation package that only it asks for. */
-const isNotation = (url: string) => /\/(engrave|notation|vexflow-core)\./.test(url);
+/** The engraver with the signs it draws. */
+const isNotation = (url: string) => /\/engrave\./.test(url);
 
 /** A first visit with nothing cached or kept: when the plan stands and can be worked at, and what script that took. */
 async function coldLoad(browser: Browser, address: string) {

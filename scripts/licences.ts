@@ -29,6 +29,8 @@ const FILES_BY_ADDRESS: Plugin = {
     );
   },
 };
+/** Notes are drawn with outlines taken out of this font. */
+const MUSIC_FONT = '@vexflow-fonts/bravura';
 const STYLES = 'src/styles/app.css';
 const OUT = 'src/views/licences/licences.generated.json';
 
@@ -49,7 +51,7 @@ export async function licensed(): Promise<Licensed[]> {
     loader: { '.woff': 'file' },
   });
   // What puts the views into the page comes from the framework itself.
-  const names = new Set<string>(['astro']);
+  const names = new Set<string>(['astro', MUSIC_FONT]);
   for (const { inputs } of Object.values(metafile.outputs))
     for (const [path, { bytesInOutput }] of Object.entries(inputs)) {
       const name = packageOf(path);

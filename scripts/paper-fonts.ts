@@ -20,6 +20,7 @@ const SIGNS: Readonly<Record<string, number>> = {
   noteheadWhole: 0xe0a2,
   noteheadHalf: 0xe0a3,
   noteheadBlack: 0xe0a4,
+  noteheadXBlack: 0xe0a9,
   accidentalFlat: 0xe260,
   accidentalNatural: 0xe261,
   accidentalSharp: 0xe262,

@@ -126,7 +126,14 @@ export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
 export * from './material/spec';
 export * from './written/beams';
-export { writtenBars, type BeamPart, type WrittenBar, type WrittenNote } from './written/score';
+export {
+  writtenBars,
+  writtenNotes,
+  type BeamPart,
+  type NoteInBar,
+  type WrittenBar,
+  type WrittenNote,
+} from './written/score';
 export * from './written/clefs';
 export * from './written/parts';
 export * from './written/signature';

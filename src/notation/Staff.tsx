@@ -1,30 +1,26 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { noteWords, printedKey } from '../wording/notes';
 import type { Head } from './engrave';
 import { ALL_MARKS, USUAL_MIDDLE, type Layout, type Marks, type Score } from './score';
 
 type Engraver = typeof import('./engrave');
 
-/** Notation is large: it is fetched after the page stands, once. */
+/** Notation is large: it is fetched beside the page, once. */
+let there: Engraver | null = null;
 let loading: Promise<Engraver> | undefined;
-function loadEngraver(): Promise<Engraver> {
-  loading ??= import('./engrave').then(async (engraver) => {
-    await engraver.readyFont();
-    return engraver;
-  });
-  return loading;
-}
 
 function useEngraver(): Engraver | null {
-  const [engraver, setEngraver] = useState<Engraver | null>(null);
+  const [loaded, setLoaded] = useState(there);
   useEffect(() => {
+    if (loaded) return;
     let here = true;
-    void loadEngraver().then((loaded) => here && setEngraver(loaded));
+    loading ??= import('./engrave').then((found) => (there = found));
+    void loading.then((found) => here && setLoaded(found));
     return () => {
       here = false;
     };
-  }, []);
-  return engraver;
+  }, [loaded]);
+  return loaded;
 }
 
 interface HeadProps extends Head {
@@ -47,18 +43,17 @@ export function StaffHead({
   middleLine = USUAL_MIDDLE,
 }: HeadProps) {
   const engraver = useEngraver();
-  const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (engraver && box.current)
-      engraver.drawHead(box.current, { clef, fifths, time }, { width, height, scale, middleLine });
-  }, [engraver, clef, fifths, time, width, height, scale, middleLine]);
+  const drawn = useMemo(
+    () => engraver?.headMarkup({ clef, fifths, time }, { width, height, scale, middleLine }),
+    [engraver, clef, fifths, time, width, height, scale, middleLine],
+  );
   return (
     <div
-      ref={box}
       className="staff"
       style={{ width, height }}
       role="img"
       aria-label={`${clef} clef, key of ${printedKey(keyName)}${time ? `, ${time} time` : ''}`}
+      dangerouslySetInnerHTML={{ __html: drawn ?? '' }}
     />
   );
 }
@@ -83,22 +78,18 @@ export function Staff({
   label,
 }: StaffProps) {
   const engraver = useEngraver();
-  const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (!engraver || !box.current) return;
-    const { current } = box;
-    // In a task of its own, so that the page answers between laying itself out and engraving.
-    const drawing = setTimeout(() => engraver.drawNotes(current, score, layout, marks, first, last));
-    return () => clearTimeout(drawing);
-  }, [engraver, score, layout, marks, first, last]);
+  const drawn = useMemo(
+    () => engraver?.notesMarkup(score, layout, marks, first, last),
+    [engraver, score, layout, marks, first, last],
+  );
   return (
     <div
-      ref={box}
       className="staff relative"
       style={{ width: layout.width, height: layout.height }}
       role="img"
       aria-label={label}
       data-testid="staff"
+      dangerouslySetInnerHTML={{ __html: drawn ?? '' }}
     />
   );
 }

@@ -12,7 +12,7 @@ import {
 import type { Score } from './score';
 
 /*
- * How much room notes need, in the notation package's units, before any of them is drawn.
+ * How much room notes need, in tenths of a staff space, before any of them is drawn.
  */
 
 /** From the middle line to the outer ones, and a letter step. */

@@ -26,7 +26,7 @@ export interface Marks {
   /** Positions as brackets over the notes. */
   readonly positions: boolean;
   readonly barNumbers: boolean;
-  /** Height of a finger, in the notation package's units; as usual where left out. */
+  /** Height of a finger, in staff spaces; as usual where left out. */
   readonly fingerSize?: number;
 }
 
@@ -40,11 +40,11 @@ export interface Layout {
   readonly left: (at: number) => number;
   /** How much the engraving is enlarged. */
   readonly scale: number;
-  /** From the top of the drawing to the middle line of the staff, in the notation package's units. */
+  /** From the top of the drawing to the middle line of the staff, in tenths of a staff space. */
   readonly middleLine: number;
 }
 
-/** Where the middle line lies in a drawing with room for the usual notes, in the notation package's units. */
+/** Where the middle line lies in a drawing with room for the usual notes, in tenths of a staff space. */
 export const USUAL_MIDDLE = 100;
 
 /** Columns that are all of one width. */
@@ -77,21 +77,12 @@ export function headWidth(fifths: number, timed: boolean, scale: number): number
   return Math.ceil((HEAD.clef + HEAD.sign * Math.abs(fifths) + (timed ? HEAD.time : 0)) * scale);
 }
 
-/** Widths in the notation package's units, each with the space after it. */
+/** Widths in tenths of a staff space, each with the space after it. */
 const HEAD = { clef: 58, sign: 11, time: 28 };
 
 export function middleOf({ left }: Layout, at: number): number {
   return (left(at) + left(at + 1)) / 2;
 }
 
-/** The page's own ink, so that the staff follows light and dark. */
-export const INK = 'currentColor';
-
-/** A note as it was drawn, for what is written over it. */
-export interface Drawn {
-  readonly at: number;
-  /** Upper edge of head and stem, in the notation package's units. */
-  readonly top: number;
-  /** Lower edge of the same. */
-  readonly bottom: number;
-}
+/** Nothing on the screen is written smaller than so many px. */
+export const LEAST_TEXT = 12;

@@ -1,93 +1,95 @@
-import { bowsOf, hasBows, samePlace, type Part, type Plan } from '../core';
+import { samePlace, type Plan } from '../core';
 import { fingerSign, positionName } from '../wording/places';
 import { extensionMarks, numeralOf, restezMarks, type Stay } from './marks';
-import { INK, middleOf, type Drawn, type Layout, type Marks, type Score } from './score';
+import { glyphOf, line, words } from './paper/ink';
+import type { Desk, SetNote } from './paper/notes';
+import { writeFinger } from './paper/over';
+import { LEAST_TEXT, type Marks, type Score } from './score';
 
 /*
- * What is written over and under the notes: fingers, strings, positions, bar numbers.
+ * What is written over and under the notes on the screen: fingers, bows, strings, positions, bar numbers. In staff spaces.
  */
 
-/** Fingers are set as everywhere else in the app. */
-const FONT = 'Atkinson Hyperlegible Next Variable, sans-serif';
-/** Size of a finger, in the notation package's units, and the line it takes of that. */
-const FINGER = 15;
+/** Height of a finger, and the line it takes of that. */
+const FINGER = 1.5;
 const LINE_OF = 0.9;
-const SVG = 'http://www.w3.org/2000/svg';
-/** The thumb sign of the music font. */
-const THUMB_SIGN = '\uE624';
-/** Where position brackets lie, from the top. */
-const BRACKET_Y = 12;
-/** Bar numbers stand over all else, where neither finger nor string is in their way. */
-const BAR_NUMBER_Y = 13;
-/** Nothing is written smaller than so many px. */
-const LEAST_TEXT = 12;
+const SMALL = 1.1;
+/** From what stands below to the first finger, and between a finger and what is over it. */
+const GAP = 0.55;
+const BETWEEN = 0.2;
+/** Position brackets and bar numbers lie so far from the top of the drawing: neither finger nor string is in their way. */
+const BRACKET_DOWN = 1.2;
+const BAR_NUMBER_DOWN = 1.3;
+/** "restez" lies so far below the staff. */
+const STAY_DOWN = 4.4;
 
-interface Context {
-  readonly parts: readonly (readonly Part[])[];
-  readonly drawn: readonly Drawn[];
-  readonly staveBottom: number;
+/** Where things are, and what of the music is drawn. */
+export interface Place {
+  /** Events from first to last (exclusive). */
   readonly first: number;
   readonly last: number;
+  /** Px in a staff space. */
+  readonly space: number;
+  /** Left edge and middle of an event's column. */
+  readonly left: (at: number) => number;
+  readonly middle: (at: number) => number;
+  /** The upper edge of the drawing. */
+  readonly top: number;
+  readonly sets: readonly SetNote[];
+  /** Numbers of the bars that begin with an event. */
+  readonly barNumbers: ReadonlyMap<number, number>;
 }
 
-export function writeMarks(box: HTMLElement, score: Score, layout: Layout, marks: Marks, context: Context) {
-  const pen = penOn(box, layout);
+export function writeMarks(desk: Desk, score: Score, marks: Marks, place: Place) {
+  const { steps } = score;
+  writeFingers(desk, score, marks, place);
+  const inView = ({ from, to }: Stay) => to >= place.first && from < place.last;
+  if (marks.positions) {
+    for (const stay of staysOf(steps).filter(inView))
+      writeBracket(desk, positionName(stay.position, score.instrument), stay, place);
+  } else for (const stay of restezMarks(steps).filter(inView)) writeStay(desk, stay, place);
+  if (!marks.barNumbers) return;
+  const size = LEAST_TEXT / place.space;
+  for (const [at, number] of place.barNumbers)
+    if (number > 1)
+      desk.inks.push(
+        ...words(place.left(at) + 0.2, place.top + BAR_NUMBER_DOWN, String(number), { size, tone: 'grey' }),
+      );
+}
+
+/** Fingers over each note, the bow over them, and over those what string it is and that the hand opens. */
+function writeFingers({ inks, sky }: Desk, score: Score, marks: Marks, { sets, middle, space }: Place) {
   const { steps, guides } = score;
   const byAt = new Map(steps.map((step) => [step.at, step]));
   const numerals = marks.numerals ? stringChanges(steps, score.strings) : new Map<number, string>();
   const extensions = extensionMarks(steps);
-  const { events } = score.music;
   const size = marks.fingerSize ?? FINGER;
-  const line = size * LINE_OF;
-  const small = Math.max(11, LEAST_TEXT / layout.scale);
-  for (const { at, top } of context.drawn) {
+  const small = Math.max(SMALL, LEAST_TEXT / space);
+  for (const { note } of sets) {
+    if (!note.first) continue;
+    const { at } = note;
+    const x = middle(at);
     const step = byAt.get(at);
-    const event = events[at];
-    const bow = 'bow' in event && event.bow;
-    let y = top - 9;
-    if (bow)
-      pen.sign(BOW_SIGNS[bow], at, y + (step && marks.fingers ? -1 - line * (step.stops.length + 1) : 0));
+    let y = Math.min(sky.top(x - 0.6, x + 0.6), 0) - GAP;
+    const put = (text: string, height: number) => {
+      inks.push(...words(x, y - BETWEEN, text, { size: height, anchor: 'middle' }));
+      y -= height;
+    };
+    if (step && marks.fingers)
+      for (const finger of step.stops.map(fingerSign)) {
+        writeFinger(inks, guides?.has(at) ? `(${finger})` : finger, x, y, size);
+        y -= size * LINE_OF;
+      }
+    if (note.bow) {
+      const glyph = note.bow === 'down' ? 'downBow' : 'upBow';
+      const { box } = glyphOf(glyph);
+      inks.push({ kind: 'glyph', glyph, x: x - (box[0] + box[2]) / 2, y, size: 1 });
+      y += box[1] - BETWEEN;
+    }
     if (!step || !marks.fingers) continue;
-    const fingers = step.stops.map(fingerSign);
-    for (const finger of fingers) {
-      pen.write(guides?.has(at) ? `(${finger})` : finger, at, y, size, 700);
-      y -= line;
-    }
     const numeral = numerals.get(at);
-    if (numeral) {
-      pen.write(numeral, at, y - 2, small, 400);
-      y -= small;
-    }
-    if (extensions.has(at)) pen.write('ext.', at, y - 2, small, 400);
-  }
-  drawSlurs(pen, score, layout, context);
-  const inView = ({ from, to }: Stay) => to >= context.first && from < context.last;
-  if (marks.positions) {
-    for (const stay of staysOf(steps).filter(inView))
-      pen.bracket(positionName(stay.position, score.instrument), stay, BRACKET_Y);
-  } else {
-    for (const stay of restezMarks(steps).filter(inView)) pen.stay(stay, context.staveBottom + 44);
-  }
-  if (marks.barNumbers)
-    context.parts.slice(context.first, context.last).forEach(([{ bar }], n) => {
-      if (bar && bar.number > 1) pen.small(String(bar.number), layout.left(context.first + n), BAR_NUMBER_Y);
-    });
-}
-
-/** Signs of the music font for the way of the bow. */
-const BOW_SIGNS = { down: '\uE610', up: '\uE612' } as const;
-
-/** A slur lies under the notes of one bow; one that goes on over the end of a line is open there. */
-function drawSlurs(pen: ReturnType<typeof penOn>, score: Score, layout: Layout, context: Context) {
-  const { first, last, drawn } = context;
-  if (!hasBows(score.music.events)) return;
-  for (const { from, to } of bowsOf(score.music.events)) {
-    if (from === to || to < first || from >= last) continue;
-    const under = drawn.filter(({ at }) => at >= from && at <= to);
-    const y = Math.max(...under.map(({ bottom }) => bottom)) + 7;
-    const start = from >= first ? middleOf(layout, from) : layout.left(first);
-    const end = to < last ? middleOf(layout, to) : layout.left(last);
-    pen.slur(start, end, y);
+    if (numeral) put(numeral, small);
+    if (extensions.has(at)) put('ext.', small);
   }
 }
 
@@ -118,71 +120,21 @@ function stringChanges(steps: Plan['steps'], strings: readonly string[]): Map<nu
   return changes;
 }
 
-/** Writes into a drawing, in the notation package's units. */
-function penOn(box: HTMLElement, layout: Layout) {
-  const svg = box.querySelector('svg');
-  const { scale } = layout;
-  const add = (name: string, attributes: Readonly<Record<string, string | number>>, text?: string) => {
-    const element = document.createElementNS(SVG, name);
-    for (const [key, value] of Object.entries(attributes)) element.setAttribute(key, String(value));
-    if (text !== undefined) element.textContent = text;
-    svg?.append(element);
-  };
-  const line = (d: string, dashes?: string) =>
-    add('path', { d, fill: 'none', stroke: INK, ...(dashes ? { 'stroke-dasharray': dashes } : {}) });
+/** "restez" and a broken line as long as the hand stays up. */
+function writeStay({ inks }: Desk, { from, to }: Stay, { middle, left, space }: Place) {
+  const y = 4 + STAY_DOWN;
+  const size = Math.max(1.05, LEAST_TEXT / space);
+  inks.push(...words(middle(from), y, 'restez', { size, anchor: 'middle' }));
+  const [start, end] = [middle(from) + 2, left(to + 1) - 0.6];
+  if (end <= start) return;
+  inks.push(line(start, y - 0.3, end, y - 0.3, 0.1, { dash: [0.4, 0.3] }));
+  inks.push(line(end, y - 0.3, end, y - 0.8, 0.1));
+}
 
-  function write(text: string, at: number, y: number, size: number, weight: number) {
-    const thumb = text === 'T';
-    const place = { x: middleOf(layout, at) / scale, y, 'text-anchor': 'middle', fill: INK };
-    // The music font measures its signs by the staff, not by letters.
-    const font = thumb
-      ? { 'font-size': size * 2.9, 'font-weight': 400, 'font-family': 'Bravura' }
-      : { 'font-size': size, 'font-weight': weight, 'font-family': FONT };
-    add('text', { ...place, ...font }, thumb ? THUMB_SIGN : text);
-  }
-
-  return {
-    write,
-    /** A sign of the music font over a note. */
-    sign(sign: string, at: number, y: number) {
-      const place = { x: middleOf(layout, at) / scale, y, 'text-anchor': 'middle', fill: INK };
-      add('text', { ...place, 'font-size': 30, 'font-family': 'Bravura' }, sign);
-    },
-    /** A curve below the notes, from px to px. */
-    slur(from: number, to: number, y: number) {
-      const [a, b] = [from / scale, to / scale];
-      const deep = Math.min(14, 6 + (b - a) / 16);
-      const curve = (depth: number) => `${a + (b - a) / 4} ${y + depth} ${b - (b - a) / 4} ${y + depth}`;
-      const back = (depth: number) => `${b - (b - a) / 4} ${y + depth} ${a + (b - a) / 4} ${y + depth}`;
-      const d = `M${a} ${y}C${curve(deep)} ${b} ${y}C${back(deep + 2.6)} ${a} ${y}Z`;
-      add('path', { d, fill: INK, stroke: 'none', 'data-slur': '' });
-    },
-    /** A small number at a place in px. */
-    small(text: string, x: number, y: number) {
-      add(
-        'text',
-        {
-          x: x / scale + 2,
-          y,
-          'font-size': LEAST_TEXT / scale,
-          'font-family': FONT,
-          fill: INK,
-          opacity: 0.75,
-        },
-        text,
-      );
-    },
-    /** "restez" and a broken line as long as the hand stays up. */
-    stay({ from, to }: Stay, y: number) {
-      write('restez', from, y, Math.max(10.5, LEAST_TEXT / scale), 400);
-      const [start, end] = [middleOf(layout, from) / scale + 20, layout.left(to + 1) / scale - 6];
-      if (end > start) line(`M${start} ${y - 3}H${end}V${y - 8}`, '4 3');
-    },
-    /** A position over the notes for which it holds. */
-    bracket(words: string, { from, to }: Stay, y: number) {
-      const [start, end] = [layout.left(from) / scale + 4, layout.left(to + 1) / scale - 4];
-      add('text', { x: start, y: y - 2, 'font-size': 10.5, 'font-family': FONT, fill: INK }, words);
-      line(`M${start} ${y + 6}V${y + 1}H${end}V${y + 6}`);
-    },
-  };
+/** A position over the notes for which it holds. */
+function writeBracket({ inks }: Desk, text: string, { from, to }: Stay, { left, top }: Place) {
+  const [start, end, y] = [left(from) + 0.4, left(to + 1) - 0.4, top + BRACKET_DOWN];
+  inks.push(...words(start, y - 0.2, text, { size: 1.05 }));
+  inks.push(line(start, y + 0.6, start, y + 0.1, 0.1), line(start, y + 0.1, end, y + 0.1, 0.1));
+  inks.push(line(end, y + 0.1, end, y + 0.6, 0.1));
 }

@@ -7,7 +7,7 @@ import { Staff, StaffHead } from '../notation/Staff';
 
 const SCALE = 0.95;
 const MOST_STRETCH = 2;
-/** Over the highest head for finger, string and bar number, under the lowest for stems; in the notation package's units. */
+/** Over the highest head for finger, string and bar number, under the lowest for stems; in tenths of a staff space. */
 const OVER = 48;
 const UNDER = 40;
 

@@ -164,7 +164,7 @@ test('where two demands fight the music stays in sight, both notes are marked, a
   const alert = page.getByRole('alert');
   await expect(alert).toContainText(/E♭4 \(bar 1, beat 1\) and F4 \(bar 1, beat 2\) don’t go together/);
   await expect(page.getByTestId('trouble')).toHaveCount(2);
-  await expect(page.getByTestId('staff').locator('.vf-stavenote')).not.toHaveCount(0);
+  await expect(page.getByTestId('staff').locator('[data-sign^="notehead"]')).not.toHaveCount(0);
   expect(await serious(new AxeBuilder({ page }))).toEqual([]);
   await alert.getByRole('button', { name: 'go to bar 1, beat 1' }).click();
   await expect(cursorWords(page)).toContainText('Note 1 of 15, bar 1, beat 1: E flat 4, not planned');

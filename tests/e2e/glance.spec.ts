@@ -43,13 +43,13 @@ test('two octaves up and down stand whole on the Bench, legible, the neck level 
   page,
 }) => {
   await openBench(page, '/?demo');
-  await expect(page.locator('[data-testid="staff"] .vf-notehead')).toHaveCount(29);
+  await expect(page.locator('[data-testid="staff"] [data-sign^="notehead"]')).toHaveCount(29);
   const seen = await page.evaluate(() => {
     const inside = (box: DOMRect) =>
       box.left >= 0 && box.top >= 0 && box.right <= innerWidth && box.bottom <= innerHeight;
     const boxes = (selector: string) =>
       [...document.querySelectorAll(selector)].map((one) => one.getBoundingClientRect());
-    const heads = boxes('[data-testid="staff"] .vf-notehead').sort((a, b) => a.left - b.left);
+    const heads = boxes('[data-testid="staff"] [data-sign^="notehead"]').sort((a, b) => a.left - b.left);
     const tokens = boxes('svg[aria-label^="Hand trail"] circle').filter(({ width }) => width > 14);
     const texts = [...document.querySelectorAll('[data-testid="picture"] svg text')] as SVGTextElement[];
     return {

@@ -119,9 +119,9 @@ test('a way round for a hand, and the third note checked', async ({ page }) => {
   await hand.click(view(page, 'Ear'));
   await ready(page);
   const line = page.getByTestId('music-line');
-  await expect(line.locator('.vf-notehead')).toHaveCount(29);
+  await expect(line.locator('[data-sign^="notehead"]')).toHaveCount(29);
   hand.done++;
-  await line.locator('.vf-notehead').nth(2).click({ force: true });
+  await line.locator('[data-sign^="notehead"]').nth(2).click({ force: true });
   await expect(page.getByTestId('note')).toContainText('G4 on the D string');
   await expect(page.getByTestId('note')).toContainText('Check it with');
   expect(hand.done).toBeLessThanOrEqual(2 * 4);

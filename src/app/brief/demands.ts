@@ -24,7 +24,7 @@ export function neverAt(request: PlanRequest, at: number): Forbidding[] {
 }
 
 /** Events at which something is demanded: kept as it is, or only forbidden. */
-export function demandedAt({ rules }: PlanRequest): ReadonlyMap<number, 'kept' | 'never'> {
+export function demandedAt({ rules }: Pick<PlanRequest, 'rules'>): ReadonlyMap<number, 'kept' | 'never'> {
   const never = (rules?.never ?? []).map(({ at }) => [at, 'never'] as const);
   return new Map([...never, ...(rules?.locks ?? []).map(({ at }) => [at, 'kept'] as const)]);
 }

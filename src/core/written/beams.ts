@@ -1,7 +1,4 @@
 import { readTime } from '../material/bars';
-import type { ResponseEvent } from '../planner/response';
-import type { Part } from './parts';
-import { hasFlag, noteValue } from './values';
 
 /*
  * Which notes are joined by a beam.
@@ -43,17 +40,4 @@ export function beamGroups(notes: readonly Beamable[]): number[][] {
     beatOfGroup = joins ? beat : -1;
   });
   return groups.filter((group) => group.length > 1);
-}
-
-/** The same by events: one that is held over a bar line stands alone. */
-export function beamedEvents(
-  events: readonly ResponseEvent[],
-  parts: readonly (readonly Part[])[],
-): number[][] {
-  return beamGroups(
-    parts.map(([{ start, bar, time, quarters }, ...held], at) => ({
-      ...{ start, time, bar: bar !== null },
-      joins: held.length === 0 && !('rest' in events[at]) && hasFlag(noteValue(quarters)),
-    })),
-  );
 }

@@ -60,13 +60,21 @@ type Draft = { -readonly [Name in keyof WrittenNote]: WrittenNote[Name] } & {
   unbeamed: boolean;
 };
 
-/** @param clefs the clef of each event */
-export function writtenBars(
+/** A written note with the number of its bar; -1 for a few notes that are no bars. */
+export type NoteInBar = WrittenNote & { readonly bar: number };
+
+/**
+ * The notes as they are written, one after the other.
+ * @param clefs the clef of each event
+ * @param barred false for a few notes that are no bars
+ */
+export function writtenNotes(
   music: WritableMusic,
   instrument: InstrumentKind,
   clefs: readonly Clef[],
-): WrittenBar[] {
-  const parts = partsOf({ music, barred: true });
+  barred = true,
+): { readonly notes: readonly NoteInBar[]; readonly bars: readonly Part[] } {
+  const parts = partsOf({ music, barred });
   const signs = signsToShow(music, instrument, parts);
   const bars: Part[] = [];
   const drafts: Draft[] = [];
@@ -97,13 +105,23 @@ export function writtenBars(
     drafts[drafts.length - 1].last = true;
   });
   putTuplets(drafts);
-  putBeams(drafts, bars);
+  putBeams(drafts, bars, music.time);
   putBows(drafts, music);
+  return { notes: drafts, bars };
+}
+
+/** @param clefs the clef of each event */
+export function writtenBars(
+  music: WritableMusic,
+  instrument: InstrumentKind,
+  clefs: readonly Clef[],
+): WrittenBar[] {
+  const all = writtenNotes(music, instrument, clefs);
   const fifths = fifthsAt(music);
-  const byBar: Draft[][] = bars.map(() => []);
-  for (const draft of drafts) byBar[draft.bar].push(draft);
+  const byBar: NoteInBar[][] = all.bars.map(() => []);
+  for (const note of all.notes) byBar[note.bar].push(note);
   let before: WrittenBar | undefined;
-  return bars.map(({ bar, time }, n) => {
+  return all.bars.map(({ bar, time }, n) => {
     const notes = byBar[n];
     const { number, start, length } = bar as NonNullable<Part['bar']>;
     const quarter = quarterOf(music);
@@ -170,10 +188,10 @@ function putTuplets(drafts: readonly Draft[]) {
   });
 }
 
-function putBeams(drafts: readonly Draft[], bars: readonly Part[]) {
+function putBeams(drafts: readonly Draft[], bars: readonly Part[], time: string) {
   const groups = beamGroups(
     drafts.map(({ start, value, pitches, bar, unbeamed }, n) => ({
-      ...{ start, time: bars[bar].time, bar: drafts[n - 1]?.bar !== bar },
+      ...{ start, time: bars[bar]?.time ?? time, bar: drafts[n - 1]?.bar !== bar },
       joins: pitches.length > 0 && hasFlag(value) && !unbeamed,
     })),
   );

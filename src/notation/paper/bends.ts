@@ -4,13 +4,15 @@ import type { Ink } from './ink';
  * Ties and slurs.
  */
 
+type Shape = Extract<Ink, { kind: 'shape' }>;
+
 interface Point {
   readonly x: number;
   readonly y: number;
 }
 
 /** A curve that is thick in the middle, between two places; depth is how far it bends down, or up where it is negative. */
-export function bend(from: Point, to: Point, depth: number, thick = 0.22): Ink {
+export function bend(from: Point, to: Point, depth: number, thick = 0.22): Shape {
   const along = to.x - from.x;
   const [a, b] = [from.x + along * 0.22, to.x - along * 0.22];
   const rise = (to.y - from.y) * 0.22;
@@ -65,5 +67,5 @@ export function slurBelow(
     { x: to.x, y: to.y + down },
   ];
   const bent = Math.min(depth, DEEPEST);
-  return { ink: bend(a, b, bent), lowest: Math.max(a.y, b.y) + bent + 0.2 };
+  return { ink: { ...bend(a, b, bent), part: 'slur' }, lowest: Math.max(a.y, b.y) + bent + 0.2 };
 }

@@ -38,6 +38,8 @@ export type Ink =
   | {
       readonly kind: 'shape';
       readonly path: readonly Segment[];
+      /** What it is of the music, where somebody may look for it. */
+      readonly part?: 'slur';
       readonly fill?: Tone;
       readonly stroke?: Tone;
       readonly width?: number;

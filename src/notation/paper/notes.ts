@@ -30,6 +30,8 @@ export interface Desk {
   readonly inks: Ink[];
   readonly sky: Skyline;
   readonly instrument: InstrumentKind;
+  /** Events that are only touched: their heads are crosses. */
+  readonly touched?: ReadonlySet<number>;
 }
 
 /** A note where it stands, with what was drawn of it. */
@@ -71,7 +73,7 @@ export function setNote(note: WrittenNote, x: number, instrument: InstrumentKind
 }
 
 /** Which way the stems of notes under one beam go: away from the side where they are farthest. */
-export function beamGoesUp(notes: readonly SetNote[]): boolean {
+function beamGoesUp(notes: readonly SetNote[]): boolean {
   const all = notes.flatMap(({ heads }) => heads);
   return Math.max(...all) - 2 > 2 - Math.min(...all);
 }
@@ -107,10 +109,10 @@ export function ledgers(y: number): number[] {
 }
 
 /** Draws heads, ledger lines, signs, dots, and the stem unless a beam will. */
-export function drawNote(desk: Desk, set: SetNote, beamed: boolean) {
+function drawNote(desk: Desk, set: SetNote, beamed: boolean) {
   const { inks, sky } = desk;
   const { note, x, heads, up, width } = set;
-  const glyph = HEADS[note.value.of] ?? 'noteheadBlack';
+  const glyph = desk.touched?.has(note.at) ? 'noteheadXBlack' : (HEADS[note.value.of] ?? 'noteheadBlack');
   const offs = headOffsets(heads, up, width);
   const leftmost = Math.min(0, ...offs);
   drawSigns(desk, set, leftmost);
@@ -183,7 +185,7 @@ function drawFlag({ inks, sky }: Desk, set: SetNote) {
 }
 
 /** Draws the beams over neighbouring notes and their stems up to them. */
-export function drawBeam(desk: Desk, group: readonly SetNote[]) {
+function drawBeam(desk: Desk, group: readonly SetNote[]) {
   const { inks, sky } = desk;
   const [first] = group;
   const last = group[group.length - 1];
@@ -229,6 +231,24 @@ export function drawBeam(desk: Desk, group: readonly SetNote[]) {
       else if (part === 'hook-forward') bar(x, x + 1);
       else if (part === 'hook-backward') bar(x - 1, x);
     }
+  }
+}
+
+/** Draws all notes; those under one beam have their stems one way. */
+export function drawNotes(desk: Desk, sets: SetNote[]) {
+  for (let n = 0; n < sets.length; n++) {
+    if (sets[n].note.beams[0] !== 'begin') {
+      drawNote(desk, sets[n], false);
+      continue;
+    }
+    let last = n;
+    while (last + 1 < sets.length && sets[last].note.beams[0] !== 'end') last++;
+    const up = beamGoesUp(sets.slice(n, last + 1));
+    const group = sets.slice(n, last + 1).map(({ note, x }) => setNote(note, x, desk.instrument, up));
+    sets.splice(n, group.length, ...group);
+    for (const set of group) drawNote(desk, set, true);
+    drawBeam(desk, group);
+    n = last;
   }
 }
 

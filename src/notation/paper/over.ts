@@ -79,7 +79,7 @@ export function writeFingers({ inks, sky }: Desk, over: Over, sets: readonly Set
 }
 
 /** @returns its height */
-function writeFinger(inks: Ink[], finger: string, x: number, y: number, size: number): number {
+export function writeFinger(inks: Ink[], finger: string, x: number, y: number, size: number): number {
   if (finger !== 'T') {
     inks.push(...words(x, y, finger, { size, font: 'bold', anchor: 'middle' }));
     return size * CAP;

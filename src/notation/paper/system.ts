@@ -9,17 +9,7 @@ import {
 import { drawClef, drawKey, drawTime } from './head';
 import { line, placed, textWidth, words, type Ink } from './ink';
 import { drawSlurs, drawTies, drawTuplets } from './joins';
-import {
-  beamGoesUp,
-  drawBeam,
-  drawGuide,
-  drawNote,
-  drawRest,
-  GUIDE_ROOM,
-  setNote,
-  type Desk,
-  type SetNote,
-} from './notes';
+import { drawGuide, drawNotes, drawRest, GUIDE_ROOM, setNote, type Desk, type SetNote } from './notes';
 import {
   writeFingers,
   writeMarked,
@@ -30,6 +20,7 @@ import {
   type Over,
 } from './over';
 import { skyline } from './skyline';
+import { BAR_LINE, drawStaffLines } from './staff';
 import {
   barSpaces,
   headWidthOf,
@@ -109,8 +100,6 @@ function nameWidths(parts: readonly PartOnPaper[]): [number, number] {
 }
 
 const NAME_SIZE = 1.9;
-const STAFF_LINE = 0.13;
-const BAR_LINE = 0.17;
 const THICK_LINE = 0.5;
 /** From the bottom line of a staff to the top line of the next, at least. */
 const STAFF_GAP = 4.5;
@@ -220,7 +209,7 @@ function drawStaff(
   const sky = skyline(end + 2, -0.1, 4.1);
   const desk: Desk = { inks, sky, instrument };
   const left = options.indent;
-  for (let y = 0; y <= 4; y++) inks.push(line(left, y, end, y, STAFF_LINE));
+  drawStaffLines(inks, left, end);
   const opening = bars[first];
   let clef = opening.notes[0]?.clef ?? clefBefore(bars, first);
   let x = left + 0.7;
@@ -269,7 +258,7 @@ function drawStaff(
       sets.push(setNote(note, at, instrument));
     }
   });
-  drawAll(desk, sets);
+  drawNotes(desk, sets);
   drawTies(desk, sets, end);
   drawTuplets(desk, sets);
   writeFingers(desk, over, sets);
@@ -301,24 +290,6 @@ function edgesOf(
 ): Edges {
   const events = bars.slice(first, first + count).flatMap(({ notes }) => notes.map(({ at }) => at));
   return { left, right: right - 0.6, first: Math.min(...events), last: Math.max(...events) };
-}
-
-/** Draws all notes; those under one beam have their stems one way. */
-function drawAll(desk: Desk, sets: SetNote[]) {
-  for (let n = 0; n < sets.length; n++) {
-    if (sets[n].note.beams[0] !== 'begin') {
-      drawNote(desk, sets[n], false);
-      continue;
-    }
-    let last = n;
-    while (last + 1 < sets.length && sets[last].note.beams[0] !== 'end') last++;
-    const up = beamGoesUp(sets.slice(n, last + 1));
-    const group = sets.slice(n, last + 1).map(({ note, x }) => setNote(note, x, desk.instrument, up));
-    sets.splice(n, group.length, ...group);
-    for (const set of group) drawNote(desk, set, true);
-    drawBeam(desk, group);
-    n = last;
-  }
 }
 
 function guideSign(pitch: Pitch, fifths: number): string | null {

@@ -124,9 +124,15 @@ export default function Bench() {
           {record.drillFor && <DrillFor id={record.drillFor} />}
         </div>
         <div className="bench-stage">
-          {response && speech && (
+          {planned && response && speech && (
             <Section name="The picture of the plan" on={[response, chosen]}>
-              <Stage response={response} plan={plan ?? null} request={record.request} speech={speech} />
+              <Stage
+                response={response}
+                plan={plan ?? null}
+                request={record.request}
+                asked={planned.ask.request}
+                speech={speech}
+              />
             </Section>
           )}
           <div className="flex flex-col gap-2 pt-2">

@@ -1,4 +1,5 @@
 import { Ban, Lock } from 'lucide-react';
+import { Fragment } from 'react';
 import { boardScale, type BoardScale } from '../../board/scale';
 import type { InstrumentKind, Plan, Shift, Step } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
@@ -90,9 +91,7 @@ export function HandTrail({ plan, visible, layout, height, demanded, speech }: T
           strokeWidth={mm === 0 ? 4 : 1}
         />
       ))}
-      {steps.map((step) => (
-        <Band key={step.at} step={step} layout={layout} y={y} />
-      ))}
+      <path d={bandPath(steps, layout, y)} fill="var(--color-dove)" opacity={0.16} />
       {shifts.map((shift) => (
         <ShiftStep
           key={shift.from}
@@ -105,13 +104,13 @@ export function HandTrail({ plan, visible, layout, height, demanded, speech }: T
           raised={raised.has(shift.to)}
         />
       ))}
-      {steps.map((step) => (
+      {steps.map((step, n) => (
         <Token
           key={step.at}
           step={step}
           verdict={stretched.get(step.at)?.verdict}
           said={stretched.get(step.at)?.verdict !== stretched.get(step.at - 1)?.verdict}
-          over={liesHigher(plan.steps, step)}
+          over={liesHigher(steps[n - 1], step, steps[n + 1])}
           layout={layout}
           radius={radius}
           y={y}
@@ -152,24 +151,14 @@ function closeTo(shifts: readonly Shift[], { left }: Layout): ReadonlySet<number
   return raised;
 }
 
-interface BandProps {
-  readonly step: Step;
-  readonly layout: Layout;
-  readonly y: Scale;
-}
-
-function Band({ step, layout, y }: BandProps) {
-  const [low, high] = step.handMm;
-  return (
-    <rect
-      x={layout.left(step.at)}
-      width={columnOf(layout, step.at)}
-      y={y(high)}
-      height={Math.max(2, y(low) - y(high))}
-      fill="var(--color-dove)"
-      opacity={0.16}
-    />
-  );
+/** The hand as a band from first to fourth finger, note by note. */
+function bandPath(steps: Plan['steps'], layout: Layout, y: Scale): string {
+  return steps
+    .map(({ at, handMm: [low, high] }) => {
+      const tall = Math.max(2, y(low) - y(high));
+      return `M${layout.left(at)} ${y(high)}h${columnOf(layout, at)}v${tall}h${-columnOf(layout, at)}z`;
+    })
+    .join('');
 }
 
 function middleMm(step: Step): number {
@@ -222,10 +211,9 @@ function ShiftStep({ shift, from, to, instrument, layout, y, raised }: ShiftProp
 }
 
 /** True where a note lies higher up the neck than those beside it. */
-function liesHigher(steps: Plan['steps'], step: Step): boolean {
-  const t = steps.indexOf(step);
-  const [own, ...beside] = [step, steps[t - 1], steps[t + 1]].map((one) => one?.stops[0].stopMm ?? 0);
-  return beside.every((mm) => mm < own);
+function liesHigher(before: Step | undefined, step: Step, after: Step | undefined): boolean {
+  const place = (one: Step | undefined) => one?.stops[0].stopMm ?? 0;
+  return place(before) < place(step) && place(after) < place(step);
 }
 
 interface TokenProps {
@@ -247,12 +235,12 @@ function Token({ step, verdict, said, over, layout, radius, y }: TokenProps) {
   const wordsY = over ? lies - radius - 4 : lies + radius + 13;
   const tone = verdict === 'beyond' ? 'var(--color-madder)' : 'var(--color-ochre)';
   return (
-    <g>
+    <>
       {step.stops.map((stop) => {
         const open = stop.finger === 0;
         const spread = stop.finger !== 0 && (verdict === 'stretch' || verdict === 'beyond');
         return (
-          <g key={stop.string}>
+          <Fragment key={stop.string}>
             <circle
               cx={x}
               cy={y(stop.stopMm)}
@@ -271,7 +259,7 @@ function Token({ step, verdict, said, over, layout, radius, y }: TokenProps) {
             >
               {fingerSign(stop)}
             </text>
-          </g>
+          </Fragment>
         );
       })}
       {said && (verdict === 'stretch' || verdict === 'beyond') && (
@@ -279,6 +267,6 @@ function Token({ step, verdict, said, over, layout, radius, y }: TokenProps) {
           {verdict}
         </text>
       )}
-    </g>
+    </>
   );
 }

@@ -25,7 +25,7 @@ const NAME_ROW = 22;
 const BESIDE_ROW = 46;
 const LEAST_TRAIL = 120;
 const MOST_TRAIL = 480;
-/** Over the highest head: finger, string, "ext."; under the lowest: slur, "restez"; in the notation package's units. */
+/** Over the highest head: finger, string, "ext."; under the lowest: slur, "restez"; in tenths of a staff space. */
 const OVER = 50;
 const STEM = 37;
 const UNDER = 16;
@@ -35,7 +35,7 @@ export const BETWEEN = 10;
 const CLOSEST = ZOOM_WORDS.length - 1;
 
 export interface Wanted {
-  /** What each event needs, in the notation package's units. */
+  /** What each event needs, in tenths of a staff space. */
   readonly widths: readonly number[];
   readonly bars: ReadonlySet<number>;
   readonly extent: Extent;

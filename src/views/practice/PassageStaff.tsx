@@ -165,11 +165,11 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
 }
 
 const NO_BARS: ReadonlySet<number> = new Set();
-const MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbers: false, fingerSize: 21 };
+const MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbers: false, fingerSize: 2.1 };
 /** Height of the row of names, in px. */
 const NAMES = 26;
 
-/** In the notation package's units: what a note needs, and how high it is engraved. */
+/** In tenths of a staff space: what a note needs, and how high it is engraved. */
 const NOTE = 31;
 const ENGRAVED = 190;
 /** Room for fingers above and stems below. */
@@ -181,7 +181,7 @@ const MOST_SCALE = 2.9;
 const LEAST_SCALE = 1.35;
 
 interface Extent {
-  /** Where the drawing begins and ends, in the notation package's units. */
+  /** Where the drawing begins and ends, in tenths of a staff space. */
   readonly top: number;
   readonly bottom: number;
 }

@@ -1,11 +1,18 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { beamedEvents, partsOf, type ResponseEvent } from '../../../src/core';
+import { writtenNotes, type ResponseEvent } from '../../../src/core';
 
+/** Events under one beam, as the outermost beam of the written notes tells. */
 function beamGroups(events: ResponseEvent[], time = '4/4'): number[][] {
   const music = { events, time, pickup: 0, key: { fifths: 0, name: 'C major' } };
-  return beamedEvents(events, partsOf({ music, barred: true }));
+  const clefs = events.map(() => 'treble' as const);
+  const groups: number[][] = [];
+  for (const { at, beams } of writtenNotes(music, 'violin', clefs).notes) {
+    if (beams[0] === 'begin') groups.push([at]);
+    else if (beams[0]) groups[groups.length - 1].push(at);
+  }
+  return groups;
 }
 
 /** Lengths in beats; a negative one is a rest, a bar line stands before the events listed. */

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { partsOf, plan, signsToShow, type MaterialSpec } from '../../../src/core';
-import { signatureOf } from '../../../src/notation/names';
+import { headMarkup } from '../../../src/notation/engrave';
 
 const signs = (material: MaterialSpec) => {
   const music = plan({ instrument: 'violin', material, alternatives: 1 });
@@ -58,5 +58,17 @@ test('the melodic minor scale writes its raised steps going up and takes them ba
 test('beyond seven signs no signature is written, and every note carries its own', () => {
   const scale = { type: 'scale', tonic: 'G#3', scale: 'major', octaves: 1, direction: 'up' } as const;
   assert.deepEqual(signs(scale), ['#', '#', '#', '#', '#', '#', '##', '#']);
-  assert.deepEqual([-8, -7, 0, 7, 8].map(signatureOf), ['C', 'Cb', 'C', 'C#', 'C']);
+  const signatures = [-8, -7, -2, 0, 1, 7, 8].map((fifths) => {
+    const head = headMarkup({ clef: 'alto', fifths }, { width: 140, height: 100, scale: 1, middleLine: 50 });
+    return ['Flat', 'Sharp'].map((sign) => head.split(`data-sign="accidental${sign}"`).length - 1);
+  });
+  assert.deepEqual(signatures, [
+    [0, 0],
+    [7, 0],
+    [2, 0],
+    [0, 0],
+    [0, 1],
+    [0, 7],
+    [0, 0],
+  ]);
 });

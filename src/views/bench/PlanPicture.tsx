@@ -1,0 +1,144 @@
+import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { namesToWrite, useLook } from '../../app/look';
+import { moveCursor } from '../../app/edits';
+import type { Selection } from '../../app/session/state';
+import {
+  clefsRead,
+  hasBows,
+  resolveHand,
+  type Plan,
+  type PlanRequest,
+  type PlanResponse,
+  type Setup,
+} from '../../core';
+import { restezMarks } from '../../notation/marks';
+import { extentOf, needsOf } from '../../notation/room';
+import type { StudentRecord } from '../../store/records';
+import { later } from '../../ui/later';
+import type { Speech } from '../../wording/plans';
+import { OneLine } from './OneLine';
+import { sameScore } from './sameScore';
+import { shapeOf } from './shape';
+import type { Picture } from './Strip';
+
+const ManyLines = later('The music in lines', async () => (await import('./ManyLines')).ManyLines);
+
+interface Props {
+  readonly response: PlanResponse;
+  readonly plan: Plan;
+  /** What the response answers: while a newer question is worked at, the picture stays as it is. */
+  readonly asked: PlanRequest;
+  readonly setup: Setup;
+  readonly student: StudentRecord | undefined;
+  readonly speech: Speech;
+  readonly demanded: Picture['demanded'];
+  /** Laid beside the plan. */
+  readonly other: Plan | undefined;
+  readonly cursor: number;
+  readonly selection: Selection | null;
+  /** True while moving the cursor marks notes. */
+  readonly marking: boolean;
+}
+
+const FRAME = {
+  tabIndex: 0,
+  role: 'application',
+  'aria-label':
+    'Staff, strings and hand trail; left and right arrows move the cursor, 0 to 4 put a finger, up and down another string, Delete sets free',
+  className: 'rounded-lg border border-rule bg-sheet',
+} as const;
+
+/** Staff, string row, hand trail and neck of a plan, laid out for the room there is. Drawn again only where something in it is another. */
+export const PlanPicture = memo(function PlanPicture(props: Props) {
+  const { response, plan, asked, setup, student, speech, demanded, other, cursor, selection, marking } =
+    props;
+  const { zoom, names: shownNames, lines } = useLook();
+  const { room, frame } = useRoom();
+  const { events, problems } = response;
+  const clefs = useMemo(
+    () => clefsRead(events, asked.instrument, student),
+    [events, asked.instrument, student],
+  );
+  const trouble = useMemo(
+    () => [...new Set(problems.flatMap(({ at, fight = [] }) => (at === undefined ? fight : [at, ...fight])))],
+    [problems],
+  );
+  const strings = useMemo(() => setup.strings.map(({ name }) => name), [setup]);
+  const score = useMemo(
+    () =>
+      sameScore({
+        music: response,
+        steps: plan.steps,
+        strings,
+        instrument: asked.instrument,
+        clefs,
+        barred: true,
+      }),
+    [response, plan.steps, strings, asked.instrument, clefs],
+  );
+  const names = namesToWrite(shownNames, student?.noteNames);
+  const needs = useMemo(() => needsOf(score), [score]);
+  const extent = useMemo(() => extentOf(score.music.events, score.clefs, score.instrument), [score]);
+  const under = useMemo(() => hasBows(score.music.events) || restezMarks(score.steps).length > 0, [score]);
+  const { fifths } = response.key;
+  const shape = useMemo(
+    () =>
+      room &&
+      shapeOf({ ...needs, extent, fifths, room, zoom, lines, under, names: !!names, beside: !!other }),
+    [needs, extent, fifths, room, zoom, lines, under, names, other],
+  );
+  const hand = useMemo(() => resolveHand(setup, asked.hand), [setup, asked.hand]);
+  const picture: Picture = {
+    response,
+    events,
+    plan,
+    setup,
+    score,
+    speech,
+    clefs,
+    names,
+    other,
+    hand,
+    demanded,
+    cursor,
+    selection,
+    trouble,
+  };
+  const Layout = shape?.many ? ManyLines : OneLine;
+  return (
+    <div ref={frame} className="picture-room" data-testid="picture">
+      {shape && (
+        <Layout
+          picture={picture}
+          shape={shape}
+          frame={FRAME}
+          onPoint={(at, mark) => moveCursor(at, mark || marking)}
+        />
+      )}
+    </div>
+  );
+});
+
+interface Room {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The room that the picture has; null before it is measured. */
+function useRoom() {
+  const frame = useRef<HTMLDivElement>(null);
+  const [room, setRoom] = useState<Room | null>(null);
+  useLayoutEffect(() => {
+    const { current } = frame;
+    if (!current) return;
+    const look = () => {
+      const [width, height] = [current.clientWidth - 2, current.clientHeight - 2];
+      setRoom((old) => (old?.width === width && old.height === height ? old : { width, height }));
+    };
+    look();
+    const watcher = new ResizeObserver(look);
+    watcher.observe(current);
+    return () => watcher.disconnect();
+  }, []);
+  return { room, frame };
+}
