@@ -63,7 +63,7 @@ export function commandsFor(
     ...students.map((student) =>
       command(`new-for-${student.id}`, `New plan for ${student.name}`, () => void newPlanFor(student)),
     ),
-    command('own-notes', 'Notes of my own', takeOwnNotes),
+    command('own-notes', 'Notes of my own', () => takeOwnNotes()),
     ...LINE_WORDS.filter(([choice]) => choice !== lines).map(([choice, words]) =>
       command(`lines-${choice}`, `Picture: ${words}`, () => setLines(choice)),
     ),

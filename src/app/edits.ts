@@ -97,15 +97,19 @@ function ownNotes({ typed, request: { material, instrument } }: PlanRecord): str
   return writeNoteText(material.notes, instrumentData(instrument).writtenOctavesUp);
 }
 
-/** Notes of one's own: those that were typed in this plan before, or an empty box. The key stays. */
-export function takeOwnNotes() {
+/** Notes of one's own: those given, those that were typed in this plan before, or an empty box. The key stays. */
+export function takeOwnNotes(given?: string) {
   const { record } = get();
   const { request } = record;
   const { material, instrument } = request;
-  if (material.type === 'notes') return;
+  if (material.type === 'notes') {
+    if (given) setTyped(given);
+    return;
+  }
   const { key } = writtenOut(material);
   const up = instrumentData(instrument).writtenOctavesUp;
-  const { notes, issues } = readNoteText(record.typed ?? '', up);
+  const text = given ?? record.typed ?? '';
+  const { notes, issues } = readNoteText(text, up);
   const known = notes.length > 0 && issues.length === 0;
   const own = {
     type: 'notes',
@@ -113,7 +117,7 @@ export function takeOwnNotes() {
     notes: known ? notes : [{ pitches: [material.tonic], beats: 1 }],
   } as const;
   const moved = withoutPlaces({ ...request, material: own });
-  session.changeRequest(moved, { typed: known ? record.typed : '', written: undefined }, { follow: null });
+  session.changeRequest(moved, { typed: known ? text : '', written: undefined }, { follow: null });
 }
 
 function notesOf({ material }: PlanRequest) {

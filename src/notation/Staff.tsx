@@ -9,13 +9,17 @@ type Engraver = typeof import('./engrave');
 let there: Engraver | null = null;
 let loading: Promise<Engraver> | undefined;
 
+export async function fetchEngraver(): Promise<Engraver> {
+  loading ??= import('./engrave').then((found) => (there = found));
+  return loading;
+}
+
 function useEngraver(): Engraver | null {
   const [loaded, setLoaded] = useState(there);
   useEffect(() => {
     if (loaded) return;
     let here = true;
-    loading ??= import('./engrave').then((found) => (there = found));
-    void loading.then((found) => here && setLoaded(found));
+    void fetchEngraver().then((found) => here && setLoaded(found));
     return () => {
       here = false;
     };

@@ -1,46 +1,35 @@
 /*
- * What any sentence needs: lists, counts, numbers and articles, as the language has them.
+ * What any sentence needs: lists, counts, numbers and articles. Written out rather than asked of the browser, whose language data takes some 50 ms to
+ * be there, at every opening of a page.
  */
-
-const LANGUAGE = 'en';
-const LISTS = new Intl.ListFormat(LANGUAGE, { type: 'conjunction' });
-const PLURALS = new Intl.PluralRules(LANGUAGE);
-const ORDINALS = new Intl.PluralRules(LANGUAGE, { type: 'ordinal' });
-const ORDINAL_ENDS: Readonly<Partial<Record<Intl.LDMLPluralRule, string>>> = {
-  one: 'st',
-  two: 'nd',
-  few: 'rd',
-  other: 'th',
-};
 
 /** "a", "a and b", "a, b, and c". */
 export function listed(words: readonly string[]): string {
-  return LISTS.format(words);
+  if (words.length < 3) return words.join(' and ');
+  return `${words.slice(0, -1).join(', ')}, and ${words[words.length - 1]}`;
 }
 
 /** "1 shift", "2 shifts". */
 export function counted(n: number, one: string, many = `${one}s`): string {
-  return `${number(n)} ${PLURALS.select(n) === 'one' ? one : many}`;
+  return `${number(n)} ${n === 1 ? one : many}`;
 }
+
+const ORDINAL_ENDS: Readonly<Record<number, string>> = { 1: 'st', 2: 'nd', 3: 'rd' };
 
 /** "1st", "2nd", "3rd", "11th". */
 export function ordinal(n: number): string {
-  return n + (ORDINAL_ENDS[ORDINALS.select(n)] ?? '');
+  const teen = n % 100 > 10 && n % 100 < 14;
+  return n + ((!teen && ORDINAL_ENDS[n % 10]) || 'th');
 }
 
-/** By the digits after the point: making a format takes far longer than using it. */
-const FORMATS = [0, 1, 2].map(
-  (digits) =>
-    new Intl.NumberFormat(LANGUAGE, {
-      minimumFractionDigits: digits,
-      maximumFractionDigits: digits,
-      useGrouping: false,
-    }),
-);
+/** Nothing smaller has a digit to show. */
+const NOTHING = 1e-6;
 
-/** A number with so many digits after the point, two at most. */
+/** A number with so many digits after the point, two at most; halves go away from zero, as they are written. */
 export function number(n: number, digits: 0 | 1 | 2 = 0): string {
-  return FORMATS[digits].format(n);
+  const size = Math.abs(n);
+  const rounded = size < NOTHING ? 0 : Math.round(Number(`${size}e${digits}`)) / 10 ** digits;
+  return `${n < 0 && rounded > 0 ? '-' : ''}${rounded.toFixed(digits)}`;
 }
 
 /** With its sign, as distances from a target are: "+3.1", "−0.4". */

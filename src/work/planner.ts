@@ -52,6 +52,11 @@ function inWorker(): Running {
   return started;
 }
 
+/** Starts the planner before anything is asked, so that it is fetched and ready while the page is put up. */
+export function wakePlanner() {
+  inWorker();
+}
+
 function readPrices(): Record<string, number> | null {
   try {
     return JSON.parse(localStorage.getItem(PRICES) ?? 'null') as Record<string, number> | null;

@@ -27,6 +27,8 @@ export type TypedBrief =
       /** What was read as another word: "melodc read as melodic". */
       readonly notes: readonly string[];
     }
+  /** Notes of one's own: those that were typed, or a box to type them into. */
+  | { readonly kind: 'own-notes'; readonly notes: string | null }
   | { readonly kind: 'asked'; readonly question: string; readonly offers: readonly Offer[] };
 
 export type Asked = Extract<TypedBrief, { kind: 'asked' }>;

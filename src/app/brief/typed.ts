@@ -1,4 +1,4 @@
-import { instrumentData, resolveSetup, type PlanRequest, type Rules } from '../../core';
+import { instrumentData, readNoteText, resolveSetup, type PlanRequest, type Rules } from '../../core';
 import type { StudentRecord } from '../../store/records';
 import { instrumentWords, sizeWords } from '../../wording/instruments';
 import { DIRECTION_WORDS, requestWords } from '../../wording/material';
@@ -22,6 +22,8 @@ import { optionalWords } from './words';
 /** @param base what holds where nothing else is said */
 export function readTyped(typed: string, base: PlanRequest, students: readonly StudentRecord[]): TypedBrief {
   if (typed.trim() === '') return { kind: 'nothing' };
+  if (OWN_NOTES.test(typed.trim())) return { kind: 'own-notes', notes: null };
+  if (areNotes(typed, base)) return { kind: 'own-notes', notes: typed.trim() };
   const { pieces, mended, unknown, clash } = piecesOf(
     typed,
     students.map(({ name }) => name),
@@ -41,6 +43,14 @@ export function readTyped(typed: string, base: PlanRequest, students: readonly S
   if ('kind' in ruled) return withStudent(ruled, student);
   const notes = mended.map(({ typed: word, read }) => `“${word}” is read as “${read}”.`);
   return { kind: 'understood', brief: { request: ruled, student }, notes };
+}
+
+const OWN_NOTES = /^((type|write) )?((my|some) )?(own )?notes( of my own)?$/i;
+
+/** "A4 B4 C#5": notes by name and octave, two at least; one alone is where a scale begins. */
+function areNotes(typed: string, { instrument }: PlanRequest): boolean {
+  const { notes, issues } = readNoteText(typed, instrumentData(instrument).writtenOctavesUp);
+  return issues.length === 0 && notes.length > 1;
 }
 
 function withStudent(one: Asked, student: StudentRecord | undefined): Asked {

@@ -17,6 +17,8 @@ import { useLeaving } from '../../ui/useLeaving';
 import { usePageKeys } from '../../ui/usePageKeys';
 import { planTitle, requestWords } from '../../wording/material';
 import { speechOf } from '../../wording/plans';
+import { fetchEngraver } from '../../notation/Staff';
+import { wakePlanner } from '../../work/planner';
 import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
 import { Briefs } from './Briefs';
@@ -49,6 +51,12 @@ const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   failed: 'Not saved',
   gone: 'Deleted on another page',
 };
+
+// The planner and the engraver are fetched while the page is put up: both would be asked for at the end of it.
+if (!import.meta.env.SSR) {
+  wakePlanner();
+  void fetchEngraver();
+}
 
 /** The Bench: the brief, the picture of the plan and the plans to choose from. */
 export default function Bench() {

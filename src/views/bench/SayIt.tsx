@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { Brief, Offer, TypedBrief } from '../../app/brief/offers';
-import { setBrief } from '../../app/edits';
+import { setBrief, takeOwnNotes } from '../../app/edits';
 import { say } from '../../app/notices';
 import { useStudents } from '../../app/students';
 import type { PlanRequest } from '../../core';
@@ -38,7 +38,10 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
       onSubmit={(event) => {
         event.preventDefault();
         if (reading.kind === 'understood') take(reading.brief);
-        else box.current?.parentElement?.querySelector<HTMLElement>('button')?.focus();
+        else if (reading.kind === 'own-notes') {
+          takeOwnNotes(reading.notes ?? undefined);
+          setTyped('');
+        } else box.current?.parentElement?.querySelector<HTMLElement>('button')?.focus();
       }}
     >
       <input
@@ -78,6 +81,14 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
               </span>
             ))}
             <span className="block text-sm text-faded">Enter plans this.</span>
+          </>
+        )}
+        {reading.kind === 'own-notes' && (
+          <>
+            <strong>{reading.notes ? 'These notes' : 'Notes of my own'}</strong>
+            <span className="block text-sm text-faded">
+              {reading.notes ? 'Enter plans them.' : 'Enter opens a box to type them into.'}
+            </span>
           </>
         )}
         {reading.kind === 'asked' && <span>{reading.question}</span>}

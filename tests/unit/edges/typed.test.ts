@@ -34,6 +34,8 @@ function said(reading: TypedBrief): string {
   switch (reading.kind) {
     case 'nothing':
       return 'nothing';
+    case 'own-notes':
+      return `notes: ${reading.notes ?? 'a box'}`;
     case 'asked':
       return `? ${reading.question} [${reading.offers.map((offer) => offer.typed ?? offer.words).join(' | ')}]`;
     case 'understood': {
