@@ -3,6 +3,7 @@ import react from '@astrojs/react';
 import tailwind from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 import { build } from 'esbuild';
+import { preloads } from './scripts/preloads.mjs';
 
 /** Puts what runs beside the app into the server's folder, each as one file: the thread that plans, and the door that everybody comes in by. */
 const beside = {
@@ -37,7 +38,7 @@ const gallery = {
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react(), beside, gallery],
+  integrations: [react(), beside, preloads(), gallery],
   build: { serverEntry: 'app.mjs' },
   devToolbar: { enabled: false },
   vite: {

@@ -2,6 +2,7 @@ import { createServer, type IncomingMessage, type ServerResponse } from 'node:ht
 import { refusalAnswer } from '../wording/issues';
 import { EVERY_ANSWER, isApi, methodsOf, pathOf, turnedAway, type TurnedAway } from './door';
 import { errorPage } from './errorPage';
+import { preloadHeader } from './preloads';
 import { listenTrouble, readSettings } from './settings';
 
 /*
@@ -26,7 +27,11 @@ const server = createServer((request, response) => {
   const path = pathOf(request) ?? '/';
   if (away) turnAway(request, response, away, isApi(path));
   else if (request.method === 'OPTIONS') response.writeHead(204, { allow: methodsOf(path) }).end();
-  else app.handler(request, response);
+  else {
+    const preload = preloadHeader(path);
+    if (preload) response.setHeader('link', preload);
+    app.handler(request, response);
+  }
 });
 
 // A request that is no HTTP, or is cut off in its head, is answered in one line and leaves no trace in the log.

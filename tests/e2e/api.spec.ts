@@ -165,3 +165,14 @@ test('a request that was once a crash is answered, names of an object’s own ar
     expect(odd.status()).toBe(422);
   }
 });
+
+test('a page names the scripts it begins with, and they are there', async ({ request }) => {
+  for (const page of ['/', '/studio', '/practice?demo']) {
+    const { link = '' } = (await request.get(page)).headers();
+    const files = [...link.matchAll(/<([^>]+)>; rel=modulepreload/g)].map(([, file]) => file);
+    expect(files.length, page).toBeGreaterThan(5);
+    for (const file of files)
+      expect((await request.get(file)).headers()['content-type'], file).toContain('javascript');
+  }
+  expect((await request.get('/api/schema/plan')).headers().link).toBeUndefined();
+});
