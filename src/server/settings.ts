@@ -30,7 +30,7 @@ export function listenTrouble(error: NodeJS.ErrnoException, { host, port }: Serv
       return `Port ${port} may not be used by this user. Choose one above 1023 with PORT.`;
     case 'EADDRNOTAVAIL':
     case 'ENOTFOUND':
-      return `"${host}" is no address of this machine. Set HOST to one, such as 127.0.0.1 or 0.0.0.0.`;
+      return `"${host}" is not an address of this machine. Set HOST to one, such as 127.0.0.1 or 0.0.0.0.`;
     default:
       return `The server cannot listen on ${host}:${port} (${error.code ?? error.message}).`;
   }

@@ -60,7 +60,7 @@ const NOTICES: Readonly<Record<string, (data: Data) => string>> = {
   'empty-part': ({ part }) => `The part "${text(part)}" has no notes.`,
   'other-voices': (data) =>
     `Left out: ${counted(count(data), 'other voice')} of this part (${names(data.voices)}).`,
-  'ties-in-part': (data) => `${counted(count(data), 'chord')} tied in part only: each is played anew.`,
+  'ties-in-part': (data) => `${counted(count(data), 'chord')} tied in part only: each is played again.`,
   'chords-cut': (data) =>
     `${counted(count(data), 'chord')} with more than ${text(data.most)} notes: the highest were kept.`,
 };
@@ -79,7 +79,7 @@ export function noticeWords({ code, data = {} }: FileNotice): string {
 const TROUBLES: Readonly<Record<string, (data: Data) => string>> = {
   'empty-file': () => 'The file is empty.',
   'unknown-file': () =>
-    'This is no file that can be read here. Bring MusicXML (.musicxml, .xml, .mxl), MIDI (.mid) or notes typed as text.',
+    'This file cannot be read here. Bring MusicXML (.musicxml, .xml, .mxl), MIDI (.mid) or notes typed as text.',
   'too-large': ({ megabytes, most }) =>
     `The file is too large: ${text(megabytes)} MB, and at most ${text(most)} MB are read. Save the part or the movement alone.`,
   'too-large-notes': ({ most }) =>
@@ -104,12 +104,12 @@ const TROUBLES: Readonly<Record<string, (data: Data) => string>> = {
   'negative-time': () =>
     'A note here has a negative length. Save the file again from the program that made it.',
   'no-divisions': () =>
-    'The unit of time here is no positive number. Save the file again from the program that made it.',
+    'The unit of time here is not a positive number. Save the file again from the program that made it.',
   'no-pitch-here': () => 'A note here has no pitch. Put it right in the program that made the file.',
   'no-part': ({ part, parts }) => `There is no part "${text(part)}"; there are ${names(parts)}.`,
   'no-bar': ({ bar, first, last }) =>
-    `There is no bar ${text(bar)}; there are bars ${text(first)} to ${text(last)}.`,
-  'bars-turned': ({ from, to }) => `Bar ${text(to)} comes before bar ${text(from)}; turn them round.`,
+    `There is no bar ${text(bar)}; the bars are ${text(first)} to ${text(last)}.`,
+  'bars-turned': ({ from, to }) => `Bar ${text(to)} comes before bar ${text(from)}; swap them.`,
   'no-voice': ({ voice, voices }) => `There is no voice ${text(voice)}; there are ${names(voices)}.`,
   'nothing-there': () => 'There is no note in these bars; choose others.',
   'too-long-passage': ({ count: notes, most }) =>

@@ -62,7 +62,7 @@ function foundWords(finding: Finding, setup: Setup, speech: Speech): string {
     case 'trap': {
       const { trap } = finding;
       const [was, is] = trap.move > 0 ? ['low', 'high'] : ['high', 'low'];
-      return `${trap.finger} is ${was} on ${stringOf(setup, trap.from.string)}, ${is} on ${stringOf(setup, trap.to.string)}: place it anew.`;
+      return `${trap.finger} is ${was} on ${stringOf(setup, trap.from.string)}, ${is} on ${stringOf(setup, trap.to.string)}: place it again.`;
     }
     case 'comma': {
       const { fifth, third, apart } = finding.conflict;

@@ -5,7 +5,7 @@
 export const HELP = {
   way: 'A way is another fingering of the same music. Each is the best plan under one more demand, such as “without open strings”, and says what it buys and what it costs beside the best plan.',
   finding:
-    'A finding is a place in this plan that deserves attention for this student: a shift, a stretch, a finger that must be placed anew, a note nothing checks. The weightiest comes first.',
+    'A finding is a place in this plan that deserves attention for this student: a shift, a stretch, a finger that must be placed again, a note nothing checks. The weightiest comes first.',
   'finger pattern':
     'A finger pattern is how the four fingers lie on one string while the hand stays: which touch, a semitone apart, and which are a tone or more apart.',
   comma:

@@ -56,8 +56,8 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
   ['no-step', () => 'A step of 0 goes nowhere; take 2 to 10 beats a step.'],
   ['too-many-steps', ({ most }) => `That is more than ${text(most)} steps; take larger ones.`],
   ['too-fast', ({ most }) => `No metronome goes beyond ${text(most)} a minute; lower the goal.`],
-  ['no-pitch', ({ name }) => `"${text(name)}" is no pitch; write it like "A3", "C#4" or "Eb5".`],
-  ['no-string-pitch', ({ name }) => `"${text(name)}" is no pitch for a string; use C0 to E7.`],
+  ['no-pitch', ({ name }) => `"${text(name)}" is not a pitch; write it like "A3", "C#4" or "Eb5".`],
+  ['no-string-pitch', ({ name }) => `"${text(name)}" is not a pitch for a string; use C0 to E7.`],
   [
     'strings-not-rising',
     ({ name, below }) => `Strings go from low to high: "${text(name)}" is not above "${text(below)}".`,
@@ -82,7 +82,7 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
     ({ at }) => `Changes go in the order of their events; ${text(at)} is not after the one before.`,
   ],
   ['too-long', ({ most }) => `A note lasts at most ${text(most)} beats; tie two where it is longer.`],
-  ['no-key', ({ name }) => `"${text(name)}" is no key; write it like "A major" or "E minor".`],
+  ['no-key', ({ name }) => `"${text(name)}" is not a key; write it like "A major" or "E minor".`],
   [
     'too-many-notes',
     ({ count, most }) =>
@@ -129,7 +129,7 @@ export function errorAnswer(issues: readonly Issue[]): ErrorAnswer {
 
 /** A mistake of our own inside one request. @param id what it is found by in the log */
 export function internalAnswer(id: string): ErrorAnswer {
-  const message = `The planner met a mistake of its own in this request; others are not touched by it. It is number ${id} in the log. Change the request a little, or report it with the request.`;
+  const message = `The planner failed on this request; that is its own fault, and other requests are not affected. It is number ${id} in the log. Change the request a little, or report it with the request.`;
   return { error: { code: 'internal', id, issues: [{ path: '', message }] } };
 }
 
@@ -148,7 +148,7 @@ const TEXT_SENTENCES: Readonly<Record<TextIssueCode, (issue: TextIssue) => strin
   'note-missing': () =>
     'Here a note is missing: notes are the letters A to G, a rest is -, a bar line | with spaces round it.',
   'no-note': ({ found }) =>
-    `"${found}" is no note: notes are the letters A to G, a rest is -, a bar line | with spaces round it.`,
+    `"${found}" is not a note: notes are the letters A to G, a rest is -, a bar line | with spaces round it.`,
   'no-sign': ({ found }) => `"${echoed(found ?? '')}" is no sign: write #, ##, b or bb.`,
   'cannot-follow': ({ found, other }) =>
     `"${echoed(found ?? '')}" cannot follow "${echoed(other ?? '')}": put spaces between words, lengths after ":".`,

@@ -38,7 +38,7 @@ export const LADDER_CHOICES: readonly (readonly [Ladder['kind'], string, string]
   ['rhythms', 'rhythms', 'Long–short, short–long, in threes, in fours, a stop before each shift.'],
   ['growing', 'growing', 'A piece at a time, then the whole.'],
   ['aids', 'help that fades', 'Names and fingers at first, in the end none.'],
-  ['placing', 'place and lift', 'Place, listen, lift, place again: one note set down anew.'],
+  ['placing', 'place and lift', 'Place, listen, lift, place again: one note, placed afresh each time.'],
   ['voices', 'octave build-up', 'The lower note alone, the upper alone, both, the lower a little stronger.'],
 ];
 
@@ -116,7 +116,7 @@ export function handTimeWords(step: LadderStep): string {
 
 export const PAUSE_WORDS: Readonly<Record<Pause, string>> = {
   long: 'A quarter of an hour: a good place to stop, shake out the arms and come back later.',
-  tired: 'Three running were not clean. Rest a little, or go a step back; it will be better for it.',
+  tired: 'Three in a row were not clean. Rest a little, or go back a step.',
 };
 
 export const REMINDERS = [
@@ -211,7 +211,7 @@ function landsAt(kind: Kind, side: Trend['side']): 'short' | 'far' | null {
 /** What a trend asks for: a place that is always off the same way is moved, one that goes both ways is heard better. */
 export function trendWork({ kind, side }: Trend): string {
   if (kind.startsWith('tempo'))
-    return 'Stay below that tempo until three running are clean, then go up by small steps.';
+    return 'Stay below that tempo until three in a row are clean, then go up by small steps.';
   const lands = landsAt(kind, side);
   if (lands)
     return lands === 'short'

@@ -13,7 +13,7 @@ test('a scale becomes notes to change, mistakes are pointed at, and nothing type
   await expect.poll(() => staffFingers(page)).toHaveLength(10);
   await notes.fill('D4 E F# G | A:2 H');
   const alert = page.getByRole('alert');
-  await expect(alert).toContainText('"H" is no note');
+  await expect(alert).toContainText('"H" is not a note');
   await expect(alert.locator('mark')).toHaveText('H');
   await expect.poll(() => staffFingers(page)).toHaveLength(10);
   await alert.getByRole('button', { name: 'Show' }).click();
@@ -24,7 +24,7 @@ test('a scale becomes notes to change, mistakes are pointed at, and nothing type
   await saved(page);
   await page.reload();
   await expect(notes).toHaveValue('D4 E F# G | A:2 H');
-  await expect(alert).toContainText('"H" is no note');
+  await expect(alert).toContainText('"H" is not a note');
 });
 
 test('typed notes follow the instrument: a bass reads them as written, and a scale can be had back', async ({

@@ -101,7 +101,7 @@ test('a student’s week: a session left and gone on with, the file home, three 
   }
   await expect(page.getByRole('heading', { name: 'Done' })).toBeVisible();
   await page.getByLabel('How was it, in a few words').fill('better at the end');
-  await page.getByRole('button', { name: 'Into the log' }).click();
+  await page.getByRole('button', { name: 'Save to the log' }).click();
   await ready(page);
   await expect(logEntries(page)).toHaveCount(1);
   await expect(logEntries(page)).toContainText('5 repetitions, 1 high');
@@ -130,7 +130,7 @@ test('a student’s week: a session left and gone on with, the file home, three 
     await expect(count(other)).toContainText('1 of 5 times');
     await other.getByRole('button', { name: 'End', exact: true }).click();
     await other.getByLabel('A question for the teacher').fill(`Which bow, ${day}?`);
-    await other.getByRole('button', { name: 'Into the log' }).click();
+    await other.getByRole('button', { name: 'Save to the log' }).click();
     await ready(other);
     await expect(logEntries(other)).toHaveCount(2 + day);
   }
@@ -210,8 +210,8 @@ test('a session by keyboard alone, through a ladder with a goal; a ladder that g
   );
   await expect(page.getByRole('button', { name: 'Begin' })).toBeDisabled();
   await page.getByLabel('To', { exact: true }).last().fill('100');
-  await page.getByLabel('How many', { exact: true }).fill('2');
-  await page.getByLabel('Clean times running').fill('1');
+  await page.getByLabel('How many steps', { exact: true }).fill('2');
+  await page.getByLabel('Clean times in a row').fill('1');
   await expect(page.getByTestId('ladder-steps')).toContainText('3 steps');
   await page.getByRole('button', { name: 'Begin' }).press('Enter');
   await expect(page.getByTestId('step')).toContainText('♩ = 42');
@@ -231,7 +231,7 @@ test('a session by keyboard alone, through a ladder with a goal; a ladder that g
   await expect(page.getByRole('heading', { name: 'Done: ♩ = 100' })).toBeVisible();
   await page.getByLabel('How was it, in a few words').focus();
   await page.keyboard.type('done');
-  await page.getByRole('button', { name: 'Into the log' }).press('Enter');
+  await page.getByRole('button', { name: 'Save to the log' }).press('Enter');
   await ready(page);
   await expect(logEntries(page)).toContainText('♩ = 100');
   // A slip of the pen: a day that is still to come is told, kept, and not counted.
@@ -318,7 +318,7 @@ test('cards: made of a position and of a plan, answered on the neck, by letters 
     } else if (await card.getByRole('textbox').count()) {
       await card.getByRole('textbox').fill('x');
       await page.keyboard.press('Enter');
-      await expect(card.getByRole('alert')).toContainText('is no note');
+      await expect(card.getByRole('alert')).toContainText('is not a note');
       await card.getByRole('textbox').fill('F#');
       await page.keyboard.press('Enter');
     } else await page.keyboard.press('1');

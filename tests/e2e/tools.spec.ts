@@ -170,7 +170,9 @@ for (const key of ['C', 'A', 'C-sharp', 'D-flat'])
     const spare = () =>
       head.evaluate((box) => {
         const { right } = box.getBoundingClientRect();
-        const signs = [...box.querySelectorAll('[data-sign]')].map((sign) => sign.getBoundingClientRect().right);
+        const signs = [...box.querySelectorAll('[data-sign]')].map(
+          (sign) => sign.getBoundingClientRect().right,
+        );
         return signs.length > 0 ? right - Math.max(...signs) : -Infinity;
       });
     await expect.poll(spare).toBeGreaterThan(0);

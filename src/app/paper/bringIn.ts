@@ -62,7 +62,7 @@ export async function bringFile(file: File) {
       kind: 'trouble',
       name,
       message:
-        'The file could not be read to its end. Try it again, or save it anew from the program that made it.',
+        'The file could not be read to its end. Try it again, or save it again from the program that made it.',
     });
   }
 }

@@ -36,8 +36,8 @@ export function removeEntry(entry: SessionRecord) {
   return remove([{ kind: 'removed', table: 'sessions', record: entry }], `“${words}” was deleted.`, words);
 }
 
-/** A session that was left is not gone on with any more. */
-export function letBe(entry: SessionRecord) {
+/** Ends a session that was left in the middle: what was judged stays in the log. */
+export function endLeft(entry: SessionRecord) {
   return save([
     {
       kind: 'updated',

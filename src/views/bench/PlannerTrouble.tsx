@@ -4,7 +4,7 @@ import type { Planning, PlannerFault } from '../../app/session/state';
 const SENTENCES: Readonly<Record<PlannerFault, string>> = {
   died: 'The planner stopped before it had an answer.',
   silent: 'The planner has not answered for a minute and was stopped.',
-  broken: 'The planner met a mistake of its own in this brief.',
+  broken: 'The planner failed on this brief; that is its own fault.',
 };
 
 /** Said where the planner did not get to an answer; what stands is what it answered last. */

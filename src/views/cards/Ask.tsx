@@ -266,7 +266,7 @@ function Typed({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
     const names = words.map((word) => typedName(word, student.noteNames));
     const unread = words[names.indexOf(null)];
     if (words.length === 0) setWrong('Type a note, such as F#, E♭ or C.');
-    else if (unread !== undefined) setWrong(`“${unread}” is no note. Write it like F#, Eb or C.`);
+    else if (unread !== undefined) setWrong(`“${unread}” is not a note. Write it like F#, Eb or C.`);
     else if (!many && words.length > 1) setWrong('One note is asked.');
     else void answerCard(names.join(' '));
   };

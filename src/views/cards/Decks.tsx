@@ -38,7 +38,7 @@ export function Decks({ student, overview }: Props) {
   const [deck, setDeck] = useState<PlanDeck>('shifts');
   const put = async (name: string, quizzes: readonly Quiz[], plan?: string) => {
     if (quizzes.length === 0) {
-      say({ kind: 'done', message: 'There is nothing to ask about here: the plan has none of it.' });
+      say({ kind: 'done', message: 'There is nothing to ask: this plan has none of these.' });
       return;
     }
     const count = await addCards(student.id, name, quizzes, cards, plan);
@@ -119,7 +119,7 @@ export function Decks({ student, overview }: Props) {
               <button
                 type="button"
                 className="button"
-                aria-label={`Take ${name} out of the box`}
+                aria-label={`Remove ${name}`}
                 onClick={() => void takeOut(name, own)}
               >
                 Take out

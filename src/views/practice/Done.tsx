@@ -50,13 +50,13 @@ export function Done({ run }: { readonly run: Run }) {
                 say({
                   kind: 'trouble',
                   message:
-                    'Your words could not be put to the log; the repetitions are in it. Open the entry in the log and write them there.',
+                    'Your words could not be saved. The repetitions are in the log: open the entry there and write them in.',
                 });
               else location.assign(`/practice?student=${session.studentId}`);
             })
           }
         >
-          Into the log
+          Save to the log
         </button>
       </div>
     </section>

@@ -1,6 +1,6 @@
 import { practiceAddress } from '../../app/practice/address';
 import { dayWords } from '../../app/practice/days';
-import { letBe } from '../../app/practice/log';
+import { endLeft } from '../../app/practice/log';
 import type { Overview } from '../../app/practice/overview';
 import type { Player } from '../../app/practice/player';
 import type { WeekItem } from '../../core';
@@ -62,8 +62,8 @@ function GoOn({ overview: { left, plans } }: { readonly overview: Overview }) {
             Go on
           </a>
         )}
-        <button type="button" className="button" onClick={() => void letBe(left)}>
-          Let it be
+        <button type="button" className="button" onClick={() => void endLeft(left)}>
+          End it here
         </button>
       </p>
     </section>
@@ -108,7 +108,7 @@ function Week({ overview: { lessons, plans } }: { readonly overview: Overview })
         </>
       ) : (
         <p className="text-faded">
-          Nothing is assigned yet. The lesson page proposes a week; or open a plan below and practise it.
+          Nothing is assigned yet. The lesson page suggests a week, or open a plan below and practise it.
         </p>
       )}
       {!lesson && (

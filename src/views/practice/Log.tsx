@@ -48,7 +48,7 @@ export function Log({ student, overview }: Props) {
           className="button flex items-center gap-1"
           onClick={() => void addEntry(student.id, 'Practised without the program', 10)}
         >
-          <Plus size={17} aria-hidden /> Entry by hand
+          <Plus size={17} aria-hidden /> Add an entry
         </button>
         <button
           type="button"

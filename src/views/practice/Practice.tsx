@@ -54,7 +54,7 @@ function OnPlan() {
         {state.kind === 'loading' && <p className="text-faded">The plan is being worked out …</p>}
         {state.kind === 'nothing' && (
           <p className="border-l-4 border-madder bg-sheet px-3 py-2" role="alert">
-            {state.message} <a href="/practice">To the practice of today</a>
+            {state.message} <a href="/practice">To today’s practice</a>
           </p>
         )}
         {meaning && (

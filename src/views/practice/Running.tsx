@@ -160,7 +160,7 @@ function promptWords({ phase, off, meaning, cursor, session, judged, climb }: Ru
   if (phase === 'judging') return 'How was it: low, in, high or missed?';
   if (phase === 'sounding') return session.task.ladder.kind === 'placing' ? 'Place. Listen.' : 'Play.';
   if (session.task.ladder.kind === 'placing')
-    return 'Lift the finger, then place it anew: never slide it into tune.';
+    return 'Lift the finger, then place it again: never slide it into tune.';
   const last = judged.at(-1);
   if (!last) return 'Press play, or Space, or the pedal. A bar is counted in.';
   if (climb.clean === 0 && last.heard === 'in') return 'Clean. A step up.';
@@ -198,7 +198,7 @@ function Count({ run }: { readonly run: Run }) {
         ))}
       </p>
       <p className="text-lg">
-        {plain ? `${have} of ${counted(task.times, 'time')}` : `${have} of ${task.times} clean running`}
+        {plain ? `${have} of ${counted(task.times, 'time')}` : `${have} of ${task.times} clean in a row`}
       </p>
       <p className="text-faded">{counted(judged.length, 'repetition')}</p>
     </div>

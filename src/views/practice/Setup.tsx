@@ -190,7 +190,7 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
           />
         )}
         <NumberField
-          label={plain ? 'How many times' : 'Clean times running'}
+          label={plain ? 'How many times' : 'Clean times in a row'}
           unit=""
           value={task.times}
           usual={usualTimes(ladder.kind)}
@@ -261,13 +261,13 @@ function TempoFields({ ladder, onPut }: TempoProps) {
         label="Steps"
         value={evenly ? 'steps' : 'beats'}
         choices={[
-          ['steps', 'evenly, in so many steps'],
-          ['beats', 'by so many beats'],
+          ['steps', 'in equal steps'],
+          ['beats', 'by a number of beats'],
         ]}
         onPick={(kind) => onPut({ ...ladder, by: kind === 'steps' ? { steps: 4 } : { beats: 4 } })}
       />
       <NumberField
-        label={evenly ? 'How many' : 'Beats a step'}
+        label={evenly ? 'How many steps' : 'Beats each step'}
         unit=""
         value={evenly ? by.steps : by.beats}
         usual={4}
