@@ -1,4 +1,4 @@
-import type AxeBuilder from '@axe-core/playwright';
+import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
 /** Opens the Bench and waits until it stands. */
@@ -45,10 +45,14 @@ export async function openStudio(page: Page, address = '/studio') {
   await expect(page.locator('main[data-ready="true"]')).toBeVisible();
 }
 
-/** What axe finds that is serious or worse. */
-export async function serious(axe: AxeBuilder): Promise<string[]> {
+/** What axe finds on a page that is serious or worse, targets that are too small among it. */
+export async function serious(page: Page): Promise<string[]> {
+  const axe = new AxeBuilder({ page })
+    .options({ rules: { 'target-size': { enabled: true } }, resultTypes: ['violations'] })
+    // Nothing here has frames: no second page is needed to put their results together.
+    .setLegacyMode();
   const { violations } = await axe.analyze();
   return violations
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    .map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`);
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`);
 }

@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright';
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Download, type Page } from '@playwright/test';
 import { openBench, openStudio, saved, serious } from './bench';
@@ -336,18 +335,18 @@ test('axe finds nothing serious in practice, a session, cards, progress and the 
   await page.getByLabel('Student').selectOption({ label: 'Wren' });
   // The made-up practice is put in while the page stands.
   await expect.poll(() => logEntries(page).count(), { timeout: 60_000 }).toBeGreaterThan(10);
-  expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+  expect(await serious(page)).toEqual([]);
   for (const view of ['/cards', '/progress', '/lesson']) {
     await openPractice(page, view);
     if (view === '/progress') await expect(page.getByTestId('tempo-chart')).toBeVisible();
-    expect(await serious(new AxeBuilder({ page })), view).toEqual([]);
+    expect(await serious(page), view).toEqual([]);
   }
   await expect(page.getByTestId('trends')).toContainText('Third finger in third position: low in');
   await openPractice(page);
   await page.getByRole('link', { name: 'Practise' }).first().click();
   await ready(page);
-  expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+  expect(await serious(page)).toEqual([]);
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(session(page).getByTestId('staff').first()).toBeVisible();
-  expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+  expect(await serious(page)).toEqual([]);
 });

@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright';
 import { KEYMAP } from '../../src/app/keymap';
 import { expect, test } from '@playwright/test';
 import { cursorWords, openBench, picture, saved, serious, setWord, staffFingers } from './bench';
@@ -9,7 +8,7 @@ test('anything is done by its name: found by words, chosen by keys', async ({ pa
   await page.keyboard.press('.');
   const dialog = page.getByRole('dialog', { name: 'Commands' });
   await expect(dialog).toBeVisible();
-  expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+  expect(await serious(page)).toEqual([]);
   await page.keyboard.type('shift 1');
   await page.keyboard.press('Enter');
   await expect(dialog).toHaveCount(0);
@@ -28,7 +27,7 @@ test('the page of keys tells every key and is accessible', async ({ page }) => {
   await page.goto('/keys');
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
   await expect(page.getByRole('row')).toHaveCount(KEYMAP.length);
-  expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+  expect(await serious(page)).toEqual([]);
 });
 
 test('notes have the student’s names, or others, and the picture grows with its columns in line', async ({
@@ -154,7 +153,7 @@ test('the music is broken into lines, pointed at, and followed by the cursor', a
   await page.keyboard.press('End');
   await expect(cursorWords(page)).toContainText('Note 29 of 29');
   await expect(lines.last()).toBeInViewport();
-  expect(await serious(new AxeBuilder({ page }))).toEqual([]);
+  expect(await serious(page)).toEqual([]);
   await page.reload();
   await expect(lines).not.toHaveCount(0);
   await page.getByLabel('Lines').selectOption('one');
