@@ -12,7 +12,7 @@ export function TrendList({ overview: { trends, plans }, studentId }: Props) {
   if (trends.length === 0)
     return (
       <p className="text-faded">
-        Nothing that could not be chance. A word is said here when enough was judged to bear it.
+        Nothing to report yet: a pattern is named here once enough tries were judged to tell it from chance.
       </p>
     );
   return (

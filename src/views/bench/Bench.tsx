@@ -100,8 +100,9 @@ export default function Bench() {
     () => (response && instrument ? speechOf(instrument, response, names) : null),
     [response, instrument, names],
   );
+  const begins = save === 'unsaved' && nothingKept;
   return (
-    <div className="bench">
+    <div className={begins ? 'bench bench-begins' : 'bench'}>
       <Head here="/" plan={record.id} brief={briefAddress(record.request)}>
         <label className="flex min-w-20 flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>
@@ -125,7 +126,7 @@ export default function Bench() {
       <main id="main" tabIndex={-1} className="bench-main" data-ready={ready}>
         <h1 className="sr-only">Bench</h1>
         <div className="bench-brief">
-          {save === 'unsaved' && nothingKept && <FirstMinute />}
+          {begins && <FirstMinute />}
           <Section name="The brief" on={[record]}>
             <BriefSentence request={record.request} studentId={record.studentId} />
           </Section>

@@ -14,16 +14,30 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
   const [reader, setReader] = useState<Reader | null>(null);
   const box = useRef<HTMLInputElement>(null);
   const reading: TypedBrief = reader?.readTyped(typed, request, students) ?? { kind: 'nothing' };
-  const fetchReader = () => {
-    if (reader) return;
-    import('../../app/brief/typed').then(setReader, () =>
-      say({ kind: 'trouble', message: 'Typed briefs could not be fetched. Reload the page and try again.' }),
-    );
+  const fetchReader = async () => {
+    if (reader) return reader;
+    try {
+      const fetched = await import('../../app/brief/typed');
+      setReader(fetched);
+      return fetched;
+    } catch {
+      say({ kind: 'trouble', message: 'Typed briefs could not be fetched. Reload the page and try again.' });
+      return null;
+    }
   };
   const take = (brief: Brief) => {
     setBrief(brief);
     setTyped('');
     box.current?.focus();
+  };
+  /** Whoever types and presses Enter at once does not wait for what reads it. */
+  const enter = async () => {
+    const found = (await fetchReader())?.readTyped(typed, request, students);
+    if (found?.kind === 'understood') take(found.brief);
+    else if (found?.kind === 'own-notes') {
+      takeOwnNotes(found.notes ?? undefined);
+      setTyped('');
+    } else box.current?.parentElement?.querySelector<HTMLElement>('button')?.focus();
   };
   const accept = ({ typed: instead, brief }: Offer) => {
     if (brief) take(brief);
@@ -37,11 +51,7 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
       className="relative inline-block min-w-60 flex-1 align-middle"
       onSubmit={(event) => {
         event.preventDefault();
-        if (reading.kind === 'understood') take(reading.brief);
-        else if (reading.kind === 'own-notes') {
-          takeOwnNotes(reading.notes ?? undefined);
-          setTyped('');
-        } else box.current?.parentElement?.querySelector<HTMLElement>('button')?.focus();
+        void enter();
       }}
     >
       <input
@@ -54,9 +64,9 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
         autoComplete="off"
         spellCheck={false}
         value={typed}
-        onFocus={fetchReader}
+        onFocus={() => void fetchReader()}
         onChange={(event) => {
-          fetchReader();
+          void fetchReader();
           setTyped(event.target.value);
         }}
         onKeyDown={(event) => {

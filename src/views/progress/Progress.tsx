@@ -142,7 +142,7 @@ function Tempo({ weeks, overview, span, onSpan }: TempoProps) {
         </>
       ) : (
         <p className="text-faded">
-          No plan was clean often enough at one tempo yet. A metronome ladder shows here.
+          No tempo was reached yet. Practise a metronome ladder, and it shows here.
         </p>
       )}
     </>
