@@ -9,7 +9,7 @@ interface Props {
 
 const WIDTH = 900;
 const LEFT = 96;
-const ROW = 54;
+const ROW = 66;
 const TOP = 40;
 const PLACES = [1, 2, 3, 4, 5];
 const FINGERS = [1, 2, 3, 4];
@@ -36,6 +36,7 @@ export function Balance({ setup, sums }: Props) {
   const most = Math.max(...places.map(({ mm }) => mm));
   const { at: x } = boardScale([0, most * 1.08], [LEFT, WIDTH - 40]);
   const height = TOP + FINGERS.length * ROW + 16;
+  const raised = tooClose(places, x);
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${height}`}
@@ -96,7 +97,13 @@ export function Balance({ setup, sums }: Props) {
                 fill="none"
               />
             )}
-            <text x={x(mm)} y={y + radius + 13} fontSize={13} textAnchor="middle" fill="var(--color-ink)">
+            <text
+              x={x(mm)}
+              y={raised.has(`${finger}-${place}`) ? y - radius - 5 : y + radius + 13}
+              fontSize={13}
+              textAnchor="middle"
+              fill="var(--color-ink)"
+            >
               {ordinal(place)}: {off} of {tries}
             </text>
           </g>
@@ -104,6 +111,25 @@ export function Balance({ setup, sums }: Props) {
       })}
     </svg>
   );
+}
+
+/** Words over a place are so wide, in px. */
+const WORDS_WIDE = 110;
+
+/** Places whose words would run into those of the one before on the same row: they stand above. */
+function tooClose(
+  places: readonly (Told & { readonly mm: number })[],
+  x: (mm: number) => number,
+): ReadonlySet<string> {
+  const raised = new Set<string>();
+  for (const finger of FINGERS) {
+    let last = -Infinity;
+    const row = places.filter((place) => place.finger === finger).sort((a, b) => a.mm - b.mm);
+    for (const { place, mm } of row)
+      if (x(mm) - last < WORDS_WIDE) raised.add(`${finger}-${place}`);
+      else last = x(mm);
+  }
+  return raised;
 }
 
 interface Told {

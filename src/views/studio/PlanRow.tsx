@@ -45,41 +45,43 @@ export function PlanRow({ plan, under, students, named }: Props) {
           <span className="text-sm text-faded">{[...plan.tags, ...datesOf(plan)].join(', ')}</span>
         </a>
       )}
-      <ActMenu
-        label={`More for ${words}`}
-        words="More …"
-        acts={[
-          { id: RENAME, words: 'Rename and tag' },
-          { id: ARCHIVE, words: archived ? 'Bring back from the archive' : 'Put into the archive' },
-        ]}
-        onAct={(act) => {
-          if (act === RENAME) setEditing(true);
-          else void archivePlan(plan, !archived);
-        }}
-      />
-      {others.length > 0 && (
+      <div className="ml-auto flex items-center gap-2">
         <ActMenu
-          label={`Give ${words} to`}
-          words="Give to …"
+          label={`More for ${words}`}
+          words="More …"
           acts={[
-            ...others.map(({ id, name }) => ({ id, words: name || 'no name yet' })),
-            ...(others.length > 1 ? [{ id: SEVERAL, words: 'several students …' }] : []),
+            { id: RENAME, words: 'Rename and tag' },
+            { id: ARCHIVE, words: archived ? 'Bring back from the archive' : 'Put into the archive' },
           ]}
-          onAct={(id) => {
-            const student = others.find((one) => one.id === id);
-            if (id === SEVERAL) giving.current?.showModal();
-            else if (student) void givePlan(plan, student);
+          onAct={(act) => {
+            if (act === RENAME) setEditing(true);
+            else void archivePlan(plan, !archived);
           }}
         />
-      )}
-      <button
-        type="button"
-        aria-label={`Delete ${words}`}
-        onClick={(event) => ifOnce(event, () => void removePlan(plan, words))}
-        className="min-h-11 cursor-pointer p-2 text-faded hover:text-madder"
-      >
-        <Trash2 size={18} aria-hidden />
-      </button>
+        {others.length > 0 && (
+          <ActMenu
+            label={`Give ${words} to`}
+            words="Give to …"
+            acts={[
+              ...others.map(({ id, name }) => ({ id, words: name || 'no name yet' })),
+              ...(others.length > 1 ? [{ id: SEVERAL, words: 'several students …' }] : []),
+            ]}
+            onAct={(id) => {
+              const student = others.find((one) => one.id === id);
+              if (id === SEVERAL) giving.current?.showModal();
+              else if (student) void givePlan(plan, student);
+            }}
+          />
+        )}
+        <button
+          type="button"
+          aria-label={`Delete ${words}`}
+          onClick={(event) => ifOnce(event, () => void removePlan(plan, words))}
+          className="min-h-11 cursor-pointer p-2 text-faded hover:text-madder"
+        >
+          <Trash2 size={18} aria-hidden />
+        </button>
+      </div>
       <dialog
         ref={giving}
         aria-label={`Give ${words} to several students`}
