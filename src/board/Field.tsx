@@ -10,6 +10,8 @@ export interface Spot {
   readonly semitones: number;
   readonly label?: string;
   readonly tone?: 'plain' | 'right' | 'wrong';
+  /** True where an open string rings along: it has a second ring. */
+  readonly rings?: boolean;
   /** What it is called aloud. */
   readonly words?: string;
 }
@@ -90,8 +92,9 @@ export function Field({ setup, upTo, spots, label, onChoose }: Props) {
             ...{ background: spot.label === undefined ? 'transparent' : fill, color: ink },
           };
           const words = spot.words ?? placeWords(spot);
-          const shape =
-            'absolute flex items-center justify-center rounded-full border-2 border-dove font-bold';
+          const shape = `absolute flex items-center justify-center rounded-full border-2 border-dove font-bold ${
+            spot.rings ? 'outline-2 outline-offset-2 outline-dove focus-visible:outline-4' : ''
+          }`;
           return onChoose ? (
             <button
               key={n}

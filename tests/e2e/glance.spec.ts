@@ -269,6 +269,7 @@ test('Hand has a map: a note says its fingers, its other places and its check', 
   await map.getByLabel('Key of the map').selectOption('D');
   await map.getByRole('button', { name: /^D5, on the A string: 3 in 1st/ }).click();
   await expect(map.getByRole('status')).toContainText('D5, on the A string');
+  await expect(map.getByRole('button', { name: /rings with the open D string$/ })).not.toHaveCount(0);
   await expect(map.getByRole('status')).toContainText('Check it: open D, an octave.');
   await map.getByLabel('only the places of D5').check();
   const drawn = map.getByRole('group', { name: /^Fingerboard/ }).getByRole('button');

@@ -4,7 +4,7 @@ import type { School } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
 import { spellInKey } from '../pitch/inkey';
 import { keyAlteration, type Key } from '../pitch/key';
-import { midiOf, type Pitch } from '../pitch/pitch';
+import { letterSteps, midiOf, type Pitch } from '../pitch/pitch';
 import { lyingIn } from './cards';
 
 /*
@@ -25,6 +25,8 @@ export interface MapSpot {
   readonly pitch: Pitch;
   /** Lowest position first; of an open string none is needed. */
   readonly holdings: readonly Holding[];
+  /** The other string, from the lowest, that rings along while it is open: one of the same letter. */
+  readonly ringsWith?: number;
 }
 
 /**
@@ -49,11 +51,20 @@ export function mapOfKey(
       const pitch = spellInKey(key, open.midi + semitones);
       const held = holdings.get(tag(string, semitones)) ?? [];
       const own = keyAlteration(key, pitch.letter) === pitch.alteration;
-      return own && (semitones === 0 || held.length > 0)
-        ? [{ string, semitones, pitch, holdings: held }]
-        : [];
+      if (!own || (semitones > 0 && held.length === 0)) return [];
+      const rings = semitones > 0 ? ringingString(setup, string, pitch) : -1;
+      return [{ string, semitones, pitch, holdings: held, ...(rings < 0 ? {} : { ringsWith: rings }) }];
     }).flat(),
   );
+}
+
+/** The open string, nearest above or below, that has a note's letter in whichever octave; -1 where none has. */
+function ringingString({ strings }: Setup, string: number, pitch: Pitch): number {
+  const alike = strings.flatMap((open, n) => {
+    const octaves = Math.abs(midiOf(pitch) - open.midi) % 12 === 0;
+    return n !== string && octaves && (letterSteps(pitch) - open.steps) % 7 === 0 ? [n] : [];
+  });
+  return alike.sort((a, b) => Math.abs(a - string) - Math.abs(b - string))[0] ?? -1;
 }
 
 /** Every place of one note within the positions, whatever the key it is spelled in. */

@@ -57,7 +57,8 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
     semitones: spot.semitones,
     label: shown === 'names' ? noteName(spot.pitch, names) : fingersWords(spot),
     tone: chosen && same(spot, chosen) ? 'right' : 'plain',
-    words: `${noteWords(pitchName(spot.pitch), names)}, ${whereWords(spot, meaning)}`,
+    rings: spot.ringsWith !== undefined,
+    words: `${noteWords(pitchName(spot.pitch), names)}, ${whereWords(spot, meaning)}${ringWords(spot, meaning)}`,
   }));
   return (
     <section aria-labelledby="map" className="flex flex-col gap-2" data-testid="map">
@@ -100,6 +101,9 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
           onChoose={(spot) => setChosen((spot as (typeof drawn)[number]).spot)}
         />
       </div>
+      {spots.some(({ ringsWith }) => ringsWith !== undefined) && (
+        <p className="text-sm text-faded">Two rings: an open string rings along when the note is true.</p>
+      )}
       <div role="status" className="min-h-28 text-[0.98rem]">
         {chosen ? (
           <Chosen meaning={meaning} spot={chosen} whole={whole} />
@@ -160,6 +164,10 @@ function whereWords(
     ({ finger, position }: Holding) => `${finger} in ${positionName(position, request.instrument)}`,
   );
   return `${on}: ${listed(by)} position`;
+}
+
+function ringWords({ ringsWith }: MapSpot, { findings: { setup } }: Meaning): string {
+  return ringsWith === undefined ? '' : `; rings with the open ${stringWords(setup.strings[ringsWith].name)}`;
 }
 
 interface ChosenProps {

@@ -225,7 +225,7 @@ test('what is not there is said with what is', () => {
     return '';
   };
   assert.equal(trouble({ part: 'Horn' }), 'There is no part "Horn"; there are "Viola".');
-  assert.equal(trouble({ bars: ['1', '9'] }), 'There is no bar 9; there are bars 1 to 1.');
+  assert.equal(trouble({ bars: ['1', '9'] }), 'There is no bar 9; the bars are 1 to 1.');
   assert.equal(trouble({ voice: '7' }), 'There is no voice 7; there are "1".');
 });
 

@@ -17,6 +17,29 @@ test('the map has the notes of the key alone, each under the fingers that reach 
   ]);
 });
 
+test('a note rings with an open string of its letter, in any octave; an open string does not ring with itself', () => {
+  const ringing = (key: string) =>
+    mapOfKey(violin, readKey(key), [1])
+      .filter(({ ringsWith }) => ringsWith !== undefined)
+      .map(({ pitch, ringsWith }) => [pitchName(pitch), ringsWith]);
+  assert.deepEqual(ringing('D major'), [
+    ['A3', 2],
+    ['D4', 1],
+    ['E4', 3],
+    ['G4', 0],
+    ['A4', 2],
+    ['D5', 1],
+    ['E5', 3],
+    ['G5', 0],
+    ['A5', 2],
+  ]);
+  assert.deepEqual(
+    ringing('Db major').map(([name]) => name),
+    [],
+    'no note of D flat major has the letter of a string as it is tuned',
+  );
+});
+
 test('open strings need no hand; a note has all its places', () => {
   const spots = mapOfKey(violin, readKey('D major'), [1, 3]);
   const open = spots.filter(({ semitones }) => semitones === 0);

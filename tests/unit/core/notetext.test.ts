@@ -48,7 +48,7 @@ test('double bass is typed as written and kept as sounding', () => {
 
 test('each mistake is told at its own character, and the rest is read all the same', () => {
   assert.deepEqual(firstIssue('A4 H4')[0], 'H');
-  assert.match(firstIssue('A4 H4')[1], /no note.*A to G/);
+  assert.match(firstIssue('A4 H4')[1], /not a note.*A to G/);
   assert.deepEqual(firstIssue('A B C')[0], 'A');
   assert.match(firstIssue('A B C')[1], /first note needs its octave: write A4/);
   assert.deepEqual(firstIssue('A4 C#b4')[0], '#b');
