@@ -128,7 +128,7 @@ function playedOn(
       [],
     );
   let request = student ? forStudent(base, student) : base;
-  if (kind && kind !== request.instrument) request = withInstrument(request, kind);
+  if (kind && kind !== request.instrument) request = withoutPositions(withInstrument(request, kind));
   if (size) {
     const { sizes } = instrumentData(request.instrument);
     if (!(size in sizes)) {
@@ -149,6 +149,11 @@ function playedOn(
   if (school && !instrumentData(request.instrument).schools.some((name) => name === school))
     return asked('Schools of fingering are told apart on the double bass only.', []);
   return { ...request, ...(hand ? { hand } : {}), ...(school ? { school } : {}) };
+}
+
+/** Positions that were asked for on one instrument are others on the next. */
+function withoutPositions({ rules, ...request }: PlanRequest): PlanRequest {
+  return rules ? { ...request, rules: { ...rules, positions: undefined } } : request;
 }
 
 /** The request with the rules, style and tempo that were named. */

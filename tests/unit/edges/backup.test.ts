@@ -124,7 +124,10 @@ test('a damaged record is set aside with what is wrong with it, and the rest is 
     return reading.aside[0];
   };
   assert.match(damaged('"kind": "unplanned"', '"kind": "first"'), /^\/plans\/0\/choice/);
-  assert.match(damaged('"tonic": "Eb4"', '"tonic": "H4"'), /^\/plans\/0\/request\/material\/tonic.*not a pitch/);
+  assert.match(
+    damaged('"tonic": "Eb4"', '"tonic": "H4"'),
+    /^\/plans\/0\/request\/material\/tonic.*not a pitch/,
+  );
   assert.match(damaged('"level": "middle"', '"level": "grand"'), /^\/students\/0\/level: Choose one of/);
 });
 

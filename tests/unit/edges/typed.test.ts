@@ -74,6 +74,19 @@ test('a brief says nothing of what it leaves as it is', () => {
   assert.equal(read('   ').kind, 'nothing');
 });
 
+test('positions asked for on one instrument are not carried to another', () => {
+  const low: PlanRequest = { ...base, rules: { positions: { from: 1, to: 3 }, openStrings: 'never' } };
+  const rulesOf = (typed: string) => {
+    const reading = readTyped(typed, low, []);
+    assert.ok(reading.kind === 'understood', typed);
+    return reading.brief.request.rules;
+  };
+  assert.deepEqual(rulesOf('E flat major, 3 octaves, cello')?.positions, undefined);
+  assert.equal(rulesOf('E flat major, 3 octaves, cello')?.openStrings, 'never');
+  assert.deepEqual(rulesOf('D major violin')?.positions, { from: 1, to: 3 });
+  assert.deepEqual(rulesOf('D major cello 4th position')?.positions, { only: [4] });
+});
+
 test('a key keeps the octave that was chosen, counted from the lowest of the instrument', () => {
   const tonic = (request: PlanRequest, ...keys: string[]) => {
     let now = request;
@@ -134,7 +147,9 @@ test('what was not said stays as it was', () => {
       if (!/\d\d/.test(phrase)) assert.deepEqual(request.tempo, wished.tempo);
       if (!/hand/.test(phrase)) assert.equal(request.hand, 'large');
       if (!/extension/.test(phrase)) assert.equal(request.rules?.extensions, 'avoid');
-      if (!/position|thumb/.test(phrase)) assert.deepEqual(request.rules?.positions, { from: 1, to: 5 });
+      const same = request.instrument === wished.instrument;
+      if (same && !/position|thumb/.test(phrase))
+        assert.deepEqual(request.rules?.positions, { from: 1, to: 5 });
     }),
   );
 });
