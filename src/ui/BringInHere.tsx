@@ -1,14 +1,16 @@
 import { FileUp } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
+import { create } from 'zustand';
 import { later } from './later';
 
 /** Everything about bringing in is fetched when it is first wanted. */
 const load = () => import('../app/paper/bringIn');
 const BringIn = later('Bringing in a piece', async () => (await import('./BringIn')).BringIn);
+const useWanted = create(() => ({ wanted: false }));
 
-/** The button to bring in a piece; a file may be dropped anywhere on the page as well. */
-export function BringInHere() {
-  const [wanted, setWanted] = useState(false);
+/** What a page that pieces can be brought in to has once: a file may be dropped anywhere on it, and the questions about it stand here. */
+export function BringInDrop() {
+  const wanted = useWanted((state) => state.wanted);
   useEffect(() => {
     const over = (event: DragEvent) => {
       if (event.dataTransfer?.types.includes('Files')) event.preventDefault();
@@ -17,7 +19,7 @@ export function BringInHere() {
       const [file] = event.dataTransfer?.files ?? [];
       if (!file) return;
       event.preventDefault();
-      setWanted(true);
+      useWanted.setState({ wanted: true });
       void load().then(({ bringFile }) => bringFile(file));
     };
     addEventListener('dragover', over);
@@ -27,19 +29,21 @@ export function BringInHere() {
       removeEventListener('drop', drop);
     };
   }, []);
+  return wanted && <BringIn />;
+}
+
+/** The button to bring in a piece. */
+export function BringInHere() {
   return (
-    <>
-      <button
-        type="button"
-        className="button flex items-center gap-1"
-        onClick={() => {
-          setWanted(true);
-          void load().then(({ askForPiece }) => askForPiece());
-        }}
-      >
-        <FileUp size={17} aria-hidden /> Bring in a piece
-      </button>
-      {wanted && <BringIn />}
-    </>
+    <button
+      type="button"
+      className="button flex items-center gap-1"
+      onClick={() => {
+        useWanted.setState({ wanted: true });
+        void load().then(({ askForPiece }) => askForPiece());
+      }}
+    >
+      <FileUp size={17} aria-hidden /> Bring in a piece
+    </button>
   );
 }

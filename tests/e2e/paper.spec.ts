@@ -68,7 +68,7 @@ test('a piece is dropped, its part chosen, as written stands beside ours, and ou
   await expect(dialog.getByTestId('first-bars').locator('svg')).toBeVisible();
   await expect(dialog).toContainText('16 notes for violin; 16 notes with a written finger');
   await dialog.getByLabel('To bar').fill('9');
-  await expect(dialog.getByRole('alert')).toContainText('There is no bar 9; there are bars 1 to 4.');
+  await expect(dialog.getByRole('alert')).toContainText('There is no bar 9; the bars are 1 to 4.');
   await dialog.getByLabel('To bar').fill('4');
   await dialog.getByRole('button', { name: 'Bring it in' }).click();
   await page.waitForURL(/plan=/);

@@ -10,7 +10,7 @@ import { useStudent } from '../../app/students';
 import { Head } from '../../ui/Head';
 import { later } from '../../ui/later';
 import { Section } from '../../ui/Section';
-import { BringInHere } from '../../ui/BringInHere';
+import { BringInDrop, BringInHere } from '../../ui/BringInHere';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { UndoButtons } from '../../ui/UndoButtons';
 import { useLeaving } from '../../ui/useLeaving';
@@ -202,6 +202,7 @@ export default function Bench() {
           </aside>
         </div>
       </main>
+      <BringInDrop />
       {palette && <Palette speech={speech} onClose={() => setPalette(false)} />}
     </div>
   );

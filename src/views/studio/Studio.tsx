@@ -5,7 +5,7 @@ import { useRows } from '../../app/rows';
 import type { StudentRecord } from '../../store/records';
 import { NOTHING } from '../../store/rows';
 import { BackupButtons } from '../../ui/BackupButtons';
-import { BringInHere } from '../../ui/BringInHere';
+import { BringInDrop, BringInHere } from '../../ui/BringInHere';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { Section } from '../../ui/Section';
@@ -43,6 +43,7 @@ export default function Studio() {
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/studio" student={student?.id} />
       <NoticeBar />
+      <BringInDrop />
       <main
         id="main"
         tabIndex={-1}
