@@ -102,7 +102,7 @@ export default function Bench() {
   );
   const begins = save === 'unsaved' && nothingKept;
   return (
-    <div className={begins ? 'bench bench-begins' : 'bench'}>
+    <div className="bench">
       <Head here="/" plan={record.id} brief={briefAddress(record.request)}>
         <label className="flex min-w-20 flex-1 items-center gap-2">
           <span className="sr-only">Name of this plan</span>
