@@ -1,6 +1,6 @@
 import { writtenFifths, writtenNotes, type Clef, type NoteInBar } from '../core';
-import { drawClef, drawKey, drawTime } from './paper/head';
-import { glyphOf, glyphWidth, line, placed, type GlyphName, type Ink } from './paper/ink';
+import { changeWidth, drawClef, drawKey, drawTime } from './paper/head';
+import { glyphOf, line, placed, type GlyphName, type Ink } from './paper/ink';
 import { drawSlurs, drawTies, drawTuplets } from './paper/joins';
 import { drawNotes, drawRest, setNote, type Desk, type SetNote } from './paper/notes';
 import { skyline } from './paper/skyline';
@@ -77,9 +77,8 @@ export function notesMarkup(score: Score, layout: Layout, marks: Marks, first: n
   const width = layout.width / space;
   const inks: Ink[] = [];
   drawStaffLines(inks, 0, width);
-  const desk: Desk = {
-    ...{ inks, sky: skyline(width + 1, -0.1, 4.1), instrument: score.instrument, touched: score.guides },
-  };
+  const { instrument, guides: touched } = score;
+  const desk: Desk = { inks, sky: skyline(width + 1, -0.1, 4.1), instrument, touched };
   const { notes: all, bars } = writtenOf(score);
   const sets: SetNote[] = [];
   for (let n = all.findIndex(({ at }) => at >= first); n >= 0 && n < all.length && all[n].at < last;) {
@@ -133,14 +132,7 @@ const endsBar = (all: readonly NoteInBar[], event: number) => {
 
 /** A change of clef stands small, just before its note, or before the bar line where a bar begins there. */
 function changeClef(inks: Ink[], clef: Clef, left: number, atBar: boolean) {
-  const signs = {
-    treble: 'gClefChange',
-    alto: 'cClefChange',
-    tenor: 'cClefChange',
-    bass: 'fClefChange',
-  } as const;
-  const wide = glyphWidth(signs[clef]);
-  drawClef(inks, clef, left - wide + (atBar ? -CLEF_BEFORE_BAR : CLEF_IN_COLUMN), true);
+  drawClef(inks, clef, left - changeWidth(clef) + (atBar ? -CLEF_BEFORE_BAR : CLEF_IN_COLUMN), true);
 }
 
 /** Numbers of the bars that begin with an event, by event. */

@@ -23,14 +23,12 @@ export interface Score {
 export interface Marks {
   readonly fingers: boolean;
   readonly numerals: boolean;
-  /** Positions as brackets over the notes. */
-  readonly positions: boolean;
   readonly barNumbers: boolean;
   /** Height of a finger, in staff spaces; as usual where left out. */
   readonly fingerSize?: number;
 }
 
-export const ALL_MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbers: true };
+export const ALL_MARKS: Marks = { fingers: true, numerals: true, barNumbers: true };
 
 /** Where the columns of a drawing lie, in px. */
 export interface Layout {

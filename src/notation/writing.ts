@@ -1,5 +1,5 @@
-import { samePlace, type Plan } from '../core';
-import { fingerSign, positionName } from '../wording/places';
+import type { Plan } from '../core';
+import { fingerSign } from '../wording/places';
 import { extensionMarks, numeralOf, restezMarks, type Stay } from './marks';
 import { glyphOf, line, words } from './paper/ink';
 import type { Desk, SetNote } from './paper/notes';
@@ -7,7 +7,7 @@ import { writeFinger } from './paper/over';
 import { LEAST_TEXT, type Marks, type Score } from './score';
 
 /*
- * What is written over and under the notes on the screen: fingers, bows, strings, positions, bar numbers. In staff spaces.
+ * What is written over and under the notes on the screen: fingers, bows, strings, “restez”, bar numbers. In staff spaces.
  */
 
 /** Height of a finger, and the line it takes of that. */
@@ -17,8 +17,7 @@ const SMALL = 1.1;
 /** From what stands below to the first finger, and between a finger and what is over it. */
 const GAP = 0.55;
 const BETWEEN = 0.2;
-/** Position brackets and bar numbers lie so far from the top of the drawing: neither finger nor string is in their way. */
-const BRACKET_DOWN = 1.2;
+/** Bar numbers lie so far from the top of the drawing: neither finger nor string is in their way. */
 const BAR_NUMBER_DOWN = 1.3;
 /** "restez" lies so far below the staff. */
 const STAY_DOWN = 4.4;
@@ -41,13 +40,9 @@ export interface Place {
 }
 
 export function writeMarks(desk: Desk, score: Score, marks: Marks, place: Place) {
-  const { steps } = score;
   writeFingers(desk, score, marks, place);
   const inView = ({ from, to }: Stay) => to >= place.first && from < place.last;
-  if (marks.positions) {
-    for (const stay of staysOf(steps).filter(inView))
-      writeBracket(desk, positionName(stay.position, score.instrument), stay, place);
-  } else for (const stay of restezMarks(steps).filter(inView)) writeStay(desk, stay, place);
+  for (const stay of restezMarks(score.steps).filter(inView)) writeStay(desk, stay, place);
   if (!marks.barNumbers) return;
   const size = LEAST_TEXT / place.space;
   for (const [at, number] of place.barNumbers)
@@ -93,21 +88,6 @@ function writeFingers({ inks, sky }: Desk, score: Score, marks: Marks, { sets, m
   }
 }
 
-interface Position extends Stay {
-  readonly position: Plan['steps'][number]['position'];
-}
-
-/** Each position with the notes for which it holds. */
-function staysOf(steps: Plan['steps']): Position[] {
-  const stays: { from: number; to: number; position: Position['position'] }[] = [];
-  steps.forEach((step, t) => {
-    const before = steps[t - 1];
-    if (before && samePlace(before, step)) stays[stays.length - 1].to = step.at;
-    else stays.push({ from: step.at, to: step.at, position: step.position });
-  });
-  return stays;
-}
-
 /** Numeral of the string at each event where it changes; I is the highest. */
 function stringChanges(steps: Plan['steps'], strings: readonly string[]): Map<number, string> {
   const changes = new Map<number, string>();
@@ -129,12 +109,4 @@ function writeStay({ inks }: Desk, { from, to }: Stay, { middle, left, space }: 
   if (end <= start) return;
   inks.push(line(start, y - 0.3, end, y - 0.3, 0.1, { dash: [0.4, 0.3] }));
   inks.push(line(end, y - 0.3, end, y - 0.8, 0.1));
-}
-
-/** A position over the notes for which it holds. */
-function writeBracket({ inks }: Desk, text: string, { from, to }: Stay, { left, top }: Place) {
-  const [start, end, y] = [left(from) + 0.4, left(to + 1) - 0.4, top + BRACKET_DOWN];
-  inks.push(...words(start, y - 0.2, text, { size: 1.05 }));
-  inks.push(line(start, y + 0.6, start, y + 0.1, 0.1), line(start, y + 0.1, end, y + 0.1, 0.1));
-  inks.push(line(end, y + 0.1, end, y + 0.6, 0.1));
 }

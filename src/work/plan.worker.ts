@@ -127,16 +127,15 @@ const SETTLED = 1000;
 const PAUSE = 60;
 let practised = false;
 
-/** After the first answer, while nobody asks: the first change of key is then as quick as the tenth. */
+/** After the first answer, while nobody asks: one octave of a few keys, so that the first change of key is as quick as the tenth. */
 function practise({ instrument, material }: PlanRequest) {
   if (practised || material.type !== 'scale') return;
   practised = true;
-  PRACTICE.forEach((key, n) =>
-    setTimeout(
-      () => plan({ instrument, material: { ...material, tonic: material.tonic.replace(/^\D+/, key) } }),
-      SETTLED + n * PAUSE,
-    ),
-  );
+  PRACTICE.forEach((key, n) => {
+    const tonic = material.tonic.replace(/^\D+/, key);
+    const octave: PlanRequest = { instrument, material: { ...material, tonic, octaves: 1 }, alternatives: 1 };
+    setTimeout(() => plan(octave), SETTLED + n * PAUSE);
+  });
 }
 
 const setPrices = (other: Partial<Weights>) => {

@@ -1,5 +1,5 @@
 import type { Clef } from '../../core';
-import { glyphOf, type GlyphName, type Ink } from './ink';
+import { glyphOf, glyphWidth, type GlyphName, type Ink } from './ink';
 
 /*
  * Clefs, signatures and times.
@@ -11,6 +11,9 @@ const CLEFS: Readonly<Record<Clef, readonly [GlyphName, GlyphName, number]>> = {
   tenor: ['cClef', 'cClefChange', 1],
   bass: ['fClef', 'fClefChange', 1],
 };
+
+/** How wide the small clef of a change is. */
+export const changeWidth = (clef: Clef) => glyphWidth(CLEFS[clef][1]);
 
 export function drawClef(inks: Ink[], clef: Clef, x: number, small: boolean) {
   const [glyph, change, y] = CLEFS[clef];

@@ -16,6 +16,13 @@ export type Segment =
   | readonly ['C', number, number, number, number, number, number]
   | readonly ['Z'];
 
+/** How a shape, a box or a disc is filled and edged. */
+export interface Paint {
+  readonly fill?: Tone;
+  readonly stroke?: Tone;
+  readonly width?: number;
+}
+
 export type Ink =
   | {
       readonly kind: 'glyph';

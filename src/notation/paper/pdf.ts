@@ -9,7 +9,7 @@ import {
   type PDFPage,
   type PDFRef,
 } from 'pdf-lib';
-import { glyphOf, type FontName, type Ink, type Page, type Tone } from './ink';
+import { glyphOf, type FontName, type Ink, type Page, type Paint, type Tone } from './ink';
 import { pathText } from './svg';
 
 /*
@@ -108,15 +108,7 @@ function draw(page: PDFPage, ink: Ink, height: number, fonts: ReadonlyMap<FontNa
   }
 }
 
-function paint({
-  fill,
-  stroke,
-  width,
-}: {
-  readonly fill?: Tone;
-  readonly stroke?: Tone;
-  readonly width?: number;
-}) {
+function paint({ fill, stroke, width }: Paint) {
   return {
     ...(fill ? { color: TONES[fill] } : {}),
     ...(stroke ? { borderColor: TONES[stroke], borderWidth: width ?? 1 } : {}),

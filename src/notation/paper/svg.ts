@@ -1,4 +1,4 @@
-import { glyphOf, type GlyphName, type Ink, type Page, type Segment, type Tone } from './ink';
+import { glyphOf, type GlyphName, type Ink, type Page, type Paint, type Segment, type Tone } from './ink';
 
 /*
  * A page as SVG.
@@ -92,18 +92,7 @@ function element(ink: Ink, tones: Tones, sign: (glyph: GlyphName) => string): st
   }
 }
 
-function paint(
-  {
-    fill,
-    stroke,
-    width,
-  }: {
-    readonly fill?: Tone;
-    readonly stroke?: Tone;
-    readonly width?: number;
-  },
-  tones: Tones,
-): string {
+function paint({ fill, stroke, width }: Paint, tones: Tones): string {
   const line = stroke
     ? ` stroke="${tones[stroke]}" stroke-width="${short(width ?? 1)}" stroke-linejoin="round" stroke-linecap="round"`
     : '';

@@ -100,7 +100,6 @@ export default function Bench() {
     () => (response && instrument ? speechOf(instrument, response, names) : null),
     [response, instrument, names],
   );
-  const begins = save === 'unsaved' && nothingKept;
   return (
     <div className="bench">
       <Head here="/" plan={record.id} brief={briefAddress(record.request)}>
@@ -126,7 +125,7 @@ export default function Bench() {
       <main id="main" tabIndex={-1} className="bench-main" data-ready={ready}>
         <h1 className="sr-only">Bench</h1>
         <div className="bench-brief">
-          {begins && <FirstMinute />}
+          {save === 'unsaved' && nothingKept && <FirstMinute />}
           <Section name="The brief" on={[record]}>
             <BriefSentence request={record.request} studentId={record.studentId} />
           </Section>

@@ -165,7 +165,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
 }
 
 const NO_BARS: ReadonlySet<number> = new Set();
-const MARKS: Marks = { fingers: true, numerals: true, positions: false, barNumbers: false, fingerSize: 2.1 };
+const MARKS: Marks = { fingers: true, numerals: true, barNumbers: false, fingerSize: 2.1 };
 /** Height of the row of names, in px. */
 const NAMES = 26;
 

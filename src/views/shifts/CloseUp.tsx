@@ -157,7 +157,7 @@ function elsewhereWords(
 const COLUMN = 76;
 const HEIGHT = 190;
 const SCALE = 1.25;
-const MARKS: Marks = { fingers: true, numerals: false, positions: false, barNumbers: false };
+const MARKS: Marks = { fingers: true, numerals: false, barNumbers: false };
 
 /** The two notes and the guide between them, on the staff. */
 function ShiftStaff({ meaning, detail }: Props) {
