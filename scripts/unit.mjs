@@ -1,0 +1,56 @@
+/*
+ * npm run unit: the unit tests, each bundled into one file first. Read as they stand, the core's many small files cost
+ * every test file more than a second of loading. Names may be given: npm run unit -- trends week
+ */
+import { spawnSync } from 'node:child_process';
+import { readdirSync, readFileSync, rmSync } from 'node:fs';
+import { basename, join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { build } from 'esbuild';
+import { stop } from './setup.mjs';
+
+const TESTS = 'tests/unit';
+const BUNDLES = '.unit';
+
+const wanted = process.argv.slice(2);
+const files = readdirSync(TESTS, { recursive: true })
+  .filter((name) => name.endsWith('.test.ts'))
+  .filter((name) => wanted.length === 0 || wanted.includes(basename(name, '.test.ts')));
+if (files.length === 0) stop(`No unit test is called ${wanted.join(' or ')}. They are in ${TESTS}.`);
+
+rmSync(BUNDLES, { recursive: true, force: true });
+await build({
+  entryPoints: files.map((name) => join(TESTS, name)),
+  outbase: TESTS,
+  outdir: BUNDLES,
+  outExtension: { '.js': '.mjs' },
+  bundle: true,
+  splitting: true,
+  packages: 'external',
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  sourcemap: true,
+  plugins: [placeOf()],
+});
+const bundles = files.map((name) => join(BUNDLES, name.replace(/\.ts$/, '.mjs')));
+const { status } = spawnSync(
+  process.execPath,
+  ['--enable-source-maps', '--test', '--test-concurrency=2', ...bundles],
+  { stdio: 'inherit' },
+);
+process.exit(status ?? 1);
+
+/** A file that asks where it is hears where it was written, not where its bundle stands. */
+function placeOf() {
+  return {
+    name: 'place-of',
+    setup(bundler) {
+      bundler.onLoad({ filter: /[\\/](tests|src|scripts)[\\/].*\.ts$/ }, ({ path }) => {
+        const text = readFileSync(path, 'utf8');
+        const place = JSON.stringify(pathToFileURL(path).href);
+        return { contents: text.replaceAll('import.meta.url', place), loader: 'ts' };
+      });
+    },
+  };
+}
