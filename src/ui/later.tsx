@@ -1,9 +1,9 @@
-import { lazy, Suspense, type ComponentType } from 'react';
+import { lazy, memo, Suspense, type ComponentType } from 'react';
 import { ahead } from '../app/ahead';
 import { Section } from './Section';
 
 /**
- * A part of a view that is fetched when it is first shown, or ahead of that once the page stands.
+ * A part of a view that is fetched when it is first shown, or ahead of that once the page stands; drawn again where what it is given is another.
  * @param name what it is called where it cannot be shown
  */
 export function later<P extends object>(
@@ -12,7 +12,7 @@ export function later<P extends object>(
 ): ComponentType<P> {
   const fetched = ahead(() => load().then((part) => ({ default: part })));
   const Part = lazy<ComponentType<P>>(fetched);
-  return function Later(props: P) {
+  return memo(function Later(props: P) {
     return (
       <Section name={name}>
         <Suspense>
@@ -20,5 +20,5 @@ export function later<P extends object>(
         </Suspense>
       </Section>
     );
-  };
+  }) as unknown as ComponentType<P>;
 }

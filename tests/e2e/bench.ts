@@ -34,9 +34,27 @@ export async function saved(page: Page) {
   await expect(page.getByTestId('save-state')).toHaveAttribute('data-state', 'saved');
 }
 
-/** The fingers written on the staff, in reading order. */
-export function staffFingers(page: Page): Promise<string[]> {
-  return page.getByTestId('staff').locator('svg > text[font-weight="700"]').allTextContents();
+/** The fingers written on the staff, in reading order: those that look alike are one text. */
+export async function staffFingers(page: Page, staff = page.getByTestId('staff')): Promise<string[]> {
+  const texts = staff.locator('svg > text[font-weight="700"]');
+  return [...(await texts.allTextContents()).join('')];
+}
+
+/** Middle and width of each finger in the hand trail, in px of the window, from left to right: those of one look are one shape. */
+export async function trailTokens(page: Page) {
+  const rings = await page.locator('path[data-tokens]').evaluateAll((paths) =>
+    (paths as SVGPathElement[]).flatMap((path) => {
+      const { left, top } = (path.ownerSVGElement as SVGSVGElement).getBoundingClientRect();
+      return [...(path.getAttribute('d') ?? '').matchAll(/M(\S+) (\S+?)a(\S+) /g)].map(
+        ([, x, y, radius]) => ({
+          x: left + Number(x) + Number(radius),
+          y: top + Number(y),
+          width: 2 * Number(radius),
+        }),
+      );
+    }),
+  );
+  return rings.sort((a, b) => a.x - b.x);
 }
 
 /** Opens the Studio and waits until it stands. */

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test, type Download, type Page } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { act, openBench, openStudio, picture, saved, serious } from './bench';
+import { act, openBench, openStudio, picture, saved, serious, staffFingers } from './bench';
 import { xmlNote, xmlOpening, xmlScore } from '../support/files';
 
 async function ready(page: Page) {
@@ -85,9 +85,8 @@ test('a piece is dropped, its part chosen, as written stands beside ours, and ou
     await expect(written.getByRole('button', { name: `Keep theirs in bar ${bar}` })).toBeVisible();
   }
   await expect(written.getByRole('button', { name: 'Take ours in bar 3' })).toBeVisible();
-  const fingers = page.getByTestId('staff').first().locator('svg text[font-weight="700"]');
   await expect
-    .poll(() => fingers.allTextContents())
+    .poll(() => staffFingers(page, page.getByTestId('staff').first()))
     .toEqual(['0', '1', '2', '3', '0', '1', '2', '3', '4', '3', '2', '1', '4', '1', '4', '1']);
   await saved(page);
   await page.reload();

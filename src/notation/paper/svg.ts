@@ -46,28 +46,55 @@ export function svgOf({ width, height, inks }: Page, title: string, prefix = 'g'
   return `<svg xmlns="http://www.w3.org/2000/svg" ${size} role="img"><title>${escapedXml(title)}</title><defs>${defs}</defs>${body}</svg>`;
 }
 
-/** The same as a part of a page, in px and in the page's own colours; each sign tells what it is. */
+/**
+ * The same as a part of a page, in px and in the page's own colours; each sign tells what it is. A page is laid out the
+ * sooner the fewer things are in it: lines that look alike are one shape, below all else, and letters that look alike
+ * are one text with a place for each.
+ */
 export function screenSvg({ width, height, inks }: Page): string {
   const sign = (glyph: GlyphName) => `<path d="${glyphOf(glyph).d}" data-sign="${glyph}"`;
-  const body = linesFirst(inks)
-    .map((ink) => element(ink, SCREEN, sign))
-    .join('');
+  const lines = inks.filter(isPlainLine);
+  const letters = inks.filter(isLetter);
+  const others = inks.filter((ink) => !isPlainLine(ink) && !isLetter(ink));
+  const alone = [...joinedLines(lines), ...others].map((ink) => element(ink, SCREEN, sign));
+  const body = [...alone, ...joinedLetters(letters)].join('');
   return `<svg width="${short(width)}" height="${short(height)}" aria-hidden="true">${body}</svg>`;
 }
 
-/** Lines that look alike as one shape, below all else: a page is laid out the sooner the fewer things are in it. */
-function linesFirst(inks: readonly Ink[]): Ink[] {
-  const shapes = new Map<string, { stroke: Tone; width: number; path: Segment[] }>();
-  const others = inks.filter((ink) => {
-    if (ink.kind !== 'line' || ink.dash) return true;
-    const { tone = 'ink', width, x1, y1, x2, y2 } = ink;
-    const look = `${tone} ${width}`;
-    const shape = shapes.get(look) ?? { stroke: tone, width, path: [] };
-    shape.path.push(['M', x1, y1], ['L', x2, y2]);
-    shapes.set(look, shape);
-    return false;
+type Line = Extract<Ink, { kind: 'line' }>;
+type Words = Extract<Ink, { kind: 'text' }>;
+
+const isPlainLine = (ink: Ink): ink is Line => ink.kind === 'line' && !ink.dash;
+const isLetter = (ink: Ink): ink is Words => ink.kind === 'text' && ink.text.length === 1;
+
+/** What looks alike, together. */
+function alike<T>(inks: readonly T[], look: (ink: T) => string): (readonly T[])[] {
+  const rows = new Map<string, T[]>();
+  for (const ink of inks) {
+    const row = rows.get(look(ink));
+    if (row) row.push(ink);
+    else rows.set(look(ink), [ink]);
+  }
+  return [...rows.values()];
+}
+
+function joinedLines(lines: readonly Line[]): Ink[] {
+  return alike(lines, ({ tone, width }) => `${tone} ${width}`).map((row) => ({
+    kind: 'shape',
+    stroke: row[0].tone ?? 'ink',
+    width: row[0].width,
+    path: row.flatMap(({ x1, y1, x2, y2 }): Segment[] => [
+      ['M', x1, y1],
+      ['L', x2, y2],
+    ]),
+  }));
+}
+
+function joinedLetters(letters: readonly Words[]): string[] {
+  return alike(letters, ({ font, size, tone }) => `${font} ${size} ${tone}`).map((row) => {
+    const places = (of: 'x' | 'y') => row.map((one) => short(one[of])).join(' ');
+    return textElement(row[0], places('x'), places('y'), row.map(({ text }) => text).join(''), SCREEN);
   });
-  return [...[...shapes.values()].map((shape) => ({ kind: 'shape' as const, ...shape })), ...others];
 }
 
 /** @param sign the beginning of the element that draws a sign */
@@ -81,15 +108,19 @@ function element(ink: Ink, tones: Tones, sign: (glyph: GlyphName) => string): st
     }
     case 'shape':
       return `<path d="${pathText(ink.path)}" ${paint(ink, tones)}${ink.part ? ` data-part="${ink.part}"` : ''}/>`;
-    case 'text': {
-      const weight = ink.font === 'bold' || ink.font === 'title' ? 700 : 400;
-      return `<text x="${short(ink.x)}" y="${short(ink.y)}" font-family="${FAMILIES[ink.font]}" font-weight="${weight}" font-size="${short(ink.size)}" fill="${tones[ink.tone ?? 'ink']}" xml:space="preserve">${escapedXml(ink.text)}</text>`;
-    }
+    case 'text':
+      return textElement(ink, short(ink.x), short(ink.y), ink.text, tones);
     case 'box':
       return `<rect x="${short(ink.x)}" y="${short(ink.y)}" width="${short(ink.w)}" height="${short(ink.h)}" ${paint(ink, tones)}/>`;
     case 'disc':
       return `<circle cx="${short(ink.x)}" cy="${short(ink.y)}" r="${short(ink.r)}" ${paint(ink, tones)}/>`;
   }
+}
+
+/** @param x,y where the text begins, or a place for each of its letters */
+function textElement({ font, size, tone }: Words, x: string, y: string, text: string, tones: Tones): string {
+  const weight = font === 'bold' || font === 'title' ? 700 : 400;
+  return `<text x="${x}" y="${y}" font-family="${FAMILIES[font]}" font-weight="${weight}" font-size="${short(size)}" fill="${tones[tone ?? 'ink']}" xml:space="preserve">${escapedXml(text)}</text>`;
 }
 
 function paint({ fill, stroke, width }: Paint, tones: Tones): string {

@@ -7,22 +7,15 @@ import { counted } from '../../wording/grammar';
 import { planWords, type Speech } from '../../wording/plans';
 import { planName, tradeWords } from '../../wording/ways';
 import { CompareWith } from './CompareWith';
-
-interface Props {
-  readonly plans: readonly Plan[];
-  readonly chosen: number;
-  /** True where the last is the saved fingering, which the planner would no longer offer. */
-  readonly own: boolean;
-  /** True while ways are still looked for: their places are kept. */
-  readonly more: boolean;
-  readonly speech: Speech;
-}
+import type { Shown } from './shown';
 
 /** Ways shown before "all" is asked for. */
 const FIRST = 3;
 
 /** The best plan and the ways beside it, each with what it buys and pays; the bar is its difficulty. */
-export const Alternatives = memo(function Alternatives({ plans, chosen, own, more, speech }: Props) {
+export const Alternatives = memo(function Alternatives({ shown: answer }: { readonly shown: Shown }) {
+  const { planned, response, chosen, more, speech } = answer;
+  const { plans } = response;
   const beside = useBench((state) => state.beside);
   const [all, setAll] = useState(false);
   if (plans.length === 0) return null;
@@ -55,7 +48,7 @@ export const Alternatives = memo(function Alternatives({ plans, chosen, own, mor
             >
               <span className="flex items-baseline justify-between gap-2 font-semibold">
                 <span className="truncate first-letter:uppercase">
-                  {nameOf(plan, own && at === plans.length - 1, speech)}
+                  {nameOf(plan, planned.own && at === plans.length - 1, speech)}
                 </span>
                 <span className="sr-only">, </span>
                 <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />

@@ -1,10 +1,10 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useShallow } from 'zustand/react/shallow';
 import { session, useBench } from '../../app/bench';
 import { briefAddress } from '../../app/brief/address';
 import { redo, rename, undo } from '../../app/edits';
 import { followAddress, leave, start } from '../../app/opening';
-import { lastPlanned, type SaveState } from '../../app/session/state';
+import type { SaveState } from '../../app/session/state';
 import { useNothingKept } from '../../app/firstMinute';
 import { useStudent } from '../../app/students';
 import { Head } from '../../ui/Head';
@@ -16,9 +16,9 @@ import { UndoButtons } from '../../ui/UndoButtons';
 import { useLeaving } from '../../ui/useLeaving';
 import { usePageKeys } from '../../ui/usePageKeys';
 import { planTitle, requestWords } from '../../wording/material';
-import { speechOf } from '../../wording/plans';
 import { fetchEngraver } from '../../notation/Staff';
 import { wakePlanner } from '../../work/planner';
+import { AboutPlan } from './AboutPlan';
 import { Alternatives } from './Alternatives';
 import { BriefSentence } from './BriefSentence';
 import { Briefs } from './Briefs';
@@ -27,22 +27,13 @@ import { FindingsList } from './FindingsList';
 import { PlannerTrouble } from './PlannerTrouble';
 import { PlanShelf } from './PlanShelf';
 import { Stage } from './Stage';
+import { useShown } from './shown';
 import { StudentMatch } from './StudentMatch';
-import { TasteLine } from './TasteLine';
 import { ThisPlan } from './ThisPlan';
 
-const AsWritten = later('What was written', async () => (await import('./AsWritten')).AsWritten);
-const GivenDifferences = later(
-  'What differs for this student',
-  async () => (await import('./Given')).GivenDifferences,
-);
 const FirstMinute = later('How to begin', async () => (await import('./FirstMinute')).FirstMinute);
 const Palette = later('The list of commands', async () => (await import('./Palette')).Palette);
 const Problems = later('What stands in the way', async () => (await import('./Problems')).Problems);
-const SavedFingering = later(
-  'The saved fingering',
-  async () => (await import('./SavedFingering')).SavedFingering,
-);
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   unsaved: 'Not saved yet',
@@ -89,17 +80,9 @@ export default function Bench() {
   useEffect(() => {
     document.title = `${title} · Bench · Dove Path`;
   }, [title]);
-  const planned = lastPlanned({ planning });
-  const response = planned?.response ?? null;
-  const plan = response?.plans[chosen];
-  const problems = response?.problems ?? [];
+  const { now, after } = useShown(planning, chosen, student?.noteNames);
+  const problems = after?.response.problems ?? [];
   const issues = planning.kind === 'refused' ? planning.issues : [];
-  const instrument = planned?.ask.request.instrument;
-  const names = student?.noteNames;
-  const speech = useMemo(
-    () => (response && instrument ? speechOf(instrument, response, names) : null),
-    [response, instrument, names],
-  );
   return (
     <div className="bench">
       <Head here="/" plan={record.id} brief={briefAddress(record.request)}>
@@ -132,55 +115,41 @@ export default function Bench() {
           {record.drillFor && <DrillFor id={record.drillFor} />}
         </div>
         <div className="bench-stage">
-          {planned && response && speech && (
-            <Section name="The picture of the plan" on={[response, chosen]}>
-              <Stage
-                response={response}
-                plan={plan ?? null}
-                request={record.request}
-                asked={planned.ask.request}
-                speech={speech}
-              />
+          {now && after && (
+            <Section name="The picture of the plan" on={[now]}>
+              <Stage now={now} after={after} request={record.request} />
             </Section>
           )}
           <div className="flex flex-col gap-2 pt-2">
             <StudentMatch record={record} />
-            {response?.taste && <TasteLine request={record.request} taste={response.taste} />}
-            {record.givenFrom && <GivenDifferences record={record} response={response} plan={plan} />}
-            {speech && response && standing !== 'as-planned' && (
-              <SavedFingering standing={standing} plans={response.plans} chosen={chosen} speech={speech} />
-            )}
-            {record.written && speech && <AsWritten written={record.written} speech={speech} />}
+            {after && <AboutPlan shown={after} record={record} standing={standing} />}
           </div>
         </div>
         <div ref={side} className="bench-side">
           <div className="bench-ways">
             {(problems.length > 0 || issues.length > 0) && (
-              <Problems problems={problems} issues={issues} request={record.request} speech={speech} />
+              <Problems
+                problems={problems}
+                issues={issues}
+                request={record.request}
+                speech={after?.speech ?? null}
+              />
             )}
             <PlannerTrouble planning={planning} />
-            {response && speech && planned && (
-              <Section name="The list of ways" on={[response]}>
-                <Alternatives
-                  plans={response.plans}
-                  chosen={chosen}
-                  own={planned.own}
-                  more={planning.kind === 'planned' && planning.more === true}
-                  speech={speech}
-                />
+            {after && (
+              <Section name="The list of ways" on={[after]}>
+                <Alternatives shown={after} />
               </Section>
             )}
           </div>
           <aside className="bench-more">
-            {planned && plan && speech && (
-              <Section name="The findings" on={[planned, chosen]}>
+            {after?.plan && (
+              <Section name="The findings" on={[after]}>
                 <FindingsList
                   key={record.id}
                   planId={record.id}
                   level={student?.level ?? 'middle'}
-                  planned={planned}
-                  chosen={chosen}
-                  speech={speech}
+                  shown={after}
                 />
               </Section>
             )}
@@ -202,7 +171,7 @@ export default function Bench() {
         </div>
       </main>
       <BringInDrop />
-      {palette && <Palette speech={speech} onClose={() => setPalette(false)} />}
+      {palette && <Palette speech={after?.speech ?? null} onClose={() => setPalette(false)} />}
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { heldAlike, type Plan, type Step } from '../../core';
 import { middleOf } from '../../notation/score';
 import { columnOf, type RowProps } from './rows';
@@ -8,7 +9,7 @@ import { positionName } from '../../wording/places';
 const ROOM_FOR_POSITION = 50;
 
 /** The other plan's strings and fingers under the same columns; where the two part, it is boxed. */
-export function BesideRow({
+export const BesideRow = memo(function BesideRow({
   plan,
   other,
   visible,
@@ -60,7 +61,7 @@ export function BesideRow({
       ))}
     </svg>
   );
-}
+});
 
 export function fingersOf(step: Step): string {
   return step.stops.map((stop) => stop.finger).join('-');

@@ -1,24 +1,21 @@
 import { memo, useEffect, useState } from 'react';
 import { aimFor } from '../../work/aim';
-import type { Planned } from '../../app/session/state';
 import { resolveSetup, type Finding, type Level } from '../../core';
 import { drillTitle, FINDING_NAMES, findingWords } from '../../wording/findings';
 import { Help } from '../../ui/Help';
 import { REACH_UNKNOWN } from '../../wording/instruments';
-import type { Speech } from '../../wording/plans';
 import { findingDrillInWorker, weightiestInWorker } from '../../work/planner';
 import type { Weightiest } from '../../work/plan.worker';
 import { select } from '../../app/edits';
 import { say } from '../../app/notices';
 import { openDrill, practise } from '../../app/opening';
 import { partAround } from '../../app/practice/address';
+import type { Shown } from './shown';
 
 interface Props {
   readonly planId: string;
   readonly level: Level;
-  readonly planned: Planned;
-  readonly chosen: number;
-  readonly speech: Speech;
+  readonly shown: Shown;
 }
 
 /** Shown before "all" is asked for. */
@@ -41,8 +38,9 @@ const VIEWS: Readonly<Record<Finding['kind'], readonly [string, string]>> = {
 };
 
 /** What is worth attention in this plan for this student, the weightiest first; each selects its notes and leads to its close-up. */
-export const FindingsList = memo(function FindingsList({ planId, level, planned, chosen, speech }: Props) {
-  const { ask, response } = planned;
+export const FindingsList = memo(function FindingsList({ planId, level, shown: answer }: Props) {
+  const { planned, response, chosen, speech } = answer;
+  const { ask } = planned;
   const [{ first: found, count }, setFound] = useState<Weightiest>({ first: [], count: 0 });
   const [all, setAll] = useState(false);
   useEffect(() => {

@@ -1,12 +1,13 @@
 import { Ban, Lock } from 'lucide-react';
-import { Fragment } from 'react';
+import { memo } from 'react';
 import { boardScale, type BoardScale } from '../../board/scale';
 import type { InstrumentKind, Plan, Shift, Step } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
-import { fingerSign, placeName } from '../../wording/places';
+import { placeName } from '../../wording/places';
 import { middleOf, type Layout } from '../../notation/score';
 import { columnOf, type RowProps } from './rows';
 import type { Visible } from './shape';
+import { Fingers, isSpread, SpreadWord, Tokens, TOKENS } from './Tokens';
 
 const TOP = 34;
 const BOTTOM = 26;
@@ -62,12 +63,18 @@ interface TrailProps extends RowProps {
  * The hand trail: every note where its finger stands along the neck, in real mm; the hand as a band from first to fourth finger, which
  * steps at a shift.
  */
-export function HandTrail({ plan, visible, layout, height, demanded, speech }: TrailProps) {
+export const HandTrail = memo(function HandTrail({
+  plan,
+  visible,
+  layout,
+  height,
+  demanded,
+  speech,
+}: TrailProps) {
   const { at: y, marks } = trailScale(plan, height);
   const steps = plan.steps.filter((step) => step.at >= visible.first && step.at < visible.last);
-  const stretched = new Map(
-    plan.reach.filter(({ verdict }) => verdict !== 'easy').map((reach) => [reach.at, reach]),
-  );
+  const verdicts = new Map(plan.reach.map(({ at, verdict }) => [at, verdict]));
+  const verdictAt = (at: number) => verdicts.get(at);
   const shifts = plan.shifts.filter((shift) => shift.to >= visible.first && shift.from < visible.last);
   const byAt = new Map(plan.steps.map((step) => [step.at, step]));
   const raised = closeTo(shifts, layout);
@@ -104,17 +111,21 @@ export function HandTrail({ plan, visible, layout, height, demanded, speech }: T
           raised={raised.has(shift.to)}
         />
       ))}
-      {steps.map((step, n) => (
-        <Token
-          key={step.at}
-          step={step}
-          verdict={stretched.get(step.at)?.verdict}
-          said={stretched.get(step.at)?.verdict !== stretched.get(step.at - 1)?.verdict}
-          over={liesHigher(steps[n - 1], step, steps[n + 1])}
-          layout={layout}
-          radius={radius}
-          y={y}
-        />
+      {TOKENS.map((look) => (
+        <Tokens key={look.of} {...{ look, steps, verdictAt, layout, radius, y }} />
+      ))}
+      {steps.map((step, n) => {
+        const verdict = verdictAt(step.at);
+        const over = liesHigher(steps[n - 1], step, steps[n + 1]);
+        return (
+          isSpread(verdict) &&
+          verdict !== verdictAt(step.at - 1) && (
+            <SpreadWord key={step.at} {...{ step, verdict, over, layout, radius, y }} />
+          )
+        );
+      })}
+      {[false, true].map((open) => (
+        <Fingers key={String(open)} {...{ steps, open, layout, radius, y }} />
       ))}
       {[...demanded]
         .filter(([at]) => at >= visible.first && at < visible.last)
@@ -130,7 +141,7 @@ export function HandTrail({ plan, visible, layout, height, demanded, speech }: T
         ))}
     </svg>
   );
-}
+});
 
 type Scale = BoardScale['at'];
 
@@ -214,59 +225,4 @@ function ShiftStep({ shift, from, to, instrument, layout, y, raised }: ShiftProp
 function liesHigher(before: Step | undefined, step: Step, after: Step | undefined): boolean {
   const place = (one: Step | undefined) => one?.stops[0].stopMm ?? 0;
   return place(before) < place(step) && place(after) < place(step);
-}
-
-interface TokenProps {
-  readonly step: Step;
-  readonly verdict: 'stretch' | 'beyond' | 'easy' | undefined;
-  /** True where the verdict is put in words: at the first of a run. */
-  readonly said: boolean;
-  /** True where the words stand over the token: it lies higher than the notes beside it. */
-  readonly over: boolean;
-  readonly layout: Layout;
-  readonly radius: number;
-  readonly y: Scale;
-}
-
-/** A finger on the string; an open string is a ring at the nut, a stretch is said below the token. */
-function Token({ step, verdict, said, over, layout, radius, y }: TokenProps) {
-  const x = middleOf(layout, step.at);
-  const lies = y(step.stops[0].stopMm);
-  const wordsY = over ? lies - radius - 4 : lies + radius + 13;
-  const tone = verdict === 'beyond' ? 'var(--color-madder)' : 'var(--color-ochre)';
-  return (
-    <>
-      {step.stops.map((stop) => {
-        const open = stop.finger === 0;
-        const spread = stop.finger !== 0 && (verdict === 'stretch' || verdict === 'beyond');
-        return (
-          <Fragment key={stop.string}>
-            <circle
-              cx={x}
-              cy={y(stop.stopMm)}
-              r={radius}
-              fill={open ? 'var(--color-sheet)' : 'var(--color-ink)'}
-              stroke={spread ? tone : 'var(--color-ink)'}
-              strokeWidth={spread ? 3.5 : 1.5}
-            />
-            <text
-              x={x}
-              y={y(stop.stopMm) + radius * 0.5}
-              fontSize={Math.max(12, radius * 1.3)}
-              fontWeight={700}
-              textAnchor="middle"
-              fill={open ? 'var(--color-ink)' : 'var(--color-sheet)'}
-            >
-              {fingerSign(stop)}
-            </text>
-          </Fragment>
-        );
-      })}
-      {said && (verdict === 'stretch' || verdict === 'beyond') && (
-        <text x={x} y={wordsY} fontSize={12} textAnchor="middle" fill={tone} fontWeight={700}>
-          {verdict}
-        </text>
-      )}
-    </>
-  );
 }

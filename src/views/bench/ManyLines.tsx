@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { lineOf } from '../../notation/lines';
+import { useBeforePaint } from '../../ui/useBeforePaint';
 import { pointedAt, type PictureProps } from './pointing';
 import { BETWEEN } from './shape';
 import { Strip, StripHead, StripNeck } from './Strip';
@@ -28,7 +29,7 @@ export function ManyLines({ picture, shape, frame, onPoint }: PictureProps) {
     };
   }, []);
   const cursorLine = lineOf(lines, cursor);
-  useEffect(() => {
+  useBeforePaint(() => {
     const { current } = box;
     if (!current) return;
     const top = cursorLine * step;

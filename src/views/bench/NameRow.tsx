@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { NoteNames } from '../../core';
 import { printed } from '../../wording/notes';
 import { middleOf } from '../../notation/score';
@@ -8,7 +9,7 @@ interface Props extends RowProps {
 }
 
 /** What the notes are called, under the staff. */
-export function NameRow({ events, visible, layout, height, names }: Props) {
+export const NameRow = memo(function NameRow({ events, visible, layout, height, names }: Props) {
   return (
     <svg width={layout.width} height={height} className="relative block" data-testid="names">
       {events.slice(visible.first, visible.last).map((event) => (
@@ -25,4 +26,4 @@ export function NameRow({ events, visible, layout, height, names }: Props) {
       ))}
     </svg>
   );
-}
+});

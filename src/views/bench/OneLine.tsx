@@ -1,5 +1,6 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { eventAt, type Layout } from '../../notation/score';
+import { useBeforePaint } from '../../ui/useBeforePaint';
 import { pointedAt, type PictureProps } from './pointing';
 import type { Visible } from './shape';
 import { Strip, StripHead, StripNeck } from './Strip';
@@ -14,6 +15,7 @@ export function OneLine({ picture, shape, frame, onPoint }: PictureProps) {
   const { clefs, cursor } = picture;
   const [line] = shape.lines;
   const { layout, last } = line;
+  const visible = useMemo(() => visibleEvents(layout, view, last), [layout, view, last]);
   const headAt = eventAt(layout, view.left + 1, 0, last);
   useEffect(() => {
     const box = scroller.current;
@@ -28,7 +30,7 @@ export function OneLine({ picture, shape, frame, onPoint }: PictureProps) {
       box.removeEventListener('scroll', look);
     };
   }, []);
-  useEffect(() => {
+  useBeforePaint(() => {
     if (scroller.current) keepInView(scroller.current, cursor, layout);
   }, [cursor, layout]);
   return (
@@ -43,7 +45,7 @@ export function OneLine({ picture, shape, frame, onPoint }: PictureProps) {
           {...picture}
           shape={shape}
           line={line}
-          visible={visibleEvents(layout, view, last)}
+          visible={visible}
           onPoint={(event) => onPoint(pointedAt(event, line), event.shiftKey)}
         />
       </div>

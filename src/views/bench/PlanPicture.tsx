@@ -23,6 +23,9 @@ import type { Picture } from './Strip';
 
 const ManyLines = later('The music in lines', async () => (await import('./ManyLines')).ManyLines);
 
+/** Where no fingering fits the brief, the music is shown all the same. */
+export const NO_PLAN: Plan = { cost: 0, terms: {}, steps: [], shifts: [], reach: [], frames: [] };
+
 interface Props {
   readonly response: PlanResponse;
   readonly plan: Plan;

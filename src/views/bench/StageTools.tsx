@@ -1,11 +1,18 @@
 import { Play, Square, ZoomIn, ZoomOut } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { tempoOf } from '../../app/brief/choices';
 import { dronesFor } from '../../audio/score';
 import { classWords, printed } from '../../wording/notes';
 import { stretchWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
-import { midiOf, parsePitch, type PlanRequest, type PlanResponse, type Setup } from '../../core';
+import {
+  midiOf,
+  parsePitch,
+  resolveSetup,
+  type PlanRequest,
+  type PlanResponse,
+  type Setup,
+} from '../../core';
 import { carryMarked, toggleMarking, unmark } from '../../app/edits';
 import {
   bpmOf,
@@ -31,28 +38,29 @@ import {
 import { useBench } from '../../app/bench';
 import { Choose } from '../../ui/Choose';
 import { practise } from '../../app/opening';
-
-interface Props {
-  readonly response: PlanResponse;
-  readonly setup: Setup;
-  readonly speech: Speech;
-}
+import type { Shown } from './shown';
 
 /** Above the picture, in one row: hearing it, marking notes in it, and how it is shown. */
-export function StageTools({ response, setup }: Omit<Props, 'speech'>) {
+export const StageTools = memo(function StageTools({ shown }: { readonly shown: Shown }) {
+  const { response, planned } = shown;
   return (
     <div className="flex flex-wrap items-center gap-x-2 gap-y-1 text-[0.95rem]">
-      <Listen response={response} setup={setup} />
+      <Listen response={response} asked={planned.ask.request} />
       <Mark />
       <Look />
     </div>
   );
+});
+
+interface ListenProps {
+  readonly response: PlanResponse;
+  readonly asked: PlanRequest;
 }
 
-function Listen({ response, setup }: Omit<Props, 'speech'>) {
+function Listen({ response, asked }: ListenProps) {
   const { playing, count, loop, countIn, drone } = useListening();
   const request = useBench((state) => state.record.request);
-  const drones = useMemo(() => dronesOf(response, setup), [response, setup]);
+  const drones = useMemo(() => dronesOf(response, resolveSetup(asked)), [response, asked]);
   return (
     <section aria-label="Listen" className="flex flex-wrap items-center gap-1.5">
       <button
@@ -157,7 +165,7 @@ function Mark() {
 }
 
 /** Notes marked for listening or as a pattern, and what can be done with them. */
-export function Marked({ speech }: Pick<Props, 'speech'>) {
+export function Marked({ speech }: { readonly speech: Speech }) {
   const selection = useBench((state) => state.selection);
   return (
     <section aria-label="Marked notes" className="flex flex-wrap items-center gap-2">

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { RowProps } from './rows';
 import { printed } from '../../wording/notes';
 import { sentence } from '../../wording/grammar';
@@ -10,7 +11,7 @@ interface Run {
 }
 
 /** Which string each note is on: a line as thick as the string, with its letter where it begins. */
-export function StringRow({ plan, setup, visible, layout, height, speech }: RowProps) {
+export const StringRow = memo(function StringRow({ plan, setup, visible, layout, height, speech }: RowProps) {
   const runs: Run[] = [];
   for (const step of plan.steps) {
     const string = step.stops.map((stop) => stop.string).join(' ');
@@ -49,4 +50,4 @@ export function StringRow({ plan, setup, visible, layout, height, speech }: RowP
       })}
     </svg>
   );
-}
+});

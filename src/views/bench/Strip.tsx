@@ -103,7 +103,9 @@ interface StripProps extends Picture {
 export function Strip({ shape, line, visible, onPoint, ...picture }: StripProps) {
   const { names, other, demanded, cursor, selection, trouble } = picture;
   const { layout } = line;
-  const rows = { ...picture, visible, layout };
+  const { events, plan, setup, speech } = picture;
+  // Nothing of the cursor: the rows are not drawn again where it moves.
+  const rows = { events, plan, setup, speech, visible, layout };
   const within = (at: number) => at >= line.first && at < line.last;
   const column = (from: number, to: number): CSSProperties => ({
     left: layout.left(from),
@@ -145,7 +147,7 @@ export function Strip({ shape, line, visible, onPoint, ...picture }: StripProps)
         layout={layout}
         first={visible.first}
         last={visible.last}
-        label={`Staff: ${picture.events.length} notes with fingerings`}
+        label={`Staff: ${events.length} notes with fingerings`}
       />
       {names && <NameRow {...rows} height={shape.rows.names} names={names} />}
       <StringRow {...rows} height={shape.rows.strings} />

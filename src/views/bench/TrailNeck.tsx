@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { laidFingers, stopMm, type HandProfile, type Plan, type Setup, type Step } from '../../core';
 import { printed } from '../../wording/notes';
 import { trailScale } from './HandTrail';
@@ -19,7 +20,7 @@ interface Props {
 }
 
 /** The neck beside the trail, on the same axis: true along the string, wider across it. */
-export function TrailNeck({ plan, step, setup, hand, above, height }: Props) {
+export const TrailNeck = memo(function TrailNeck({ plan, step, setup, hand, above, height }: Props) {
   const { at: y, perMm } = trailScale(plan, height);
   const names = setup.strings.map(({ name }) => name);
   const gap = (NECK_WIDTH - 2 * SIDE) / (names.length - 1);
@@ -103,4 +104,4 @@ export function TrailNeck({ plan, step, setup, hand, above, height }: Props) {
       ))}
     </svg>
   );
-}
+});

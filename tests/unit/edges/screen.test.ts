@@ -59,9 +59,17 @@ test('the fingers of the plan stand over the notes, and no word is smaller than 
   const score = scoreOf(SCALE);
   for (const scale of [0.95, 1.6]) {
     const markup = drawn(score, scale);
+    const [fingers, ...others] = texts(markup, 'font-weight="700"');
     assert.deepEqual(
-      texts(markup, 'font-weight="700"'),
+      [...fingers],
       score.steps.flatMap(({ stops }) => stops.map(({ finger }) => String(finger))),
+    );
+    assert.deepEqual(others, [], 'fingers that look alike are one text');
+    const places = /<text x="([^"]+)" y="([^"]+)"[^>]*font-weight="700"/.exec(markup)?.slice(1) ?? [];
+    assert.deepEqual(
+      places.map((list) => list.split(' ').length),
+      [29, 29],
+      'with a place for each',
     );
     const sizes = [...markup.matchAll(/font-size="([\d.]+)"/g)].map(([, size]) => Number(size));
     assert.ok(Math.min(...sizes) >= LEAST_TEXT - 0.01, `${Math.min(...sizes)} px`);
@@ -105,7 +113,7 @@ test('a guide note has a crossed head and its finger in brackets', () => {
   const score = scoreOf(typed('A4 B4 D5'), 'violin', { guides: new Set([1]), barred: false });
   const markup = drawn(score);
   assert.deepEqual([lefts(markup, /^noteheadX/).length, lefts(markup, /^noteheadBlack/).length], [1, 2]);
-  assert.ok(texts(markup, 'font-weight="700"')[1].startsWith('('));
+  assert.ok(texts(markup, 'font-weight="700"').some((text) => /^\(\d\)$/.test(text)));
 });
 
 test('the head of a line holds clef, signature and time, within the width that is kept for it', () => {
