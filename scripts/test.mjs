@@ -1,13 +1,13 @@
 /*
- * npm test: installs what is missing, then type check, build, lint and unit tests in two lanes at once, then the browser tests.
+ * npm test: installs what is missing, then type check, build and lint beside the unit tests, then the browser tests.
  */
 import { spawn } from 'node:child_process';
 import { ensureChromium, ensureNode, ensurePackages, run } from './setup.mjs';
 
 /** One after the other in a lane; the lanes side by side. */
 const LANES = [
-  ['types', 'build'],
-  ['lint', 'unit'],
+  ['types', 'build', 'lint'],
+  ['unit'],
 ];
 
 ensureNode();

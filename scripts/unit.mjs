@@ -10,6 +10,8 @@ import { build } from 'esbuild';
 import { stop } from './setup.mjs';
 
 const TESTS = 'tests/unit';
+/** The commands that tests call, as they are typed but for the reading of each file. */
+const COMMANDS = ['plan', 'read', 'check'];
 const BUNDLES = '.unit';
 
 const wanted = process.argv.slice(2);
@@ -19,26 +21,32 @@ const files = readdirSync(TESTS, { recursive: true })
 if (files.length === 0) stop(`No unit test is called ${wanted.join(' or ')}. They are in ${TESTS}.`);
 
 rmSync(BUNDLES, { recursive: true, force: true });
-await build({
-  entryPoints: files.map((name) => join(TESTS, name)),
-  outbase: TESTS,
-  outdir: BUNDLES,
+const usual = {
   outExtension: { '.js': '.mjs' },
   bundle: true,
-  splitting: true,
   packages: 'external',
   platform: 'node',
   format: 'esm',
   target: 'node20',
   sourcemap: true,
   plugins: [placeOf()],
+};
+await build({
+  ...usual,
+  entryPoints: files.map((name) => join(TESTS, name)),
+  outbase: TESTS,
+  outdir: BUNDLES,
+  splitting: true,
+});
+await build({
+  ...usual,
+  entryPoints: COMMANDS.map((name) => join('scripts', `${name}.ts`)),
+  outdir: join(BUNDLES, 'commands'),
 });
 const bundles = files.map((name) => join(BUNDLES, name.replace(/\.ts$/, '.mjs')));
-const { status } = spawnSync(
-  process.execPath,
-  ['--enable-source-maps', '--test', '--test-concurrency=2', ...bundles],
-  { stdio: 'inherit' },
-);
+// The stand-in for the browser's database comes before anything that looks for one: a bundle may load its parts in another order.
+const flags = ['--enable-source-maps', '--import', 'fake-indexeddb/auto', '--test', '--test-concurrency=2'];
+const { status } = spawnSync(process.execPath, [...flags, ...bundles], { stdio: 'inherit' });
 process.exit(status ?? 1);
 
 /** A file that asks where it is hears where it was written, not where its bundle stands. */

@@ -1,5 +1,5 @@
 import type { PlanRequest } from '../core';
-import { storageFault } from '../store/db';
+import { db, storageFault } from '../store/db';
 import { isExample, newRecord, type PlanRecord, type StudentRecord } from '../store/records';
 import { fetchCheck, getPlan, listPlans } from '../store/rows';
 import { requestWords } from '../wording/material';
@@ -27,6 +27,11 @@ const IN_PEACE = 8000;
 
 const { getState: get, setState: set } = session.store;
 ahead(fetchCheck);
+
+/** Opens the browser's storage before anything is asked of it. Where it cannot be had, whoever asks says so. */
+export function wakeStore() {
+  void db.open().catch(() => undefined);
+}
 
 /** Opens what the address asks for, or what was on the stand last; with `demo` an empty studio is filled first. */
 export async function start() {

@@ -1,6 +1,6 @@
 import { startTransition, useEffect, useState } from 'react';
 
-/** A value as it was when the page was last painted; the first at once. What hangs on it is put up in breaths of its own. */
+/** A value as it was when the page was last painted. What hangs on it is put up in breaths of its own. */
 export function useAfterPaint<T>(value: T): T {
   const [painted, setPainted] = useState(value);
   useEffect(() => {
@@ -13,5 +13,5 @@ export function useAfterPaint<T>(value: T): T {
       clearTimeout(timer);
     };
   }, [value]);
-  return painted ?? value;
+  return painted;
 }

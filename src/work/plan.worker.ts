@@ -120,6 +120,11 @@ function answerText(ask: Ask): string {
   return text;
 }
 
+/** Works out what may be asked next, and keeps it. */
+function expect(ask: Ask) {
+  answerTo(ask);
+}
+
 /** Keys that are planned once for practice: code that has run a few times runs several times as fast. */
 const PRACTICE = ['G', 'Eb', 'D', 'Bb', 'F#', 'Ab'];
 /** The page has settled after so long; between two of them a question that comes is heard. In ms. */
@@ -143,7 +148,7 @@ const setPrices = (other: Partial<Weights>) => {
 };
 
 /** What the worker offers to the page. */
-const planner = { answerText, findings, weightiest, findingDrill, positionDrill, learn, setPrices };
+const planner = { answerText, expect, findings, weightiest, findingDrill, positionDrill, learn, setPrices };
 export type PlannerInWorker = typeof planner;
 
 expose(planner);

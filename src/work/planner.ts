@@ -52,9 +52,15 @@ function inWorker(): Running {
   return started;
 }
 
-/** Starts the planner before anything is asked, so that it is fetched and ready while the page is put up. */
-export function wakePlanner() {
-  inWorker();
+/**
+ * Starts the planner before anything is asked, so that it is fetched and ready while the page is put up.
+ * @param guess what may be asked first: it is kept ready, and code that has run once runs faster whatever is asked
+ */
+export function wakePlanner(guess: Ask) {
+  // Where the planner is lost, whoever asks it says so.
+  inWorker()
+    .remote.expect(guess)
+    .catch(() => undefined);
 }
 
 function readPrices(): Record<string, number> | null {

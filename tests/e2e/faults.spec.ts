@@ -333,7 +333,7 @@ test('a short storm of edits, kills and refused writes loses nothing that was sh
   browser,
   baseURL,
 }) => {
-  const { edits, lost } = await storm(browser, baseURL ?? '', 15_000, 6);
+  const { edits, lost } = await storm(browser, baseURL ?? '', 9_000, 6);
   expect(edits).toBeGreaterThan(0);
   expect(lost).toEqual([]);
 });

@@ -33,7 +33,17 @@ export function scaleOn(tonic: string): PlanRequest {
   return { ...SCALE, material: { ...SCALE.material, tonic } as PlanRequest['material'] };
 }
 
-export function answerTo({ request, kept, alone }: Ask): Answer {
+/** Answers that were worked out: the same is asked many times over, and a plan depends on nothing else. */
+const known = new Map<string, Answer>();
+
+export function answerTo(ask: Ask): Answer {
+  const text = JSON.stringify(ask);
+  const answer = known.get(text) ?? workOut(ask);
+  known.set(text, answer);
+  return answer;
+}
+
+function workOut({ request, kept, alone }: Ask): Answer {
   const asked = { ...request, alternatives: alone ? 1 : 3 };
   const free = (): KeptAnswer => ({ response: plan(asked), found: 0, own: false });
   return { kind: 'planned', ...(kept ? planKept(asked, kept) : free()) };

@@ -3,8 +3,8 @@ import { useShallow } from 'zustand/react/shallow';
 import { session, useBench } from '../../app/bench';
 import { briefAddress } from '../../app/brief/address';
 import { redo, rename, undo } from '../../app/edits';
-import { followAddress, leave, start } from '../../app/opening';
-import type { SaveState } from '../../app/session/state';
+import { followAddress, leave, start, wakeStore } from '../../app/opening';
+import { FIRST_REQUEST, type SaveState } from '../../app/session/state';
 import { useNothingKept } from '../../app/firstMinute';
 import { useStudent } from '../../app/students';
 import { Head } from '../../ui/Head';
@@ -43,9 +43,10 @@ const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
   gone: 'Deleted on another page',
 };
 
-// The planner and the engraver are fetched while the page is put up: both would be asked for at the end of it.
+// Storage, planner and engraver are made ready while the page is put up: they would be asked for at the end of it.
 if (!import.meta.env.SSR) {
-  wakePlanner();
+  wakeStore();
+  wakePlanner({ request: FIRST_REQUEST, alone: true });
   void fetchEngraver();
 }
 
@@ -115,11 +116,9 @@ export default function Bench() {
           {record.drillFor && <DrillFor id={record.drillFor} />}
         </div>
         <div className="bench-stage">
-          {now && after && (
-            <Section name="The picture of the plan" on={[now]}>
-              <Stage now={now} after={after} request={record.request} />
-            </Section>
-          )}
+          <Section name="The picture of the plan" on={[now]}>
+            <Stage now={now} after={after} request={record.request} />
+          </Section>
           <div className="flex flex-col gap-2 pt-2">
             <StudentMatch record={record} />
             {after && <AboutPlan shown={after} record={record} standing={standing} />}

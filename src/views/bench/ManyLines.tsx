@@ -19,7 +19,7 @@ export function ManyLines({ picture, shape, frame, onPoint }: PictureProps) {
     const { current } = box;
     if (!current) return;
     const look = () => setView({ top: current.scrollTop, height: current.clientHeight });
-    look();
+    // It looks once by itself, when the page has been laid out.
     const watcher = new ResizeObserver(look);
     watcher.observe(current);
     current.addEventListener('scroll', look, { passive: true });

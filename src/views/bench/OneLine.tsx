@@ -21,7 +21,7 @@ export function OneLine({ picture, shape, frame, onPoint }: PictureProps) {
     const box = scroller.current;
     if (!box) return;
     const look = () => setView({ left: box.scrollLeft, width: box.clientWidth });
-    look();
+    // It looks once by itself, when the page has been laid out.
     const watcher = new ResizeObserver(look);
     watcher.observe(box);
     box.addEventListener('scroll', look, { passive: true });

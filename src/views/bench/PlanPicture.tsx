@@ -1,4 +1,4 @@
-import { memo, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { memo, useMemo } from 'react';
 import { namesToWrite, useLook } from '../../app/look';
 import { moveCursor } from '../../app/edits';
 import type { Selection } from '../../app/session/state';
@@ -17,6 +17,7 @@ import type { StudentRecord } from '../../store/records';
 import { later } from '../../ui/later';
 import type { Speech } from '../../wording/plans';
 import { OneLine } from './OneLine';
+import type { Room } from './PictureRoom';
 import { sameScore } from './sameScore';
 import { shapeOf } from './shape';
 import type { Picture } from './Strip';
@@ -37,6 +38,7 @@ interface Props {
   readonly demanded: Picture['demanded'];
   /** Laid beside the plan. */
   readonly other: Plan | undefined;
+  readonly room: Room;
   readonly cursor: number;
   readonly selection: Selection | null;
   /** True while moving the cursor marks notes. */
@@ -53,10 +55,9 @@ const FRAME = {
 
 /** Staff, string row, hand trail and neck of a plan, laid out for the room there is. Drawn again only where something in it is another. */
 export const PlanPicture = memo(function PlanPicture(props: Props) {
-  const { response, plan, asked, setup, student, speech, demanded, other, cursor, selection, marking } =
-    props;
+  const { response, plan, asked, setup, student, speech, demanded, other, room } = props;
+  const { cursor, selection, marking } = props;
   const { zoom, names: shownNames, lines } = useLook();
-  const { room, frame } = useRoom();
   const { events, problems } = response;
   const clefs = useMemo(
     () => clefsRead(events, asked.instrument, student),
@@ -85,9 +86,7 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
   const under = useMemo(() => hasBows(score.music.events) || restezMarks(score.steps).length > 0, [score]);
   const { fifths } = response.key;
   const shape = useMemo(
-    () =>
-      room &&
-      shapeOf({ ...needs, extent, fifths, room, zoom, lines, under, names: !!names, beside: !!other }),
+    () => shapeOf({ ...needs, extent, fifths, room, zoom, lines, under, names: !!names, beside: !!other }),
     [needs, extent, fifths, room, zoom, lines, under, names, other],
   );
   const hand = useMemo(() => resolveHand(setup, asked.hand), [setup, asked.hand]);
@@ -107,41 +106,13 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
     selection,
     trouble,
   };
-  const Layout = shape?.many ? ManyLines : OneLine;
+  const Layout = shape.many ? ManyLines : OneLine;
   return (
-    <div ref={frame} className="picture-room" data-testid="picture">
-      {shape && (
-        <Layout
-          picture={picture}
-          shape={shape}
-          frame={FRAME}
-          onPoint={(at, mark) => moveCursor(at, mark || marking)}
-        />
-      )}
-    </div>
+    <Layout
+      picture={picture}
+      shape={shape}
+      frame={FRAME}
+      onPoint={(at, mark) => moveCursor(at, mark || marking)}
+    />
   );
 });
-
-interface Room {
-  readonly width: number;
-  readonly height: number;
-}
-
-/** The room that the picture has; null before it is measured. */
-function useRoom() {
-  const frame = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState<Room | null>(null);
-  useLayoutEffect(() => {
-    const { current } = frame;
-    if (!current) return;
-    const look = () => {
-      const [width, height] = [current.clientWidth - 2, current.clientHeight - 2];
-      setRoom((old) => (old?.width === width && old.height === height ? old : { width, height }));
-    };
-    look();
-    const watcher = new ResizeObserver(look);
-    watcher.observe(current);
-    return () => watcher.disconnect();
-  }, []);
-  return { room, frame };
-}

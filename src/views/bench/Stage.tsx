@@ -5,6 +5,7 @@ import { besideOf } from '../../app/session/state';
 import { useStudent } from '../../app/students';
 import { resolveSetup, type PlanRequest } from '../../core';
 import { usePictureKeys } from './keys';
+import { PictureRoom, type Room } from './PictureRoom';
 import { NO_PLAN, PlanPicture } from './PlanPicture';
 import type { Shown } from './shown';
 import { StageTools } from './StageTools';
@@ -12,16 +13,34 @@ import { UnderPicture } from './UnderPicture';
 
 interface Props {
   /** What the picture shows: an answer to the request as it was before an edit that is still worked at. */
-  readonly now: Shown;
+  readonly now: Shown | null;
   /** What is told about it. */
-  readonly after: Shown;
+  readonly after: Shown | null;
   readonly request: PlanRequest;
 }
 
-/** The picture of one plan: staff, string row and hand trail over one another, with one cursor through all; and what there is to say about it. */
+/** The picture of one plan with its tools, and what there is to say about it. Its place is there before the plan. */
 export function Stage({ now, after, request }: Props) {
-  const { response, speech, planned } = now;
-  const plan = now.plan ?? NO_PLAN;
+  const tools = after ?? now;
+  return (
+    <section aria-label="The plan" className="flex flex-col gap-1">
+      {tools ? <StageTools shown={tools} /> : <div className="min-h-8.5" />}
+      <PictureRoom>{(room) => now && <Picture shown={now} request={request} room={room} />}</PictureRoom>
+      {after && <UnderPicture shown={after} request={request} />}
+    </section>
+  );
+}
+
+interface PictureProps {
+  readonly shown: Shown;
+  readonly request: PlanRequest;
+  readonly room: Room;
+}
+
+/** Staff, string row and hand trail over one another, with one cursor through all, and its keys. */
+function Picture({ shown, request, room }: PictureProps) {
+  const { response, speech, planned } = shown;
+  const plan = shown.plan ?? NO_PLAN;
   const asked = planned.ask.request;
   const cursor = useBench((state) => state.cursor);
   const beside = useBench((state) => state.beside);
@@ -32,16 +51,13 @@ export function Stage({ now, after, request }: Props) {
   const setup = useMemo(() => resolveSetup(asked), [asked]);
   const { rules } = request;
   const demanded = useMemo(() => demandedAt({ rules }), [rules]);
-  const box = usePictureKeys({ request, response, plan, cursor, marking, planned: now.plan !== null });
+  const box = usePictureKeys({ request, response, plan, cursor, marking, planned: shown.plan !== null });
   return (
-    <section aria-label="The plan" className="flex flex-col gap-1">
-      <StageTools shown={after} />
-      <div ref={box}>
-        <PlanPicture
-          {...{ response, plan, asked, setup, student, speech, demanded, other, cursor, selection, marking }}
-        />
-      </div>
-      <UnderPicture shown={after} request={request} />
-    </section>
+    <div ref={box} className="h-full">
+      <PlanPicture
+        {...{ response, plan, asked, setup, student, speech, demanded, other, room }}
+        {...{ cursor, selection, marking }}
+      />
+    </div>
   );
 }

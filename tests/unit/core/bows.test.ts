@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { excerptOf } from '../../../src/audio/score';
-import { bowsOf, findingsOf, plan, resolveSetup, type Aim, type PlanRequest } from '../../../src/core';
+import { bowsOf, findingsOf, resolveSetup, type Aim, type PlanRequest } from '../../../src/core';
+import { planAlone } from '../best';
 
 const SCALE: PlanRequest = {
   instrument: 'violin',
@@ -18,7 +19,7 @@ test('so many notes go on one bow, bows alternate, and the fingering is the same
     fc.property(fc.integer({ min: 1, max: 64 }), fc.constantFrom(1, 2, 3), (perBow, octaves) => {
       const material = { ...SCALE.material, notesPerBow: perBow, octaves } as PlanRequest['material'];
       const request = { ...SCALE, material };
-      const response = plan(request);
+      const response = planAlone(request);
       const bows = bowsOf(response.events);
       assert.deepEqual(
         bows.flatMap(({ from, to }) => Array.from({ length: to - from + 1 }, (_, n) => from + n)),
@@ -26,7 +27,7 @@ test('so many notes go on one bow, bows alternate, and the fingering is the same
       );
       bows.slice(0, -1).forEach(({ from, to }) => assert.equal(to - from + 1, perBow));
       bows.forEach(({ direction }, at) => assert.equal(direction, at % 2 === 0 ? 'down' : 'up'));
-      assert.deepEqual(response.plans[0].steps, plan(without(request)).plans[0].steps);
+      assert.deepEqual(response.plans[0].steps, planAlone(without(request)).plans[0].steps);
     }),
     { numRuns: 12 },
   );
@@ -41,7 +42,7 @@ test('a rest ends a bow and the next begins down; what is written wins', () => {
     { pitches: ['G4'], bow: 'down' as const },
     { pitches: ['A4'] },
   ];
-  const { events } = plan({ instrument: 'violin', material: { type: 'notes', key: 'D major', notes } });
+  const { events } = planAlone({ instrument: 'violin', material: { type: 'notes', key: 'D major', notes } });
   assert.deepEqual(bowsOf(events), [
     { from: 0, to: 1, direction: 'down' },
     { from: 3, to: 3, direction: 'down' },
@@ -58,7 +59,7 @@ test('a shift says whether the bow changes with it', () => {
     level: 'middle',
   };
   const request = { ...SCALE, material: { ...SCALE.material, octaves: 3 } as PlanRequest['material'] };
-  const response = plan(request);
+  const response = planAlone(request);
   const { shifts } = findingsOf(request, response, response.plans[0], aim);
   assert.ok(shifts.length > 0);
   for (const { shift, bow } of shifts) {
@@ -66,13 +67,13 @@ test('a shift says whether the bow changes with it', () => {
     const changes = Math.floor(shift.from / 4) !== Math.floor(shift.to / 4);
     assert.equal(bow, changes ? 'changes' : 'goes-on');
   }
-  const plain = plan(without(request));
+  const plain = planAlone(without(request));
   for (const { bow } of findingsOf(without(request), plain, plain.plans[0], aim).shifts)
     assert.equal(bow, undefined);
 });
 
 test('playing joins the notes of a bow and breaks a little before the next', () => {
-  const response = plan(SCALE);
+  const response = planAlone(SCALE);
   const { notes } = excerptOf(response.events, response.plans[0], resolveSetup(SCALE), 0, 8);
   assert.deepEqual(
     notes.map(({ share }) => share === 1),

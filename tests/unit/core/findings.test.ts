@@ -9,7 +9,6 @@ import {
   isUnchecked,
   midiOf,
   parsePitch,
-  plan,
   resolveHand,
   resolveSetup,
   spreadMm,
@@ -20,12 +19,13 @@ import {
 } from '../../../src/core';
 import { playedNotes } from '../../../src/core/findings/played';
 import { someRequest } from '../requests';
+import { planAlone } from '../best';
 
 const A = parsePitch('A4') ?? assert.fail();
 const AIM: Aim = { system: 'pythagorean', tuning: 'pure', tonic: A, level: 'middle' };
 
 function found(request: PlanRequest, aim = AIM) {
-  const response = plan(request);
+  const response = planAlone(request);
   const [first] = response.plans;
   return { request, response, first, findings: findingsOf(request, response, first, aim) };
 }
@@ -156,7 +156,7 @@ test('the first year is spared the finer cues', () => {
 test('traps, crowding and commas agree with looking at every pair of notes', () => {
   fc.assert(
     fc.property(someRequest, (request) => {
-      const response = plan(request);
+      const response = planAlone(request);
       const [first] = response.plans;
       if (!first) return;
       const setup = resolveSetup(request);
@@ -230,7 +230,7 @@ test('cues hold against the ruler: no two fingers are held or put down closer th
   fc.assert(
     fc.property(someRequest, fc.constantFrom(40, 240), (asked, bpm) => {
       const request = { ...asked, tempo: { bpm } };
-      const response = plan(request);
+      const response = planAlone(request);
       const [first] = response.plans;
       if (!first) return;
       const setup = resolveSetup(request);

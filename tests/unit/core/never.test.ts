@@ -5,6 +5,7 @@ import { worded } from '../../support/words';
 import fc from 'fast-check';
 import { plan, requestIssues, type Forbidding, type PlanRequest } from '../../../src/core';
 import { someRequest } from '../requests';
+import { planAlone } from '../best';
 
 const request: PlanRequest = {
   instrument: 'violin',
@@ -51,9 +52,9 @@ test('what is forbidden at a note is not there, and costs never fall by it', () 
 });
 
 test('a forbidden shift is made elsewhere', () => {
-  const [free] = plan(request).plans;
+  const [free] = planAlone(request).plans;
   const { to } = free.shifts[0];
-  const [bound] = plan({ ...request, rules: { never: [{ at: to, shift: true }] } }).plans;
+  const [bound] = planAlone({ ...request, rules: { never: [{ at: to, shift: true }] } }).plans;
   assert.ok(bound.shifts.length > 0 && bound.shifts.every((shift) => shift.to !== to));
   assert.ok(bound.cost > free.cost);
 });

@@ -11,7 +11,6 @@ import {
   onePositionDrill,
   parsePitch,
   passageDrill,
-  plan,
   requestIssues,
   resolveSetup,
   sameFingerOnAll,
@@ -21,6 +20,7 @@ import {
   type PlanRequest,
 } from '../../../src/core';
 import { someRequest } from '../requests';
+import { planAlone } from '../best';
 
 const AIM: Aim = { system: 'equal', tuning: 'pure', tonic: { letter: 5, alteration: 0 }, level: 'middle' };
 
@@ -34,7 +34,7 @@ test('every finding of 150 plans for a small hand has a drill that can be read a
   fc.assert(
     fc.property(someRequest, (made) => {
       const request: PlanRequest = { ...made, hand: 'small' };
-      const response = plan(request);
+      const response = planAlone(request);
       const [first] = response.plans;
       if (!first) return;
       const setup = resolveSetup(request);
@@ -43,7 +43,7 @@ test('every finding of 150 plans for a small hand has a drill that can be read a
         seen.set(finding.kind, (seen.get(finding.kind) ?? 0) + 1);
         const drill = drillForFinding(request, response, first, setup, finding);
         assert.deepEqual(requestIssues(drill), [], finding.kind);
-        const answer = plan(drill);
+        const answer = planAlone(drill);
         assert.ok(answer.plans.length > 0, `${finding.kind}: ${JSON.stringify(answer.problems[0])}`);
         const lines = linesOf(drill).map((pitches) => pitches.join());
         for (const at of finding.events) {
@@ -68,7 +68,7 @@ test('the drill of a stretch keeps its fingers, string and letters, and comes do
     hand: 'small',
     material: { type: 'scale', tonic: 'D2', scale: 'major', octaves: 1, direction: 'up' },
   };
-  const response = plan(request);
+  const response = planAlone(request);
   const [first] = response.plans;
   const setup = resolveSetup(request);
   const reach = first.reach.find(({ verdict }) => verdict === 'stretch') ?? assert.fail('no stretch');
@@ -98,7 +98,7 @@ test('a single note is drilled with the note before it, or the one after where i
     instrument: 'violin',
     material: { type: 'scale', tonic: 'G3', scale: 'major', octaves: 1, direction: 'up' },
   };
-  const response = plan(request);
+  const response = planAlone(request);
   const of = (at: number) =>
     linesOf(passageDrill(request, response, response.plans[0], [at]))
       .slice(0, 2)
@@ -115,7 +115,7 @@ test('one finger goes over every string; a scale and its thirds stay in one posi
     };
     const setup = resolveSetup(bare);
     const series = sameFingerOnAll(bare, setup, { key: 'D major', finger: 1, span: 3 });
-    const [answer] = plan(series).plans;
+    const [answer] = planAlone(series).plans;
     assert.ok(answer, instrument);
     assert.deepEqual(
       [...new Set(answer.steps.map(({ stops }) => stops[0].string))],
@@ -124,7 +124,7 @@ test('one finger goes over every string; a scale and its thirds stay in one posi
     for (const figure of ['scale', 'broken-thirds'] as const) {
       const drill = onePositionDrill(bare, setup, { key: 'G major', position: 1, figure });
       assert.ok(drill, `${instrument} ${figure}`);
-      const [stays] = plan(drill).plans;
+      const [stays] = planAlone(drill).plans;
       assert.ok(stays.steps.every(({ position }) => position === 1));
       assert.equal(stays.shifts.length, 0);
     }
@@ -166,7 +166,7 @@ test('one finger all the way really shifts at every pair, on every instrument', 
         };
         const setup = resolveSetup(request);
         const drill = sameFingerSeries(request, setup, { key, string, finger, span: 5 });
-        const [one] = plan(drill).plans;
+        const [one] = planAlone(drill).plans;
         if (linesOf(drill).length === 0) continue;
         assert.ok(one, `${instrument} ${key} ${finger}`);
         linesOf(drill).forEach((pitches, at) => {
@@ -187,7 +187,7 @@ test('octaves are built on every instrument: the cello’s by thumb and 3, the b
       const request: PlanRequest = { instrument, material: { type: 'notes', notes: [{ pitches: ['A3'] }] } };
       const setup = resolveSetup(request);
       const drill = octaveBuilding(request, setup, key, 5);
-      const [one] = plan(drill).plans;
+      const [one] = planAlone(drill).plans;
       assert.ok(one, `${instrument} ${key}`);
       const fingers = one.steps.slice(0, 2).map(({ stops }) => stops[0].finger);
       if (instrument === 'cello') assert.deepEqual(fingers, ['T', 3]);
@@ -210,7 +210,7 @@ test('a drill from a minor plan stays in that minor; a comma is heard both ways;
     direction: 'updown',
   } as const;
   const request: PlanRequest = { instrument: 'violin', material };
-  const response = plan(request);
+  const response = planAlone(request);
   const [first] = response.plans;
   const setup = resolveSetup(request);
   const { ranked } = findingsOf(request, response, first, { ...AIM, system: 'pythagorean' });
@@ -247,7 +247,7 @@ test('the drill of an augmented second keeps it at every step', () => {
       ],
     },
   };
-  const response = plan(request);
+  const response = planAlone(request);
   const [first] = response.plans;
   const drill = stretchDrill(request, response, first, resolveSetup(request), {
     ...{ at: 2, fingers: [1, 2], spreadMm: 49, share: 0.9, verdict: 'stretch' },

@@ -12,7 +12,6 @@ import {
   midiOf,
   octaveBuilding,
   parsePitch,
-  plan,
   rehearse,
   requestIssues,
   resolveSetup,
@@ -30,6 +29,7 @@ import {
 } from '../../../src/core';
 import { hardWords } from '../../../src/wording/shifts';
 import { someRequest } from '../requests';
+import { planAlone } from '../best';
 
 const pitchOf = (name: string): Pitch => parsePitch(name) ?? assert.fail(name);
 const AIM: Aim = { system: 'equal', tuning: 'pure', tonic: pitchOf('A4'), level: 'middle' };
@@ -47,7 +47,7 @@ test('1,000 plans: each shift has its guide at the finger’s true place, its mm
   let shifts = 0;
   fc.assert(
     fc.property(someRequest, (request) => {
-      const response = plan(request);
+      const response = planAlone(request);
       const [first] = response.plans;
       if (!first) return;
       const setup = resolveSetup(request);
@@ -137,15 +137,15 @@ const violin: PlanRequest = {
 const setup = resolveSetup(violin);
 
 test('the rehearsal and the drill of every shift of a three-octave scale can be played', () => {
-  const response = plan(violin);
+  const response = planAlone(violin);
   const [first] = response.plans;
   const { shifts } = findingsOf(violin, response, first, AIM);
   assert.ok(shifts.length >= 4);
   for (const detail of shifts) {
-    const drill = plan(drillLike(violin, response, first, setup, detail));
+    const drill = planAlone(drillLike(violin, response, first, setup, detail));
     assert.ok(drill.plans.length > 0, `drill of ${detail.shift.to}: ${JSON.stringify(drill.problems[0])}`);
     const { request } = rehearse(violin, response, first, setup, detail);
-    const rehearsed = plan(request);
+    const rehearsed = planAlone(request);
     assert.ok(
       rehearsed.plans.length > 0,
       `rehearsal of ${detail.shift.to}: ${JSON.stringify(rehearsed.problems[0])}`,
@@ -158,7 +158,7 @@ test('a landing on a node of the string is checked by its harmonic, on the cello
     const notes = [instrument === 'cello' ? 'B3' : 'B4', name].map((pitch) => ({ pitches: [pitch] }));
     const locks = [1, 4].map((position, at) => ({ at, finger: 1 as const, string, position }));
     const request: PlanRequest = { instrument, material: { type: 'notes', notes }, rules: { locks } };
-    const response = plan(request);
+    const response = planAlone(request);
     return findingsOf(request, response, response.plans[0], AIM).shifts[0].harmonic;
   };
   const sounds = landing('cello', 'A3', 'E4');
@@ -178,7 +178,7 @@ test('a generated drill climbs the scale on one string with its fingers, within 
     ['E5', 'B5'],
     ['F#5', 'C#6'],
   ]);
-  const [answer] = plan(request).plans;
+  const [answer] = planAlone(request).plans;
   assert.ok(answer);
   for (const { stops } of answer.steps) assert.equal(stops[0].string, 'A4');
   assert.equal(
@@ -204,7 +204,7 @@ test('a drill like a chosen shift begins with its fingers, string and distance, 
         },
         alternatives: 1,
       };
-      const response = plan(request);
+      const response = planAlone(request);
       const on = resolveSetup(request);
       for (const detail of findingsOf(request, response, response.plans[0], AIM).shifts) {
         const drill = drillOfShift(detail, response, on);
@@ -223,7 +223,7 @@ test('a drill like a chosen shift begins with its fingers, string and distance, 
           const fingers = made.rules?.locks?.slice(0, 2).map(({ finger }) => finger);
           assert.deepEqual(fingers, [drill.fromFinger, drill.toFinger]);
           assert.equal(to - from, drill.semitones, `${instrument} ${tonic} ${detail.shift.to} in ${key}`);
-          assert.deepEqual(plan({ ...made, alternatives: 1 }).problems, []);
+          assert.deepEqual(planAlone({ ...made, alternatives: 1 }).problems, []);
           seen++;
         }
       }
@@ -241,7 +241,7 @@ test('how hard a shift is: what adds to it is said, and a longer, quicker or lit
       rules: { locks },
       tempo: { bpm },
     };
-    const response = plan(request);
+    const response = planAlone(request);
     return hardness(findingsOf(request, response, response.plans[0], AIM).shifts[0]);
   };
   const easy = shifted([1, 1], 'C5', 60);
@@ -259,12 +259,12 @@ test('series of one finger on every string, matching with the first finger, octa
   for (const { name } of setup.strings)
     for (const finger of [1, 2, 3, 4] as const) {
       const series = sameFingerSeries(violin, setup, { key: 'G major', string: name, finger, span: 4 });
-      const [answer] = plan(series).plans;
+      const [answer] = planAlone(series).plans;
       assert.ok(answer, `${finger} on ${name}`);
       assert.ok(answer.steps.every(({ stops }) => stops[0].finger === finger && stops[0].string === name));
     }
   const matching = matchingDrill(violin, setup, { key: 'D major', string: 'D4', finger: 3, span: 3 });
-  const [matched] = plan(matching).plans;
+  const [matched] = planAlone(matching).plans;
   assert.ok(matched);
   assert.deepEqual([pitchAt(matching, 0), pitchAt(matching, 1)], ['G4', 'G4']);
   assert.deepEqual(
@@ -272,7 +272,7 @@ test('series of one finger on every string, matching with the first finger, octa
     [3, 1],
   );
   const octaves = octaveBuilding(violin, setup, 'G major', 3);
-  const [built] = plan(octaves).plans;
+  const [built] = planAlone(octaves).plans;
   assert.ok(built);
   assert.deepEqual(
     built.steps.map(({ stops }) => stops.length),

@@ -11,6 +11,7 @@ import {
   type Wanted,
 } from '../../../src/core';
 import { answerValue, isError } from '../../../src/work/answer';
+import { planAlone } from '../best';
 
 const scale = (
   instrument: PlanRequest['instrument'],
@@ -23,7 +24,7 @@ const scale = (
   alternatives: 1,
   explain: 'nothing',
 });
-const first = (request: PlanRequest): Plan => plan(request).plans[0] ?? assert.fail();
+const first = (request: PlanRequest): Plan => planAlone(request).plans[0] ?? assert.fail();
 const play = (request: PlanRequest, preferences: Preferences) => first({ ...request, preferences });
 const count = ({ steps }: Plan, finger: number) =>
   steps.filter(({ stops }) => stops.some((stop) => stop.finger === finger)).length;

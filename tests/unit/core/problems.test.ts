@@ -6,6 +6,7 @@ import { fightingEvents } from '../../../src/core/planner/search/conflict';
 import { movesOutOf } from '../moves';
 import { worded } from '../../support/words';
 import { someRequest } from '../requests';
+import { planAlone } from '../best';
 
 const threeOctaves: PlanRequest = {
   instrument: 'violin',
@@ -60,7 +61,7 @@ test('two locks that no way joins are named as the notes that fight, and either 
     ['unlock bar 1, beat 4', 'unlock bar 3, beat 1', 'allow again what was forbidden at bar 3, beat 1'],
   );
   for (const { relax } of problem.ways ?? [])
-    assert.ok(plan(withRules({ locks, never: shut, ...relax })).plans.length > 0);
+    assert.ok(planAlone(withRules({ locks, never: shut, ...relax })).plans.length > 0);
 });
 
 test('the fighting events are the nearest two that no path joins, as trying every path finds', () => {
@@ -117,13 +118,16 @@ test('every remedy offered leaves a plan, and where there is a plan without rule
   fc.assert(
     fc.property(someRequest, tight, (request, rules) => {
       const bound = { ...request, instrument: 'violin' as const, rules, alternatives: 1 };
-      const { plans, problems } = plan(bound);
-      if (plans.length > 0 || plan({ ...bound, rules: {} }).plans.length === 0) return;
+      const { plans, problems } = planAlone(bound);
+      if (plans.length > 0 || planAlone({ ...bound, rules: {} }).plans.length === 0) return;
       unmet++;
       const ways = problems.flatMap(({ ways }) => ways ?? []);
       assert.ok(ways.length > 0 && ways.length <= 3, JSON.stringify(bound));
       for (const { relax } of ways)
-        assert.ok(plan({ ...bound, rules: { ...rules, ...relax } }).plans.length > 0, JSON.stringify(relax));
+        assert.ok(
+          planAlone({ ...bound, rules: { ...rules, ...relax } }).plans.length > 0,
+          JSON.stringify(relax),
+        );
     }),
     { numRuns: 150, seed: 5 },
   );
@@ -148,7 +152,10 @@ test('a remedy helps where an open string rings at the opening and again later',
   const [{ ways = [] }] = plan(request).problems;
   assert.ok(ways.length > 0);
   for (const { relax } of ways)
-    assert.ok(plan({ ...request, rules: { ...rules, ...relax } }).plans.length > 0, JSON.stringify(relax));
+    assert.ok(
+      planAlone({ ...request, rules: { ...rules, ...relax } }).plans.length > 0,
+      JSON.stringify(relax),
+    );
 });
 
 test('where the hand is what stands in the way, that is said, and no other hand is asked for', () => {

@@ -5,7 +5,6 @@ import {
   drillForFinding,
   findingsOf,
   parsePitch,
-  plan,
   resolveSetup,
   type Aim,
   type Finding,
@@ -16,6 +15,7 @@ import {
 import { cueWords, findingWords } from '../../../src/wording/findings';
 import { speechOf } from '../../../src/wording/plans';
 import { someRequest } from '../requests';
+import { planAlone } from '../best';
 
 const aim = (level: Level): Aim => ({
   ...{ system: 'pythagorean', tuning: 'pure', level },
@@ -43,7 +43,7 @@ function line(words: readonly string[], extra: Partial<PlanRequest> = {}): PlanR
 }
 
 function found(request: PlanRequest, level: Level = 'middle') {
-  const response = plan(request);
+  const response = planAlone(request);
   assert.equal(response.plans.length, 1, JSON.stringify(response.problems[0]));
   const [first] = response.plans;
   const findings = findingsOf(request, response, first, aim(level));
@@ -129,7 +129,7 @@ test('every rough place is true by the ruler, and its drill holds its notes unde
   fc.assert(
     fc.property(someRequest, fc.constantFrom(60, 260), (asked, bpm) => {
       const request: PlanRequest = { ...asked, alternatives: 1, tempo: { bpm } };
-      const response = plan(request);
+      const response = planAlone(request);
       const [first] = response.plans;
       if (!first) return;
       const setup = resolveSetup(request);
@@ -162,7 +162,7 @@ test('every rough place is true by the ruler, and its drill holds its notes unde
           assert.ok(
             locks.some(({ string, finger }) => string === stops[0].string && finger === stops[0].finger),
           );
-        assert.equal(plan({ ...drill, alternatives: 1 }).problems.length, 0);
+        assert.equal(planAlone({ ...drill, alternatives: 1 }).problems.length, 0);
       }
     }),
     { numRuns: 250, seed: 77 },

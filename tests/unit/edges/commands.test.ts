@@ -1,10 +1,10 @@
 import assert from 'node:assert/strict';
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { after, test } from 'node:test';
 import { requestIssues, type PlanRequest } from '../../../src/core';
+import { run } from '../../support/commands';
 import { notesIn, pieceOf, xmlNote, xmlOpening, xmlScore } from '../../support/files';
 import { quarter } from '../../support/scores';
 
@@ -14,21 +14,6 @@ import { quarter } from '../../support/scores';
 
 const folder = mkdtempSync(join(tmpdir(), 'dove-path-'));
 after(() => rmSync(folder, { recursive: true }));
-
-interface Ran {
-  readonly code: number | null;
-  readonly out: Buffer;
-  readonly said: string;
-}
-
-function run(command: 'plan' | 'read' | 'check', args: readonly string[], input?: string): Ran {
-  const { status, stdout, stderr } = spawnSync(
-    'node',
-    ['--import', 'tsx', `scripts/${command}.ts`, ...args],
-    { input },
-  );
-  return { code: status, out: stdout, said: stderr.toString() };
-}
 
 const file = (name: string, content: string | Uint8Array) => {
   const path = join(folder, name);

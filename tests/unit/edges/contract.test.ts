@@ -7,6 +7,7 @@ import { validResponse } from '../../../src/contract/validators.generated.js';
 import { BadRequest, parseRequest, readRequest } from '../../../src/contract/read';
 import { answerText, answerValue, isError } from '../../../src/work/answer';
 import { wordedIssues } from '../../../src/wording/issues';
+import { run } from '../../support/commands';
 import { someRequest } from '../requests';
 
 const good = {
@@ -112,14 +113,12 @@ test('names that every object has, and endless ones, are refused in every field,
   }
 });
 
-const cli = (args: string[], input = '') =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'scripts/plan.ts', ...args], { input, encoding: 'utf8' });
-
 test('the command line answers one request and exits 0', () => {
-  const { status, stdout, stderr } = cli(['-'], JSON.stringify(good));
-  assert.equal(status, 0, stderr);
-  assert.equal(JSON.parse(stdout).contract, 1);
-  assert.equal(stdout.trimEnd().split('\n').length, 1);
+  const { code, out, said } = run('plan', ['-'], JSON.stringify(good));
+  assert.equal(code, 0, said);
+  const text = out.toString();
+  assert.equal(JSON.parse(text).contract, 1);
+  assert.equal(text.trimEnd().split('\n').length, 1);
 });
 
 test('a bad request exits 2 with the error object on standard error only', () => {
@@ -128,23 +127,25 @@ test('a bad request exits 2 with the error object on standard error only', () =>
     [['no-such-file.json'], ''],
     [[], ''],
   ] as const) {
-    const { status, stdout, stderr } = cli([...args], input);
-    assert.equal(status, 2);
-    assert.equal(stdout, '');
-    assert.equal(JSON.parse(stderr).error.code, 'bad-request');
+    const { code, out, said } = run('plan', args, input);
+    assert.equal(code, 2);
+    assert.equal(out.length, 0);
+    assert.equal(JSON.parse(said).error.code, 'bad-request');
   }
 });
 
 test('line mode answers in order and goes on after a bad line', () => {
-  const { status, stdout } = cli(
+  const { code, out } = run(
+    'plan',
     ['--lines'],
     `${JSON.stringify(good)}\nnot json\n\n${JSON.stringify(good)}\n`,
   );
-  const answers = stdout
+  const answers = out
+    .toString()
     .trimEnd()
     .split('\n')
     .map((line) => JSON.parse(line));
-  assert.equal(status, 0);
+  assert.equal(code, 0);
   assert.deepEqual(
     answers.map((answer) => answer.contract ?? answer.error.code),
     [1, 'bad-request', 1],
@@ -152,15 +153,20 @@ test('line mode answers in order and goes on after a bad line', () => {
 });
 
 test('line mode says which line it skipped, and a mark before the text is no error', () => {
-  const { stdout, stderr } = cli(['--lines'], `\uFEFF${JSON.stringify(good)}\n\n${JSON.stringify(good)}\n`);
-  assert.equal(stdout.trimEnd().split('\n').length, 2);
+  const { out, said } = run(
+    'plan',
+    ['--lines'],
+    `\uFEFF${JSON.stringify(good)}\n\n${JSON.stringify(good)}\n`,
+  );
+  const text = out.toString();
+  assert.equal(text.trimEnd().split('\n').length, 2);
   assert.ok(
-    stdout
+    text
       .split('\n')
       .slice(0, 2)
       .every((line) => line.includes('"contract":1')),
   );
-  assert.match(stderr, /"notice":"Line 2 is empty and was skipped."/);
+  assert.match(said, /"notice":"Line 2 is empty and was skipped."/);
 });
 
 test('a full disk is said, and the answer is not taken for whole', () => {

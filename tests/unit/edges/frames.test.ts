@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import {
   laidFingers,
-  plan,
   resolveHand,
   resolveSetup,
   type InstrumentKind,
@@ -10,6 +9,7 @@ import {
 } from '../../../src/core';
 import { frameBefore, frameWords } from '../../../src/wording/frames';
 import { speechOf } from '../../../src/wording/plans';
+import { planAlone } from '../best';
 
 const LENGTHS: Readonly<Record<InstrumentKind, number>> = { violin: 328, viola: 370, cello: 692, bass: 1050 };
 const TONICS: Readonly<Record<InstrumentKind, readonly string[]>> = {
@@ -28,7 +28,7 @@ test('what is said of a pattern holds against the ruler: touch, no room, where i
       for (const scale of ['major', 'harmonic-minor', 'chromatic']) {
         const material = { type: 'scale', tonic, scale, octaves: 2, direction: 'updown' } as const;
         const request: PlanRequest = { instrument: kind, material, alternatives: 1, explain: 'nothing' };
-        const response = plan(request);
+        const response = planAlone(request);
         const [one] = response.plans;
         const speech = speechOf(kind, response);
         const setup = resolveSetup(request);
@@ -75,7 +75,7 @@ test('each string of a double stop has its own fingers', () => {
     direction: 'up',
   } as const;
   const request: PlanRequest = { instrument: 'violin', material, alternatives: 1 };
-  const response = plan(request);
+  const response = planAlone(request);
   const [one] = response.plans;
   const setup = resolveSetup(request);
   const speech = speechOf('violin', response);
