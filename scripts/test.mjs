@@ -5,10 +5,7 @@ import { spawn } from 'node:child_process';
 import { ensureChromium, ensureNode, ensurePackages, run } from './setup.mjs';
 
 /** One after the other in a lane; the lanes side by side. */
-const LANES = [
-  ['types', 'build', 'lint'],
-  ['unit'],
-];
+const LANES = [['types', 'build', 'lint'], ['unit']];
 
 ensureNode();
 ensurePackages();

@@ -24,6 +24,7 @@ rmSync(BUNDLES, { recursive: true, force: true });
 const usual = {
   outExtension: { '.js': '.mjs' },
   bundle: true,
+  splitting: true,
   packages: 'external',
   platform: 'node',
   format: 'esm',
@@ -36,7 +37,6 @@ await build({
   entryPoints: files.map((name) => join(TESTS, name)),
   outbase: TESTS,
   outdir: BUNDLES,
-  splitting: true,
 });
 await build({
   ...usual,

@@ -17,11 +17,11 @@ export function wayWords(way: WayName, { instrument, place }: Speech): string {
     case 'no-open-string':
       return 'without open strings';
     case 'more-open-strings':
-      return 'with open strings wherever they fit';
+      return 'open strings wherever they fit';
     case 'no-little-finger':
       return 'without the little finger';
     case 'little-finger':
-      return 'with the little finger for open strings';
+      return 'little finger for open strings';
     case 'no-little-shifts':
       return 'no shift with the little finger';
     case 'no-extension':
@@ -41,7 +41,7 @@ export function wayWords(way: WayName, { instrument, place }: Speech): string {
     case 'on-string':
       return `all on the ${stringWords(way.string)}`;
     case 'shift-elsewhere':
-      return `the shift elsewhere than at ${barWords(place(way.at))}`;
+      return `shift elsewhere than at ${barWords(place(way.at))}`;
     case 'school':
       return `with ${schoolWords(way.school)}`;
   }

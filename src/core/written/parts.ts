@@ -1,5 +1,7 @@
 import { barsOf, onsetsOf, readTime, type Bar } from '../material/bars';
+import type { Key } from '../pitch/key';
 import type { PlanResponse } from '../planner/response';
+import { writtenFifths } from './signature';
 
 /*
  * Events as the bars part them: a note that is held over a bar line is written as two, tied.
@@ -74,12 +76,37 @@ export function barStarts(parts: readonly (readonly Part[])[]): ReadonlySet<numb
   return new Set(parts.flatMap(([first], at) => (first.bar ? [at] : [])));
 }
 
-/** The signature in force at each event, in fifths. */
-export function fifthsAt({
-  key,
-  changes = [],
-}: Pick<WritableMusic, 'key' | 'changes'>): (at: number) => number {
+/** The key in force at each event. */
+export function keysAt({ key, changes = [] }: Pick<WritableMusic, 'key' | 'changes'>): (at: number) => Key {
   const turns = changes.filter((change) => change.key !== undefined);
-  if (turns.length === 0) return () => key.fifths;
-  return (at) => turns.findLast((turn) => turn.at <= at)?.key?.fifths ?? key.fifths;
+  if (turns.length === 0) return () => key;
+  return (at) => turns.findLast((turn) => turn.at <= at)?.key ?? key;
+}
+
+/** What is written anew before an event, where a bar begins or the key changes with it. */
+export interface Turn {
+  /** The signature, and the one that it follows: where no sign is left, that one is taken back. */
+  readonly signature?: { readonly fifths: number; readonly before: number };
+  readonly time?: string;
+}
+
+/** Where signature or time change, by event; never at the first, which has both anyway. */
+export function turnsIn(
+  music: WritableMusic,
+  parts: readonly (readonly Part[])[],
+): ReadonlyMap<number, Turn> {
+  const turns = new Map<number, Turn>();
+  if (!music.changes?.length) return turns;
+  const keyAt = keysAt(music);
+  const fifthsAt = (at: number) => writtenFifths(keyAt(at).fifths);
+  for (let at = 1; at < parts.length; at++) {
+    const [fifths, before] = [fifthsAt(at), fifthsAt(at - 1)];
+    const [{ time, bar }] = parts[at];
+    const turn: Turn = {
+      ...(fifths !== before && { signature: { fifths, before } }),
+      ...(bar && time !== parts[at - 1][parts[at - 1].length - 1].time && { time }),
+    };
+    if (turn.signature || turn.time) turns.set(at, turn);
+  }
+  return turns;
 }

@@ -2,7 +2,7 @@ import type { Clef, InstrumentKind } from '../instrument/instruments';
 import { bowsOf, hasBows } from '../material/bows';
 import { parsePitch, type Pitch } from '../pitch/pitch';
 import { beamGroups } from './beams';
-import { fifthsAt, partsOf, type Part, type WritableMusic } from './parts';
+import { keysAt, partsOf, turnsIn, type Part, type Turn, type WritableMusic } from './parts';
 import { signsToShow } from './signs';
 import { writtenFifths } from './signature';
 import { hasFlag, lengthOf, valuesOf, type NoteValue } from './values';
@@ -73,7 +73,11 @@ export function writtenNotes(
   instrument: InstrumentKind,
   clefs: readonly Clef[],
   barred = true,
-): { readonly notes: readonly NoteInBar[]; readonly bars: readonly Part[] } {
+): {
+  readonly notes: readonly NoteInBar[];
+  readonly bars: readonly Part[];
+  readonly turns: ReadonlyMap<number, Turn>;
+} {
   const parts = partsOf({ music, barred });
   const signs = signsToShow(music, instrument, parts);
   const bars: Part[] = [];
@@ -107,7 +111,7 @@ export function writtenNotes(
   putTuplets(drafts);
   putBeams(drafts, bars, music.time);
   putBows(drafts, music);
-  return { notes: drafts, bars };
+  return { notes: drafts, bars, turns: turnsIn(music, parts) };
 }
 
 /** @param clefs the clef of each event */
@@ -117,7 +121,7 @@ export function writtenBars(
   clefs: readonly Clef[],
 ): WrittenBar[] {
   const all = writtenNotes(music, instrument, clefs);
-  const fifths = fifthsAt(music);
+  const keyAt = keysAt(music);
   const byBar: NoteInBar[][] = all.bars.map(() => []);
   for (const note of all.notes) byBar[note.bar].push(note);
   let before: WrittenBar | undefined;
@@ -125,7 +129,9 @@ export function writtenBars(
     const notes = byBar[n];
     const { number, start, length } = bar as NonNullable<Part['bar']>;
     const quarter = quarterOf(music);
-    const own = writtenFifths(notes.length > 0 ? fifths(notes[0].at) : (before?.fifths ?? music.key.fifths));
+    const own = writtenFifths(
+      notes.length > 0 ? keyAt(notes[0].at).fifths : (before?.fifths ?? music.key.fifths),
+    );
     const bpm = music.changes?.find(
       (change) => change.bpm !== undefined && notes.some((note) => note.first && note.at === change.at),
     )?.bpm;

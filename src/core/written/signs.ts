@@ -2,7 +2,7 @@ import type { InstrumentKind } from '../instrument/instruments';
 import { keyAlteration } from '../pitch/key';
 import { letterSteps } from '../pitch/pitch';
 import { written } from './clefs';
-import { fifthsAt, type Part, type WritableMusic } from './parts';
+import { keysAt, type Part, type WritableMusic } from './parts';
 import { SIGNS, writtenFifths } from './signature';
 
 /**
@@ -15,7 +15,7 @@ export function signsToShow(
   instrument: InstrumentKind,
   parts: readonly (readonly Part[])[],
 ): (string | null)[][] {
-  const fifths = fifthsAt({ key, changes });
+  const keyAt = keysAt({ key, changes });
   const inForce = new Map<number, number>();
   /** What the bar before left on each line, until it is contradicted. */
   let before = new Map<number, number>();
@@ -25,7 +25,8 @@ export function signsToShow(
   };
   return events.map((event, at) => {
     const [first, ...held] = parts[at];
-    const signature = { ...key, fifths: writtenFifths(fifths(at)) };
+    const own = keyAt(at);
+    const signature = { ...own, fifths: writtenFifths(own.fifths) };
     if (first.bar) barLine();
     const signs =
       'rest' in event

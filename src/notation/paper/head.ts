@@ -1,4 +1,5 @@
-import type { Clef } from '../../core';
+import type { Clef, Turn } from '../../core';
+import { changedKeyWidth, KEY_SIGN } from '../turns';
 import { glyphOf, glyphWidth, type GlyphName, type Ink } from './ink';
 
 /*
@@ -38,8 +39,14 @@ export function drawKey(inks: Ink[], fifths: number, before: number, clef: Clef,
           ? TENOR_SHARPS[n]
           : SHARP_YS[n] + CLEF_DOWN[clef]
         : FLAT_YS[n] + CLEF_DOWN[clef];
-    inks.push({ kind: 'glyph', glyph, x: x + n * 1.05, y, size: 1 });
+    inks.push({ kind: 'glyph', glyph, x: x + n * KEY_SIGN, y, size: 1 });
   }
+}
+
+/** Draws what is written anew where a bar begins, from a place on. */
+export function drawTurn(inks: Ink[], { signature, time }: Turn, clef: Clef, x: number) {
+  if (signature) drawKey(inks, signature.fifths, signature.before, clef, x);
+  if (time) drawTime(inks, time, x + (signature ? changedKeyWidth(signature) : 0));
 }
 
 export function drawTime(inks: Ink[], time: string, x: number) {

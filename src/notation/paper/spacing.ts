@@ -1,4 +1,5 @@
-import { type WrittenBar, type WrittenNote } from '../../core';
+import type { Turn, WrittenBar, WrittenNote } from '../../core';
+import { KEY_SIGN, TIME, turnWidth } from '../turns';
 import { glyphWidth } from './ink';
 
 /*
@@ -38,11 +39,17 @@ const QUARTER = 3.7;
 const GROWTH = 0.5;
 const LEAST_GAP = 0.45;
 const CLEF_CHANGE = 2.6;
-const KEY_SIGN = 1.05;
-const TIME = 2.6;
 
 /** Room of a key signature. */
 export const keyWidth = (fifths: number) => (fifths === 0 ? 0 : Math.abs(fifths) * KEY_SIGN + 0.5);
+
+/** What is written anew at the beginning of a bar. */
+export function turnOf(bar: WrittenBar, last: WrittenBar): Turn {
+  return {
+    ...(bar.newKey && { signature: { fifths: bar.fifths, before: last.fifths } }),
+    ...(bar.newTime && { time: bar.time }),
+  };
+}
 
 /** Room at the beginning of a line: clef, signature, and the time where it is shown. */
 export function headWidthOf(fifths: number, timed: boolean): number {
@@ -74,10 +81,7 @@ export function barSpaces(parts: readonly Spaced[]): BarSpace[] {
       const length = Math.max((starts[at + 1] ?? bar.length) - start, 1 / 64);
       return { start, left, right, room: Math.max(QUARTER * length ** GROWTH, right + LEAST_GAP) };
     });
-    const head =
-      n === 0
-        ? 0
-        : (bar.newKey ? Math.max(1, Math.abs(bar.fifths)) * KEY_SIGN + 1 : 0) + (bar.newTime ? TIME : 0);
+    const head = n === 0 ? 0 : turnWidth(turnOf(bar, first.bars[n - 1]));
     const lefts = columns.reduce((sum, { left }) => sum + left, 0);
     const least = head + PAD + lefts + columns.reduce((sum, { right }) => sum + right + LEAST_GAP, 0);
     const natural = head + PAD + lefts + columns.reduce((sum, { room }) => sum + room, 0);

@@ -6,7 +6,8 @@ import {
   type Pitch,
   type WrittenBar,
 } from '../../core';
-import { drawClef, drawKey, drawTime } from './head';
+import { AFTER_BAR } from '../turns';
+import { drawClef, drawKey, drawTime, drawTurn } from './head';
 import { line, placed, textWidth, words, type Ink } from './ink';
 import { drawSlurs, drawTies, drawTuplets } from './joins';
 import { drawGuide, drawNotes, drawRest, GUIDE_ROOM, setNote, type Desk, type SetNote } from './notes';
@@ -25,6 +26,7 @@ import {
   barSpaces,
   headWidthOf,
   keyWidth,
+  turnOf,
   lineBreaksFor,
   lineWidth,
   parted,
@@ -231,14 +233,7 @@ function drawStaff(
   starts.forEach((barX, n) => {
     const bar = bars[first + n];
     const space = spaces[n];
-    if (n > 0) {
-      let at = barX + 0.9;
-      if (bar.newKey) {
-        drawKey(inks, bar.fifths, fifths, clef, at);
-        at += Math.max(1, Math.abs(bar.fifths)) * 1.05 + 1;
-      }
-      if (bar.newTime) drawTime(inks, bar.time, at);
-    }
+    if (n > 0) drawTurn(inks, turnOf(bar, bars[first + n - 1]), clef, barX + AFTER_BAR);
     fifths = bar.fifths;
     const middle = (barX + (starts[n + 1] ?? end)) / 2;
     for (const note of bar.notes) {

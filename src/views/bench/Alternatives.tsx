@@ -42,23 +42,22 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
               aria-pressed={at === chosen}
               onClick={() => choosePlan(at)}
               title={plan.changes ? tradeWords(plan.changes) : undefined}
-              className={`way w-full cursor-pointer rounded-md border-2 px-2.5 py-1 text-left ${
+              className={`way relative w-full cursor-pointer rounded-md border-2 px-2.5 pt-0.5 pb-1.5 text-left ${
                 at === chosen ? 'border-dove bg-haze' : 'border-rule bg-sheet hover:border-dove'
               }`}
             >
-              <span className="flex items-baseline justify-between gap-2 font-semibold">
-                <span className="truncate first-letter:uppercase">
-                  {nameOf(plan, planned.own && at === plans.length - 1, speech)}
-                </span>
-                <span className="sr-only">, </span>
-                <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />
+              <span className="block truncate leading-snug font-semibold first-letter:uppercase">
+                {nameOf(plan, planned.own && at === plans.length - 1, speech)}
               </span>
-              <span className={`block truncate text-sm ${at === chosen ? '' : 'pr-18'}`}>
+              <span className="sr-only">, </span>
+              <span className={`block truncate text-sm leading-snug ${at === chosen ? '' : 'pr-18'}`}>
                 {planWords(plan, speech.instrument)}
               </span>
               <span className="more-words text-sm leading-tight text-faded">
                 {plan.changes ? tradeWords(plan.changes) : 'the easiest for this hand and brief'}
               </span>
+              <span className="sr-only">, </span>
+              <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />
             </button>
             {at !== chosen && (
               <button
@@ -121,14 +120,14 @@ function nameOf(plan: Plan, own: boolean, speech: Speech): string {
   return own ? 'the saved fingering' : planName(plan, speech);
 }
 
-/** How hard a way is beside the hardest shown, as a short bar. */
+/** How hard a way is beside the hardest shown, as a bar at its foot. */
 function Difficulty({ share }: { readonly share: number }) {
   return (
     <span
       role="img"
       aria-label={`difficulty ${Math.round(share * 100)} of 100`}
       title="Difficulty beside the hardest way shown"
-      className="h-2 w-14 shrink-0 self-center overflow-hidden rounded-full bg-rule"
+      className="absolute inset-x-2.5 bottom-0.5 h-1 overflow-hidden rounded-full bg-rule"
     >
       <span className="block h-full bg-dove" style={{ width: `${Math.max(4, share * 100)}%` }} />
     </span>

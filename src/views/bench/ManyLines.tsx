@@ -12,7 +12,7 @@ const SPARE = 1;
 export function ManyLines({ picture, shape, frame, onPoint }: PictureProps) {
   const box = useRef<HTMLDivElement>(null);
   const [view, setView] = useState({ top: 0, height: 800 });
-  const { clefs, cursor } = picture;
+  const { cursor } = picture;
   const { lines } = shape;
   const step = shape.height + BETWEEN;
   useEffect(() => {
@@ -49,7 +49,7 @@ export function ManyLines({ picture, shape, frame, onPoint }: PictureProps) {
             className="absolute left-0 flex w-full"
             style={{ top: (first + at) * step }}
           >
-            <StripHead {...picture} shape={shape} clef={clefs[line.first]} first={line.first === 0} />
+            <StripHead {...picture} shape={shape} at={line.first} first={line.first === 0} />
             <Strip
               {...picture}
               shape={shape}

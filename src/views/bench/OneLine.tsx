@@ -12,7 +12,7 @@ const SPARE = 6;
 export function OneLine({ picture, shape, frame, onPoint }: PictureProps) {
   const scroller = useRef<HTMLDivElement>(null);
   const [view, setView] = useState({ left: 0, width: 1200 });
-  const { clefs, cursor } = picture;
+  const { cursor } = picture;
   const [line] = shape.lines;
   const { layout, last } = line;
   const visible = useMemo(() => visibleEvents(layout, view, last), [layout, view, last]);
@@ -35,7 +35,7 @@ export function OneLine({ picture, shape, frame, onPoint }: PictureProps) {
   }, [cursor, layout]);
   return (
     <div {...frame} className={`flex h-full overflow-y-auto ${frame.className}`}>
-      <StripHead {...picture} shape={shape} clef={clefs[headAt]} first={view.left < 1} />
+      <StripHead {...picture} shape={shape} at={headAt} first={view.left < 1} />
       <div
         ref={scroller}
         className="min-w-0 flex-1 overflow-x-auto overflow-y-hidden"

@@ -5,11 +5,14 @@ import type { Selection } from '../../app/session/state';
 import {
   clefsRead,
   hasBows,
+  partsOf,
   resolveHand,
+  turnsIn,
   type Plan,
   type PlanRequest,
   type PlanResponse,
   type Setup,
+  type Turn,
 } from '../../core';
 import { restezMarks } from '../../notation/marks';
 import { extentOf, needsOf } from '../../notation/room';
@@ -84,7 +87,8 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
   const needs = useMemo(() => needsOf(score), [score]);
   const extent = useMemo(() => extentOf(score.music.events, score.clefs, score.instrument), [score]);
   const under = useMemo(() => hasBows(score.music.events) || restezMarks(score.steps).length > 0, [score]);
-  const { fifths } = response.key;
+  const turns = useMemo(() => turnsIn(score.music, partsOf(score)), [score]);
+  const fifths = useMemo(() => widestKey(response.key.fifths, turns), [response, turns]);
   const shape = useMemo(
     () => shapeOf({ ...needs, extent, fifths, room, zoom, lines, under, names: !!names, beside: !!other }),
     [needs, extent, fifths, room, zoom, lines, under, names, other],
@@ -98,6 +102,7 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
     score,
     speech,
     clefs,
+    turns,
     names,
     other,
     hand,
@@ -116,3 +121,9 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
     />
   );
 });
+
+/** The key with the most signs of all that are in force: heads of lines are as wide as its. */
+function widestKey(first: number, turns: ReadonlyMap<number, Turn>): number {
+  const all = [first, ...[...turns.values()].map(({ signature }) => signature?.fifths ?? 0)];
+  return all.reduce((most, fifths) => (Math.abs(fifths) > Math.abs(most) ? fifths : most));
+}

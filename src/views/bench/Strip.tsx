@@ -1,5 +1,13 @@
 import type { CSSProperties, PointerEvent, ReactNode } from 'react';
-import type { Clef, HandProfile, NoteNames, Plan, PlanResponse } from '../../core';
+import {
+  keysAt,
+  type Clef,
+  type HandProfile,
+  type NoteNames,
+  type Plan,
+  type PlanResponse,
+  type Turn,
+} from '../../core';
 import { Staff, StaffHead } from '../../notation/Staff';
 import type { Score } from '../../notation/score';
 import type { Selection } from '../../app/session/state';
@@ -17,6 +25,8 @@ export interface Picture extends Omit<RowProps, 'visible' | 'layout' | 'height'>
   /** The same as it is engraved. */
   readonly score: Score;
   readonly clefs: readonly Clef[];
+  /** Where signature or time change. */
+  readonly turns: ReadonlyMap<number, Turn>;
   readonly names: NoteNames | null;
   readonly other: Plan | undefined;
   readonly hand: HandProfile;
@@ -29,23 +39,25 @@ export interface Picture extends Omit<RowProps, 'visible' | 'layout' | 'height'>
 
 interface HeadProps extends Picture {
   readonly shape: Shape;
-  readonly clef: Clef;
+  /** The event that it stands before. */
+  readonly at: number;
   /** True where the piece begins. */
   readonly first: boolean;
 }
 
 /** What stands at the left of the rows: clef and signature, what each row is, the distances from the nut. */
-export function StripHead({ response, plan, clef, first, shape }: HeadProps) {
-  const { key, time } = response;
+export function StripHead({ response, plan, clefs, turns, at, first, shape }: HeadProps) {
+  const key = keysAt(response)(at);
+  const time = first ? response.time : turns.get(at)?.time;
   const { rows, gutter, lines } = shape;
   const { scale, middleLine } = lines[0].layout;
   return (
     <div className="z-10 shrink-0 border-r border-rule bg-sheet" style={{ width: gutter }}>
       <StaffHead
-        clef={clef}
+        clef={clefs[at]}
         fifths={key.fifths}
         keyName={key.name}
-        time={first ? time : undefined}
+        time={time}
         width={gutter}
         height={rows.staff}
         scale={scale}

@@ -146,6 +146,18 @@ test('a change of key, time and clef is drawn where it happens', () => {
   assert.equal(glyphs(inks, /^accidentalNatural$/).length, 1, 'and C natural in it');
 });
 
+test('signs that are taken back have their room before the notes', () => {
+  const material = typed('A4 B4 E5 A4 B4 E5 A4 B4', {
+    key: 'E major',
+    changes: [{ at: 4, key: 'C major' }],
+  });
+  const [{ inks }] = drawn(material);
+  const naturals = glyphs(inks, /^accidentalNatural$/).map(({ x }) => x);
+  const heads = glyphs(inks, /^noteheadBlack$/).map(({ x }) => x);
+  assert.equal(naturals.length, 4);
+  assert.ok(naturals[0] > heads[3] + 1.2 && naturals[3] + 0.8 < heads[4], `${naturals} in ${heads}`);
+});
+
 test('what is asked for is over the notes, and nothing else is', () => {
   const over: Partial<Over> = {
     fingers: new Map([

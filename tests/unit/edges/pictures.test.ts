@@ -72,17 +72,56 @@ function rowsOf(request: PlanRequest) {
   return { response, setup, rows };
 }
 
-test('each note of the trail lies in its own column, at its true place along the neck', () => {
+test('each note of the trail lies in its own column, at its true place along the neck, with its finger in it', () => {
   const { rows } = rowsOf(E_FLAT);
   const markup = draw(HandTrail, { ...rows, demanded: new Map() });
-  const tokens = markup.match(/<circle\b[^>]*stroke="var\(--color-(ink|ochre|madder)\)"[^>]*>/g) ?? [];
+  const shapes = [...markup.matchAll(/<path data-tokens="(\w+)" d="([^"]+)"/g)];
+  const tokens = shapes
+    .flatMap(([, look, d]) =>
+      [...d.matchAll(/M(\S+) (\S+?)a(\S+) /g)].map(([, left, y, radius]) => ({
+        look,
+        x: Number(left) + Number(radius),
+        y: Number(y),
+        radius: Number(radius),
+      })),
+    )
+    .sort((one, other) => one.x - other.x);
   assert.equal(tokens.length, rows.plan.steps.length);
+  const fingers = [...markup.matchAll(/<text x="([^"]+)" y="([^"]+)"[^>]*>([0-4]+)<\/text>/g)].flatMap(
+    ([, xs, ys, signs]) =>
+      xs.split(' ').map((x, n) => ({ x: Number(x), y: Number(ys.split(' ')[n]), sign: signs[n] })),
+  );
   const { at: y } = trailScale(rows.plan, HEIGHT);
+  const verdicts = new Map(rows.plan.reach.map(({ at, verdict }) => [at, verdict]));
   rows.plan.steps.forEach(({ at, stops: [stop] }, n) => {
-    assert.equal(numbers(tokens[n], 'circle', 'cx')[0], at * COLUMN + COLUMN / 2);
-    assert.ok(Math.abs(numbers(tokens[n], 'circle', 'cy')[0] - y(stop.stopMm)) < 0.01);
-    assert.ok(numbers(tokens[n], 'circle', 'r')[0] >= 8);
+    assert.equal(tokens[n].x, at * COLUMN + COLUMN / 2);
+    assert.ok(Math.abs(tokens[n].y - y(stop.stopMm)) < 0.01);
+    assert.ok(tokens[n].radius >= 8);
+    assert.equal(tokens[n].look, stop.finger === 0 ? 'open' : (verdicts.get(at) ?? 'easy'));
+    const inside = fingers.filter(
+      (one) => one.x === tokens[n].x && Math.abs(one.y - tokens[n].y) < tokens[n].radius,
+    );
+    assert.deepEqual(
+      inside.map(({ sign }) => sign),
+      [String(stop.finger)],
+    );
   });
+});
+
+test('where the hand is too small the trail says so in another colour than a stretch', () => {
+  const { rows } = rowsOf({ ...E_FLAT, hand: 'small' });
+  const [reach] = rows.plan.reach.filter(({ verdict }) => verdict === 'stretch');
+  assert.ok(reach);
+  const beyond = {
+    ...rows.plan,
+    reach: rows.plan.reach.map((one) => (one.at === reach.at ? { ...one, verdict: 'beyond' as const } : one)),
+  };
+  const markup = draw(HandTrail, { ...rows, plan: beyond, demanded: new Map() });
+  assert.match(markup, /data-tokens="beyond"[^>]*stroke="var\(--color-madder\)"/);
+  assert.deepEqual(
+    texts(markup).filter((words) => words === 'beyond'),
+    ['beyond'],
+  );
 });
 
 test('a shift is a step with its way in words; two that are close do not run together', () => {

@@ -1,8 +1,23 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { clefsFor, plan, resolveSetup, type InstrumentKind, type MaterialSpec } from '../../../src/core';
+import {
+  clefsFor,
+  keysAt,
+  plan,
+  resolveSetup,
+  type InstrumentKind,
+  type MaterialSpec,
+} from '../../../src/core';
 import { headMarkup, notesMarkup } from '../../../src/notation/engrave';
-import { ALL_MARKS, evenLayout, LEAST_TEXT, middleOf, type Score } from '../../../src/notation/score';
+import { needsOf } from '../../../src/notation/room';
+import {
+  ALL_MARKS,
+  evenLayout,
+  LEAST_TEXT,
+  middleOf,
+  type Layout,
+  type Score,
+} from '../../../src/notation/score';
 
 const COLUMN = 30;
 const HEAD_WIDTH = 11.8;
@@ -106,6 +121,44 @@ test('a change of clef stands small before its note, within the music', () => {
     lefts(drawn(mixed, 1, 2), /ClefChange/),
     [],
     'at the beginning of a line the head says it',
+  );
+});
+
+/** Columns as wide as the notes need them. */
+function neededLayout(score: Score): Layout {
+  const lefts = needsOf(score).widths.reduce((all, width) => [...all, all[all.length - 1] + width], [0]);
+  const end = lefts[lefts.length - 1];
+  return {
+    width: end,
+    height: 200,
+    scale: 1,
+    middleLine: 100,
+    left: (at) => lefts[Math.min(at, lefts.length - 1)],
+  };
+}
+
+test('where the key changes its signature stands between bar line and note, and notes are written in it', () => {
+  const notes = typed('C5 B4 A4 E4 F#4 G#4 A4 B4 A4 B4 E5');
+  const changes = [
+    { at: 4, key: 'E major' },
+    { at: 8, key: 'C major', time: '3/4' },
+  ];
+  const score = scoreOf({ ...notes, changes } as MaterialSpec);
+  const layout = neededLayout(score);
+  const markup = notesMarkup(score, layout, ALL_MARKS, 0, 11);
+  const heads = lefts(markup, /^notehead/);
+  const between = (sign: RegExp, before: number) =>
+    lefts(markup, sign).filter((x) => x > layout.left(before) && x + 8 < heads[before]);
+  assert.equal(between(/Sharp$/, 4).length, 4);
+  assert.equal(lefts(markup, /Sharp$/).length, 4, 'F sharp and G sharp need no sign of their own');
+  assert.equal(between(/Natural$/, 8).length, 4, 'and all are taken back');
+  assert.equal(between(/^time/, 8).length, 2);
+  heads.forEach((x, at) => assert.ok(Math.abs(x + HEAD_WIDTH / 2 - middleOf(layout, at)) < 0.02, `${at}`));
+  const second = notesMarkup(score, layout, ALL_MARKS, 4, 11);
+  assert.deepEqual(lefts(second, /Sharp$/), [], 'at the beginning of a line the head says it');
+  assert.deepEqual(
+    [3, 4, 8].map((at) => keysAt(score.music)(at).name),
+    ['C major', 'E major', 'C major'],
   );
 });
 
