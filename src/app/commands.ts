@@ -84,7 +84,7 @@ export function commandsFor(
       if (at === chosen || !speech) return [];
       const words = planLine(plan, speech);
       return [
-        command(`choose-${at}`, `Choose way ${at + 1}: ${words}`, () => choosePlan(at)),
+        command(`choose-${at}`, `Choose way ${at + 1}: ${words}`, () => choosePlan(plan)),
         command(`compare-${at}`, `Compare with way ${at + 1}`, () => layBeside(at)),
       ];
     }),

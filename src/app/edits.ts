@@ -39,6 +39,12 @@ export function layBeside(beside: number | Beside | null) {
   set({ beside });
 }
 
+/** Lays a way of the answer beside the plan on the stand; one of a list that is out of date is no way any more. */
+export function layWayBeside(plan: Plan | null) {
+  const at = plan ? (responseOf(get())?.plans.indexOf(plan) ?? -1) : -1;
+  set({ beside: at >= 0 ? at : null });
+}
+
 export function setRequest(request: PlanRequest) {
   changeRequest(request, {});
 }

@@ -61,9 +61,10 @@ function writtenOf(score: Score): Written {
   return written;
 }
 
-/** From a small clef to the bar line after it, and how far it may reach into the column of its note. */
+/** From a small clef to the bar line after it, and how far it may reach into the column of its note, with a sign there and without. */
 const CLEF_BEFORE_BAR = 0.4;
-const CLEF_IN_COLUMN = 0.6;
+const CLEF_BESIDE_SIGN = 0.6;
+const CLEF_IN_COLUMN = 1.2;
 /** Before the end of the drawing, so that the last bar line is seen whole. */
 const END = 0.2;
 
@@ -87,7 +88,7 @@ export function notesMarkup(score: Score, layout: Layout, marks: Marks, first: n
     while (end < all.length && all[end].at === all[n].at) end++;
     const { at, clef } = all[n];
     const begins = (k: number) => score.barred && k > 0 && all[k].bar !== all[k - 1].bar;
-    if (at > first && clef !== score.clefs[at - 1]) changeClef(inks, clef, left(at), begins(n));
+    if (at > first && clef !== score.clefs[at - 1]) changeClef(inks, all[n], left(at), begins(n));
     const turn = at > first ? turns.get(at) : undefined;
     if (turn) drawTurn(inks, turn, clef, left(at) + AFTER_BAR);
     const room = (left(at + 1) - left(at)) / (end - n);
@@ -134,8 +135,9 @@ const endsBar = (all: readonly NoteInBar[], event: number) => {
 };
 
 /** A change of clef stands small, just before its note, or before the bar line where a bar begins there. */
-function changeClef(inks: Ink[], clef: Clef, left: number, atBar: boolean) {
-  drawClef(inks, clef, left - changeWidth(clef) + (atBar ? -CLEF_BEFORE_BAR : CLEF_IN_COLUMN), true);
+function changeClef(inks: Ink[], { clef, signs }: NoteInBar, left: number, atBar: boolean) {
+  const within = signs.some((sign) => sign !== null) ? CLEF_BESIDE_SIGN : CLEF_IN_COLUMN;
+  drawClef(inks, clef, left - changeWidth(clef) + (atBar ? -CLEF_BEFORE_BAR : within), true);
 }
 
 /** Numbers of the bars that begin with an event, by event. */

@@ -67,9 +67,10 @@ export function needsOf(score: Score): { readonly widths: number[]; readonly bar
   const turns = turnsIn(music, parts);
   const changes = (at: number) => at > 0 && at < clefs.length && clefs[at] !== clefs[at - 1];
   const atBar = (at: number) => parts[at][0].bar !== null;
+  const isSigned = (at: number) => signs[at].some((sign) => sign !== null);
   const clefRoom = (at: number) =>
     (changes(at) && !atBar(at) ? CLEF_AFTER : 0) +
-    (changes(at + 1) ? (atBar(at + 1) ? CLEF_AT_BAR : CLEF_BEFORE) : 0);
+    (changes(at + 1) ? (atBar(at + 1) ? CLEF_AT_BAR : CLEF_BEFORE + (isSigned(at + 1) ? SIGN : 0)) : 0);
   const widths = parts.map((own, at) => {
     const shown = signs[at].filter((sign): sign is string => sign !== null);
     const long = own.reduce((sum, { quarters }) => sum + lengthOf(quarters), 0);

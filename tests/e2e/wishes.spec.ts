@@ -16,6 +16,8 @@ test('a wish is added from one list, the plan does it, and it is taken out again
   await expect.poll(() => staffFingers(page)).toEqual(first);
 
   await setWord(page, 'Octaves', 'three-octave');
+  await saved(page);
+  await expect(chosenWay(page)).toContainText('shifts');
   await page.getByRole('button', { name: /without open strings/i }).click();
   await expect(chosenWay(page)).toContainText(/without open strings/i);
   const fingers = await staffFingers(page);

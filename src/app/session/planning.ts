@@ -25,8 +25,14 @@ export interface Planning {
   replan(follow?: Plan | null): Promise<void>;
 }
 
-/** @param settled called when an answer has fixed which fingering the record stands for */
-export function planningOf(store: SessionStore, { planner }: Doors, settled: () => void): Planning {
+interface Told {
+  /** An answer has fixed which fingering the record stands for. */
+  readonly settled: () => void;
+  /** All that was asked for is there. */
+  readonly answered: () => void;
+}
+
+export function planningOf(store: SessionStore, { planner }: Doors, { settled, answered }: Told): Planning {
   let newest = 0;
   const { getState: get, setState: set } = store;
 
@@ -66,6 +72,7 @@ export function planningOf(store: SessionStore, { planner }: Doors, settled: () 
       ...within(get(), planned),
     });
     if (settle(store)) settled();
+    if (!more) answered();
     return more ?? false;
   }
 

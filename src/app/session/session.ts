@@ -26,7 +26,10 @@ export function createSession(doors: Doors) {
   const { getState: get, setState: set } = store;
   const saving = savingOf(store, doors, () => void planning.replan());
   // A fingering that is settled while a plan is only looked at is not yet to be saved.
-  const planning = planningOf(store, doors, () => get().save !== 'unsaved' && saving.saveSoon());
+  const settled = () => get().save !== 'unsaved' && saving.saveSoon();
+  const planning = planningOf(store, doors, { settled, answered: takeWish });
+  /** A way that was chosen off a list that a newer answer takes the place of. */
+  let wish: Plan | null = null;
 
   /**
    * Changes the record; the change can be undone, and is saved in a moment.
@@ -47,6 +50,7 @@ export function createSession(doors: Doors) {
 
   /** Changes the request, and plans it. */
   function changeRequest(request: PlanRequest, part: Partial<Edited> = {}, { follow, run }: How = {}) {
+    wish = null;
     change({ ...part, request, choice: { kind: 'unplanned' } }, run ?? null);
     void planning.replan(follow);
   }
@@ -64,21 +68,40 @@ export function createSession(doors: Doors) {
       });
       return;
     }
+    wish = null;
     set({ record: withFields(record, found.change), history: found.history, before: null, beside: null });
     saving.saveSoon();
     void planning.replan();
   }
 
-  /** Puts one of the answer's plans on the stand: its fingering is now the plan's own. */
-  function choose(chosen: number) {
-    const plan = responseOf(get())?.plans[chosen];
-    if (!plan) return;
-    change({ choice: choiceOf(plan, chosen) });
+  /**
+   * Puts one of the answer's plans on the stand: its fingering is now the plan's own. Of a list that is out of date the way of the same name is meant: it
+   * is taken once the newer answer is whole, where that has it.
+   */
+  function choose(wanted: Plan) {
+    const { planning: at } = get();
+    const open = at.kind === 'working' || (at.kind === 'planned' && at.more === true);
+    if (open && (at.kind === 'working' || placeOf(wanted, at.last.response.plans) < 0)) wish = wanted;
+    else take(wanted);
+  }
+
+  function take(wanted: Plan) {
+    const plans = responseOf(get())?.plans ?? [];
+    const chosen = placeOf(wanted, plans);
+    if (chosen < 0) return;
+    change({ choice: choiceOf(plans[chosen], chosen) });
     set({ chosen, standing: 'as-planned' });
+  }
+
+  function takeWish() {
+    const wanted = wish;
+    wish = null;
+    if (wanted) take(wanted);
   }
 
   /** Puts a plan on the stand and plans it. @param stored as the store has it; null for one that it is to get */
   async function stand(record: PlanRecord, stored: PlanRecord | null = record) {
+    wish = null;
     if (!(await saving.stand(record, stored))) return;
     if (!stored) saving.saveSoon();
     await planning.replan();
@@ -108,6 +131,13 @@ export function createSession(doors: Doors) {
     watchAgain: saving.watchAgain,
     keepGone: saving.keepGone,
   };
+}
+
+/** Where a plan is among others: itself, or else the way of the same name; -1 where it is not. */
+function placeOf(wanted: Plan, plans: readonly Plan[]): number {
+  const itself = plans.indexOf(wanted);
+  const name = JSON.stringify(wanted.way);
+  return itself >= 0 ? itself : plans.findIndex(({ way }) => JSON.stringify(way) === name);
 }
 
 /** True where a step still finds what it left. The fingering follows from the rest and is settled by planning. */

@@ -1,6 +1,6 @@
 import { memo, useState } from 'react';
 import { useBench } from '../../app/bench';
-import { choosePlan, demandWay, layBeside } from '../../app/edits';
+import { choosePlan, demandWay, layWayBeside } from '../../app/edits';
 import type { Plan } from '../../core';
 import { Help } from '../../ui/Help';
 import { counted } from '../../wording/grammar';
@@ -36,11 +36,11 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
       </p>
       <ol className="ways mt-1">
         {shown.map((plan, at) => (
-          <li key={at} className="relative">
+          <li key={keyOf(plan, planned.own && at === plans.length - 1)} className="relative">
             <button
               type="button"
               aria-pressed={at === chosen}
-              onClick={() => choosePlan(at)}
+              onClick={() => choosePlan(plan)}
               title={plan.changes ? tradeWords(plan.changes) : undefined}
               className={`way relative w-full cursor-pointer rounded-md border-2 px-2.5 pt-0.5 pb-1.5 text-left ${
                 at === chosen ? 'border-dove bg-haze' : 'border-rule bg-sheet hover:border-dove'
@@ -64,7 +64,7 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
                 type="button"
                 aria-pressed={at === beside}
                 aria-label={`Compare way ${at + 1} with the one chosen`}
-                onClick={() => layBeside(at === beside ? null : at)}
+                onClick={() => layWayBeside(at === beside ? null : plan)}
                 className="absolute top-6 right-0 min-h-6 cursor-pointer px-3 text-sm text-dove underline"
               >
                 {at === beside ? 'close' : 'compare'}
@@ -114,6 +114,11 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
 function resultWords([first, ...others]: readonly Plan[], speech: Speech): string {
   const count = others.length === 0 ? 'One way' : counted(others.length + 1, 'way');
   return `${count}; first: ${planWords(first, speech.instrument)}.`;
+}
+
+/** A way is the same button from answer to answer: what is pressed is what was seen. */
+function keyOf({ way }: Plan, own: boolean): string {
+  return own ? 'own' : JSON.stringify(way ?? 'best');
 }
 
 function nameOf(plan: Plan, own: boolean, speech: Speech): string {

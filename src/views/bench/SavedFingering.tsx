@@ -40,14 +40,14 @@ export function SavedFingering({ standing, plans, chosen, speech }: Props) {
             <button type="button" className="button" onClick={() => layBeside(beside === 0 ? null : 0)}>
               {beside === 0 ? 'Close the comparison' : 'Compare the two'}
             </button>
-            <button type="button" className="button" onClick={() => choosePlan(0)}>
+            <button type="button" className="button" onClick={() => choosePlan(best)}>
               Use the new fingering
             </button>
           </div>
         </>
       )}
       {standing !== 'kept' && (
-        <button type="button" className="button mt-1" onClick={() => choosePlan(chosen)}>
+        <button type="button" className="button mt-1" onClick={() => choosePlan(saved)}>
           Keep this one
         </button>
       )}

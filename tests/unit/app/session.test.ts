@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { planOf, responseOf } from '../../../src/app/session/state';
 import { withDrills } from '../../../src/app/under';
-import { fingeringOf, plan, type Plan } from '../../../src/core';
+import { fingeringOf, plan, type Plan, type PlanRequest } from '../../../src/core';
 import { choiceOf, newRecord } from '../../../src/store/records';
 import { PlannerLost } from '../../../src/work/planner';
 import { answerTo, SCALE, scaleOn, settle, world } from '../../support/world';
@@ -312,7 +312,7 @@ test('where the best would come out differently, the saved fingering stays in fo
   assert.equal(state().standing, 'kept');
   const [offered] = responseOf(state())?.plans ?? [];
   stands(offered, ways[0]);
-  session.choose(0);
+  session.choose(offered);
   await settle();
   stands(planOf(state()), ways[0]);
   assert.equal(state().standing, 'as-planned');
@@ -353,3 +353,36 @@ function answered(number: number): Plan {
   assert.ok(answer.kind === 'planned');
   return answer.response.plans[number];
 }
+
+test('a way that is clicked while a newer answer is worked out is the way of the same name there, or none', async () => {
+  const { session, state, questions, opened } = world();
+  await opened();
+  for (const question of questions) question.answer();
+  await settle();
+  const shown = responseOf(state())?.plans ?? [];
+  const way = shown.find((one) => one.way !== undefined) ?? assert.fail('there is another way');
+  const two = { ...SCALE, material: { ...SCALE.material, octaves: 2 } as PlanRequest['material'] };
+  const named = plan({ ...two, alternatives: 3 }).plans;
+  const same = named.findIndex((one) => JSON.stringify(one.way) === JSON.stringify(way.way));
+  assert.ok(same > 0, 'both have it');
+  let answered = questions.length;
+  session.changeRequest(two);
+  session.choose(way);
+  await settle();
+  assert.equal(planOf(state()), shown[0], 'nothing is chosen of what is out of date');
+  while (answered < questions.length) {
+    questions[answered++].answer();
+    await settle();
+  }
+  assert.equal(state().chosen, Math.max(0, same));
+  stands(planOf(state()), named[Math.max(0, same)]);
+
+  session.changeRequest(SCALE);
+  session.choose(way);
+  session.changeRequest(two);
+  while (answered < questions.length) {
+    questions[answered++].answer();
+    await settle();
+  }
+  assert.equal(state().chosen, 0, 'a later edit leaves the wish behind');
+});

@@ -5,10 +5,12 @@ import {
   keysAt,
   plan,
   resolveSetup,
+  type Clef,
   type InstrumentKind,
   type MaterialSpec,
 } from '../../../src/core';
 import { headMarkup, notesMarkup } from '../../../src/notation/engrave';
+import { changeWidth } from '../../../src/notation/paper/head';
 import { needsOf } from '../../../src/notation/room';
 import {
   ALL_MARKS,
@@ -136,6 +138,25 @@ function neededLayout(score: Score): Layout {
     left: (at) => lefts[Math.min(at, lefts.length - 1)],
   };
 }
+
+test('a change of clef within a bar touches neither the note before it nor its own', () => {
+  const score = scoreOf(typed('C3 D3 E5 F#5 E3 F3'), 'cello');
+  for (const [clef, other] of [
+    ['tenor', 'bass'],
+    ['treble', 'tenor'],
+    ['bass', 'treble'],
+  ] as const) {
+    const clefs = [clef, clef, other, clef, clef, clef];
+    const mixed: Score = { ...score, clefs };
+    const markup = notesMarkup(mixed, neededLayout(mixed), ALL_MARKS, 0, 6);
+    const [first, second] = lefts(markup, /ClefChange/);
+    const heads = lefts(markup, /^notehead/);
+    const [sharp] = lefts(markup, /Sharp$/);
+    const endOf = (x: number, of: Clef) => x + 10 * changeWidth(of);
+    assert.ok(heads[1] + HEAD_WIDTH + 1 < first && endOf(first, other) + 1 < heads[2], `${other}: ${first}`);
+    assert.ok(heads[2] + HEAD_WIDTH + 1 < second && endOf(second, clef) < sharp, `${clef}: ${second}`);
+  }
+});
 
 test('where the key changes its signature stands between bar line and note, and notes are written in it', () => {
   const notes = typed('C5 B4 A4 E4 F#4 G#4 A4 B4 A4 B4 E5');
