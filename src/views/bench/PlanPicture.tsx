@@ -53,8 +53,7 @@ const FRAME = {
   role: 'application',
   'aria-label':
     'Staff, strings and hand trail; left and right arrows move the cursor, 0 to 4 put a finger, up and down another string, Delete sets free',
-  // Round it there is no room for the ring that says where the keys go.
-  className: 'rounded-lg border border-rule bg-sheet -outline-offset-3!',
+  className: 'rounded-lg border border-rule bg-sheet',
 } as const;
 
 /** Staff, string row, hand trail and neck of a plan, laid out for the room there is. Drawn again only where something in it is another. */
