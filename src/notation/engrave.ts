@@ -1,5 +1,5 @@
 import { writtenFifths, writtenNotes, type Clef, type NoteInBar } from '../core';
-import { changeWidth, drawClef, drawKey, drawTime, drawTurn } from './paper/head';
+import { changeWidth, drawClef, drawKey, drawTime, drawSignatureChange } from './paper/head';
 import { glyphOf, line, placed, type GlyphName, type Ink } from './paper/ink';
 import { drawSlurs, drawTies, drawTuplets } from './paper/joins';
 import { drawNotes, drawRest, setNote, type Desk, type SetNote } from './paper/notes';
@@ -8,7 +8,7 @@ import { keyWidth } from './paper/spacing';
 import { BAR_LINE, drawStaffLines } from './paper/staff';
 import { screenSvg } from './paper/svg';
 import { middleOf, type Layout, type Marks, type Score } from './score';
-import { AFTER_BAR } from './turns';
+import { AFTER_BAR } from './signatureWidths';
 import { writeMarks } from './writing';
 
 /*
@@ -81,7 +81,7 @@ export function notesMarkup(score: Score, layout: Layout, marks: Marks, first: n
   drawStaffLines(inks, 0, width);
   const { instrument, guides: touched } = score;
   const desk: Desk = { inks, sky: skyline(width + 1, -0.1, 4.1), instrument, touched };
-  const { notes: all, bars, turns } = writtenOf(score);
+  const { notes: all, bars, changed } = writtenOf(score);
   const sets: SetNote[] = [];
   for (let n = all.findIndex(({ at }) => at >= first); n >= 0 && n < all.length && all[n].at < last;) {
     let end = n + 1;
@@ -89,8 +89,8 @@ export function notesMarkup(score: Score, layout: Layout, marks: Marks, first: n
     const { at, clef } = all[n];
     const begins = (k: number) => score.barred && k > 0 && all[k].bar !== all[k - 1].bar;
     if (at > first && clef !== score.clefs[at - 1]) changeClef(inks, all[n], left(at), begins(n));
-    const turn = at > first ? turns.get(at) : undefined;
-    if (turn) drawTurn(inks, turn, clef, left(at) + AFTER_BAR);
+    const anew = at > first ? changed.get(at) : undefined;
+    if (anew) drawSignatureChange(inks, anew, clef, left(at) + AFTER_BAR);
     const room = (left(at + 1) - left(at)) / (end - n);
     for (let k = n; k < end; k++) {
       const from = left(at) + (k - n) * room;

@@ -4,14 +4,14 @@ import {
   MIDDLE_LINES,
   partsOf,
   signsToShow,
-  turnsIn,
+  signatureChangesIn,
   written,
   type Clef,
   type InstrumentKind,
   type ResponseEvent,
 } from '../core';
 import type { Score } from './score';
-import { AFTER_BAR, turnWidth } from './turns';
+import { AFTER_BAR, signatureChangeWidth } from './signatureWidths';
 
 /*
  * How much room notes need, in tenths of a staff space, before any of them is drawn.
@@ -64,7 +64,7 @@ export function needsOf(score: Score): { readonly widths: number[]; readonly bar
   const { music, instrument, clefs } = score;
   const parts = partsOf(score);
   const signs = signsToShow(music, instrument, parts);
-  const turns = turnsIn(music, parts);
+  const turns = signatureChangesIn(music, parts);
   const changes = (at: number) => at > 0 && at < clefs.length && clefs[at] !== clefs[at - 1];
   const atBar = (at: number) => parts[at][0].bar !== null;
   const isSigned = (at: number) => signs[at].some((sign) => sign !== null);
@@ -78,7 +78,7 @@ export function needsOf(score: Score): { readonly widths: number[]; readonly bar
     const double = shown.some((name) => name.length > 1) ? DOUBLE_SIGN : 0;
     const turn = turns.get(at);
     // The heads stay in the middle of their column: what stands before them takes as much after them.
-    const anew = turn ? 20 * (AFTER_BAR + turnWidth(turn)) : 0;
+    const anew = turn ? 20 * (AFTER_BAR + signatureChangeWidth(turn)) : 0;
     return long + sign + double + Math.max(0, shown.length - 1) * CHORD_SIGNS + clefRoom(at) + anew;
   });
   return { widths, bars: barStarts(parts) };

@@ -24,7 +24,7 @@ export type Session = ReturnType<typeof createSession>;
 export function createSession(doors: Doors) {
   const store = sessionStore();
   const { getState: get, setState: set } = store;
-  const saving = savingOf(store, doors, () => void planning.replan());
+  const saving = savingOf(store, doors, () => void replan());
   // A fingering that is settled while a plan is only looked at is not yet to be saved.
   const settled = () => get().save !== 'unsaved' && saving.saveSoon();
   const planning = planningOf(store, doors, { settled, answered: takeWish });
@@ -50,9 +50,8 @@ export function createSession(doors: Doors) {
 
   /** Changes the request, and plans it. */
   function changeRequest(request: PlanRequest, part: Partial<Edited> = {}, { follow, run }: How = {}) {
-    wish = null;
     change({ ...part, request, choice: { kind: 'unplanned' } }, run ?? null);
-    void planning.replan(follow);
+    void replan(follow);
   }
 
   function step(go: (history: ReturnType<typeof get>['history']) => Step<Fields<Edited>> | null) {
@@ -68,10 +67,9 @@ export function createSession(doors: Doors) {
       });
       return;
     }
-    wish = null;
     set({ record: withFields(record, found.change), history: found.history, before: null, beside: null });
     saving.saveSoon();
-    void planning.replan();
+    void replan();
   }
 
   /**
@@ -80,9 +78,10 @@ export function createSession(doors: Doors) {
    */
   function choose(wanted: Plan) {
     const { planning: at } = get();
-    const open = at.kind === 'working' || (at.kind === 'planned' && at.more === true);
-    if (open && (at.kind === 'working' || placeOf(wanted, at.last.response.plans) < 0)) wish = wanted;
-    else take(wanted);
+    const missing = at.kind === 'planned' && placeOf(wanted, at.last.response.plans) < 0;
+    const waits = at.kind === 'working' || (missing && at.more === true);
+    wish = waits ? wanted : null;
+    if (!waits) take(wanted);
   }
 
   function take(wanted: Plan) {
@@ -93,6 +92,12 @@ export function createSession(doors: Doors) {
     set({ chosen, standing: 'as-planned' });
   }
 
+  /** Asks anew: what was wished for is left behind with the question before. */
+  function replan(follow: Plan | null = null) {
+    wish = null;
+    return planning.replan(follow);
+  }
+
   function takeWish() {
     const wanted = wish;
     wish = null;
@@ -101,15 +106,14 @@ export function createSession(doors: Doors) {
 
   /** Puts a plan on the stand and plans it. @param stored as the store has it; null for one that it is to get */
   async function stand(record: PlanRecord, stored: PlanRecord | null = record) {
-    wish = null;
     if (!(await saving.stand(record, stored))) return;
     if (!stored) saving.saveSoon();
-    await planning.replan();
+    await replan();
   }
 
   /** Puts a plan on the stand to be looked at: it is saved when it is edited or kept. */
   async function look(record: PlanRecord) {
-    if (await saving.stand(record, null, 'unsaved')) await planning.replan();
+    if (await saving.stand(record, null, 'unsaved')) await replan();
   }
 
   return {
@@ -121,7 +125,7 @@ export function createSession(doors: Doors) {
     look,
     undo: () => step(undone),
     redo: () => step(redone),
-    replan: planning.replan,
+    replan,
     saveSoon: saving.saveSoon,
     saveNow: saving.saveNow,
     leave: saving.leave,

@@ -84,25 +84,25 @@ export function keysAt({ key, changes = [] }: Pick<WritableMusic, 'key' | 'chang
 }
 
 /** What is written anew before an event, where a bar begins or the key changes with it. */
-export interface Turn {
+export interface SignatureChange {
   /** The signature, and the one that it follows: where no sign is left, that one is taken back. */
   readonly signature?: { readonly fifths: number; readonly before: number };
   readonly time?: string;
 }
 
 /** Where signature or time change, by event; never at the first, which has both anyway. */
-export function turnsIn(
+export function signatureChangesIn(
   music: WritableMusic,
   parts: readonly (readonly Part[])[],
-): ReadonlyMap<number, Turn> {
-  const turns = new Map<number, Turn>();
+): ReadonlyMap<number, SignatureChange> {
+  const turns = new Map<number, SignatureChange>();
   if (!music.changes?.length) return turns;
   const keyAt = keysAt(music);
   const fifthsAt = (at: number) => writtenFifths(keyAt(at).fifths);
   for (let at = 1; at < parts.length; at++) {
     const [fifths, before] = [fifthsAt(at), fifthsAt(at - 1)];
     const [{ time, bar }] = parts[at];
-    const turn: Turn = {
+    const turn: SignatureChange = {
       ...(fifths !== before && { signature: { fifths, before } }),
       ...(bar && time !== parts[at - 1][parts[at - 1].length - 1].time && { time }),
     };

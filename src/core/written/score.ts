@@ -2,7 +2,14 @@ import type { Clef, InstrumentKind } from '../instrument/instruments';
 import { bowsOf, hasBows } from '../material/bows';
 import { parsePitch, type Pitch } from '../pitch/pitch';
 import { beamGroups } from './beams';
-import { keysAt, partsOf, turnsIn, type Part, type Turn, type WritableMusic } from './parts';
+import {
+  keysAt,
+  partsOf,
+  signatureChangesIn,
+  type Part,
+  type SignatureChange,
+  type WritableMusic,
+} from './parts';
 import { signsToShow } from './signs';
 import { writtenFifths } from './signature';
 import { hasFlag, lengthOf, valuesOf, type NoteValue } from './values';
@@ -76,7 +83,7 @@ export function writtenNotes(
 ): {
   readonly notes: readonly NoteInBar[];
   readonly bars: readonly Part[];
-  readonly turns: ReadonlyMap<number, Turn>;
+  readonly changed: ReadonlyMap<number, SignatureChange>;
 } {
   const parts = partsOf({ music, barred });
   const signs = signsToShow(music, instrument, parts);
@@ -111,7 +118,7 @@ export function writtenNotes(
   putTuplets(drafts);
   putBeams(drafts, bars, music.time);
   putBows(drafts, music);
-  return { notes: drafts, bars, turns: turnsIn(music, parts) };
+  return { notes: drafts, bars, changed: signatureChangesIn(music, parts) };
 }
 
 /** @param clefs the clef of each event */

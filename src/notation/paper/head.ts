@@ -1,5 +1,5 @@
-import type { Clef, Turn } from '../../core';
-import { changedKeyWidth, KEY_SIGN } from '../turns';
+import type { Clef, SignatureChange } from '../../core';
+import { changedKeyWidth, KEY_SIGN } from '../signatureWidths';
 import { glyphOf, glyphWidth, type GlyphName, type Ink } from './ink';
 
 /*
@@ -44,7 +44,12 @@ export function drawKey(inks: Ink[], fifths: number, before: number, clef: Clef,
 }
 
 /** Draws what is written anew where a bar begins, from a place on. */
-export function drawTurn(inks: Ink[], { signature, time }: Turn, clef: Clef, x: number) {
+export function drawSignatureChange(
+  inks: Ink[],
+  { signature, time }: SignatureChange,
+  clef: Clef,
+  x: number,
+) {
   if (signature) drawKey(inks, signature.fifths, signature.before, clef, x);
   if (time) drawTime(inks, time, x + (signature ? changedKeyWidth(signature) : 0));
 }

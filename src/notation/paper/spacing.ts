@@ -1,5 +1,5 @@
-import type { Turn, WrittenBar, WrittenNote } from '../../core';
-import { KEY_SIGN, TIME, turnWidth } from '../turns';
+import type { SignatureChange, WrittenBar, WrittenNote } from '../../core';
+import { KEY_SIGN, TIME, signatureChangeWidth } from '../signatureWidths';
 import { glyphWidth } from './ink';
 
 /*
@@ -44,7 +44,7 @@ const CLEF_CHANGE = 2.6;
 export const keyWidth = (fifths: number) => (fifths === 0 ? 0 : Math.abs(fifths) * KEY_SIGN + 0.5);
 
 /** What is written anew at the beginning of a bar. */
-export function turnOf(bar: WrittenBar, last: WrittenBar): Turn {
+export function signatureChangeOf(bar: WrittenBar, last: WrittenBar): SignatureChange {
   return {
     ...(bar.newKey && { signature: { fifths: bar.fifths, before: last.fifths } }),
     ...(bar.newTime && { time: bar.time }),
@@ -81,7 +81,7 @@ export function barSpaces(parts: readonly Spaced[]): BarSpace[] {
       const length = Math.max((starts[at + 1] ?? bar.length) - start, 1 / 64);
       return { start, left, right, room: Math.max(QUARTER * length ** GROWTH, right + LEAST_GAP) };
     });
-    const head = n === 0 ? 0 : turnWidth(turnOf(bar, first.bars[n - 1]));
+    const head = n === 0 ? 0 : signatureChangeWidth(signatureChangeOf(bar, first.bars[n - 1]));
     const lefts = columns.reduce((sum, { left }) => sum + left, 0);
     const least = head + PAD + lefts + columns.reduce((sum, { right }) => sum + right + LEAST_GAP, 0);
     const natural = head + PAD + lefts + columns.reduce((sum, { room }) => sum + room, 0);

@@ -6,8 +6,8 @@ import {
   type Pitch,
   type WrittenBar,
 } from '../../core';
-import { AFTER_BAR } from '../turns';
-import { drawClef, drawKey, drawTime, drawTurn } from './head';
+import { AFTER_BAR } from '../signatureWidths';
+import { drawClef, drawKey, drawTime, drawSignatureChange } from './head';
 import { line, placed, textWidth, words, type Ink } from './ink';
 import { drawSlurs, drawTies, drawTuplets } from './joins';
 import { drawGuide, drawNotes, drawRest, GUIDE_ROOM, setNote, type Desk, type SetNote } from './notes';
@@ -26,7 +26,7 @@ import {
   barSpaces,
   headWidthOf,
   keyWidth,
-  turnOf,
+  signatureChangeOf,
   lineBreaksFor,
   lineWidth,
   parted,
@@ -233,7 +233,7 @@ function drawStaff(
   starts.forEach((barX, n) => {
     const bar = bars[first + n];
     const space = spaces[n];
-    if (n > 0) drawTurn(inks, turnOf(bar, bars[first + n - 1]), clef, barX + AFTER_BAR);
+    if (n > 0) drawSignatureChange(inks, signatureChangeOf(bar, bars[first + n - 1]), clef, barX + AFTER_BAR);
     fifths = bar.fifths;
     const middle = (barX + (starts[n + 1] ?? end)) / 2;
     for (const note of bar.notes) {

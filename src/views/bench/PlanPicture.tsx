@@ -7,12 +7,12 @@ import {
   hasBows,
   partsOf,
   resolveHand,
-  turnsIn,
+  signatureChangesIn,
   type Plan,
   type PlanRequest,
   type PlanResponse,
   type Setup,
-  type Turn,
+  type SignatureChange,
 } from '../../core';
 import { restezMarks } from '../../notation/marks';
 import { extentOf, needsOf } from '../../notation/room';
@@ -87,7 +87,7 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
   const needs = useMemo(() => needsOf(score), [score]);
   const extent = useMemo(() => extentOf(score.music.events, score.clefs, score.instrument), [score]);
   const under = useMemo(() => hasBows(score.music.events) || restezMarks(score.steps).length > 0, [score]);
-  const turns = useMemo(() => turnsIn(score.music, partsOf(score)), [score]);
+  const turns = useMemo(() => signatureChangesIn(score.music, partsOf(score)), [score]);
   const fifths = useMemo(() => widestKey(response.key.fifths, turns), [response, turns]);
   const shape = useMemo(
     () => shapeOf({ ...needs, extent, fifths, room, zoom, lines, under, names: !!names, beside: !!other }),
@@ -123,7 +123,7 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
 });
 
 /** The key with the most signs of all that are in force: heads of lines are as wide as its. */
-function widestKey(first: number, turns: ReadonlyMap<number, Turn>): number {
+function widestKey(first: number, turns: ReadonlyMap<number, SignatureChange>): number {
   const all = [first, ...[...turns.values()].map(({ signature }) => signature?.fifths ?? 0)];
   return all.reduce((most, fifths) => (Math.abs(fifths) > Math.abs(most) ? fifths : most));
 }

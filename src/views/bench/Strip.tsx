@@ -6,7 +6,7 @@ import {
   type NoteNames,
   type Plan,
   type PlanResponse,
-  type Turn,
+  type SignatureChange,
 } from '../../core';
 import { Staff, StaffHead } from '../../notation/Staff';
 import type { Score } from '../../notation/score';
@@ -26,7 +26,7 @@ export interface Picture extends Omit<RowProps, 'visible' | 'layout' | 'height'>
   readonly score: Score;
   readonly clefs: readonly Clef[];
   /** Where signature or time change. */
-  readonly turns: ReadonlyMap<number, Turn>;
+  readonly turns: ReadonlyMap<number, SignatureChange>;
   readonly names: NoteNames | null;
   readonly other: Plan | undefined;
   readonly hand: HandProfile;

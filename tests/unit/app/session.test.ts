@@ -385,4 +385,15 @@ test('a way that is clicked while a newer answer is worked out is the way of the
     await settle();
   }
   assert.equal(state().chosen, 0, 'a later edit leaves the wish behind');
+
+  session.changeRequest(SCALE);
+  session.choose(way);
+  questions[answered++].answer();
+  await settle();
+  session.choose(responseOf(state())?.plans[0] ?? assert.fail());
+  while (answered < questions.length) {
+    questions[answered++].answer();
+    await settle();
+  }
+  assert.equal(state().chosen, 0, 'and so does another choice');
 });

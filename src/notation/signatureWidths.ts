@@ -1,4 +1,4 @@
-import type { Turn } from '../core';
+import type { SignatureChange } from '../core';
 
 /*
  * How wide signature and time are where they change, in staff spaces; known without the signs themselves.
@@ -11,11 +11,11 @@ export const TIME = 2.6;
 export const AFTER_BAR = 0.9;
 
 /** Room of what is written anew where a bar begins; nothing where that is nothing. */
-export function turnWidth({ signature, time }: Turn): number {
+export function signatureChangeWidth({ signature, time }: SignatureChange): number {
   return (signature ? changedKeyWidth(signature) : 0) + (time ? TIME : 0);
 }
 
 /** Room of a signature that changes: of the signs that are taken back where none is left. */
-export function changedKeyWidth({ fifths, before }: NonNullable<Turn['signature']>): number {
+export function changedKeyWidth({ fifths, before }: NonNullable<SignatureChange['signature']>): number {
   return Math.abs(fifths === 0 ? before : fifths) * KEY_SIGN + 1;
 }
