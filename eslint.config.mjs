@@ -7,7 +7,7 @@ import tseslint from 'typescript-eslint';
 import { defineConfig } from 'eslint/config';
 
 export default defineConfig(
-  { ignores: ['dist/', '.astro/', 'src/contract/validators.generated.js', 'test-results/', '.unit/'] },
+  { ignores: ['dist/', '.astro/', '.generated/', 'test-results/', '.unit/'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   ...astro.configs.recommended,

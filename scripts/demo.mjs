@@ -8,7 +8,7 @@ import { ensureNode, ensurePackages, ensurePort, run } from './setup.mjs';
 ensureNode();
 if (process.env.PORT) await ensurePort(process.env.PORT);
 ensurePackages();
-run('npx', ['astro', 'build', '--silent']);
+run('npm', ['run', '-s', 'build', '--', '--silent']);
 
 const { default: getPort } = await import('get-port');
 const port = process.env.PORT ? Number(process.env.PORT) : await getPort({ port: 4321 });

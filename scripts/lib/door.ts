@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import type { ErrorAnswer } from '../../src/contract/types';
+import type { ErrorAnswer } from '../../src/core';
 import { refusalAnswer } from '../../src/wording/issues';
 import { BOM } from '../../src/work/bom';
 

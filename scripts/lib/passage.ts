@@ -1,9 +1,9 @@
 import {
-  INSTRUMENT_KINDS,
-  instrumentData,
+  INSTRUMENT_NAMES,
+  instrumentRecord,
   readNoteText,
   requestIssues,
-  type InstrumentKind,
+  type InstrumentName,
   type Lock,
   type PlanRequest,
 } from '../../src/core';
@@ -51,10 +51,10 @@ export function readPassage({ file, options }: Asked, usage: string): Read {
   }
 }
 
-function instrumentAsked(name: string | undefined): InstrumentKind | undefined {
+function instrumentAsked(name: string | undefined): InstrumentName | undefined {
   if (name === undefined) return undefined;
-  const found = INSTRUMENT_KINDS.find((kind) => kind === name);
-  return found ?? refuse(`There is no instrument "${name}"; choose one of ${INSTRUMENT_KINDS.join(', ')}.`);
+  const found = INSTRUMENT_NAMES.find((kind) => kind === name);
+  return found ?? refuse(`There is no instrument "${name}"; choose one of ${INSTRUMENT_NAMES.join(', ')}.`);
 }
 
 function barsAsked(text: string | undefined): [string, string] | undefined {
@@ -64,8 +64,8 @@ function barsAsked(text: string | undefined): [string, string] | undefined {
 }
 
 /** Notes typed as text, on a violin where no instrument is named. */
-function typedRequest(text: string, instrument: InstrumentKind = 'violin'): PlanRequest {
-  const { notes, issues } = readNoteText(text, instrumentData(instrument).writtenOctavesUp);
+function typedRequest(text: string, instrument: InstrumentName = 'violin'): PlanRequest {
+  const { notes, issues } = readNoteText(text, instrumentRecord(instrument).writtenOctavesUp);
   if (issues.length > 0)
     return fail({
       error: {

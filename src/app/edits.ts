@@ -1,5 +1,5 @@
 import {
-  instrumentData,
+  instrumentRecord,
   readNoteText,
   withDemand,
   writeNoteText,
@@ -100,7 +100,7 @@ function withoutPlaces(request: PlanRequest): PlanRequest {
 /** The notes of one's own as they were typed; they stay with the plan while it is a scale. */
 function ownNotes({ typed, request: { material, instrument } }: PlanRecord): string | undefined {
   if (typed !== undefined || material.type !== 'notes') return typed;
-  return writeNoteText(material.notes, instrumentData(instrument).writtenOctavesUp);
+  return writeNoteText(material.notes, instrumentRecord(instrument).writtenOctavesUp);
 }
 
 /** Notes of one's own: those given, those that were typed in this plan before, or an empty box. The key stays. */
@@ -113,7 +113,7 @@ export function takeOwnNotes(given?: string) {
     return;
   }
   const { key } = writtenOut(material);
-  const up = instrumentData(instrument).writtenOctavesUp;
+  const up = instrumentRecord(instrument).writtenOctavesUp;
   const text = given ?? record.typed ?? '';
   const { notes, issues } = readNoteText(text, up);
   const known = notes.length > 0 && issues.length === 0;
@@ -133,7 +133,7 @@ function notesOf({ material }: PlanRequest) {
 /** Keeps typed notes as they are, and plans them as far as every word can be read. */
 export function setTyped(typed: string) {
   const { request } = get().record;
-  const { notes, issues } = readNoteText(typed, instrumentData(request.instrument).writtenOctavesUp);
+  const { notes, issues } = readNoteText(typed, instrumentRecord(request.instrument).writtenOctavesUp);
   const { material } = request;
   if (issues.length > 0 || notes.length === 0 || material.type !== 'notes') {
     session.change({ typed }, 'typed');

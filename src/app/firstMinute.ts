@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import type { HandSize, InstrumentKind, Level, PlanRequest, PositionRule } from '../core';
-import { instrumentData } from '../core';
+import type { HandSize, InstrumentName, Level, PlanRequest, Stage } from '../core';
+import { instrumentRecord } from '../core';
 import { newRecord, type StudentRecord } from '../store/records';
 import { listPlans, listStudents } from '../store/rows';
 import { session } from './bench';
@@ -25,42 +25,17 @@ export function useNothingKept(): boolean {
   return kept === false;
 }
 
-/** How far somebody has come: what they may use of the neck, and the scale that suits it. */
-export type Stage = 'first-position' | 'first-shifts' | 'everywhere';
-
-interface Suited {
-  readonly level: Level;
-  readonly positions?: PositionRule;
-  readonly octaves: number;
-  /** Tonic by instrument: a key that lies well in these positions. */
-  readonly tonic: Readonly<Record<InstrumentKind, string>>;
-}
-
-/** Keys that teachers begin with at each stage; the low instruments have their first shifts in fourth position. */
-const SUITED: Readonly<Record<Stage, (kind: InstrumentKind) => Suited>> = {
-  'first-position': (kind) => ({
-    level: 'first-year',
-    positions: kind === 'bass' ? { from: 0.5, to: 1 } : { from: 1, to: 1 },
-    octaves: 1,
-    tonic: { violin: 'D4', viola: 'G3', cello: 'D3', bass: 'G1' },
-  }),
-  'first-shifts': (kind) => ({
-    level: 'early',
-    positions: kind === 'violin' || kind === 'viola' ? { from: 1, to: 3 } : { from: 0.5, to: 4 },
-    octaves: kind === 'bass' ? 1 : 2,
-    tonic: { violin: 'A3', viola: 'D3', cello: 'G2', bass: 'C2' },
-  }),
-  everywhere: () => ({
-    level: 'middle',
-    octaves: 3,
-    tonic: { violin: 'G3', viola: 'C3', cello: 'C2', bass: 'E1' },
-  }),
+/** What a beginner of each stage is taken for. */
+const LEVELS: Readonly<Record<Stage, Level>> = {
+  'first-position': 'first-year',
+  'first-shifts': 'early',
+  everywhere: 'middle',
 };
 
 export interface Answers {
   /** May be empty. */
   readonly name: string;
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly size: string;
   /** Null where the hand is not measured and no word is put to it. */
   readonly hand: HandSize | null;
@@ -73,14 +48,15 @@ export function firstOf(
   now: number,
 ): { readonly student: StudentRecord; readonly request: PlanRequest } {
   const { instrument, size, hand, stage, name } = answers;
-  const { level, positions, octaves, tonic } = SUITED[stage](instrument);
+  const { clefs, firstScales } = instrumentRecord(instrument);
+  const { positions, octaves, tonic } = firstScales[stage];
   const student: StudentRecord = {
     id: crypto.randomUUID(),
     name: name.trim(),
     plays: { instrument, size, ...(hand ? { hand } : {}) },
-    level,
+    level: LEVELS[stage],
     ...(positions ? { positions } : {}),
-    clefs: instrumentData(instrument).clefs,
+    clefs,
     noteNames: 'letters',
     remark: '',
     createdAt: now,
@@ -88,7 +64,7 @@ export function firstOf(
   };
   const material = {
     type: 'scale',
-    tonic: tonic[instrument],
+    tonic,
     scale: 'major',
     octaves,
     direction: 'updown',

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { type Aim, type Findings, type Plan, type PlanRequest, type PlanResponse } from '../core';
+import type { Aim, Findings, Plan, PlanRequest, PlanResponse } from '../core';
 import { storageFault } from '../store/db';
 import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
 import { listPlans, listStudents } from '../store/rows';

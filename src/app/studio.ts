@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { instrumentData, type PlanRequest } from '../core';
+import { instrumentRecord, type PlanRequest } from '../core';
 import { fieldsBetween, joined, type Change, type Fields } from '../store/changes';
 import { storageFault } from '../store/db';
 import { dropDraft, keepDraft } from '../store/drafts';
@@ -87,7 +87,7 @@ export async function addStudent() {
     name: '',
     plays: { instrument: 'violin' },
     level: 'early',
-    clefs: instrumentData('violin').clefs,
+    clefs: instrumentRecord('violin').clefs,
     noteNames: 'letters',
     remark: '',
     createdAt: now,

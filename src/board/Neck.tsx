@@ -145,9 +145,9 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
   );
 }
 
-function neckWords({ kind }: Setup, step: Step, tipMm: number): string {
+function neckWords({ instrument }: Setup, step: Step, tipMm: number): string {
   const fingers = laidFingers(step.hand).map(([finger, semitones]) => `${finger} at ${semitones} semitones`);
-  return `Neck to scale, ${placeName(step, kind)}: ${fingers.join(', ')}; fingertips ${tipMm} mm`;
+  return `Neck to scale, ${placeName(step, instrument.name)}: ${fingers.join(', ')}; fingertips ${tipMm} mm`;
 }
 
 interface TipProps {

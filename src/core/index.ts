@@ -1,31 +1,12 @@
 /** The public face of the core: everything above it imports from here only. */
-export { FINGERS, laidFingers, type Finger, type FingerPlaces } from './hand/finger';
-export type { PositionNumber } from './hand/hold';
+export { laidFingers, type FingerPlaces } from './hand/finger';
+export * from './vocabulary';
 export { positionsOf } from './hand/positions';
-export {
-  childShare,
-  HAND_DEFAULTS,
-  HAND_SIZES,
-  oddMeasures,
-  resolveHand,
-  type OddMeasure,
-  type HandChoice,
-  type HandProfile,
-  type HandSize,
-} from './hand/profile';
-export { pairVerdict, reachVerdict, spreadMm, VERDICTS, type Verdict } from './hand/reach';
+export { childShare, oddMeasures, resolveHand, type OddMeasure, type HandChoice } from './hand/profile';
+export { type HandProfile, type InstrumentRecord, type Stage, type Stringing } from './instrument/record';
+export { pairVerdict, reachVerdict, spreadMm } from './hand/reach';
 export { centsPerMm, stopMm, stopMmForRatio } from './instrument/geometry';
-export {
-  CLEFS,
-  INSTRUMENT_KINDS,
-  instrumentData,
-  SCHOOLS,
-  type Clef,
-  type InstrumentData,
-  type InstrumentKind,
-  type School,
-  type Stringing,
-} from './instrument/instruments';
+export { instrumentRecord, addInstrument, schoolsOf } from './instrument/instruments';
 export { resolveSetup, type OpenString, type Setup } from './instrument/setup';
 export type { Issue, IssueData } from './issue';
 export {
@@ -38,10 +19,11 @@ export {
 export * from './findings/checks';
 export * from './findings/pure';
 export * from './findings/targets';
-export { LEVELS, TOLERANCES, type Level } from './pitch/levels';
+export { TOLERANCES } from './pitch/levels';
 export { crowdedPairs, isCrowded, isTouching, type Crowd, type CrowdedPair } from './findings/crowding';
 export type { Cue, CueAt } from './findings/economy';
-export { findingsOf, type Finding, type Findings } from './findings/findings';
+export { findingsOf, type Findings } from './findings/findings';
+export { type Finding } from './findings/finding';
 export { heardNotes, type Heard } from './findings/heard';
 export { playedNotes, type Played } from './findings/played';
 export { spellInKey } from './pitch/inkey';
@@ -66,23 +48,13 @@ export * from './practice/map';
 export * from './practice/climb';
 export { shareInterval } from './practice/chance';
 export { isKind, KINDS, kindsOfNotes, type Kind } from './practice/kinds';
-export {
-  handTime,
-  secondsPerNote,
-  stepsOf,
-  taskIssues,
-  temposOf,
-  type JudgedPlace,
-  type Ladder,
-  type LadderStep,
-  type Passage,
-  type PracticeTask,
-} from './practice/ladder';
+export { handTime, secondsPerNote, stepsOf, taskIssues, temposOf, type LadderStep } from './practice/ladder';
+export { type Passage } from './practice/growing';
 export * from './practice/sums';
 export * from './practice/terms';
 export { eventsOfStep } from './practice/timing';
 export { trendsIn, type Trend } from './practice/trends';
-export { proposeWeek, type WeekGiven, type WeekItem } from './practice/week';
+export { proposeWeek, type WeekGiven } from './practice/week';
 export {
   choicesIn,
   learnTaste,
@@ -101,11 +73,8 @@ export {
   COMMA,
   justCents,
   pythagoreanCents,
-  SYSTEMS,
   tableIssues,
   type OwnTable,
-  type StringTuning,
-  type System,
   type TableIssue,
 } from './pitch/intonation';
 export {
@@ -121,10 +90,9 @@ export {
 } from './material/bars';
 export { beatsOf, notesOf } from './material/notes';
 export { oddBars, type OddBar } from './material/oddBars';
-export { bowChanges, bowsOf, hasBows, MOST_PER_BOW, type Bow } from './material/bows';
+export { bowChanges, bowsOf, hasBows, type Bow } from './material/bows';
 export { writtenOut } from './material/build';
 export { MOST_EVENTS } from './material/issues';
-export * from './material/spec';
 export * from './written/beams';
 export {
   writtenBars,
@@ -139,24 +107,14 @@ export * from './written/parts';
 export * from './written/signature';
 export { signsToShow } from './written/signs';
 export * from './written/values';
-export { NOTE_NAMES, type NoteNames } from './pitch/naming';
 export { keyAlteration, signatureName, type Key } from './pitch/key';
 export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from './pitch/pitch';
 export { CHORDS, SCALES } from './pitch/scales';
 export { comparePlans, heldAlike, samePlace } from './planner/explain';
-export type { Counted, Felt, Moment } from './planner/explain';
 export { changesBetween, withDemand } from './planner/ways';
 export { requestIssues } from './planner/issues';
-export {
-  fingeringOf,
-  hasFingering,
-  planKept,
-  type KeptAnswer,
-  type KeptFingering,
-  type KeptStep,
-} from './planner/kept';
+export { fingeringOf, hasFingering, planKept, type KeptAnswer } from './planner/kept';
 export { asWritten, writtenPlan, type AsWritten, type Unplayable } from './planner/asWritten';
 export { plan } from './planner/plan';
-export * from './planner/request';
-export * from './planner/response';
-export { requestWeights, TERM_NAMES, type TermName, type Weights } from './planner/cost';
+export { requestWeights } from './planner/cost';
+export { type Weights } from './vocabulary';

@@ -7,7 +7,7 @@ import {
   signatureChangesIn,
   written,
   type Clef,
-  type InstrumentKind,
+  type InstrumentName,
   type ResponseEvent,
 } from '../core';
 import type { Score } from './score';
@@ -31,7 +31,7 @@ export interface Extent {
 export function extentOf(
   events: readonly ResponseEvent[],
   clefs: readonly Clef[],
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
 ): Extent {
   let [above, below] = [HALF_STAFF, HALF_STAFF];
   events.forEach((event, at) => {

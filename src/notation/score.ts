@@ -1,4 +1,4 @@
-import type { Clef, InstrumentKind, Plan, WritableMusic } from '../core';
+import type { Clef, InstrumentName, Plan, WritableMusic } from '../core';
 
 /*
  * What a drawing of notes is made of, and what follows from it for every note.
@@ -10,7 +10,7 @@ export interface Score {
   readonly steps: Plan['steps'];
   /** Names of the strings, low to high. */
   readonly strings: readonly string[];
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   /** The clef of each event. */
   readonly clefs: readonly Clef[];
   /** Events that are guide notes: touched on the way, not heard. */

@@ -1,6 +1,5 @@
-import { validAnswer, validRepetition } from '../contract/validators.generated.js';
-import type { Repetition } from '../core';
-import type { PracticeFile } from '../contract/types';
+import { validAnswer, validRepetition } from '#generated/validators.js';
+import type { Repetition, PracticeFile } from '../core';
 import type {
   AnswerRecord,
   CardRecord,

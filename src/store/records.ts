@@ -1,18 +1,16 @@
-import type { Choice, PlanRecord } from '../contract/types';
-import { fingeringOf, type Plan, type PlanRequest } from '../core';
-
-export type {
-  AnswerRecord,
-  BookRecord,
-  BriefRecord,
-  CardRecord,
-  Choice,
-  LessonRecord,
-  PlanRecord,
-  Playing,
-  SessionRecord,
-  StudentRecord,
-} from '../contract/types';
+import { fingeringOf, type Plan, type PlanRequest, type Choice, type PlanRecord } from '../core';
+export {
+  type AnswerRecord,
+  type BookRecord,
+  type BriefRecord,
+  type CardRecord,
+  type Choice,
+  type LessonRecord,
+  type PlanRecord,
+  type Playing,
+  type SessionRecord,
+  type StudentRecord,
+} from '../core/vocabulary';
 
 /** Ids in the made-up studio begin with this, so that it can stand beside one's own and be taken away in one go. */
 export const EXAMPLE = 'example-';

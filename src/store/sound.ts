@@ -6,7 +6,7 @@ import {
   validPlan,
   validSession,
   validStudent,
-} from '../contract/validators.generated.js';
+} from '#generated/validators.js';
 import { shapeIssues } from '../contract/read';
 import { requestIssues, type Issue } from '../core';
 import type { TableName } from './changes';

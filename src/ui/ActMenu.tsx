@@ -1,13 +1,7 @@
 import { ChevronDown } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { later } from './later';
-
-export interface Act {
-  readonly id: string;
-  readonly words: string;
-  /** Acts of one group stand together under its name. */
-  readonly group?: string;
-}
+import type { Act } from './OpenMenu';
 
 interface Props {
   readonly label: string;

@@ -1,6 +1,12 @@
 import type { RefObject } from 'react';
 import { Header, Menu, MenuItem, MenuSection, Popover } from 'react-aria-components';
-import type { Act } from './ActMenu';
+
+export interface Act {
+  readonly id: string;
+  readonly words: string;
+  /** Acts of one group stand together under its name. */
+  readonly group?: string;
+}
 
 interface Props {
   readonly trigger: RefObject<HTMLElement | null>;

@@ -8,8 +8,10 @@ import {
   type Problem,
   type Reason,
   type Step,
+  type PlanAnswer,
+  type WordedPlan,
+  type WordedProblem,
 } from '../core';
-import type { PlanAnswer, WordedPlan, WordedProblem } from '../contract/types';
 import { meaningOf } from './meaning';
 import { placeName } from './places';
 import { speechOf, type Speech } from './plans';

@@ -1,4 +1,4 @@
-import type { InstrumentKind, PositionNumber } from '../core';
+import type { InstrumentName, PositionNumber } from '../core';
 import { counted, sentence } from './grammar';
 import { instrumentWords } from './instruments';
 import { positionWords } from './places';
@@ -21,7 +21,7 @@ type Ask =
   | { readonly kind: 'position'; readonly position: PositionNumber };
 
 /** What a book is called where nobody named it. */
-export function bookName(ask: Ask, instrument: InstrumentKind): string {
+export function bookName(ask: Ask, instrument: InstrumentName): string {
   if (ask.kind === 'position')
     return `${sentence(positionWords(ask.position, instrument))} on the ${instrumentWords(instrument)}`;
   const what = ask.materials.length === 1 && ask.materials[0] === 'scale' ? 'Scales' : 'Scales and arpeggios';

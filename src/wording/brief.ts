@@ -2,12 +2,12 @@ import {
   CHROMATIC,
   EXTENSIONS,
   FOURTH_FINGER,
-  instrumentData,
+  instrumentRecord,
   OPEN_STRINGS,
   resolveSetup,
   STYLES,
   type Finger,
-  type InstrumentKind,
+  type InstrumentName,
   type PlanRequest,
   type PositionNumber,
   type PositionRule,
@@ -44,8 +44,8 @@ const WITH_THUMB: readonly Positions[] = [
 ];
 
 /** Rules on positions that an instrument's teachers ask for. */
-export function positionChoices(instrument: InstrumentKind): WordChoice[] {
-  const list = instrumentData(instrument).thumb ? [...POSITIONS, ...WITH_THUMB] : POSITIONS;
+export function positionChoices(instrument: InstrumentName): WordChoice[] {
+  const list = instrumentRecord(instrument).thumb ? [...POSITIONS, ...WITH_THUMB] : POSITIONS;
   return list.map(([rule, words]) => [JSON.stringify(rule), words]);
 }
 
@@ -139,7 +139,7 @@ export function demandWords(
     readonly string?: string;
     readonly position?: PositionNumber;
   },
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
 ): string {
   const parts = [
     ...(finger === undefined ? [] : [fingerName(finger)]),

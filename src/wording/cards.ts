@@ -2,7 +2,7 @@ import {
   midiOf,
   parsePitch,
   stopMm,
-  type InstrumentKind,
+  type InstrumentName,
   type NoteNames,
   type Quiz,
   type QuizAsk,
@@ -17,7 +17,7 @@ import { fingerWords, positionWords, semitoneWords } from './places';
  */
 
 interface Way {
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly names: NoteNames;
 }
 

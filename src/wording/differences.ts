@@ -1,7 +1,7 @@
 import {
   comparePlans,
   heldAlike,
-  instrumentData,
+  instrumentRecord,
   resolveSetup,
   type Plan,
   type PlanRequest,
@@ -59,7 +59,7 @@ function tradeSentence(plan: Plan, other: Plan, { events }: Speech): string | nu
 }
 
 function onWords(request: PlanRequest): string {
-  const { defaultSize } = instrumentData(request.instrument);
+  const { defaultSize } = instrumentRecord(request.instrument);
   const length = Math.round(resolveSetup(request).lengthMm);
   const size = sizeWords(request.instrument, request.size ?? defaultSize);
   return `${size} ${instrumentWords(request.instrument)} (string ${length} mm)`;

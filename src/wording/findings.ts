@@ -6,11 +6,12 @@ import {
   type CueAt,
   type Finding,
   type Heard,
-  type InstrumentKind,
+  type InstrumentName,
   type Played,
   type Rough,
   type Setup,
   type Trap,
+  instrumentRecord,
 } from '../core';
 import { noCheckWords, shortCheck } from './checks';
 import { counted, listed, mm, mmFine, number, seconds, sentence } from './grammar';
@@ -157,10 +158,10 @@ const CUE_WORDS: Readonly<Record<Cue, string>> = {
 };
 
 /** What the hand does, in a sentence; with how far a finger slides, where that is known. */
-export function cueWords({ cue, mm: far }: CueAt, instrument: InstrumentKind): string {
+export function cueWords({ cue, mm: far }: CueAt, instrument: InstrumentName): string {
   const words = CUE_WORDS[cue];
   if (cue === 'slide') return far === undefined ? `${words}.` : `${words}: ${mm(far)}.`;
   if (cue === 'octaves')
-    return `${words}; ${instrument === 'cello' || instrument === 'bass' ? 'the thumb lies straight, and the hand does not lean forward' : 'the hand does not lean forward'}.`;
+    return `${words}; ${instrumentRecord(instrument).upTheNeck === 'whole-arm' ? 'the thumb lies straight, and the hand does not lean forward' : 'the hand does not lean forward'}.`;
   return cue === 'high' ? `${words}; a thick string takes more weight.` : words;
 }

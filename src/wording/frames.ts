@@ -1,5 +1,4 @@
 import {
-  instrumentData,
   isCrowded,
   isTouching,
   laidFingers,
@@ -46,7 +45,7 @@ export function frameBefore(frames: readonly Frame[], at: number): Frame | undef
 /** What the hand does from the pattern before to this one, and which of its fingers touch. */
 export function frameWords(frame: Frame, before: Frame | undefined, held: Held): string {
   const { plan, setup, speech } = held;
-  const where = inPlace(frame, setup.kind, speech.key);
+  const where = inPlace(frame, setup.instrument.name, speech.key);
   const pattern = patternWords(frame, held);
   if (!before) return `Begins ${where}${pattern}.`;
   if (frame.from === before.from)
@@ -72,7 +71,7 @@ function changeWords(frame: Frame, before: Frame, { setup }: Held): string {
   if (moved.length === 0) return '';
   const way = (by: number) => (by > 0 ? 'higher' : 'lower');
   // Where the hand is a fixed frame no single finger moves: it opens, closes or goes as one.
-  if (instrumentData(setup.kind).handBy === 'letters')
+  if (setup.instrument.fingering.by === 'letters')
     return listed(moved.map(({ finger, by }) => `${finger} ${way(by)}`));
   const asOne = moved.length === shared.length && moved.every(({ by }) => by === moved[0].by);
   return asOne ? `the hand ${way(moved[0].by)}` : 'the hand opened or closed';
@@ -80,7 +79,7 @@ function changeWords(frame: Frame, before: Frame, { setup }: Held): string {
 
 /** Which neighbours touch, crowd, or lie further apart than a tone: "; 2 and 3 touch". */
 function patternWords({ fingers }: Frame, { setup, hand }: Held): string {
-  const letters = instrumentData(setup.kind).handBy === 'letters';
+  const letters = setup.instrument.fingering.by === 'letters';
   const laid = laidFingers(fingers);
   const pairs = laid.slice(1).flatMap(([finger, high], at) => {
     const [below, low] = laid[at];

@@ -1,12 +1,13 @@
 import {
   HAND_SIZES,
-  instrumentData,
+  instrumentRecord,
   type Clef,
   type HandSize,
-  type InstrumentKind,
+  type InstrumentName,
   type Level,
   type OddMeasure,
   type School,
+  schoolsOf,
 } from '../core';
 import type { WordChoice } from './choice';
 
@@ -14,14 +15,14 @@ import type { WordChoice } from './choice';
  * Instruments, their sizes, strings and players.
  */
 
-const INSTRUMENT_WORDS: Readonly<Record<InstrumentKind, string>> = {
+const INSTRUMENT_WORDS: Readonly<Record<InstrumentName, string>> = {
   violin: 'violin',
   viola: 'viola',
   cello: 'cello',
   bass: 'double bass',
 };
 
-export function instrumentWords(instrument: InstrumentKind): string {
+export function instrumentWords(instrument: InstrumentName): string {
   return INSTRUMENT_WORDS[instrument];
 }
 
@@ -36,14 +37,14 @@ const FRACTIONS: ReadonlyMap<string, string> = new Map([
   ['1/16', '1⁄16'],
 ]);
 
-export function sizeWords(instrument: InstrumentKind, size: string): string {
-  if (instrumentData(instrument).sizesIn === 'fractions') return FRACTIONS.get(size) ?? size;
+export function sizeWords(instrument: InstrumentName, size: string): string {
+  if (instrumentRecord(instrument).sizesIn === 'fractions') return FRACTIONS.get(size) ?? size;
   return size.endsWith('.5') ? `${Math.floor(Number(size))}½-inch` : `${size}-inch`;
 }
 
 /** Sizes with the words for them. */
-export function sizeChoices(instrument: InstrumentKind): WordChoice[] {
-  return Object.keys(instrumentData(instrument).sizes).map((size) => [size, sizeWords(instrument, size)]);
+export function sizeChoices(instrument: InstrumentName): WordChoice[] {
+  return Object.keys(instrumentRecord(instrument).sizes).map((size) => [size, sizeWords(instrument, size)]);
 }
 
 const STRINGING_WORDS: ReadonlyMap<string, string> = new Map([
@@ -64,8 +65,8 @@ const SCHOOL_WORDS: Readonly<Record<School, string>> = {
 };
 
 /** The schools of an instrument; none where it has but one. */
-export function schoolChoices(instrument: InstrumentKind): WordChoice[] {
-  return instrumentData(instrument).schools.map((school) => [school, SCHOOL_WORDS[school as School]]);
+export function schoolChoices(instrument: InstrumentName): WordChoice[] {
+  return schoolsOf(instrumentRecord(instrument)).map((school) => [school, SCHOOL_WORDS[school]]);
 }
 
 const HAND_WORDS: Readonly<Record<HandSize, string>> = {

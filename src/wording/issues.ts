@@ -1,9 +1,16 @@
-import type { Issue, IssueData, TableIssue, TextIssue, TextIssueCode } from '../core';
+import type {
+  Issue,
+  IssueData,
+  TableIssue,
+  TextIssue,
+  TextIssueCode,
+  ErrorAnswer,
+  ErrorIssue,
+} from '../core';
 import { MOST_BEATS, MOST_VOICES } from '../core';
-import type { ErrorAnswer, ErrorIssue } from '../contract/types';
 import { counted, echoed, number } from './grammar';
 import { instrumentWords } from './instruments';
-import type { InstrumentKind } from '../core';
+import type { InstrumentName } from '../core';
 
 /*
  * What cannot be understood, and what to do about it.
@@ -65,7 +72,7 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
   [
     'no-size',
     ({ instrument, sizes }) =>
-      `A ${instrumentWords(instrument as InstrumentKind)} comes in the sizes ${choices(sizes)}; choose one of them or give stringLengthMm.`,
+      `A ${instrumentWords(instrument as InstrumentName)} comes in the sizes ${choices(sizes)}; choose one of them or give stringLengthMm.`,
   ],
   [
     'no-extension',

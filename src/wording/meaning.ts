@@ -7,8 +7,8 @@ import {
   type Plan,
   type PlanRequest,
   type PlanResponse,
+  type WordedMeaning,
 } from '../core';
-import type { WordedMeaning } from '../contract/types';
 import { checkWords, intervalName } from './checks';
 import { cueWords, findingWords } from './findings';
 import { sentence } from './grammar';

@@ -2,13 +2,13 @@ import type {
   BarPlace,
   Finger,
   HandPlace,
-  InstrumentKind,
+  InstrumentName,
   PlanResponse,
   PositionNumber,
   PositionRule,
   Step,
 } from '../core';
-import { instrumentData, midiOf, parsePitch, pitchClassName, spellInKey } from '../core';
+import { instrumentRecord, midiOf, parsePitch, pitchClassName, spellInKey } from '../core';
 import { countWords, listed, ordinal } from './grammar';
 import { printed } from './notes';
 
@@ -61,16 +61,16 @@ export function semitoneWords(n: number): string {
 }
 
 /** A position's number as players of the instrument say it: "1st", "raised 2nd", "2½", "half", "thumb". */
-export function positionName(position: PositionNumber, instrument: InstrumentKind): string {
+export function positionName(position: PositionNumber, instrument: InstrumentName): string {
   if (position === 'thumb') return 'thumb';
   if (position === 0.5) return 'half';
   const whole = Math.floor(position);
   if (whole === position) return ordinal(whole);
-  return instrumentData(instrument).between === 'raised' ? `raised ${ordinal(whole)}` : `${whole}½`;
+  return instrumentRecord(instrument).between === 'raised' ? `raised ${ordinal(whole)}` : `${whole}½`;
 }
 
 /** Where the hand is: "1st", "thumb a fifth up". */
-export function placeName({ position, thumbAt }: HandPlace, instrument: InstrumentKind): string {
+export function placeName({ position, thumbAt }: HandPlace, instrument: InstrumentName): string {
   return position === 'thumb' && thumbAt !== undefined
     ? `thumb ${intervalWords(thumbAt)} up`
     : positionName(position, instrument);
@@ -92,7 +92,7 @@ export function thumbWords(place: HandPlace, string: string, key: PlanResponse['
 /** Where the hand is, in a sentence: "in 1st position", "with the thumb on E♭". */
 export function inPlace(
   place: HandPlace & { readonly string: string },
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   key: PlanResponse['key'],
 ): string {
   return place.position === 'thumb'
@@ -101,12 +101,12 @@ export function inPlace(
 }
 
 /** "1st position", "thumb position": all thumb places are one. */
-export function positionWords(position: PositionNumber, instrument: InstrumentKind): string {
+export function positionWords(position: PositionNumber, instrument: InstrumentName): string {
   return `${positionName(position, instrument)} position`;
 }
 
 /** Words for any rule on positions: "1st to 6th position". */
-export function positionRuleWords(rule: PositionRule | undefined, instrument: InstrumentKind): string {
+export function positionRuleWords(rule: PositionRule | undefined, instrument: InstrumentName): string {
   if (!rule) return 'any position';
   const name = (position: PositionNumber) => positionName(position, instrument);
   if ('only' in rule) return `${listed(rule.only.map(name))} position`;

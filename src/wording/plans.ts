@@ -1,4 +1,4 @@
-import type { InstrumentKind, NoteNames, Plan, PlanResponse, Step, TermName } from '../core';
+import type { InstrumentName, NoteNames, Plan, PlanResponse, Step, TermName } from '../core';
 import { placesIn } from '../core';
 import { counted, listed } from './grammar';
 import { printed, spoken } from './notes';
@@ -18,7 +18,7 @@ import {
 
 /** What the words about one answer need to know. */
 export interface Speech {
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly names: NoteNames;
   readonly events: PlanResponse['events'];
   readonly key: PlanResponse['key'];
@@ -27,7 +27,7 @@ export interface Speech {
 
 /** How to speak of an answer. */
 export function speechOf(
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   response: Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup' | 'changes'>,
   names: NoteNames = 'letters',
 ): Speech {
@@ -53,7 +53,7 @@ export const TERM_WORDS: Readonly<Record<TermName, string>> = {
 };
 
 /** The way a plan goes, by its positions: "1st position throughout", "2 shifts: 1st – 3rd – 1st". */
-export function planWords({ steps, shifts }: Plan, instrument: InstrumentKind): string {
+export function planWords({ steps, shifts }: Plan, instrument: InstrumentName): string {
   const names = steps.map(({ position }) => positionName(position, instrument));
   const run = names.filter((name, at) => name !== names[at - 1]);
   if (shifts.length === 0) return `${run[0]} position throughout`;

@@ -1,4 +1,4 @@
-import type { Counted, Felt, HandPlace, InstrumentKind, Moment, PlanResponse, Reason } from '../core';
+import type { Counted, Felt, HandPlace, InstrumentName, Moment, PlanResponse, Reason } from '../core';
 import { counted, listed } from './grammar';
 import { noteWords } from './notes';
 import { barWords, positionWords } from './places';
@@ -89,7 +89,7 @@ export function reasonWords({ code, data }: Reason, speech: Speech): string {
 }
 
 /** Where the hand leaves from; with the thumb up it is one place of many. */
-function hereWords({ position }: HandPlace, instrument: InstrumentKind): string {
+function hereWords({ position }: HandPlace, instrument: InstrumentName): string {
   return position === 'thumb' ? 'this place of the thumb' : positionWords(position, instrument);
 }
 

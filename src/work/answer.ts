@@ -1,6 +1,5 @@
 import { BadRequest, parseRequest, readRequest } from '../contract/read';
-import type { ErrorAnswer, PlanAnswer } from '../contract/types';
-import { plan, type PlanRequest } from '../core';
+import { plan, type PlanRequest, type ErrorAnswer, type PlanAnswer } from '../core';
 import { wordedAnswer } from '../wording/answer';
 import { errorAnswer, internalAnswer } from '../wording/issues';
 import { logged } from './logged';

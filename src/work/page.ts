@@ -1,4 +1,4 @@
-import type { ErrorAnswer, PlanAnswer } from '../contract/types';
+import type { ErrorAnswer, PlanAnswer } from '../core';
 
 /** A request's answer with its place in the book. */
 export type Page = (PlanAnswer | ErrorAnswer) & {

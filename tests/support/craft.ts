@@ -1,10 +1,10 @@
 import {
-  INSTRUMENT_KINDS,
+  INSTRUMENT_NAMES,
   midiOf,
   parsePitch,
   plan,
   resolveSetup,
-  type InstrumentKind,
+  type InstrumentName,
   type MaterialSpec,
   type Pitch,
   type Plan,
@@ -48,7 +48,7 @@ const CHORDS = ['major', 'minor', 'dominant-seventh'];
 type Direction = 'up' | 'down' | 'updown';
 
 function scales(
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   octaves: readonly number[],
   directions: readonly Direction[],
   names: readonly string[] = SCALES,
@@ -68,7 +68,7 @@ function scales(
 }
 
 function arpeggios(
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   octaves: number,
   direction: Direction = 'updown',
 ): PlanRequest[] {
@@ -80,7 +80,7 @@ function arpeggios(
   );
 }
 
-const thirds = (instrument: InstrumentKind): PlanRequest[] =>
+const thirds = (instrument: InstrumentName): PlanRequest[] =>
   KEYS.map((key) => ({
     instrument,
     material: {
@@ -90,7 +90,7 @@ const thirds = (instrument: InstrumentKind): PlanRequest[] =>
   }));
 
 /** Everyday work: scales, arpeggios and thirds. */
-const everyday = (instrument: InstrumentKind): PlanRequest[] => [
+const everyday = (instrument: InstrumentName): PlanRequest[] => [
   ...scales(instrument, [1, 2, 3], ['updown']),
   ...arpeggios(instrument, 2),
   ...arpeggios(instrument, 3),
@@ -115,9 +115,9 @@ const stringAt = ({ setup }: Planned, { stops: [{ string }] }: Step) =>
 const isOpen = ({ stops }: Step) => stops.every(({ finger }) => finger === 0);
 
 /** Highest stop of first position, in semitones above the open string. */
-const FIRST: Readonly<Record<InstrumentKind, number>> = { violin: 7, viola: 7, cello: 5, bass: 4 };
+const FIRST: Readonly<Record<InstrumentName, number>> = { violin: 7, viola: 7, cello: 5, bass: 4 };
 /** From this stop of the first finger on the hand has left the low positions. */
-const HIGH: Readonly<Record<InstrumentKind, number>> = { violin: 7, viola: 7, cello: 7, bass: 5 };
+const HIGH: Readonly<Record<InstrumentName, number>> = { violin: 7, viola: 7, cello: 7, bass: 5 };
 
 /** A climb up a low string to a note that the next string has in first position. */
 function highOnLow(one: Planned): string | null {
@@ -197,7 +197,7 @@ function needlessThumb({
   return at < 0 ? null : `note ${at + 1}`;
 }
 /** The highest stop of the neck positions: the fourth finger of fourth position, and what lies just above it. */
-const NECK: Readonly<Record<InstrumentKind, number>> = { violin: 99, viola: 99, cello: 10, bass: 10 };
+const NECK: Readonly<Record<InstrumentName, number>> = { violin: 99, viola: 99, cello: 10, bass: 10 };
 
 /** An augmented second taken by one finger sliding, or by fingers with another between. */
 function augmentedSecond({ plan: { steps, shifts }, response }: Planned): string | null {
@@ -239,12 +239,12 @@ function against(find: (one: Planned, secure: Planned) => string | null): Kind['
   };
 }
 
-const styled = (instrument: InstrumentKind, style: PlanRequest['style']) =>
+const styled = (instrument: InstrumentName, style: PlanRequest['style']) =>
   scales(instrument, [2], ['updown'], SCALES, { style });
 
 /** Every kind with its cases. */
 export function craftKinds(): Kind[] {
-  return INSTRUMENT_KINDS.flatMap((kind): Kind[] => {
+  return INSTRUMENT_NAMES.flatMap((kind): Kind[] => {
     const letters = kind === 'violin' || kind === 'viola';
     const bass = kind === 'bass';
     const name = (what: string) => `${kind}: ${what}`;

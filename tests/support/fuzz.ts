@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { validResponse } from '../../src/contract/validators.generated.js';
+import { validResponse } from '#generated/validators.js';
 import {
   plan,
   requestIssues,

@@ -1,9 +1,9 @@
 import {
-  INSTRUMENT_KINDS,
+  INSTRUMENT_NAMES,
   midiOf,
   parsePitch,
   resolveSetup,
-  type InstrumentKind,
+  type InstrumentName,
   type MaterialSpec,
   type Pitch,
 } from '../../src/core';
@@ -38,13 +38,13 @@ const CHORDS = [
 ];
 
 export interface SweepCase {
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly material: MaterialSpec;
 }
 
 /** Every instrument × tonic (from its lowest) × scale and chord × one to three octaves, up and down. */
 export function sweepCases(): SweepCase[] {
-  return INSTRUMENT_KINDS.flatMap((instrument) =>
+  return INSTRUMENT_NAMES.flatMap((instrument) =>
     TONICS.flatMap((name) => {
       const tonic = lowestTonic(instrument, name);
       return [1, 2, 3].flatMap((octaves) => [
@@ -61,7 +61,7 @@ export function sweepCases(): SweepCase[] {
   );
 }
 
-export function lowestTonic(instrument: InstrumentKind, name: string): string {
+export function lowestTonic(instrument: InstrumentName, name: string): string {
   const bottom = resolveSetup({ instrument }).strings[0].midi;
   const octave = [0, 1, 2, 3, 4].find((at) => midiOf(parsePitch(`${name}${at}`) as Pitch) >= bottom);
   return `${name}${octave}`;

@@ -1,5 +1,5 @@
 import { plan, type PlanRequest } from '../../src/core';
-import type { PlanAnswer } from '../../src/contract/types';
+import type { PlanAnswer } from '../../src/core/vocabulary';
 import { wordedAnswer } from '../../src/wording/answer';
 
 /** The answer to a request with its sentences, as every door gives it. */

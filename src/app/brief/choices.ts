@@ -1,4 +1,4 @@
-import { instrumentData, type PlanRequest, type Stringing } from '../../core';
+import { instrumentRecord, type PlanRequest, type Stringing } from '../../core';
 import { OCTAVE_WORDS } from '../../wording/brief';
 import type { WordChoice } from '../../wording/choice';
 import { stringingWords } from '../../wording/instruments';
@@ -26,7 +26,7 @@ const strungValue = ({ tuning, extensionTo }: Strung) => JSON.stringify({ tuning
 
 /** Ways to string the instrument: the usual one and those that are in use beside it. */
 export function tuningChoices({ instrument }: PlanRequest): WordChoice[] {
-  const { stringings, tuning } = instrumentData(instrument);
+  const { stringings, tuning } = instrumentRecord(instrument);
   const usual: WordChoice = [strungValue({}), tuning.length === 4 ? 'four strings' : 'usual tuning'];
   return [usual, ...stringings.map((one): WordChoice => [strungValue(one), stringingWords(one.code)])];
 }

@@ -1,5 +1,4 @@
 import {
-  instrumentData,
   midiOf,
   parsePitch,
   type Finger,
@@ -71,7 +70,7 @@ export function nextString(setup: Setup, pitch: string, from: string, up: boolea
 /** Fingers that a pitch can be taken with on some string. */
 export function fingersFor(setup: Setup, pitch: string): Finger[] {
   const open = setup.strings.some(({ midi }) => midi === pitchMidi(pitch));
-  const { thumb } = instrumentData(setup.kind);
+  const { thumb } = setup.instrument;
   return [...(open ? [0 as const] : []), 1, 2, 3, 4, ...(thumb ? ['T' as const] : [])];
 }
 

@@ -1,16 +1,17 @@
 import {
-  instrumentData,
+  instrumentRecord,
   midiOf,
   parsePitch,
   pitchClassName,
   pitchName,
   resolveSetup,
   type DoubleStopInterval,
-  type InstrumentKind,
+  type InstrumentName,
   type MaterialSpec,
   type PlanRequest,
   type Rules,
   type Pitch,
+  schoolsOf,
 } from '../../core';
 
 /** Material whose words the brief can change: all but a list of notes. */
@@ -133,10 +134,10 @@ function asksThumb(rules: Rules | undefined): boolean {
 }
 
 /** The request moved to another instrument at its usual size; what only the old one had is left behind. */
-export function withInstrument(request: PlanRequest, instrument: InstrumentKind): PlanRequest {
+export function withInstrument(request: PlanRequest, instrument: InstrumentName): PlanRequest {
   const { hand, style, tempo, material, rules, alternatives } = request;
-  const data = instrumentData(instrument);
-  const school = data.schools.some((name) => name === request.school) ? request.school : undefined;
+  const data = instrumentRecord(instrument);
+  const school = schoolsOf(data).some((name) => name === request.school) ? request.school : undefined;
   const named = typeof hand === 'string' ? hand : undefined;
   const positions = !data.thumb && asksThumb(rules) ? undefined : rules?.positions;
   const onStrings = rules && { ...rules, positions, strings: undefined, locks: undefined, never: undefined };

@@ -1,4 +1,11 @@
-import { instrumentData, readNoteText, resolveSetup, type PlanRequest, type Rules } from '../../core';
+import {
+  instrumentRecord,
+  readNoteText,
+  resolveSetup,
+  type PlanRequest,
+  type Rules,
+  schoolsOf,
+} from '../../core';
 import type { StudentRecord } from '../../store/records';
 import { instrumentWords, sizeWords } from '../../wording/instruments';
 import { DIRECTION_WORDS, requestWords } from '../../wording/material';
@@ -49,7 +56,7 @@ const OWN_NOTES = /^((type|write) )?((my|some) )?(own )?notes( of my own)?$/i;
 
 /** "A4 B4 C#5": notes by name and octave, two at least; one alone is where a scale begins. */
 function areNotes(typed: string, { instrument }: PlanRequest): boolean {
-  const { notes, issues } = readNoteText(typed, instrumentData(instrument).writtenOctavesUp);
+  const { notes, issues } = readNoteText(typed, instrumentRecord(instrument).writtenOctavesUp);
   return issues.length === 0 && notes.length > 1;
 }
 
@@ -130,7 +137,7 @@ function playedOn(
   let request = student ? forStudent(base, student) : base;
   if (kind && kind !== request.instrument) request = withoutPositions(withInstrument(request, kind));
   if (size) {
-    const { sizes } = instrumentData(request.instrument);
+    const { sizes } = instrumentRecord(request.instrument);
     if (!(size in sizes)) {
       const name = instrumentWords(request.instrument);
       const offers = Object.keys(sizes).map((known) =>
@@ -146,7 +153,7 @@ function playedOn(
   }
   const hand = valueOf(pieces, 'hand');
   const school = valueOf(pieces, 'school');
-  if (school && !instrumentData(request.instrument).schools.some((name) => name === school))
+  if (school && !schoolsOf(instrumentRecord(request.instrument)).some((name) => name === school))
     return asked('Schools of fingering are told apart on the double bass only.', []);
   return { ...request, ...(hand ? { hand } : {}), ...(school ? { school } : {}) };
 }
@@ -160,7 +167,7 @@ function withoutPositions({ rules, ...request }: PlanRequest): PlanRequest {
 function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest | Asked {
   const rules: Rules = { ...request.rules };
   const visits = pieces.flatMap((piece) => (piece.slot === 'visit' ? [piece.value] : []));
-  const { thumb } = instrumentData(request.instrument);
+  const { thumb } = instrumentRecord(request.instrument);
   const positions = valueOf(pieces, 'positions');
   const asksThumb = visits.includes('thumb') || JSON.stringify(positions ?? null).includes('thumb');
   if (asksThumb && !thumb)

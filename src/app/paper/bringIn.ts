@@ -1,10 +1,10 @@
 import { create } from 'zustand';
 import {
   fingeringOf,
-  instrumentData,
+  instrumentRecord,
   readNoteText,
   requestIssues,
-  type InstrumentKind,
+  type InstrumentName,
   type Lock,
   type PlanRequest,
 } from '../../core';
@@ -84,7 +84,7 @@ async function take(opened: OpenedFile, name: string) {
 
 /** Notes typed as text become a plan on a violin; its brief may say otherwise. */
 async function takeNotes(text: string, name: string) {
-  const { notes, issues } = readNoteText(text, instrumentData('violin').writtenOctavesUp);
+  const { notes, issues } = readNoteText(text, instrumentRecord('violin').writtenOctavesUp);
   const [issue] = issues;
   if (issue || notes.length === 0) {
     const found = issue ? ` At letter ${issue.at + 1}: ${textIssueWords(issue)}` : '';
@@ -141,7 +141,7 @@ export interface Preview {
   /** Notes with a finger or a string written. */
   readonly written: number;
   readonly notices: readonly string[];
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
 }
 
 /** @returns what the chosen bars are, or a sentence for what is wrong with the choice */

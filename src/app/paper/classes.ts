@@ -1,13 +1,13 @@
 import {
   clefsFor,
-  INSTRUMENT_KINDS,
-  instrumentData,
+  INSTRUMENT_NAMES,
+  instrumentRecord,
   midiOf,
   parsePitch,
   pitchName,
   plan,
   readNoteText,
-  type InstrumentKind,
+  type InstrumentName,
   type NoteSpec,
   type PlanRequest,
   type PositionRule,
@@ -30,25 +30,25 @@ export interface ClassChoice {
   readonly notesPerBow: number;
   /** Typed notes, where they are what is played. */
   readonly typed: string;
-  readonly instruments: readonly InstrumentKind[];
-  readonly positions: Readonly<Partial<Record<InstrumentKind, PositionRule | null>>>;
+  readonly instruments: readonly InstrumentName[];
+  readonly positions: Readonly<Partial<Record<InstrumentName, PositionRule | null>>>;
   readonly shows: ClassAsk['shows'];
 }
 
 export const FIRST_CLASS: ClassChoice = {
   ...{ key: 'D major', material: 'scale', octaves: 1, notesPerBow: 1, typed: 'D4 E F# G A B C# D5' },
-  instruments: INSTRUMENT_KINDS,
+  instruments: INSTRUMENT_NAMES,
   positions: {},
   shows: 'score',
 };
 
-const SHORT: Readonly<Record<InstrumentKind, string>> = {
+const SHORT: Readonly<Record<InstrumentName, string>> = {
   violin: 'Vn.',
   viola: 'Va.',
   cello: 'Vc.',
   bass: 'Db.',
 };
-const NAMES: Readonly<Record<InstrumentKind, string>> = {
+const NAMES: Readonly<Record<InstrumentName, string>> = {
   violin: 'Violins',
   viola: 'Violas',
   cello: 'Cellos',
@@ -78,7 +78,7 @@ export function classFor(choice: ClassChoice, now: Date): ClassFound {
       );
       return [];
     }
-    const clefs = clefsFor(response.events, instrument, instrumentData(instrument).clefs);
+    const clefs = clefsFor(response.events, instrument, instrumentRecord(instrument).clefs);
     return [{ request, response, plan: one, clefs, name: NAMES[instrument], shortName: SHORT[instrument] }];
   });
   const together = shiftsTogether(parts);
@@ -118,7 +118,7 @@ function shiftsTogether(parts: readonly ClassPart[]): number[] {
 }
 
 /** What one instrument plays; a sentence where it cannot. */
-function requestFor(choice: ClassChoice, instrument: InstrumentKind): PlanRequest | string {
+function requestFor(choice: ClassChoice, instrument: InstrumentName): PlanRequest | string {
   const positions = choice.positions[instrument] ?? undefined;
   const base: PlanRequest = {
     ...{ instrument, hand: 'medium', style: 'secure' },
@@ -142,11 +142,11 @@ function requestFor(choice: ClassChoice, instrument: InstrumentKind): PlanReques
 }
 
 /** Notes moved by octaves to the lowest place that an instrument has for all of them. */
-function inReach(notes: readonly NoteSpec[], instrument: InstrumentKind): NoteSpec[] | null {
-  const { tuning, reachSemitones } = instrumentData(instrument);
+function inReach(notes: readonly NoteSpec[], instrument: InstrumentName): NoteSpec[] | null {
+  const { classFrom, tuning, reachSemitones } = instrumentRecord(instrument);
   const midi = (name: string) => midiOf(parsePitch(name) ?? { letter: 0, alteration: 0, octave: 4 });
   const all = notes.flatMap((note) => ('pitches' in note ? note.pitches.map(midi) : []));
-  const lowest = midi(tuning[0]);
+  const lowest = midi(classFrom);
   const highest = midi(tuning[tuning.length - 1]) + reachSemitones;
   const octaves = Math.ceil((lowest - Math.min(...all)) / 12);
   if (Math.max(...all) + 12 * octaves > highest) return null;

@@ -1,4 +1,4 @@
-import type { SentPlan } from '../../contract/types';
+import type { SentPlan } from '../../core';
 import { joinKept } from '../../store/backup';
 import { fileHead } from '../../store/fileHead';
 import type { PlanRecord, StudentRecord } from '../../store/records';

@@ -1,6 +1,7 @@
 import { soundsTouched } from '../instrument/nodes';
 import type { Setup } from '../instrument/setup';
-import { COMMA, FIFTH_EXCESS, openCents, type StringTuning } from '../pitch/intonation';
+import { COMMA, FIFTH_EXCESS, openCents } from '../pitch/intonation';
+import type { StringTuning } from '../vocabulary';
 import { letterSteps, midiOf, spellAt, type Pitch } from '../pitch/pitch';
 import type { Played } from './played';
 import { beatsPerSecond, hertzOf, INTERVALS, pureBetween, widerWhenPure, type Interval } from './pure';

@@ -1,9 +1,8 @@
-import { laidFingers, type Finger, type FingerPlaces } from '../hand/finger';
-import type { HandProfile } from '../hand/profile';
+import { laidFingers, type FingerPlaces } from '../hand/finger';
+import type { Finger, Plan, Step } from '../vocabulary';
+import type { HandProfile } from '../instrument/record';
 import { stopMm } from '../instrument/geometry';
 import type { Setup } from '../instrument/setup';
-import type { Plan, Step } from '../planner/response';
-
 /*
  * How close neighbouring fingers come: less than a fingertip apart they crowd, and one makes way; up to one and a half they touch.
  */

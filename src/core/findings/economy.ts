@@ -1,10 +1,9 @@
-import { alongString, slotOf, type Finger } from '../hand/finger';
-import type { HandProfile } from '../hand/profile';
+import { alongString, slotOf } from '../hand/finger';
+import type { Finger, Level } from '../vocabulary';
+import type { HandProfile } from '../instrument/record';
 import { spreadMm } from '../hand/reach';
-import { instrumentData } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
 import { samePlace } from '../planner/explain';
-import type { Level } from '../pitch/levels';
 import { isCrowded } from './crowding';
 import type { Played } from './played';
 import { FAST } from './rough';
@@ -145,7 +144,7 @@ const alike = (one: Played, other: Played) =>
 function placeCue(step: At): Cue | null {
   const [before, note] = [single(step, -1), single(step, 0)];
   if (!before || !note || note.finger === 0 || step.fast) return null;
-  const letters = instrumentData(step.setup.kind).handBy === 'letters';
+  const letters = step.setup.instrument.fingering.by === 'letters';
   if (letters && note.string === 0 && before.string > 0) return 'low-string';
   if (before.finger === 0 || !samePlace(before.step, note.step)) return null;
   if (Math.abs(note.string - before.string) === 1) return 'overlap';

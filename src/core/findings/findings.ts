@@ -1,38 +1,19 @@
 import { resolveHand } from '../hand/profile';
 import { resolveSetup, type Setup } from '../instrument/setup';
 import { atOneTempo } from '../material/tempo';
-import type { PlanRequest } from '../planner/request';
-import type { Plan, PlanResponse, ReachAnswer } from '../planner/response';
+import type { PlanRequest, Plan, PlanResponse, Level } from '../vocabulary';
 import { secondsPerBeat } from '../planner/cost';
-import type { CommaConflict } from './checks';
 import { crowdsIn, type Crowd } from './crowding';
 import { cuesFor, type CueAt } from './economy';
 import { heardNotes, type Heard } from './heard';
-import { byEvent, playedNotes, type Played } from './played';
-import { roughPlaces, type Rough } from './rough';
+import { byEvent, playedNotes } from './played';
+import { roughPlaces } from './rough';
 import { shiftDetails, type ShiftDetail } from './shifts';
 import { hardness, levelWeight, oncePerPlace, roughWeight, runWeight, stretchWeight } from './ranking';
 import { uncheckedRuns } from './unchecked';
-import type { Level } from '../pitch/levels';
 import type { Aim } from './targets';
 import { trapsIn, type Trap } from './traps';
-
-/** One thing worth a teacher's attention, with the notes it is about. */
-export type Finding = {
-  readonly events: readonly number[];
-  readonly weight: number;
-  /** The notes of the other places where the same is found. */
-  readonly also?: readonly (readonly number[])[];
-} & (
-  | { readonly kind: 'shift'; readonly detail: ShiftDetail }
-  | { readonly kind: 'stretch'; readonly reach: ReachAnswer; readonly limitMm: number }
-  | { readonly kind: 'crowding'; readonly crowd: Crowd }
-  | { readonly kind: 'trap'; readonly trap: Trap }
-  | { readonly kind: 'comma'; readonly conflict: CommaConflict; readonly note: Played }
-  | { readonly kind: Rough['kind']; readonly rough: Rough }
-  /** One note that nothing checks, or a long run of them as one. */
-  | { readonly kind: 'no-check'; readonly run: readonly Heard[] }
-);
+import type { Finding } from './finding';
 
 export interface Findings {
   readonly setup: Setup;

@@ -1,4 +1,4 @@
-import type { School } from '../instrument/instruments';
+import type { School } from '../vocabulary';
 import type { Setup } from '../instrument/setup';
 import {
   checkpointsFor,

@@ -1,7 +1,6 @@
 import type { Setup } from '../instrument/setup';
 import { parsePitch, type Pitch } from '../pitch/pitch';
-import type { Finger } from '../hand/finger';
-import type { Plan, ResponseEvent, Step } from '../planner/response';
+import type { Finger, Plan, ResponseEvent, Step } from '../vocabulary';
 
 /** One pressed or open note of a plan, with all that findings ask of it. */
 export interface Played {

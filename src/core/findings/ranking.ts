@@ -1,12 +1,9 @@
-import { instrumentData } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
-import type { ReachAnswer, Step } from '../planner/response';
-import type { Finding } from './findings';
+import type { ReachAnswer, Step, Level } from '../vocabulary';
+import type { Finding } from './finding';
 import type { Played } from './played';
 import type { Rough } from './rough';
 import type { ShiftDetail } from './shifts';
-import type { Level } from '../pitch/levels';
-
 /*
  * What weighs how much, for whom. Figures that teachers may argue with, each with its reason.
  */
@@ -88,7 +85,7 @@ export function stretchWeight(
 ): number {
   if (reach.verdict === 'beyond') return 10;
   const held = Math.min(MOST_HELD, HELD * seconds);
-  const everyday = instrumentData(setup.kind).handBy === 'frames' && (step?.extended ?? false);
+  const everyday = setup.instrument.fingering.by === 'frames' && (step?.extended ?? false);
   return (everyday ? 1 + reach.share : 2 + 3 * reach.share) + held;
 }
 

@@ -1,8 +1,7 @@
 import { alongString, slotOf } from '../hand/finger';
-import { instrumentData } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
 import { samePlace } from '../planner/explain';
-import type { Shift } from '../planner/response';
+import type { Shift } from '../vocabulary';
 import type { Played } from './played';
 
 /*
@@ -38,7 +37,7 @@ export function roughPlaces(
   secondsPerBeat: number,
 ): Rough[] {
   const landings = new Set(shifts.map(({ to }) => to));
-  const letters = instrumentData(setup.kind).handBy === 'letters';
+  const letters = setup.instrument.fingering.by === 'letters';
   let landed = -Infinity;
   return lines.flatMap((line, t): Rough[] => {
     if (landings.has(line[0].at)) landed = t;

@@ -1,13 +1,11 @@
-import { instrumentData, type InstrumentKind, type School } from '../instrument/instruments';
+import type { School, Finger, Style, Plan, ResponseEvent, Shift } from '../vocabulary';
 import type { Setup } from '../instrument/setup';
-import type { Finger } from '../hand/finger';
 import { bowChanges, hasBows } from '../material/bows';
 import { fingerAtStop, frameSchool, positionOrder } from '../hand/positions';
 import { letterSteps, midiOf, spellAt, type Pitch } from '../pitch/pitch';
 import { soundsTouched } from '../instrument/nodes';
-import type { Style } from '../planner/request';
-import type { Plan, ResponseEvent, Shift } from '../planner/response';
 import { playedNotes, type Played } from './played';
+import type { InstrumentRecord } from '../instrument/record';
 
 /** A shift taken apart: what happens, how long there is, what to hear first and what the hand does. */
 export interface ShiftDetail {
@@ -98,7 +96,7 @@ export function shiftDetails(
                 : ('goes-on' as const),
             }
           : {}),
-        cues: handCues(setup.kind, shift, up, sung(shift, from, to, style, beats * secondsPerBeat)),
+        cues: handCues(setup.instrument, shift, up, sung(shift, from, to, style, beats * secondsPerBeat)),
       },
     ];
   });
@@ -138,7 +136,7 @@ function landingHarmonic(to: Played, setup: Setup): Pick<ShiftDetail, 'harmonic'
   const { finger, string, semitones, step, voice } = to;
   const stopped = finger !== 0 && !step.stops[voice].harmonic;
   const sounds = stopped ? soundsTouched(semitones) : undefined;
-  if (!sounds || instrumentData(setup.kind).upTheNeck === 'thumb-round') return {};
+  if (!sounds || setup.instrument.upTheNeck === 'thumb-round') return {};
   const open = setup.strings[string];
   return { harmonic: spellAt(open.steps + sounds.steps, open.midi + sounds.semitones) };
 }
@@ -152,8 +150,8 @@ interface LowPlace {
 
 /** Where a pitch lies in first position, the hand closed, and with which finger. */
 function lowPlaces(pitch: Pitch, setup: Setup, school: School | undefined): LowPlace[] {
-  const { firstPosition } = instrumentData(setup.kind);
-  const frames = frameSchool(setup.kind, school);
+  const { firstPosition } = setup.instrument;
+  const frames = frameSchool(setup.instrument, school);
   return setup.strings.flatMap((open, string): LowPlace[] => {
     const semitones = midiOf(pitch) - open.midi;
     if (semitones < 1 || semitones > firstPosition) return [];
@@ -182,8 +180,12 @@ function sung(shift: Shift, from: Played, to: Played, style: Style | undefined, 
 /** More than a tone: less is made by hand and wrist. */
 const ARM_TRAVELS = 2;
 
-function handCues(kind: InstrumentKind, shift: Shift, up: boolean, sung: boolean): HandCue[] {
-  const { upTheNeck, bodyJoint } = instrumentData(kind);
+function handCues(
+  { upTheNeck, bodyJoint }: InstrumentRecord,
+  shift: Shift,
+  up: boolean,
+  sung: boolean,
+): HandCue[] {
   const [was, is] = [positionOrder(shift.fromPosition), positionOrder(shift.toPosition)];
   const cues: HandCue[] = sung ? ['lighten', 'slide-in'] : ['lighten'];
   if (upTheNeck === 'thumb-round') {

@@ -1,15 +1,9 @@
 import { centsPerMm, stopMm, stopMmForRatio } from '../instrument/geometry';
 import { soundsTouched } from '../instrument/nodes';
 import type { Setup } from '../instrument/setup';
-import {
-  FIFTH_EXCESS,
-  openCents,
-  targetCents,
-  type OwnTable,
-  type StringTuning,
-  type System,
-} from '../pitch/intonation';
-import { TOLERANCES, type Level } from '../pitch/levels';
+import { FIFTH_EXCESS, openCents, targetCents, type OwnTable } from '../pitch/intonation';
+import type { StringTuning, System, Level } from '../vocabulary';
+import { TOLERANCES } from '../pitch/levels';
 import { midiOf, type Pitch } from '../pitch/pitch';
 import type { Played } from './played';
 

@@ -1,5 +1,4 @@
-import type { Finger } from '../hand/finger';
-import type { Plan } from '../planner/response';
+import type { Finger, Plan } from '../vocabulary';
 import type { Played } from './played';
 
 /** A finger that lies low on one string and is wanted high on the neighbouring one while the hand stays, or the other way round. */

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { placesIn } from '../material/bars';
-import type { Plan, PlanResponse } from '../planner/response';
+import type { Plan, PlanResponse } from '../vocabulary';
 
 const COLUMNS =
   'at,bar,beat,beats,pitches,strings,fingers,semitones,stop_mm,position,shift,travel_mm,guide,extended,reach'.split(

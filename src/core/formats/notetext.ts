@@ -1,5 +1,5 @@
 import { beatsOf } from '../material/notes';
-import { MOST_BEATS, MOST_VOICES, type NoteSpec } from '../material/spec';
+import { MOST_BEATS, MOST_VOICES, type NoteSpec } from '../vocabulary';
 import { LETTERS, letterSteps, parsePitch, pitchName, type Pitch } from '../pitch/pitch';
 
 /*

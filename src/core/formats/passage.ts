@@ -1,9 +1,16 @@
-import { INSTRUMENTS, instrumentData, type InstrumentKind } from '../instrument/instruments';
+import { instrumentRecord, instrumentRecords } from '../instrument/instruments';
+import {
+  type InstrumentName,
+  MOST_BEATS,
+  MOST_VOICES,
+  type ChangeSpec,
+  type NoteSpec,
+  type Lock,
+  type PlanRequest,
+} from '../vocabulary';
 import { MOST_EVENTS } from '../material/issues';
-import { MOST_BEATS, MOST_VOICES, type ChangeSpec, type NoteSpec } from '../material/spec';
 import { midiOf, parsePitch, pitchName } from '../pitch/pitch';
 import { signatureName } from '../pitch/key';
-import type { Lock, PlanRequest } from '../planner/request';
 import { beatsText, compared, fraction, minus, numberOf, plus, times, ZERO, type Fraction } from './fraction';
 import {
   Unreadable,
@@ -15,6 +22,7 @@ import {
   type PiecePart,
   type PieceVoice,
 } from './piece';
+import type { InstrumentRecord } from '../instrument/record';
 
 /*
  * A stretch of a piece as a planning request, as it sounds.
@@ -24,7 +32,7 @@ export interface PassageAsk {
   /** Number of the part, from 1, or its name; the first bowed string where left out, else the first part. */
   readonly part?: string;
   /** Other than the part's own. */
-  readonly instrument?: InstrumentKind;
+  readonly instrument?: InstrumentName;
   /** Printed numbers of the first and the last bar. */
   readonly bars?: readonly [from: string, to: string];
   /** As the file numbers it; the fullest where left out. */
@@ -54,18 +62,18 @@ export function partOf({ parts }: Piece, asked: string | undefined): PiecePart {
 }
 
 /** The bowed string that a part is planned for: its own, or the highest that has its lowest note. */
-export function instrumentFor(part: PiecePart): InstrumentKind {
+export function instrumentFor(part: PiecePart): InstrumentName {
   if (part.instrument) return part.instrument;
   const midis = part.voices.flatMap(({ notes }) =>
     notes.flatMap(({ heads }) => heads.map(({ pitch }) => midiOf(pitch))),
   );
   const lowest = midis.reduce((low, midi) => Math.min(low, midi), Infinity);
-  const kinds: readonly InstrumentKind[] = ['violin', 'viola', 'cello'];
-  return kinds.find((kind) => lowest >= lowestOf(kind)) ?? 'bass';
+  const records = instrumentRecords();
+  return (records.find((record) => lowest >= lowestOf(record)) ?? records[records.length - 1]).name;
 }
 
-function lowestOf(kind: InstrumentKind): number {
-  const pitch = parsePitch(INSTRUMENTS[kind].tuning[0]);
+function lowestOf({ tuning }: InstrumentRecord): number {
+  const pitch = parsePitch(tuning[0]);
   return pitch ? midiOf(pitch) : 0;
 }
 
@@ -275,8 +283,8 @@ function keyName(fifths: number, mode: string): string {
   return `${signatureName(fifths + 3 > 7 ? fifths + 3 - 12 : fifths + 3).split(' ')[0]} minor`;
 }
 
-function lockOf({ finger, string }: PieceHead, at: number, instrument: InstrumentKind): Lock[] {
-  const { tuning } = instrumentData(instrument);
+function lockOf({ finger, string }: PieceHead, at: number, instrument: InstrumentName): Lock[] {
+  const { tuning } = instrumentRecord(instrument);
   const name = string === undefined ? undefined : tuning[tuning.length - string];
   if (finger === undefined && name === undefined) return [];
   return [

@@ -1,5 +1,4 @@
-import type { Finger } from '../hand/finger';
-import type { InstrumentKind } from '../instrument/instruments';
+import type { Finger, InstrumentName } from '../vocabulary';
 import type { IssueData } from '../issue';
 import type { Pitch } from '../pitch/pitch';
 import type { Fraction } from './fraction';
@@ -50,7 +49,7 @@ export interface PiecePart {
   readonly id: string;
   readonly name: string;
   /** What it is for, where that can be told; null for what is no bowed string. */
-  readonly instrument: InstrumentKind | null;
+  readonly instrument: InstrumentName | null;
   readonly bars: readonly PieceBar[];
   /** The fullest first. */
   readonly voices: readonly PieceVoice[];

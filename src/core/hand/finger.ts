@@ -1,6 +1,4 @@
-/** Fingers as everybody names them: 0 the open string, 1 index to 4 little, T the thumb on the string. */
-export const FINGERS = [0, 1, 2, 3, 4, 'T'] as const;
-export type Finger = (typeof FINGERS)[number];
+import { FINGERS, type Finger } from '../vocabulary';
 
 /** Tables have a slot for each finger, in the order of FINGERS. */
 export const THUMB = 5;

@@ -1,3 +1,5 @@
+import type { PositionNumber } from '../vocabulary';
+
 /** The frame of an open string: no finger has a place. */
 export const NO_FRAME: readonly number[] = [NaN, NaN, NaN, NaN, NaN, NaN];
 
@@ -53,9 +55,6 @@ export const HARMONIC_UNSTEADY = 0.2;
 export function makeStop(string: number, finger: number, semitones: number, harmonic = false): Stop {
   return { string, finger, semitones, harmonic };
 }
-
-/** A position by its number; half is 0.5, one between two numbers n.5, and all of thumb position is one. */
-export type PositionNumber = number | 'thumb';
 
 /** Where one school of one instrument lets the fingers be. */
 export interface HandModel {

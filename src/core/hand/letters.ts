@@ -5,7 +5,8 @@ import { patternCost } from './patterns';
 import { soundsAlikeTouched } from '../instrument/nodes';
 import { HARMONIC_UNSTEADY, makeHold, makeStop, type DemandedPitch, type HandModel, type Hold } from './hold';
 import { THUMB } from './finger';
-import { LETTER_POSITIONS, TOP_POSITION } from './positions';
+import type { LetterFingering } from '../instrument/record';
+import { letterPositions } from './positions';
 
 /*
  * Violin and viola: a position is named by letters. Finger f on a note k letter steps above the open string lies in
@@ -42,7 +43,14 @@ const ZONES: readonly (readonly [number, number])[] = [
  * @param key its signature: says where a resting finger lies
  * @param demanded every pitch of the material: fingers lie ready where the music will want them
  */
-export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPitch[]): HandModel {
+export function letterHand(
+  setup: Setup,
+  fingering: LetterFingering,
+  key: Key,
+  demanded: readonly DemandedPitch[],
+): HandModel {
+  const { topPosition } = fingering;
+  const labels = letterPositions(fingering);
   const wanted = wantedSemitones(setup, demanded);
 
   function resting(position: number, string: number, finger: number): number {
@@ -96,7 +104,7 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
         const touches = reaches && finger === 4 && soundsAlikeTouched(semitones);
         const extended = reaches && !leansBack(finger, position, semitones);
         const tag = position * 10 + finger;
-        if (position < 0 || position > TOP_POSITION || semitones < finger || seen.has(tag)) continue;
+        if (position < 0 || position > topPosition || semitones < finger || seen.has(tag)) continue;
         seen.add(tag);
         const stops = [makeStop(string, finger, semitones, touches)];
         for (const frame of framesFor(string, position, finger, semitones, extended)) {
@@ -114,12 +122,12 @@ export function letterHand(setup: Setup, key: Key, demanded: readonly DemandedPi
   }
 
   return {
-    positionCount: TOP_POSITION + 1,
+    positionCount: topPosition + 1,
     home: 1,
     // The wrist or the heel of the hand comes to the ribs.
     landmark: 3,
     fixedFrames: false,
-    label: (position) => LETTER_POSITIONS[position],
+    label: (position) => labels[position],
     thumbUp: () => false,
     anchor: (position) => (position * 12) / 7,
     resting,

@@ -1,9 +1,9 @@
-import type { School } from '../instrument/instruments';
+import type { School } from '../vocabulary';
 import type { Setup } from '../instrument/setup';
 import type { Key } from '../pitch/key';
 import type { DemandedPitch, HandModel } from './hold';
 import { letterHand } from './letters';
-import { frameSchool } from './positions';
+import { schoolOf } from './positions';
 import { shapeHand } from './shapes';
 
 /** The hand that plays an instrument: by letters, or by shapes of semitones. */
@@ -13,6 +13,8 @@ export function handModel(
   demanded: readonly DemandedPitch[],
   school?: School,
 ): HandModel {
-  const frames = frameSchool(setup.kind, school);
-  return frames ? shapeHand(setup, frames, demanded) : letterHand(setup, key, demanded);
+  const { fingering } = setup.instrument;
+  return fingering.by === 'letters'
+    ? letterHand(setup, fingering, key, demanded)
+    : shapeHand(setup, schoolOf(fingering, school), demanded);
 }

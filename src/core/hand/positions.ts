@@ -1,22 +1,16 @@
-import { INSTRUMENTS, type InstrumentKind, type School } from '../instrument/instruments';
+import type { School, Finger, PositionNumber } from '../vocabulary';
 import type { Setup } from '../instrument/setup';
-import type { Finger } from './finger';
-import type { PositionNumber } from './hold';
-import { FRAMES_OF } from './schools';
-import type { FrameSchool } from './shapes';
+import type { FrameSchool } from '../instrument/record';
+import type { LetterFingering, InstrumentRecord, FrameFingering } from '../instrument/record';
 
 /*
  * The positions of an instrument by name, from the data alone.
  */
 
-/** Highest position planned on violin and viola: the little finger then stands at the end of the fingerboard. */
-export const TOP_POSITION = 14;
-
 /** Positions named by letters: half, 1st, 2nd, … */
-export const LETTER_POSITIONS: readonly PositionNumber[] = Array.from(
-  { length: TOP_POSITION + 1 },
-  (_, position) => (position === 0 ? 0.5 : position),
-);
+export function letterPositions({ topPosition }: LetterFingering): readonly PositionNumber[] {
+  return Array.from({ length: topPosition + 1 }, (_, position) => (position === 0 ? 0.5 : position));
+}
 
 /** Positions named by the stop of the first finger, stop by stop along the neck; in thumb position all have one name. */
 export function framePositions({ regions, positions }: FrameSchool): PositionNumber[] {
@@ -26,14 +20,21 @@ export function framePositions({ regions, positions }: FrameSchool): PositionNum
 }
 
 /** The school by which an instrument's hand goes in frames; undefined where it goes by letters. */
-export function frameSchool(kind: InstrumentKind, school: School | undefined): FrameSchool | undefined {
-  return INSTRUMENTS[kind].handBy === 'frames' ? FRAMES_OF[kind]?.(school) : undefined;
+export function frameSchool({ fingering }: InstrumentRecord, school?: School): FrameSchool | undefined {
+  return fingering.by === 'letters' ? undefined : schoolOf(fingering, school);
+}
+
+/** The frames of a school; the usual ones where the instrument has no such school. */
+export function schoolOf({ schools, usual }: FrameFingering, school?: School): FrameSchool {
+  return (school && schools[school]) ?? usual;
 }
 
 /** Every position of an instrument, along the neck; all of thumb position is one. */
-export function positionsOf({ kind }: Pick<Setup, 'kind'>, school?: School): PositionNumber[] {
-  const frames = frameSchool(kind, school);
-  return [...new Set(frames ? framePositions(frames) : LETTER_POSITIONS)];
+export function positionsOf({ instrument }: Pick<Setup, 'instrument'>, school?: School): PositionNumber[] {
+  const { fingering } = instrument;
+  const labels =
+    fingering.by === 'letters' ? letterPositions(fingering) : framePositions(schoolOf(fingering, school));
+  return [...new Set(labels)];
 }
 
 /** Orders position numbers along the neck: thumb position lies above all numbered ones. */

@@ -1,9 +1,9 @@
 import { stopMm } from '../instrument/geometry';
-import { slotOf, type Finger } from './finger';
-import { pairShare, type HandProfile } from './profile';
-
-export const VERDICTS = ['easy', 'stretch', 'beyond'] as const;
-export type Verdict = (typeof VERDICTS)[number];
+import { slotOf } from './finger';
+import type { Finger } from '../vocabulary';
+import { pairShare } from './profile';
+import type { HandProfile } from '../instrument/record';
+import type { Verdict } from '../vocabulary';
 
 /**
  * Distance between two stops on one string length.

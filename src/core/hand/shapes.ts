@@ -1,59 +1,14 @@
+import type { FrameSchool, Region, Shape } from '../instrument/record';
 import type { Setup } from '../instrument/setup';
 import { THUMB } from './finger';
 import { framePositions } from './positions';
-import {
-  HARMONIC_UNSTEADY,
-  makeHold,
-  makeStop,
-  type DemandedPitch,
-  type HandModel,
-  type Hold,
-  type PositionNumber,
-} from './hold';
+import { HARMONIC_UNSTEADY, makeHold, makeStop, type DemandedPitch, type HandModel, type Hold } from './hold';
+import type { PositionNumber } from '../vocabulary';
 
 /*
  * Cello and double bass: the hand is a few shapes of fixed semitones, set down at some stop. A position is named by the stop where
  * the first finger lies in the closed hand; in thumb position by where the thumb does.
  */
-
-/** One way the fingers can lie. Places are semitones above the stop that names the position; a finger left out has none. */
-export interface Shape {
-  readonly places: Readonly<Partial<Record<'T' | 1 | 2 | 3 | 4, number>>>;
-  /** The finger that reaches out of the closed hand, or 0. */
-  readonly extended: number;
-  /** True where it is the closed hand leaning to one side on a fixed thumb. */
-  readonly leaned?: boolean;
-  /** Cost of the shape, in the unit of the planner's weights. */
-  readonly unsteady: number;
-}
-
-/** A stretch of the neck and the shapes used there; `to` is the last stop a position is named by. */
-export interface Region {
-  readonly from: number;
-  readonly to: number;
-  readonly thumb: boolean;
-  readonly shapes: readonly Shape[];
-  /** Where the fingers rest, as in a shape. */
-  readonly resting: Shape['places'];
-}
-
-/** A node of the string, and the positions by their stops, on the neck or with the thumb up, from which it is touched. */
-export interface Touched {
-  readonly node: number;
-  readonly from: readonly [number, number];
-  readonly thumb: boolean;
-}
-
-/** One school of one instrument. */
-export interface FrameSchool {
-  readonly regions: readonly Region[];
-  /** Number of a position by its stop. */
-  readonly positions: Readonly<Record<number, PositionNumber>>;
-  /** The position, by stop, where the hand meets the body of the instrument. */
-  readonly landmark: number;
-  /** Harmonics that the third finger reaches out of the hand to touch. */
-  readonly touched: readonly Touched[];
-}
 
 interface Place {
   readonly region: Region;

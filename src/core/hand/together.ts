@@ -10,7 +10,7 @@ import {
 } from './hold';
 import { alongString, THUMB } from './finger';
 import { reachShare } from './reach';
-import type { HandProfile } from './profile';
+import type { HandProfile } from '../instrument/record';
 
 /** Widest span in semitones that two fingers of one hand are tried at; the student's hand decides below it. */
 const MOST_SPAN = 10;

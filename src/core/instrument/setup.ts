@@ -1,6 +1,8 @@
 import { letterSteps, midiOf, parsePitch, pitchName, type Pitch } from '../pitch/pitch';
 import type { Issue } from '../issue';
-import { instrumentData, type InstrumentKind } from './instruments';
+import { instrumentRecord } from './instruments';
+import type { InstrumentName } from '../vocabulary';
+import type { InstrumentRecord } from './record';
 
 export interface OpenString {
   /** Sounding name, such as "G3". */
@@ -13,7 +15,7 @@ export interface OpenString {
 
 /** One instrument as it lies in the hand: its strings low to high and their length. */
 export interface Setup {
-  readonly kind: InstrumentKind;
+  readonly instrument: InstrumentRecord;
   readonly strings: readonly OpenString[];
   readonly lengthMm: number;
   readonly reachSemitones: number;
@@ -22,7 +24,7 @@ export interface Setup {
 }
 
 export interface SetupChoice {
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly size?: string;
   readonly tuning?: readonly string[];
   readonly stringLengthMm?: number;
@@ -35,14 +37,14 @@ export interface SetupChoice {
  * Names must have been checked by setupIssues; an unreadable one throws.
  */
 export function resolveSetup(choice: SetupChoice): Setup {
-  const data = instrumentData(choice.instrument);
+  const data = instrumentRecord(choice.instrument);
   const strings = (choice.tuning ?? data.tuning).map((name) => {
     const pitch = parsePitch(name);
     if (!pitch) throw new RangeError(`no pitch: ${name}`);
     return { name: pitchName(pitch), pitch, midi: midiOf(pitch), steps: letterSteps(pitch) };
   });
   return {
-    kind: choice.instrument,
+    instrument: data,
     strings,
     lengthMm: choice.stringLengthMm ?? data.sizes[choice.size ?? data.defaultSize],
     reachSemitones: data.reachSemitones,
@@ -63,7 +65,7 @@ const HIGHEST_STRING = 100;
 
 /** @returns what is wrong with a choice, each with the way to mend it; empty where nothing is. */
 export function setupIssues(choice: SetupChoice): Issue[] {
-  const data = instrumentData(choice.instrument);
+  const data = instrumentRecord(choice.instrument);
   const issues: Issue[] = [];
   if (choice.size !== undefined && !Object.hasOwn(data.sizes, choice.size)) {
     const sizes = Object.keys(data.sizes);

@@ -1,14 +1,9 @@
+import type { BowDirection } from '../vocabulary';
 import type { MusicEvent } from './events';
 
 /*
  * Bowing: which notes go on one bow, and which way the bow goes. None of it changes a fingering.
  */
-
-export const BOWS = ['down', 'up'] as const;
-export type BowDirection = (typeof BOWS)[number];
-
-/** Most notes written on one bow. */
-export const MOST_PER_BOW = 64;
 
 /** Notes under one bow, from event to event (both in it). */
 export interface Bow {

@@ -9,12 +9,19 @@ import {
   type Degree,
   type Pattern,
 } from '../pitch/scales';
-import type { Music, MusicChange, MusicEvent, OctaveFingering } from './events';
+import type { Music, MusicEvent, OctaveFingering } from './events';
+import type {
+  MusicChange,
+  ChangeSpec,
+  Direction,
+  DoubleStopInterval,
+  MaterialSpec,
+  NoteSpec,
+  NotesSpec,
+} from '../vocabulary';
 import { COMMON_TIME } from './bars';
 import { bowing, withBows } from './bows';
 import { notesOf } from './notes';
-import type { ChangeSpec, Direction, DoubleStopInterval, MaterialSpec, NoteSpec, NotesSpec } from './spec';
-
 /** Letter steps between the voices of a double stop. */
 const VOICE_STEPS: Readonly<Record<DoubleStopInterval, number>> = {
   third: 2,

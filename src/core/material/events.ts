@@ -1,8 +1,7 @@
-import type { Described } from '../described/describe';
-import type * as Schema from '../described/response';
 import type { Key } from '../pitch/key';
 import type { Pitch } from '../pitch/pitch';
-import type { BowDirection } from './bows';
+import type { BowDirection } from '../vocabulary';
+import type { MusicChange } from '../vocabulary';
 
 /** One thing that happens in the music. `at` counts all events from 0, rests too. */
 export type MusicEvent = SoundingEvent | RestEvent;
@@ -36,9 +35,6 @@ export interface RestEvent {
   readonly at: number;
   readonly beats: number;
 }
-
-/** What is other from an event on: key, time, beats a minute. */
-export type MusicChange = Described<typeof Schema.MusicChange>;
 
 /** Material worked out into events, with the signature it is written in. */
 export interface Music {

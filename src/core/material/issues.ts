@@ -2,7 +2,7 @@ import type { Issue } from '../issue';
 import { parsePitch } from '../pitch/pitch';
 import { parseKey } from './build';
 import { beatsOf } from './notes';
-import { MOST_BEATS, type MaterialSpec, type NotesSpec } from './spec';
+import { MOST_BEATS, type MaterialSpec, type NotesSpec } from '../vocabulary';
 
 /** Most events one request may hold; a longer piece is planned movement by movement. */
 export const MOST_EVENTS = 20_000;

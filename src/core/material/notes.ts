@@ -1,4 +1,4 @@
-import type { NoteSpec, NotesSpec } from './spec';
+import type { NoteSpec, NotesSpec } from '../vocabulary';
 
 /*
  * Typed notes as they are meant: lengths as numbers, tied notes as the one note they are.

@@ -1,4 +1,4 @@
-import type { NoteSpec } from './spec';
+import type { NoteSpec } from '../vocabulary';
 import { beatsOf } from './notes';
 
 /*

@@ -1,14 +1,10 @@
+import type { StringTuning, System } from '../vocabulary';
 import { majorFifths } from './key';
 import type { Pitch } from './pitch';
 
 /*
  * Where a note is put, in cents against equal temperament with A at its pitch.
  */
-
-/** Systems that need no table. */
-export const NAMED_SYSTEMS = ['equal', 'pythagorean', 'just'] as const;
-export const SYSTEMS = [...NAMED_SYSTEMS, 'own'] as const;
-export type System = (typeof SYSTEMS)[number];
 
 type Class = Pick<Pitch, 'letter' | 'alteration'>;
 
@@ -103,8 +99,6 @@ export function targetCents(
 }
 
 /** How open strings are tuned from A: in pure fifths (and fourths), or as a tuner has them. */
-export const STRING_TUNINGS = ['pure', 'equal'] as const;
-export type StringTuning = (typeof STRING_TUNINGS)[number];
 
 export function openCents(open: Class, tuning: StringTuning): number {
   return tuning === 'pure' ? pythagoreanCents(open) : 0;

@@ -1,4 +1,14 @@
-import { alongString, fingerAt, THUMB, type Finger, type FingerPlaces } from '../hand/finger';
+import { alongString, fingerAt, THUMB, type FingerPlaces } from '../hand/finger';
+import type {
+  Finger,
+  FrameAnswer,
+  Plan,
+  ReachAnswer,
+  ResponseEvent,
+  Shift,
+  ShiftKind,
+  Step,
+} from '../vocabulary';
 import type { Hold, Stop } from '../hand/hold';
 import { reachVerdict } from '../hand/reach';
 import { stopMm } from '../instrument/geometry';
@@ -9,7 +19,6 @@ import { midiOf, pitchName } from '../pitch/pitch';
 import { chargeReturn, namedTerms, newTally } from './cost';
 import { heldAlong, type Held } from './opened';
 import { placeOf } from './place';
-import type { FrameAnswer, Plan, ReachAnswer, ResponseEvent, Shift, ShiftKind, Step } from './response';
 import type { Candidate, Context } from './cost';
 import { chargeEvent } from './graph';
 import { guideOf, lowerFinger, type Slide, type Touch } from './cost';

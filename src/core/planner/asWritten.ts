@@ -1,9 +1,9 @@
 import { buildMusic } from '../material/build';
-import { requestWeights, type Weights } from './cost';
+import { requestWeights } from './cost';
+import type { Weights } from '../vocabulary';
 import { comparePlans } from './explain';
 import { plan } from './plan';
-import type { Lock, PlanRequest } from './request';
-import type { PlaceCompared, Plan, PlanResponse, ReachAnswer } from './response';
+import type { Lock, PlanRequest, PlaceCompared, Plan, PlanResponse, ReachAnswer } from '../vocabulary';
 import { bestPath, searchedFor } from './searched';
 import { fightingEvents } from './search';
 

@@ -3,7 +3,7 @@ import type { Issue } from '../issue';
 import { buildMusic } from '../material/build';
 import { materialIssues } from '../material/issues';
 import { parsePitch } from '../pitch/pitch';
-import type { PlanRequest, Rules } from './request';
+import type { PlanRequest, Rules } from '../vocabulary';
 
 /**
  * What cannot be understood in a request whose shape is right: unknown names, strings that are not there, locks on no note.

@@ -1,16 +1,10 @@
-import type { Described } from '../described/describe';
-import type * as Schema from '../described/kept';
 import { plan } from './plan';
-import type { Weights } from './cost';
-import type { Lock, PlanRequest, Rules } from './request';
-import type { Plan, PlanResponse } from './response';
-
+import type { Weights } from '../vocabulary';
+import type { Lock, PlanRequest, Rules, Plan, PlanResponse } from '../vocabulary';
+import type { KeptFingering, KeptStep } from '../vocabulary';
 /*
  * A fingering that a student has learned, kept note by note, so that it stays theirs whatever the planner would choose later.
  */
-
-export type KeptStep = Described<typeof Schema.KeptStep>;
-export type KeptFingering = readonly KeptStep[];
 
 /** What is kept of a plan: string, finger, stop and hand of every note. */
 export function fingeringOf({ steps }: Plan): KeptFingering {

@@ -1,5 +1,5 @@
 import type { HandModel } from '../hand/hold';
-import type { HandPlace } from './response';
+import type { HandPlace } from '../vocabulary';
 
 /** Where the hand is, as it is told: its position, and in thumb position where the thumb lies. */
 export function placeOf(model: HandModel, position: number): HandPlace {

@@ -1,10 +1,10 @@
 import { buildMusic } from '../material/build';
 import type { Music } from '../material/events';
 import { plansOf, responseEvent } from './answer';
-import { preferencesOf, requestWeights, type Weights } from './cost';
+import { preferencesOf, requestWeights } from './cost';
+import type { Weights } from '../vocabulary';
 import { comparePlans, heldAlike, problemsOf, shiftReasons, stepReasons } from './explain';
-import type { PlanRequest } from './request';
-import type { Plan, PlanResponse } from './response';
+import type { PlanRequest, Plan, PlanResponse } from '../vocabulary';
 import { bestPath, searchedFor } from './searched';
 import { passesOver } from './search';
 import { waysBeside, type Best, type Way } from './ways';

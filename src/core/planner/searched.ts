@@ -1,7 +1,8 @@
 import type { Music } from '../material/events';
-import { contextFor, type Context, type Weights } from './cost';
+import { contextFor, type Context } from './cost';
+import type { Weights } from '../vocabulary';
 import { alikeIn, buildTrellis, sameBackIn, type HoldTrellis, type Path } from './graph';
-import type { PlanRequest } from './request';
+import type { PlanRequest } from '../vocabulary';
 import {
   cheapestNear,
   cheapestPath,

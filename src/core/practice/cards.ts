@@ -1,25 +1,20 @@
-import type { Described } from '../described/describe';
-import type * as Schema from '../described/quiz';
 import type { Heard } from '../findings/heard';
 import type { ShiftDetail } from '../findings/shifts';
-import { fingerAt, type Finger } from '../hand/finger';
+import { fingerAt } from '../hand/finger';
+import type { Finger, PositionNumber, School } from '../vocabulary';
 import { handModel } from '../hand/models';
 import { positionsOf } from '../hand/positions';
-import type { PositionNumber } from '../hand/hold';
-import { instrumentData, type School } from '../instrument/instruments';
 import type { Setup } from '../instrument/setup';
 import { spellInKey } from '../pitch/inkey';
 import { keyAlteration, type Key } from '../pitch/key';
 import { LETTERS, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from '../pitch/pitch';
 import { readKey } from './drills';
+import type { Quiz } from '../vocabulary';
 
 /*
  * Cards: questions made from a student's own instrument, positions and keys, or from a plan. Each has every answer that is right, so that where two
  * are, both count.
  */
-
-export type Quiz = Described<typeof Schema.Quiz>;
-export type QuizAsk = Quiz['ask'];
 
 /** A note under a finger, where the hand lies closed in a position. */
 export interface Lying {
@@ -124,7 +119,7 @@ export const NO_FINGER = 'none';
  * finger, and nothing is asked.
  */
 function acrossCards(setup: Setup, key: string, position: PositionNumber, lying: readonly Lying[]): Quiz[] {
-  if (instrumentData(setup.kind).handBy === 'frames') return [];
+  if (setup.instrument.fingering.by === 'frames') return [];
   return lying.flatMap(({ string, finger, semitones }): Quiz[] => {
     const next = lying.filter((one) => one.string === string + 1);
     if (next.length === 0) return [];

@@ -1,4 +1,5 @@
-import { FALLS_AFTER, LONG_MINUTES, TIRED_AFTER, TIRED_RUN, type HeardAs } from './terms';
+import { FALLS_AFTER, LONG_MINUTES, TIRED_AFTER, TIRED_RUN } from './terms';
+import type { HeardAs } from '../vocabulary';
 
 /*
  * Where a session stands. It follows from the repetitions judged so far and from nothing else, so that it can be left at any moment and taken up again.

@@ -4,9 +4,7 @@ import { keyAlteration, type Key } from '../pitch/key';
 import { parseKey } from '../material/build';
 import { spellInKey } from '../pitch/inkey';
 import { letterSteps, midiOf, pitchName, type Pitch } from '../pitch/pitch';
-import type { PlanRequest } from '../planner/request';
-import type { Finger } from '../hand/finger';
-import type { Plan, PlanResponse } from '../planner/response';
+import type { PlanRequest, Finger, Plan, PlanResponse } from '../vocabulary';
 import { drillKey, drillRequest, type DrillNote } from './notes';
 import { withinHand } from './within';
 
@@ -157,24 +155,6 @@ function moved(key: Key, pitch: Pitch, steps: number): Pitch {
   return noteOf(key, letterSteps(pitch) + steps);
 }
 
-/** Where octaves are built: on which two strings, by which fingers, from how many letter steps above the lower string, and whether they sound together. */
-interface Octaves {
-  readonly strings: readonly [number, number];
-  readonly fingers?: readonly [Finger, Finger];
-  readonly start: number;
-  readonly together: boolean;
-}
-
-/**
- * Violin and viola: on the two lowest strings, as the plan has them. Cello: thumb and third finger, from the octave. Bass: the strings are a fourth
- * apart, so an octave lies two strings up under 1 and 4, and is broken.
- */
-function octavesOn({ kind }: Setup): Octaves {
-  if (kind === 'cello') return { strings: [1, 2], fingers: ['T', 3], start: 7, together: true };
-  if (kind === 'bass') return { strings: [0, 2], fingers: [1, 4], start: 1, together: false };
-  return { strings: [0, 1], start: 1, together: true };
-}
-
 /** Octaves built as players build them, step by step up the scale: the lower note alone, the upper alone, then both. */
 export function octaveBuilding(
   request: PlanRequest,
@@ -183,7 +163,7 @@ export function octaveBuilding(
   span: number,
 ): PlanRequest {
   const key = readKey(keyName);
-  const { strings, fingers, start, together } = octavesOn(setup);
+  const { strings, fingers, start, together } = setup.instrument.octaves;
   const [low, high] = strings.map((string) => setup.strings[string] ?? setup.strings[0]);
   const held = (finger: Finger | undefined, string: string) =>
     finger === undefined ? {} : { finger, string };

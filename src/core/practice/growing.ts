@@ -1,5 +1,12 @@
-import { GROUP, type GROWING_UNITS } from './terms';
-import type { Passage } from './ladder';
+import { GROUP } from './terms';
+import type { GROWING_UNITS } from '../vocabulary';
+
+/** What a ladder is worked out for. */
+export interface Passage {
+  /** The events of the plan, with where bars begin. */
+  readonly events: readonly { readonly at: number; readonly rest?: true }[];
+  readonly barStarts: readonly number[];
+}
 
 /*
  * A passage that grows: bar by bar, two bars at a time, in groups, or from its end backwards. The last step is always the whole.

@@ -2,7 +2,7 @@ import type { Findings } from '../findings/findings';
 import type { Played } from '../findings/played';
 import { positionOrder } from '../hand/positions';
 import type { Setup } from '../instrument/setup';
-import type { Shift } from '../planner/response';
+import type { Shift } from '../vocabulary';
 
 /*
  * Kinds of place: what trends are told by. They are fixed before anything is counted, forty in all, so that a finding can be held against chance.

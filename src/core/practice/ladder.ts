@@ -1,27 +1,22 @@
-import type { Described } from '../described/describe';
-import type * as Schema from '../described/practice';
 import { FAST } from '../findings/rough';
 import type { Issue } from '../issue';
-import { rangesGrowing } from './growing';
+import { rangesGrowing, type Passage } from './growing';
 import {
   AIDS,
   BOW_COUNTS,
   HALVES,
-  MOST_BPM,
   RHYTHMS,
   VOICES,
   type AidName,
   type RhythmName,
   type VoicesName,
 } from './terms';
+import { MOST_BPM } from '../vocabulary';
+import type { Ladder, PracticeTask } from '../vocabulary';
 
 /*
  * Ladders: what changes from step to step while a passage is worked at. Each is worked out into its steps before the first note is played.
  */
-
-export type Ladder = Described<typeof Schema.LadderDescribed>;
-export type PracticeTask = Described<typeof Schema.PracticeTaskDescribed>;
-export type JudgedPlace = Described<typeof Schema.JudgedPlace>;
 
 /** One step: how the passage is played while it stands. */
 export interface LadderStep {
@@ -39,13 +34,6 @@ export interface LadderStep {
   readonly voices?: VoicesName;
   /** Which step of a rehearsal it is. */
   readonly part?: string;
-}
-
-/** What a ladder is worked out for. */
-export interface Passage {
-  /** The events of the plan, with where bars begin. */
-  readonly events: readonly { readonly at: number; readonly rest?: true }[];
-  readonly barStarts: readonly number[];
 }
 
 /** Most steps that anybody climbs. */

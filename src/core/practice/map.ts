@@ -1,6 +1,4 @@
-import type { Finger } from '../hand/finger';
-import type { PositionNumber } from '../hand/hold';
-import type { School } from '../instrument/instruments';
+import type { Finger, PositionNumber, School } from '../vocabulary';
 import type { Setup } from '../instrument/setup';
 import { spellInKey } from '../pitch/inkey';
 import { keyAlteration, type Key } from '../pitch/key';

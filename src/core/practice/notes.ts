@@ -1,8 +1,6 @@
 import { parseKey } from '../material/build';
-import type { NoteSpec } from '../material/spec';
+import type { NoteSpec, Lock, PlanRequest, Plan, PlanResponse } from '../vocabulary';
 import { signatureName } from '../pitch/key';
-import type { Lock, PlanRequest } from '../planner/request';
-import type { Plan, PlanResponse } from '../planner/response';
 
 /** A note to be practised with what is demanded of it, or a rest. */
 export interface DrillNote {

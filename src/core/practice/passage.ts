@@ -1,11 +1,10 @@
 import type { Checkpoint } from '../findings/checks';
-import type { Finding } from '../findings/findings';
+import type { Finding } from '../findings/finding';
 import type { Setup } from '../instrument/setup';
 import type { Key } from '../pitch/key';
 import { spellInKey } from '../pitch/inkey';
 import { letterSteps, midiOf, pitchName, spellAt } from '../pitch/pitch';
-import type { PlanRequest } from '../planner/request';
-import type { Plan, PlanResponse, ReachAnswer } from '../planner/response';
+import type { PlanRequest, Plan, PlanResponse, ReachAnswer } from '../vocabulary';
 import { drillLike, noteOf, readKey } from './drills';
 import { drillKey, drillRequest, plannedNote, type DrillNote } from './notes';
 import { easyPlace } from './rehearsal';

@@ -1,12 +1,9 @@
-import type { PositionNumber } from '../hand/hold';
-import { instrumentData, type InstrumentKind } from '../instrument/instruments';
+import type { PositionNumber, PlanRequest } from '../vocabulary';
 import type { OpenString, Setup } from '../instrument/setup';
 import { spellInKey } from '../pitch/inkey';
 import { keyAlteration, type Key } from '../pitch/key';
 import { letterSteps, pitchName, spellAt } from '../pitch/pitch';
 import { plan } from '../planner/plan';
-import type { Finger } from '../hand/finger';
-import type { PlanRequest } from '../planner/request';
 import { readKey } from './drills';
 import { drillRequest, type DrillNote } from './notes';
 import { oneAfterAnother } from './series';
@@ -14,33 +11,6 @@ import { oneAfterAnother } from './series';
 /*
  * Every finger pattern of a position, string by string: the first thing that is learned of it.
  */
-
-interface TaughtPattern {
-  readonly fingers: readonly Finger[];
-  /** Semitones from the first finger. */
-  readonly places: readonly number[];
-}
-
-/** Patterns as they are taught first: by which fingers touch on violin and viola, closed and open on the large instruments. */
-const PATTERNS: Readonly<Record<InstrumentKind, readonly TaughtPattern[]>> = {
-  violin: lettered(),
-  viola: lettered(),
-  cello: [
-    { fingers: [1, 2, 3, 4], places: [0, 1, 2, 3] },
-    { fingers: [1, 2, 3, 4], places: [0, 2, 3, 4] },
-  ],
-  bass: [{ fingers: [1, 2, 4], places: [0, 1, 2] }],
-};
-
-function lettered(): readonly TaughtPattern[] {
-  const fingers: readonly Finger[] = [1, 2, 3, 4];
-  return [
-    { fingers, places: [0, 2, 3, 5] },
-    { fingers, places: [0, 1, 3, 5] },
-    { fingers, places: [0, 2, 4, 5] },
-    { fingers, places: [0, 2, 4, 6] },
-  ];
-}
 
 /** Semitones above the open string in which the first finger of a position is looked for. */
 const FARTHEST = 16;
@@ -57,7 +27,7 @@ export function patternsInPosition(
 ): PlanRequest | null {
   const read = readKey(key);
   // Where the hand goes by letters each finger has its own.
-  const byLetters = instrumentData(setup.kind).handBy === 'letters';
+  const byLetters = setup.instrument.fingering.by === 'letters';
   const planned = (drill: PlanRequest) => plan({ ...drill, alternatives: 1, explain: 'nothing' }).plans.at(0);
   const fits = (notes: readonly DrillNote[]): PlanRequest[] => {
     const drill = drillRequest(request, key, notes);
@@ -70,7 +40,7 @@ export function patternsInPosition(
     const lowest = letterSteps(spellInKey(read, string.midi + first));
     const spelled = (midi: number, n: number) =>
       byLetters ? spellAt(lowest + n, midi) : spellInKey(read, midi);
-    return PATTERNS[setup.kind].flatMap(({ fingers, places }) => {
+    return setup.instrument.firstPatterns.flatMap(({ fingers, places }) => {
       const up = places.map((place, n): DrillNote => ({
         ...{ pitches: [pitchName(spelled(string.midi + first + place, n))], finger: fingers[n] },
         ...{ string: string.name, position, ...(n === 0 ? { bar: true } : {}) },

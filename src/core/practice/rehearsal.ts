@@ -1,8 +1,7 @@
 import type { ShiftDetail } from '../findings/shifts';
 import type { Setup } from '../instrument/setup';
 import { pitchName } from '../pitch/pitch';
-import type { PlanRequest } from '../planner/request';
-import type { Plan, PlanResponse } from '../planner/response';
+import type { PlanRequest, Plan, PlanResponse } from '../vocabulary';
 import { drillKey, drillRequest, plannedNote, type DrillNote } from './notes';
 
 /** The steps of a rehearsal, in order; the light one is the ghost. */

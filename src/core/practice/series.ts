@@ -1,9 +1,7 @@
 import type { Setup } from '../instrument/setup';
-import type { NoteSpec } from '../material/spec';
+import type { NoteSpec, PositionNumber, Lock, PlanRequest } from '../vocabulary';
 import { midiOf, parsePitch, pitchName } from '../pitch/pitch';
 import { plan } from '../planner/plan';
-import type { PositionNumber } from '../hand/hold';
-import type { Lock, PlanRequest } from '../planner/request';
 import { sameFingerSeries, type Series } from './drills';
 import { bareRequest } from './notes';
 

@@ -1,16 +1,11 @@
-import type { Described } from '../described/describe';
-import type * as Schema from '../described/practice';
-import type { JudgedPlace } from './ladder';
-import type { HeardAs } from './terms';
+import type { JudgedPlace, HeardAs } from '../vocabulary';
 import { isKind, tempoKinds, type Kind } from './kinds';
+import type { Judged, Repetition } from '../vocabulary';
 
 /*
  * What repetitions come to, by kind of place. Places of the same kinds are counted together: that is small enough to be kept for every day, and says
  * all that trends ask.
  */
-
-export type Repetition = Described<typeof Schema.RepetitionDescribed>;
-export type Judged = Extract<Repetition, { kind: 'judged' }>;
 
 /** Tries of places that are alike, and how many of them were low, high or missed. */
 export type Counts = readonly [tries: number, low: number, high: number, missed: number];

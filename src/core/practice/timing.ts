@@ -1,5 +1,5 @@
 import { bowing } from '../material/bows';
-import type { ResponseEvent } from '../planner/response';
+import type { ResponseEvent } from '../vocabulary';
 import type { LadderStep } from './ladder';
 import { RHYTHMS, STOP_BEATS } from './terms';
 

@@ -1,12 +1,10 @@
-import type { Described } from '../described/describe';
-import type * as Schema from '../described/practice';
 import type { Trend } from './trends';
+import type { WeekItem } from '../vocabulary';
 
 /*
  * Next week: what was assigned, what is weakest, what is due, in an order that fits the minutes at hand.
  */
 
-export type WeekItem = Described<typeof Schema.WeekItem>;
 type ItemKind = WeekItem['kind'];
 
 /** What next week is made from. */

@@ -1,11 +1,10 @@
 import type { Setup } from '../instrument/setup';
 import { handModel } from '../hand/models';
-import { slotOf, type Finger } from '../hand/finger';
+import { slotOf } from '../hand/finger';
+import type { Finger, PlanRequest } from '../vocabulary';
 import { demandedPitch } from '../planner/cost';
 import type { Key } from '../pitch/key';
 import { midiOf, type Pitch } from '../pitch/pitch';
-import type { PlanRequest } from '../planner/request';
-
 /** Says whether a finger can take a pitch on a string at all: low enough for it, and where the instrument's hand still uses it. */
 export type Within = (pitch: Pitch, finger: Finger, string: number) => boolean;
 

@@ -1,14 +1,13 @@
-import type { KeptFingering } from '../planner/kept';
-import { plan } from '../planner/plan';
 import {
+  type KeptFingering,
   PREFERENCES,
   type Lock,
   type PlanRequest,
   type Preference,
   type Preferences,
-} from '../planner/request';
-import type { Plan } from '../planner/response';
-
+  type Plan,
+} from '../vocabulary';
+import { plan } from '../planner/plan';
 /*
  * What a teacher's choices say of their taste: the smallest nudge of a few named prices under which the first plan would have been what they chose,
  * most of the time.

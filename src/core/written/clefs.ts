@@ -1,7 +1,6 @@
-import { instrumentData, type Clef, type InstrumentKind } from '../instrument/instruments';
+import { instrumentRecord } from '../instrument/instruments';
+import type { Clef, InstrumentName, ResponseEvent } from '../vocabulary';
 import { letterSteps, parsePitch, type Pitch } from '../pitch/pitch';
-import type { ResponseEvent } from '../planner/response';
-
 /** Middle line of each clef in letter steps above C0. */
 export const MIDDLE_LINES: Readonly<Record<Clef, number>> = { treble: 34, alto: 28, tenor: 26, bass: 22 };
 
@@ -15,9 +14,9 @@ const BEGIN_ELSEWHERE = 7;
 const AWAY_FROM_HOME = 0.5;
 
 /** The pitch as the player reads it. */
-export function written(name: string, instrument: InstrumentKind): Pitch {
+export function written(name: string, instrument: InstrumentName): Pitch {
   const pitch = parsePitch(name) as Pitch;
-  return { ...pitch, octave: pitch.octave + instrumentData(instrument).writtenOctavesUp };
+  return { ...pitch, octave: pitch.octave + instrumentRecord(instrument).writtenOctavesUp };
 }
 
 /**
@@ -26,8 +25,8 @@ export function written(name: string, instrument: InstrumentKind): Pitch {
  */
 export function clefsFor(
   events: readonly ResponseEvent[],
-  instrument: InstrumentKind,
-  choices: readonly Clef[] = instrumentData(instrument).clefs,
+  instrument: InstrumentName,
+  choices: readonly Clef[] = instrumentRecord(instrument).clefs,
 ): Clef[] {
   let costs: number[] = choices.map((_, at) => (at === 0 ? 0 : BEGIN_ELSEWHERE));
   const cameFrom: number[][] = [];
@@ -54,14 +53,14 @@ export function clefsFor(
 
 /** A student on an instrument, with the clefs that they read there. */
 interface Reader {
-  readonly plays: { readonly instrument: InstrumentKind };
+  readonly plays: { readonly instrument: InstrumentName };
   readonly clefs: readonly Clef[];
 }
 
 /** The clef for each event as the student reads it, if it is their instrument. */
 export function clefsRead(
   events: readonly ResponseEvent[],
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   student: Reader | undefined,
 ): Clef[] {
   return clefsFor(events, instrument, student?.plays.instrument === instrument ? student.clefs : undefined);
@@ -71,7 +70,7 @@ function change(from: number, to: number): number {
   return from === to ? 0 : CHANGE;
 }
 
-function ledgerSteps(event: ResponseEvent, clef: Clef, instrument: InstrumentKind): number {
+function ledgerSteps(event: ResponseEvent, clef: Clef, instrument: InstrumentName): number {
   if (!('pitches' in event)) return 0;
   const away = event.pitches.map((name) =>
     Math.abs(letterSteps(written(name, instrument)) - MIDDLE_LINES[clef]),

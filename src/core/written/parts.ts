@@ -1,6 +1,6 @@
 import { barsOf, onsetsOf, readTime, type Bar } from '../material/bars';
 import type { Key } from '../pitch/key';
-import type { PlanResponse } from '../planner/response';
+import type { PlanResponse } from '../vocabulary';
 import { writtenFifths } from './signature';
 
 /*

@@ -1,4 +1,4 @@
-import type { Clef, InstrumentKind } from '../instrument/instruments';
+import type { Clef, InstrumentName } from '../vocabulary';
 import { bowsOf, hasBows } from '../material/bows';
 import { parsePitch, type Pitch } from '../pitch/pitch';
 import { beamGroups } from './beams';
@@ -77,7 +77,7 @@ export type NoteInBar = WrittenNote & { readonly bar: number };
  */
 export function writtenNotes(
   music: WritableMusic,
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   clefs: readonly Clef[],
   barred = true,
 ): {
@@ -124,7 +124,7 @@ export function writtenNotes(
 /** @param clefs the clef of each event */
 export function writtenBars(
   music: WritableMusic,
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   clefs: readonly Clef[],
 ): WrittenBar[] {
   const all = writtenNotes(music, instrument, clefs);

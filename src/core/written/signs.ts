@@ -1,4 +1,4 @@
-import type { InstrumentKind } from '../instrument/instruments';
+import type { InstrumentName } from '../vocabulary';
 import { keyAlteration } from '../pitch/key';
 import { letterSteps } from '../pitch/pitch';
 import { written } from './clefs';
@@ -12,7 +12,7 @@ import { SIGNS, writtenFifths } from './signature';
  */
 export function signsToShow(
   { events, key, changes }: Pick<WritableMusic, 'events' | 'key' | 'changes'>,
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   parts: readonly (readonly Part[])[],
 ): (string | null)[][] {
   const keyAt = keysAt({ key, changes });

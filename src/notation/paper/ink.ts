@@ -1,5 +1,5 @@
-import glyphData from './glyphs.generated.json';
-import widthData from './widths.generated.json';
+import glyphData from '#generated/glyphs.json';
+import widthData from '#generated/widths.json';
 
 /*
  * What is drawn on paper, before anybody knows whether it becomes SVG, PDF or a picture: signs, lines, shapes and words at places. x runs to the right and y down.

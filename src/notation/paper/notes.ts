@@ -2,11 +2,11 @@ import {
   letterSteps,
   MIDDLE_LINES,
   type Clef,
-  type InstrumentKind,
+  type InstrumentName,
   type Pitch,
   type WrittenNote,
 } from '../../core';
-import { instrumentData } from '../../core';
+import { instrumentRecord } from '../../core';
 import { glyphOf, glyphWidth, line, type GlyphName, type Ink } from './ink';
 import type { Skyline } from './skyline';
 
@@ -29,7 +29,7 @@ const HEAD_HALF = 0.168;
 export interface Desk {
   readonly inks: Ink[];
   readonly sky: Skyline;
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   /** Events that are only touched: their heads are crosses. */
   readonly touched?: ReadonlySet<number>;
 }
@@ -48,8 +48,8 @@ export interface SetNote {
 }
 
 /** y of a pitch as its player reads it. */
-export function headY(pitch: Pitch, clef: Clef, instrument: InstrumentKind): number {
-  const steps = letterSteps(pitch) + 7 * instrumentData(instrument).writtenOctavesUp;
+export function headY(pitch: Pitch, clef: Clef, instrument: InstrumentName): number {
+  const steps = letterSteps(pitch) + 7 * instrumentRecord(instrument).writtenOctavesUp;
   return 2 - (steps - MIDDLE_LINES[clef]) / 2;
 }
 
@@ -63,7 +63,7 @@ export const SIGN_GLYPHS: Readonly<Record<string, GlyphName>> = {
 };
 
 /** Works out where a note's heads are and which way its stem goes. */
-export function setNote(note: WrittenNote, x: number, instrument: InstrumentKind, up?: boolean): SetNote {
+export function setNote(note: WrittenNote, x: number, instrument: InstrumentName, up?: boolean): SetNote {
   const heads = note.pitches.map((pitch) => headY(pitch, note.clef, instrument));
   const farUp = 2 - Math.min(...heads);
   const farDown = Math.max(...heads) - 2;

@@ -2,7 +2,7 @@ import {
   keyAlteration,
   SIGNS,
   type Clef,
-  type InstrumentKind,
+  type InstrumentName,
   type Pitch,
   type WrittenBar,
 } from '../../core';
@@ -42,7 +42,7 @@ import {
 /** What one player plays. */
 export interface PartOnPaper {
   readonly bars: readonly WrittenBar[];
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly over: Over;
   /** Stands before the first line where there are several, and short before the others. */
   readonly name?: string;

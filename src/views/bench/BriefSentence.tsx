@@ -14,10 +14,10 @@ import {
 import { setRequest, setStudent, takeOwnNotes } from '../../app/edits';
 import { useStudents } from '../../app/students';
 import {
-  INSTRUMENT_KINDS,
-  instrumentData,
+  INSTRUMENT_NAMES,
+  instrumentRecord,
   writtenOut,
-  type InstrumentKind,
+  type InstrumentName,
   type PlanRequest,
   type Rules,
 } from '../../core';
@@ -225,15 +225,15 @@ function InstrumentWords({ request }: { readonly request: PlanRequest }) {
       a{' '}
       <Word
         label="Size"
-        value={request.size ?? instrumentData(instrument).defaultSize}
+        value={request.size ?? instrumentRecord(instrument).defaultSize}
         choices={sizeChoices(instrument)}
         onChange={(size) => setRequest({ ...request, size, stringLengthMm: undefined })}
       />{' '}
       <Word
         label="Instrument"
         value={instrument}
-        choices={INSTRUMENT_KINDS.map((name) => [name, instrumentWords(name)] as const)}
-        onChange={(value) => setRequest(withInstrument(request, value as InstrumentKind))}
+        choices={INSTRUMENT_NAMES.map((name) => [name, instrumentWords(name)] as const)}
+        onChange={(value) => setRequest(withInstrument(request, value as InstrumentName))}
       />
     </>
   );

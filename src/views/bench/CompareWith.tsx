@@ -2,7 +2,7 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useBench } from '../../app/bench';
 import { comparePlan, compareSchool, compareStudent } from '../../app/compare';
 import { useStudents } from '../../app/students';
-import { instrumentData, type School } from '../../core';
+import { instrumentRecord, type School, schoolsOf } from '../../core';
 import { listPlans } from '../../store/rows';
 import { ActMenu } from '../../ui/ActMenu';
 import { schoolChoices } from '../../wording/instruments';
@@ -16,7 +16,7 @@ export function CompareWith() {
   const record = useBench((state) => state.record);
   const students = useStudents();
   const plans = useLiveQuery(() => listPlans().catch(() => []), []) ?? [];
-  const { instrument, school = instrumentData(instrument).schools[0] } = record.request;
+  const { instrument, school = schoolsOf(instrumentRecord(instrument)).at(0) } = record.request;
   const acts = [
     ...schoolChoices(instrument)
       .filter(([name]) => name !== school)

@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react';
 import { takeDemo } from '../../app/opening';
-import { planFirst, type Answers, type Stage } from '../../app/firstMinute';
-import { INSTRUMENT_KINDS, instrumentData, type HandSize, type InstrumentKind } from '../../core';
+import type { Stage } from '../../core';
+import { planFirst, type Answers } from '../../app/firstMinute';
+import { INSTRUMENT_NAMES, instrumentRecord, type HandSize, type InstrumentName } from '../../core';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { BringInHere } from '../../ui/BringInHere';
 import { Pick, TextField } from '../../ui/fields';
@@ -48,7 +49,7 @@ function Questions({ onDone }: { readonly onDone: () => void }) {
   const [answers, setAnswers] = useState<Answers>({
     name: '',
     instrument: 'violin',
-    size: instrumentData('violin').defaultSize,
+    size: instrumentRecord('violin').defaultSize,
     hand: null,
     stage: 'first-shifts',
   });
@@ -71,10 +72,10 @@ function Questions({ onDone }: { readonly onDone: () => void }) {
         <Pick
           label="Instrument"
           value={answers.instrument}
-          choices={INSTRUMENT_KINDS.map((kind) => [kind, instrumentWords(kind)] as const)}
+          choices={INSTRUMENT_NAMES.map((kind) => [kind, instrumentWords(kind)] as const)}
           onPick={(kind) => {
-            const instrument = kind as InstrumentKind;
-            put({ instrument, size: instrumentData(instrument).defaultSize });
+            const instrument = kind as InstrumentName;
+            put({ instrument, size: instrumentRecord(instrument).defaultSize });
           }}
         />
         <Pick

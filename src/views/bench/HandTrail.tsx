@@ -1,7 +1,7 @@
 import { Ban, Lock } from 'lucide-react';
 import { memo } from 'react';
 import { boardScale, type BoardScale } from '../../board/scale';
-import type { InstrumentKind, Plan, Shift, Step } from '../../core';
+import type { InstrumentName, Plan, Shift, Step } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
 import { placeName } from '../../wording/places';
 import { middleOf, type Layout } from '../../notation/score';
@@ -180,7 +180,7 @@ interface ShiftProps {
   readonly shift: Shift;
   readonly from: Step | undefined;
   readonly to: Step | undefined;
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly layout: Layout;
   readonly y: Scale;
   readonly raised: boolean;

@@ -1,6 +1,6 @@
 import { Lock, LockOpen } from 'lucide-react';
 import {
-  instrumentData,
+  instrumentRecord,
   positionsOf,
   resolveSetup,
   type Finger,
@@ -153,7 +153,7 @@ export function NoteEditor({ response, plan, request }: Props) {
 
 /** The fingers of the instrument, each in its own place. */
 function fingersOf({ instrument }: PlanRequest): readonly Finger[] {
-  return instrumentData(instrument).thumb ? [0, 1, 2, 3, 4, 'T'] : [0, 1, 2, 3, 4];
+  return instrumentRecord(instrument).thumb ? [0, 1, 2, 3, 4, 'T'] : [0, 1, 2, 3, 4];
 }
 
 interface FingerButtonProps {

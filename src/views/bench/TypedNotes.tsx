@@ -1,6 +1,6 @@
 import { useRef } from 'react';
 import {
-  instrumentData,
+  instrumentRecord,
   oddBars,
   readNoteText,
   readTime,
@@ -21,7 +21,7 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
   const typed = useBench((state) => state.record.typed);
   const kind = useBench((state) => state.record.request.instrument);
   const box = useRef<HTMLTextAreaElement>(null);
-  const up = instrumentData(kind).writtenOctavesUp;
+  const up = instrumentRecord(kind).writtenOctavesUp;
   const text = typed ?? writeNoteText(material.notes, up);
   const { notes, spans, issues } = readNoteText(text, up);
   const { beats: perBar } = readTime(material.time ?? '4/4');

@@ -8,7 +8,7 @@ import {
   type KeysAsk,
 } from '../../app/paper/bookPages';
 import { makeBook } from '../../app/paper/books';
-import { positionsOf, type PositionNumber } from '../../core';
+import { positionsOf, type PositionNumber, instrumentRecord } from '../../core';
 import type { StudentRecord } from '../../store/records';
 import { Pick, TextField } from '../../ui/fields';
 import { counted, sentence } from '../../wording/grammar';
@@ -165,7 +165,9 @@ interface PositionProps {
 }
 
 function Position({ ask, instrument, onPut }: PositionProps) {
-  const positions = positionsOf({ kind: instrument }).filter((position) => position !== 'thumb');
+  const positions = positionsOf({ instrument: instrumentRecord(instrument) }).filter(
+    (position) => position !== 'thumb',
+  );
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       <Pick

@@ -5,7 +5,7 @@ import { chooseForSheet, useSheetChoices } from '../../app/paper/choices';
 import { FIRST_CLASS, type ClassChoice } from '../../app/paper/classes';
 import { layClass, saveClassNotes, type ClassLaid } from '../../app/paper/classPage';
 import { savePdf, useLaid } from '../../app/paper/sheets';
-import { INSTRUMENT_KINDS, type InstrumentKind, type PositionRule } from '../../core';
+import { INSTRUMENT_NAMES, type InstrumentName, type PositionRule } from '../../core';
 import { Caution } from '../../ui/Caution';
 import { Pick, TextField } from '../../ui/fields';
 import { Head } from '../../ui/Head';
@@ -148,11 +148,11 @@ function What({ choice, onPut }: PartProps) {
 }
 
 function Who({ choice, onPut }: PartProps) {
-  const has = (instrument: InstrumentKind) => choice.instruments.includes(instrument);
+  const has = (instrument: InstrumentName) => choice.instruments.includes(instrument);
   return (
     <fieldset className="flex flex-col gap-2">
       <legend className="text-sm text-faded">Who plays, and where</legend>
-      {INSTRUMENT_KINDS.map((instrument) => (
+      {INSTRUMENT_NAMES.map((instrument) => (
         <div key={instrument} className="flex flex-wrap items-end gap-3">
           <label className="flex min-h-10 w-28 items-center gap-2">
             <input
@@ -161,7 +161,7 @@ function Who({ choice, onPut }: PartProps) {
               checked={has(instrument)}
               onChange={() =>
                 onPut({
-                  instruments: INSTRUMENT_KINDS.filter((one) => (one === instrument ? !has(one) : has(one))),
+                  instruments: INSTRUMENT_NAMES.filter((one) => (one === instrument ? !has(one) : has(one))),
                 })
               }
             />

@@ -244,7 +244,7 @@ function Landmarks({ meaning }: { readonly meaning: Meaning }) {
           <li key={one.note.midi}>
             {noteWords(pitchName(one.note.pitch))}: {fingerWords(one.note.finger)} on the{' '}
             {stringWords(findings.setup.strings[one.note.string].name)},{' '}
-            {placeName(one.note.step, findings.setup.kind)} position
+            {placeName(one.note.step, findings.setup.instrument.name)} position
             {one.checks[0]?.fits ? `; ${checkWords(one.checks[0], one.note, findings.setup)}` : ''}.
           </li>
         ))}

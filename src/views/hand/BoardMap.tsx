@@ -15,6 +15,7 @@ import {
   type MapSpot,
   type PlanRequest,
   type PositionNumber,
+  instrumentRecord,
 } from '../../core';
 import { Choose } from '../../ui/Choose';
 import { shortCheck } from '../../wording/checks';
@@ -35,6 +36,7 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
   const { request, student, response } = meaning;
   const { setup } = meaning.findings;
   const kind = request.instrument;
+  const byLetters = instrumentRecord(kind).fingering.by === 'letters';
   const [tonic, setTonic] = useState(response.key.name.split(' ')[0]);
   const [mode, setMode] = useState(response.key.name.endsWith('minor') ? 'minor' : 'major');
   const [shown, setShown] = useState<string>('names');
@@ -110,7 +112,7 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
         ) : (
           <p className="text-faded">
             Choose a note: where else it is, with which finger in which position, and what to check it by.
-            {(kind === 'violin' || kind === 'viola') &&
+            {byLetters &&
               ' A sharp or a flat keeps the finger of its letter: the finger moves, not its number.'}
           </p>
         )}

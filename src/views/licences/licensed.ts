@@ -1,4 +1,4 @@
-import list from './licences.generated.json';
+import list from '#generated/licences.json';
 
 /** A package or font of others that is sent to the browser. */
 export interface Licensed {

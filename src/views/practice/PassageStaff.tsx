@@ -6,7 +6,7 @@ import {
   clefsRead,
   hasBows,
   type Clef,
-  type InstrumentKind,
+  type InstrumentName,
   type LadderStep,
   type Plan,
   type ResponseEvent,
@@ -190,7 +190,7 @@ interface Extent {
 function extent(
   events: readonly ResponseEvent[],
   clefs: readonly Clef[],
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
 ): Extent {
   const { above, below } = extentOf(events, clefs, instrument);
   return {

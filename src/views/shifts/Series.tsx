@@ -5,7 +5,7 @@ import { fingerWords, positionWords } from '../../wording/places';
 import {
   drillKey,
   drillOfShift,
-  instrumentData,
+  instrumentRecord,
   matchingDrill,
   octaveBuilding,
   positionsOf,
@@ -108,7 +108,7 @@ export function Series({ meaning, detail }: Props) {
   const onePosition = kind === 'scale' || kind === 'broken-thirds';
   const [key, setKey] = useState(first.key);
   const keys = KEYS.includes(first.key) ? KEYS : [first.key, ...KEYS];
-  const fingers = fingersOf(instrumentData(request.instrument).upTheNeck !== 'thumb-round');
+  const fingers = fingersOf(instrumentRecord(request.instrument).upTheNeck !== 'thumb-round');
   const make = async (open: typeof openAsPlan) => {
     const made = await madeRequest();
     const notes = made?.material.type === 'notes' ? made.material.notes.length : 1;

@@ -1,7 +1,7 @@
 import { VERDICT_TEXT } from '../../board/tones';
 import {
   childShare,
-  instrumentData,
+  instrumentRecord,
   oddMeasures,
   pairVerdict,
   resolveHand,
@@ -31,7 +31,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
   const setup = resolveSetup(plays);
   const hand = resolveHand(setup, plays.hand);
   const measured = typeof plays.hand === 'object';
-  const child = !measured && childShare(setup.kind, setup.lengthMm) < 1;
+  const child = !measured && childShare(setup.instrument, setup.lengthMm) < 1;
   return (
     <section aria-labelledby="hand" className="flex flex-col gap-3 border-t border-rule pt-3">
       <h3 id="hand" className="font-serif text-lg font-semibold">
@@ -133,7 +133,7 @@ function Meaning({ plays, hand, words }: MeaningProps) {
         From 1 to 4 on this {words} ({Math.round(lengthMm)} mm)
       </caption>
       <tbody>
-        {instrumentData(plays.instrument).teachingFrames.map(({ code, first, fourth }) => {
+        {instrumentRecord(plays.instrument).teachingFrames.map(({ code, first, fourth }) => {
           const mm = spreadMm(lengthMm, first, fourth);
           const verdict = pairVerdict(hand, 1, 4, mm);
           return (

@@ -1,13 +1,13 @@
 import { Trash2 } from 'lucide-react';
 import { playingIssues } from '../../app/brief/student';
 import {
-  INSTRUMENT_KINDS,
-  instrumentData,
+  INSTRUMENT_NAMES,
+  instrumentRecord,
   LEVELS,
   resolveHand,
   resolveSetup,
   type HandProfile,
-  type InstrumentKind,
+  type InstrumentName,
   type Level,
   type NoteNames,
 } from '../../core';
@@ -38,7 +38,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
   const history = useStudio((state) => state.history);
   const { plays } = student;
   const { instrument } = plays;
-  const { defaultSize, tuning, sizes } = instrumentData(instrument);
+  const { defaultSize, tuning, sizes } = instrumentRecord(instrument);
   const schools = schoolChoices(instrument);
   const put = (part: Partial<StudentRecord>, run: string | null = null) =>
     void changeStudent(student, () => part, run);
@@ -96,9 +96,9 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         <Pick
           label="Instrument"
           value={instrument}
-          choices={INSTRUMENT_KINDS.map((kind) => [kind, instrumentWords(kind)] as const)}
+          choices={INSTRUMENT_NAMES.map((kind) => [kind, instrumentWords(kind)] as const)}
           onPick={(kind) =>
-            void changeStudent(student, (kept) => onInstrument(kind as InstrumentKind, kept.plays))
+            void changeStudent(student, (kept) => onInstrument(kind as InstrumentName, kept.plays))
           }
         />
         <Pick
@@ -144,9 +144,9 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
 }
 
 /** Another instrument has other sizes, strings, clefs and spreads; only a hand by name stays. */
-function onInstrument(instrument: InstrumentKind, { hand }: Playing): Partial<StudentRecord> {
+function onInstrument(instrument: InstrumentName, { hand }: Playing): Partial<StudentRecord> {
   const plays = { instrument, hand: typeof hand === 'string' ? hand : undefined };
-  return { plays, clefs: instrumentData(instrument).clefs };
+  return { plays, clefs: instrumentRecord(instrument).clefs };
 }
 
 function tuningOf(words: string, usual: readonly string[]): readonly string[] | undefined {
@@ -155,7 +155,7 @@ function tuningOf(words: string, usual: readonly string[]): readonly string[] | 
 }
 
 function tuningTrouble(words: string, plays: Playing): string | null {
-  const tuning = tuningOf(words, instrumentData(plays.instrument).tuning);
+  const tuning = tuningOf(words, instrumentRecord(plays.instrument).tuning);
   if (tuning && (tuning.length < 3 || tuning.length > 6))
     return 'Three to six strings, low to high, such as “G3 D4 A4 E5”.';
   const [issue] = playingIssues({ ...plays, tuning });
@@ -168,7 +168,7 @@ interface ClefsProps {
 }
 
 function Clefs({ student, onPut }: ClefsProps) {
-  const [home, ...others] = instrumentData(student.plays.instrument).clefs;
+  const [home, ...others] = instrumentRecord(student.plays.instrument).clefs;
   if (others.length === 0) return null;
   const choices = [home, ...others].map((clef) => [clef, CLEF_WORDS[clef]] as const);
   return (

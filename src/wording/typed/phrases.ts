@@ -1,4 +1,4 @@
-import type { InstrumentKind, PositionNumber, PositionRule, Rules, School, Style } from '../../core';
+import type { InstrumentName, PositionNumber, PositionRule, Rules, School, Style } from '../../core';
 
 /*
  * The phrases of a typed brief: what each means. Longer phrases stand before those that are part of them.
@@ -7,7 +7,7 @@ import type { InstrumentKind, PositionNumber, PositionRule, Rules, School, Style
 /** One thing that was asked for. */
 export type Piece =
   | { readonly slot: 'student'; readonly value: string }
-  | { readonly slot: 'instrument'; readonly value: InstrumentKind }
+  | { readonly slot: 'instrument'; readonly value: InstrumentName }
   | { readonly slot: 'size'; readonly value: string }
   | { readonly slot: 'hand'; readonly value: 'small' | 'medium' | 'large' }
   | { readonly slot: 'school'; readonly value: School }

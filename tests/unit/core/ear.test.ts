@@ -8,7 +8,7 @@ import {
   type Aim,
   type Checkpoint,
   type Findings,
-  type InstrumentKind,
+  type InstrumentName,
   type Level,
   type PlanRequest,
 } from '../../../src/core';
@@ -19,14 +19,14 @@ import { planAlone } from '../best';
  * Checks, beats and ringing against formulas of the test's own: frequencies from the strings' pure fifths, and nothing of the core but the targets.
  */
 
-const TONICS: Readonly<Record<InstrumentKind, readonly string[]>> = {
+const TONICS: Readonly<Record<InstrumentName, readonly string[]>> = {
   violin: ['G3', 'Ab3', 'A3', 'Bb3', 'B3', 'C4', 'C#4', 'D4', 'Eb4', 'E4', 'F4', 'F#4'],
   viola: ['C3', 'Db3', 'D3', 'Eb3', 'E3', 'F3', 'F#3', 'G3', 'Ab3', 'A3', 'Bb3', 'B3'],
   cello: ['C2', 'Db2', 'D2', 'Eb2', 'E2', 'F2', 'F#2', 'G2', 'Ab2', 'A2', 'Bb2', 'B2'],
   bass: ['E1', 'F1', 'F#1', 'G1', 'Ab1', 'A1', 'Bb1', 'B1', 'C2', 'Db2', 'D2', 'Eb2'],
 };
 /** Fifths (or fourths) from the A string to each string, low to high, and the A string's own frequency. */
-const STRINGS: Readonly<Record<InstrumentKind, { readonly a: number; readonly hz: readonly number[] }>> = {
+const STRINGS: Readonly<Record<InstrumentName, { readonly a: number; readonly hz: readonly number[] }>> = {
   violin: { a: 440, hz: [4 / 9, 2 / 3, 1, 3 / 2] },
   viola: { a: 440, hz: [8 / 27, 4 / 9, 2 / 3, 1] },
   cello: { a: 220, hz: [8 / 27, 4 / 9, 2 / 3, 1] },
@@ -35,7 +35,7 @@ const STRINGS: Readonly<Record<InstrumentKind, { readonly a: number; readonly hz
 const LEVELS: readonly Level[] = ['first-year', 'early', 'middle', 'advanced'];
 
 interface Page {
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly aim: Aim;
   readonly findings: Findings;
 }
@@ -61,7 +61,7 @@ function* pages(): Generator<Page> {
 const hertz = (midi: number, cents: number) => 440 * 2 ** ((midi - 69) / 12 + cents / 1200);
 
 /** What a check is held against sounds at, in Hz: the open string, or two, three or four times that. */
-function otherHz(instrument: InstrumentKind, { string, touch }: Checkpoint): number {
+function otherHz(instrument: InstrumentName, { string, touch }: Checkpoint): number {
   const { a, hz } = STRINGS[instrument];
   return a * hz[string] * ({ 0: 1, 12: 2, 7: 3, 5: 4 }[touch] ?? NaN);
 }

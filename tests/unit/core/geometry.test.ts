@@ -2,9 +2,11 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { centsPerMm, stopMm, stopMmForRatio } from '../../../src/core/instrument/geometry';
 import { resolveSetup, setupIssues } from '../../../src/core/instrument/setup';
-import type { InstrumentKind } from '../../../src/core';
-import { resolveHand, type HandChoice, type HandSize } from '../../../src/core/hand/profile';
+import type { InstrumentName } from '../../../src/core';
+import { resolveHand, type HandChoice } from '../../../src/core/hand/profile';
+import type { HandSize } from '../../../src/core/vocabulary';
 import { pairVerdict, reachShare, reachVerdict, spreadMm } from '../../../src/core/hand/reach';
+import { instrumentRecord } from '../../../src/core/instrument/instruments';
 
 const near = (actual: number, wanted: number, within = 0.05) =>
   assert.ok(Math.abs(actual - wanted) <= within, `${actual} is not near ${wanted}`);
@@ -33,7 +35,7 @@ test('spreads shrink up the string and are judged by the hand', () => {
 
 /** How a hand takes a spread between two fingers on a full-size violin, from stop to stop. */
 function taken(size: HandSize, fingers: readonly [1 | 2 | 3, 2 | 3 | 4], a: number, b: number) {
-  const hand = resolveHand({ kind: 'violin', lengthMm: 328 }, size);
+  const hand = resolveHand({ instrument: instrumentRecord('violin'), lengthMm: 328 }, size);
   return pairVerdict(hand, fingers[0], fingers[1], spreadMm(328, a, b));
 }
 
@@ -55,7 +57,7 @@ test('what a full-size violin asks of the hands: fourths, augmented seconds, a t
 });
 
 test('a hand told by a word is smaller on a child’s instrument, never larger on a large one; measures stay', () => {
-  const on = (kind: InstrumentKind, size: string, hand?: HandChoice) =>
+  const on = (kind: InstrumentName, size: string, hand?: HandChoice) =>
     resolveHand(resolveSetup({ instrument: kind, size }), hand);
   assert.deepEqual(on('violin', '1/2'), { relaxedMm: 73, fullMm: 98, fingertipMm: 10 });
   assert.deepEqual(on('violin', '1/16', 'small'), { relaxedMm: 48, fullMm: 60, fingertipMm: 9 });

@@ -1,10 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import {
-  instrumentData,
+  instrumentRecord,
   resolveSetup,
   type Finger,
-  type InstrumentKind,
+  type InstrumentName,
   type Lock,
   type PlanRequest,
 } from '../../../src/core';
@@ -85,7 +85,7 @@ const LOW_STRINGS: readonly (readonly [number, number, string])[] = [
 test('position names on every string of cello and bass', () => {
   for (const instrument of ['cello', 'bass'] as const)
     for (const [semitones, position, name] of LOW_STRINGS)
-      for (const string of instrumentData(instrument).tuning)
+      for (const string of instrumentRecord(instrument).tuning)
         assert.equal(nameAt(instrument, string, semitones, position), name, `${instrument} ${string}`);
 });
 
@@ -110,7 +110,7 @@ test('position names on every string of violin and viola go by letters from the 
       }
 });
 
-function nameAt(instrument: InstrumentKind, string: string, semitones: number, position: number): string {
+function nameAt(instrument: InstrumentName, string: string, semitones: number, position: number): string {
   const open = resolveSetup({ instrument }).strings.find(({ name }) => name === string);
   assert.ok(open);
   const [first] = worded({

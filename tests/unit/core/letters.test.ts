@@ -9,6 +9,7 @@ import { parseKey } from '../../../src/core/material/build';
 import { parsePitch, type Pitch } from '../../../src/core/pitch/pitch';
 import type { Key } from '../../../src/core/pitch/key';
 import { demandedPitch } from '../../../src/core/planner/cost/context';
+import { LETTERS } from '../../../src/core/instrument/upper';
 
 const setup = resolveSetup({ instrument: 'violin' });
 const D = 1;
@@ -17,7 +18,7 @@ const A = 2;
 function holdsOf(string: number, name: string, keyName = 'C major', others: string[] = []) {
   const key = parseKey(keyName) as Key;
   const demanded = [name, ...others].map((one) => demandedPitch(key, parsePitch(one) as Pitch));
-  const hand = letterHand(setup, key, demanded);
+  const hand = letterHand(setup, LETTERS, key, demanded);
   return hand.holds(string, demanded[0]);
 }
 
@@ -70,7 +71,7 @@ test('frames lie where the music wants the fingers and never cross', () => {
 test('double stops use two neighbouring strings in one position', () => {
   const key = parseKey('C major') as Key;
   const pitches = ['F4', 'D5'].map((name) => demandedPitch(key, parsePitch(name) as Pitch));
-  const candidates = holdsFor(setup, letterHand(setup, key, pitches), pitches);
+  const candidates = holdsFor(setup, letterHand(setup, LETTERS, key, pitches), pitches);
   const first = candidates.filter(
     ({ position, stops, contracted }) => position === 1 && stops[0].string === D && contracted === 0,
   );
@@ -79,7 +80,7 @@ test('double stops use two neighbouring strings in one position', () => {
     [[2, 3]],
   );
   const fifth = ['F4', 'C5'].map((name) => demandedPitch(key, parsePitch(name) as Pitch));
-  const bars = holdsFor(setup, letterHand(setup, key, fifth), fifth).filter(
+  const bars = holdsFor(setup, letterHand(setup, LETTERS, key, fifth), fifth).filter(
     (candidate) => candidate.position === 1,
   );
   assert.ok(

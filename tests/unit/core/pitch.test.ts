@@ -13,7 +13,7 @@ import {
 } from '../../../src/core/pitch/pitch';
 import { chordPattern, scalePattern } from '../../../src/core/pitch/scales';
 import { buildMusic, parseKey } from '../../../src/core/material/build';
-import type { MaterialSpec } from '../../../src/core/material/spec';
+import type { MaterialSpec } from '../../../src/core/vocabulary';
 
 const pitch = (name: string) => parsePitch(name) as Pitch;
 const names = (spec: MaterialSpec) =>

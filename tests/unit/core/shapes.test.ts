@@ -2,15 +2,17 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { THUMB } from '../../../src/core/hand/finger';
 import type { Hold } from '../../../src/core/hand/hold';
-import { FRAMES_OF } from '../../../src/core/hand/schools';
-import { shapeHand, type FrameSchool } from '../../../src/core/hand/shapes';
+import { frameSchool } from '../../../src/core/hand/positions';
+import { instrumentRecord } from '../../../src/core/instrument/instruments';
+import { shapeHand } from '../../../src/core/hand/shapes';
+import type { FrameSchool } from '../../../src/core/instrument/record';
 import { issueWords } from '../../../src/wording/issues';
 import { placeName } from '../../../src/wording/places';
 import { plan, requestIssues, type PlanRequest, type School } from '../../../src/core';
 import { resolveSetup } from '../../../src/core/instrument/setup';
 
 const framesOf = (kind: 'cello' | 'bass', school?: School): FrameSchool => {
-  const frames = FRAMES_OF[kind]?.(school);
+  const frames = frameSchool(instrumentRecord(kind), school);
   assert.ok(frames);
   return frames;
 };

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { plan, type InstrumentKind, type Plan, type PlanRequest } from '../../../src/core';
+import { plan, type InstrumentName, type Plan, type PlanRequest } from '../../../src/core';
 import { pitchName } from '../../../src/core/pitch/pitch';
 import { resolveSetup } from '../../../src/core/instrument/setup';
 import { best } from '../best';
@@ -11,7 +11,7 @@ import { best } from '../best';
  */
 
 function scale(
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   tonic: string,
   octaves: number,
   rest: Partial<PlanRequest> = {},

@@ -5,6 +5,7 @@ import { resolveSetup } from '../../../src/core/instrument/setup';
 import { patternCost } from '../../../src/core/hand/patterns';
 import * as terms from '../../../src/core/planner/cost/terms';
 import { hasteFor, secondsPerBeat, STYLE_WEIGHTS, weightsFor } from '../../../src/core/planner/cost/weights';
+import { instrumentRecord } from '../../../src/core/instrument/instruments';
 
 const weights = STYLE_WEIGHTS.secure;
 const hand = { relaxedMm: 80, fullMm: 95, fingertipMm: 12 };
@@ -217,17 +218,17 @@ test('patterns: the taught frames are free, rare ones are not, and an unknown on
 });
 
 test('soft demands only ever add to the weights', () => {
-  const soft = weightsFor('violin', 'secure', {
+  const soft = weightsFor(instrumentRecord('violin'), 'secure', {
     openStrings: 'avoid',
     fourthFinger: 'avoid',
     extensions: 'avoid',
     chromatic: 'finger-per-semitone',
   });
-  const free = weightsFor('violin', 'secure', {});
+  const free = weightsFor(instrumentRecord('violin'), 'secure', {});
   for (const name of ['open', 'fourth', 'extensionTaken', 'displace'] as const)
     assert.ok(soft[name] > free[name], name);
   assert.equal(free.openMissed, 0);
-  assert.ok(weightsFor('violin', 'secure', { openStrings: 'prefer' }).openMissed > 0);
+  assert.ok(weightsFor(instrumentRecord('violin'), 'secure', { openStrings: 'prefer' }).openMissed > 0);
 });
 
 test('time: fast notes make shifts and crossings dearer, slow ones make colour matter', () => {

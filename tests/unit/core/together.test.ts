@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import {
   plan,
   type DoubleStopInterval,
-  type InstrumentKind,
+  type InstrumentName,
   type Plan,
   type PlanRequest,
 } from '../../../src/core';
@@ -16,7 +16,7 @@ import { best } from '../best';
  */
 
 function doubleStops(
-  instrument: InstrumentKind,
+  instrument: InstrumentName,
   interval: DoubleStopInterval,
   tonic: string,
   rest: Partial<PlanRequest> = {},
@@ -84,7 +84,7 @@ test('thirds and sixths lie on neighbouring strings in one position, each finger
     }
 });
 
-const chords = (instrument: InstrumentKind, ...lines: string[][]): PlanRequest => ({
+const chords = (instrument: InstrumentName, ...lines: string[][]): PlanRequest => ({
   instrument,
   material: { type: 'notes', notes: lines.map((pitches) => ({ pitches, beats: 2 })) },
 });

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { markOpened, openedAt } from '../../../src/app/lastOpened';
 import { optionalWords, withTempo } from '../../../src/app/brief/words';
 import { readRequest } from '../../../src/contract/read';
-import { clefsFor, INSTRUMENT_KINDS, plan, type InstrumentKind, type PlanRequest } from '../../../src/core';
+import { clefsFor, INSTRUMENT_NAMES, plan, type InstrumentName, type PlanRequest } from '../../../src/core';
 import { extentOf, HALF_STAFF, needsOf } from '../../../src/notation/room';
 import { besideOf } from '../../../src/app/session/state';
 import { sameScore } from '../../../src/views/bench/sameScore';
@@ -13,14 +13,14 @@ import { piecesOf, valueOf } from '../../../src/wording/typed/pieces';
 import { isKnown, nearWords, plainText } from '../../../src/wording/typed/plain';
 import { pieceWords } from '../../../src/wording/typed/said';
 
-const TONICS: Readonly<Record<InstrumentKind, string>> = {
+const TONICS: Readonly<Record<InstrumentName, string>> = {
   violin: 'A3',
   viola: 'D3',
   cello: 'D2',
   bass: 'F1',
 };
 
-const scale = (instrument: InstrumentKind, part: Partial<PlanRequest> = {}): PlanRequest => ({
+const scale = (instrument: InstrumentName, part: Partial<PlanRequest> = {}): PlanRequest => ({
   instrument,
   material: { type: 'scale', tonic: TONICS[instrument], scale: 'major', octaves: 1, direction: 'updown' },
   ...part,
@@ -30,14 +30,14 @@ const unusual = (request: PlanRequest) =>
   optionalWords(request).filter(({ value, usual }) => value !== usual);
 
 test('a brief in which nothing is wished says nothing beyond its music, player and positions', () => {
-  for (const kind of INSTRUMENT_KINDS) {
+  for (const kind of INSTRUMENT_NAMES) {
     assert.deepEqual(unusual(scale(kind)), []);
     assert.deepEqual(wishesMade(scale(kind)), []);
   }
 });
 
 test('every choice of every word can be added, is then said, and is unsaid when it is as usual again', () => {
-  for (const kind of INSTRUMENT_KINDS)
+  for (const kind of INSTRUMENT_NAMES)
     for (const { label, choices, usual, value, put } of optionalWords(scale(kind)))
       for (const [choice] of choices) {
         const request = put(choice);
@@ -58,7 +58,7 @@ test('every choice of every word can be added, is then said, and is unsaid when 
 });
 
 test('every wish that is offered is made by it, and taken back by its own cross', () => {
-  for (const kind of INSTRUMENT_KINDS)
+  for (const kind of INSTRUMENT_NAMES)
     for (const { id, request } of wishesToAdd(scale(kind))) {
       assert.ok(readRequest(JSON.parse(JSON.stringify(request))), id);
       const made = wishesMade(request);

@@ -1,9 +1,8 @@
 import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { validResponse } from '../../../src/contract/validators.generated.js';
+import { validResponse } from '#generated/validators.js';
 import { BadRequest, parseRequest, readRequest } from '../../../src/contract/read';
 import { answerText, answerValue, isError } from '../../../src/work/answer';
 import { wordedIssues } from '../../../src/wording/issues';
@@ -24,14 +23,6 @@ function issuesOf(value: unknown) {
   }
   return {};
 }
-
-test('the made files of the contract are those of its description', async () => {
-  const { contractFiles } = await import('../../../scripts/contract');
-  for (const [name, text] of Object.entries(contractFiles())) {
-    const kept = readFileSync(new URL(`../../../src/contract/${name}`, import.meta.url), 'utf8');
-    assert.equal(kept, text, `${name}: run npm run contract`);
-  }
-});
 
 test('good requests pass, and what is answered fits the response schema', () => {
   fc.assert(

@@ -1,9 +1,16 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { firstOf, type Stage } from '../../../src/app/firstMinute';
+import { firstOf } from '../../../src/app/firstMinute';
 import { tagsFrom } from '../../../src/app/tags';
 import { readRequest } from '../../../src/contract/read';
-import { INSTRUMENT_KINDS, instrumentData, plan, resolveSetup, type PlanRequest } from '../../../src/core';
+import {
+  INSTRUMENT_NAMES,
+  instrumentRecord,
+  plan,
+  resolveSetup,
+  type PlanRequest,
+  type Stage,
+} from '../../../src/core';
 import { newRecord, type PlanRecord, type StudentRecord } from '../../../src/store/records';
 import { found, inOrder } from '../../../src/views/studio/search';
 import { dayWords } from '../../../src/wording/days';
@@ -65,8 +72,8 @@ test('tags are parted by commas, each once', () => {
 
 test('three answers make a student and a scale that can be played, on every instrument and size', () => {
   const stages: readonly Stage[] = ['first-position', 'first-shifts', 'everywhere'];
-  for (const instrument of INSTRUMENT_KINDS)
-    for (const size of Object.keys(instrumentData(instrument).sizes))
+  for (const instrument of INSTRUMENT_NAMES)
+    for (const size of Object.keys(instrumentRecord(instrument).sizes))
       for (const stage of stages) {
         const answers = { name: ' Finch ', instrument, size, hand: null, stage };
         const { student, request } = firstOf(answers, 5);

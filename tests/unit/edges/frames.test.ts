@@ -4,22 +4,22 @@ import {
   laidFingers,
   resolveHand,
   resolveSetup,
-  type InstrumentKind,
+  type InstrumentName,
   type PlanRequest,
 } from '../../../src/core';
 import { frameBefore, frameWords } from '../../../src/wording/frames';
 import { speechOf } from '../../../src/wording/plans';
 import { planAlone } from '../best';
 
-const LENGTHS: Readonly<Record<InstrumentKind, number>> = { violin: 328, viola: 370, cello: 692, bass: 1050 };
-const TONICS: Readonly<Record<InstrumentKind, readonly string[]>> = {
+const LENGTHS: Readonly<Record<InstrumentName, number>> = { violin: 328, viola: 370, cello: 692, bass: 1050 };
+const TONICS: Readonly<Record<InstrumentName, readonly string[]>> = {
   violin: ['G3', 'Ab3', 'A3', 'Bb3', 'B3', 'C4', 'Db4', 'D4', 'Eb4', 'E4'],
   viola: ['C3', 'Db3', 'D3', 'Eb3', 'E3', 'F3', 'G3'],
   cello: ['C2', 'Db2', 'D2', 'Eb2', 'E2', 'F2', 'G2'],
   bass: ['E1', 'F1', 'Gb1', 'G1', 'A1', 'Bb1'],
 };
 /** A stop in mm, by the text’s own formula. */
-const mm = (kind: InstrumentKind, n: number) => LENGTHS[kind] * (1 - 2 ** (-n / 12));
+const mm = (kind: InstrumentName, n: number) => LENGTHS[kind] * (1 - 2 ** (-n / 12));
 
 test('what is said of a pattern holds against the ruler: touch, no room, where it was, one hand', () => {
   const seen = new Map<string, number>();

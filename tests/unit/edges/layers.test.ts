@@ -1,158 +1,76 @@
 import assert from 'node:assert/strict';
-import { readdirSync, readFileSync } from 'node:fs';
-import { dirname, join, relative, resolve } from 'node:path';
 import { test } from 'node:test';
-import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
+import {
+  circles,
+  importsOf,
+  localImports,
+  sharedBaseNames,
+  sourcesOfApp,
+  upwardImports,
+} from '../../support/house';
 
-const SRC = fileURLToPath(new URL('../../../src', import.meta.url));
-
-/** The rooms, lowest first: a file imports from its own room and those before it. */
-const ROOMS = [
-  'core/issue',
-  'core/pitch',
-  'core/instrument',
-  'core/hand',
-  'core/material',
-  'core/planner/request',
-  'core/planner/response',
-  'core/planner/place',
-  'core/planner/cost',
-  'core/planner/graph',
-  'core/planner/search',
-  'core/planner/searched',
-  'core/planner/explain',
-  'core/planner/opened',
-  'core/planner/answer',
-  'core/planner/ways',
-  'core/practice/terms',
-  'core/described',
-  'core/planner',
-  'core/taste',
-  'core/findings',
-  'core/practice',
-  'core/written',
-  'core/formats',
-  'core',
-  'contract',
-  'wording',
-  'work',
-  'store',
-  'audio',
-  'notation',
-  'board',
-  'app',
-  'styles',
-  'ui',
-  'views',
-  'server',
-  'pages',
-];
+const sources = sourcesOfApp();
 
 /** Rooms with one public file. */
 const CLOSED = ['cost', 'graph', 'search', 'explain', 'ways'].map((room) => `core/planner/${room}`);
 
-interface Import {
-  readonly from: string;
-  readonly typeOnly: boolean;
-}
-
-const names = (readdirSync(SRC, { recursive: true }) as string[]).filter((name) =>
-  /\.(ts|tsx|astro)$/.test(name),
-);
-const sources = names.map((name) => ({ name, text: readFileSync(join(SRC, name), 'utf8') }));
-
-function roomOf(path: string): number {
-  const bare = path.replace(/\.(d\.ts|ts|tsx|astro|css|js)$/, '');
-  const found = ROOMS.findIndex((room) => bare === room || bare.startsWith(`${room}/`));
-  return found >= 0 ? found : ROOMS.length;
-}
-
-const NAMED = /^(?:import|export)\s+(type\b)?[^'"]*?from\s+'([^']+)'/gm;
-const BARE = /^import\s+'([^']+)'/gm;
-const LAZY = /\bimport\(\s*'([^']+)'/g;
-
-function importsOf(text: string): Import[] {
-  const named = [...text.matchAll(NAMED)].map(([, type, from]) => ({ from, typeOnly: type !== undefined }));
-  const others = [...text.matchAll(BARE), ...text.matchAll(LAZY)].map(([, from]) => ({
-    from,
-    typeOnly: false,
-  }));
-  return [...named, ...others];
-}
-
-/** The file or folder below src that an import names. */
-const targetOf = (name: string, from: string) => relative(SRC, resolve(SRC, dirname(name), from));
-
-test('imports only go downwards; types of the core are its descriptions', () => {
-  let seen = 0;
-  for (const { name, text } of sources) {
-    for (const { from, typeOnly } of importsOf(text).filter(({ from }) => from.startsWith('.'))) {
-      const target = targetOf(name, from);
-      const described = typeOnly && name.startsWith('core/') && target.startsWith('core/described/');
-      assert.ok(described || roomOf(target) <= roomOf(name), `${name} imports ${from}`);
-      seen++;
-    }
-  }
-  assert.ok(seen > 300, String(seen));
+test('imports only go downwards, those of types too', () => {
+  assert.deepEqual(upwardImports(sources), []);
+  const planted = [{ name: 'core/pitch/key.ts', text: "import type { Plan } from '../planner/plan';\n" }];
+  assert.deepEqual(upwardImports(planted), ['core/pitch/key.ts imports core/planner/plan']);
 });
 
-test('no file imports itself by any way round', () => {
-  const known = new Map(names.map((name) => [name.replace(/\.(ts|tsx|astro)$/, ''), name]));
-  const next = new Map(
-    sources.map(({ name, text }) => [
-      name,
-      importsOf(text)
-        .filter(({ from, typeOnly }) => from.startsWith('.') && !typeOnly)
-        .flatMap(({ from }) => {
-          const target = targetOf(name, from).replace(/\.(ts|tsx|astro)$/, '');
-          return known.get(target) ?? known.get(`${target}/index`) ?? [];
-        }),
-    ]),
-  );
-  const done = new Set<string>();
-  const visit = (name: string, way: readonly string[]) => {
-    assert.ok(!way.includes(name), [...way, name].join(' → '));
-    if (done.has(name)) return;
-    for (const other of next.get(name) ?? []) visit(other, [...way, name]);
-    done.add(name);
-  };
-  for (const name of names) visit(name, []);
-  assert.ok(done.size > 150);
+test('no file imports itself by any way round, types included', () => {
+  assert.deepEqual(circles(sources), []);
+  const planted = [
+    { name: 'core/pitch/a.ts', text: "import type { B } from './b';\n" },
+    { name: 'core/pitch/b.ts', text: "export { C } from './deep';\n" },
+    { name: 'core/pitch/deep/index.ts', text: "import { A } from '../a';\n" },
+  ];
+  assert.equal(circles(planted).length, 1);
+});
+
+test('the vocabulary stands on nothing but the schema library', () => {
+  for (const source of sources.filter(({ name }) => name.startsWith('core/vocabulary/'))) {
+    for (const from of importsOf(source.text))
+      assert.ok(from.startsWith('.') || from === '@sinclair/typebox', `${source.name} imports ${from}`);
+    for (const target of localImports(source)) assert.match(target, /^core\/vocabulary\//, source.name);
+  }
 });
 
 test('above the core only its public faces are imported', () => {
-  for (const { name, text } of sources.filter(({ name }) => !name.startsWith('core/')))
-    for (const { from } of importsOf(text).filter(({ from }) => from.startsWith('.'))) {
-      const target = targetOf(name, from);
+  for (const source of sources.filter(({ name }) => !name.startsWith('core/')))
+    for (const target of localImports(source)) {
       const face =
         target === 'core' ||
         target === 'core/formats' ||
-        (target === 'core/described' && name.startsWith('contract/'));
-      assert.ok(face || !target.startsWith('core'), `${name} reaches past the core's face: ${from}`);
+        (target === 'core/vocabulary/records' && source.name.startsWith('contract/'));
+      assert.ok(face || !target.startsWith('core'), `${source.name} reaches past the core's face: ${target}`);
     }
 });
 
 test('the rooms of the planner are entered by their one public file', () => {
-  for (const { name, text } of sources)
-    for (const { from } of importsOf(text).filter(({ from }) => from.startsWith('.'))) {
-      const target = targetOf(name, from);
+  for (const source of sources)
+    for (const target of localImports(source)) {
       const room = CLOSED.find((closed) => target.startsWith(`${closed}/`));
-      assert.ok(!room || name.startsWith(`${room}/`), `${name} reaches past the face of ${room}: ${from}`);
+      assert.ok(
+        !room || source.name.startsWith(`${room}/`),
+        `${source.name} reaches past the face of ${room}: ${target}`,
+      );
     }
 });
 
 test('one view never imports another', () => {
-  for (const { name, text } of sources.filter(({ name }) => name.startsWith('views/')))
-    for (const { from } of importsOf(text).filter(({ from }) => from.startsWith('.'))) {
-      const target = targetOf(name, from);
-      if (target.startsWith('views/')) assert.equal(target.split('/')[1], name.split('/')[1], name);
-    }
+  for (const source of sources.filter(({ name }) => name.startsWith('views/')))
+    for (const target of localImports(source))
+      if (target.startsWith('views/'))
+        assert.equal(target.split('/')[1], source.name.split('/')[1], source.name);
 });
 
 /** What the rooms of the core may use besides themselves. */
 const FOREIGN: readonly (readonly [string, readonly string[]])[] = [
-  ['core/described/', ['@sinclair/typebox']],
+  ['core/vocabulary/', ['@sinclair/typebox']],
   ['core/formats/', ['saxes', 'fflate', 'midi-file', 'papaparse']],
   ['core/', ['tonal']],
 ];
@@ -161,7 +79,7 @@ test('the core is free of page, server and framework, of clock and chance', () =
   const core = sources.filter(({ name }) => name.startsWith('core/'));
   for (const { name, text } of core) {
     const [, allowed] = FOREIGN.find(([room]) => name.startsWith(room)) ?? [];
-    for (const { from } of importsOf(text))
+    for (const from of importsOf(text))
       assert.ok(from.startsWith('.') || allowed?.includes(from), `${name} imports ${from}`);
     const foreign =
       /\b(window|document|navigator|localStorage|process|Buffer|Date|performance|setTimeout|Intl)\b[.(]|Math\.random/;
@@ -213,19 +131,14 @@ test('no sentence comes out of the core', () => {
 test('no type of the contract is written a second time by hand', () => {
   const described = new Set(
     sources
-      .filter(({ name }) => name.startsWith('core/described/') || name === 'contract/describe.ts')
-      .flatMap(({ text }) =>
-        [...text.matchAll(/export const (\w+?)(?:Described)? =/g)].map(([, type]) => type),
-      ),
+      .filter(({ name }) => name.startsWith('core/vocabulary/records/'))
+      .flatMap(({ text }) => [...text.matchAll(/^export type (\w+) = Described</gm)].map(([, type]) => type)),
   );
   assert.ok(described.has('PlanRequest') && described.has('StudentRecord'));
-  const below = sources.filter(({ name }) => /^(core|contract|wording|work|store)\//.test(name));
-  for (const { name, text } of below)
-    for (const [, type] of text.matchAll(/(?:interface|type) (\w+)\b(?=[^;]*?\{)/g))
-      if (described.has(type))
-        assert.match(
-          text,
-          new RegExp(`export type ${type} = Described<|type ${type}\\b[^=]*from`),
-          `${name} writes ${type} by hand`,
-        );
+  const others = sources.filter(({ name }) => !name.startsWith('core/vocabulary/'));
+  for (const { name, text } of others.filter(({ name }) =>
+    /^(core|contract|wording|work|store)\//.test(name),
+  ))
+    for (const [, type] of text.matchAll(/^(?:export )?(?:interface|type) (\w+)\b(?=[^;]*?\{)/gm))
+      assert.ok(!described.has(type), `${name} writes ${type} by hand`);
 });

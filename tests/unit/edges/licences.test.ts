@@ -1,13 +1,6 @@
 import assert from 'node:assert/strict';
-import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import { licensed, licencesFile } from '../../../scripts/licences';
 import { licenceGroups, licencesText, packageWords } from '../../../src/views/licences/licensed';
-
-test('the list of licences is that of what is sent to the browser (npm run licences makes it anew)', async () => {
-  const kept = readFileSync('src/views/licences/licences.generated.json', 'utf8');
-  assert.equal(kept, licencesFile(await licensed()));
-});
 
 test('every package and font comes with the text of its licence, said once', () => {
   const groups = licenceGroups();

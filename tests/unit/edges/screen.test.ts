@@ -6,7 +6,7 @@ import {
   plan,
   resolveSetup,
   type Clef,
-  type InstrumentKind,
+  type InstrumentName,
   type MaterialSpec,
 } from '../../../src/core';
 import { headMarkup, notesMarkup } from '../../../src/notation/engrave';
@@ -24,7 +24,7 @@ import {
 const COLUMN = 30;
 const HEAD_WIDTH = 11.8;
 
-function scoreOf(material: MaterialSpec, instrument: InstrumentKind = 'violin', more: Partial<Score> = {}) {
+function scoreOf(material: MaterialSpec, instrument: InstrumentName = 'violin', more: Partial<Score> = {}) {
   const request = { instrument, material, alternatives: 1 } as const;
   const response = plan(request);
   const strings = resolveSetup(request).strings.map(({ name }) => name);

@@ -1,16 +1,16 @@
 import { writeMidi, type MidiEvent } from 'midi-file';
-import type { InstrumentKind } from '../../instrument/instruments';
+import type { InstrumentName } from '../../vocabulary';
 import { readTime } from '../../material/bars';
 import type { WritableMusic } from '../../written/parts';
 import { writtenFifths } from '../../written/signature';
-import { PROGRAMS } from '../programs';
+import { instrumentRecord } from '../../instrument/instruments';
 
 /** Ticks in a quarter. */
 export const TICKS = 480;
 
 export interface MidiPart {
   readonly name: string;
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly music: WritableMusic;
 }
 
@@ -94,7 +94,12 @@ function track({ name, instrument, music }: MidiPart, n: number): Placed[] {
     { tick: 0, order: 0, event: { deltaTime: 0, meta: true, type: 'trackName', text: ascii(name) } },
     {
       ...{ tick: 0, order: 0 },
-      event: { deltaTime: 0, channel, type: 'programChange', programNumber: PROGRAMS[instrument] },
+      event: {
+        deltaTime: 0,
+        channel,
+        type: 'programChange',
+        programNumber: instrumentRecord(instrument).program,
+      },
     },
   ];
   music.events.forEach((event, at) => {

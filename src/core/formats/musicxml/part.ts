@@ -1,4 +1,4 @@
-import { FINGERS, type Finger } from '../../hand/finger';
+import { FINGERS, type Finger } from '../../vocabulary';
 import { letterSteps, LETTERS, midiOf, spellAt, type Pitch } from '../../pitch/pitch';
 import { compared, fraction, later, minus, plus, ZERO, type Fraction } from '../fraction';
 import { instrumentNamed, instrumentSounding } from '../names';

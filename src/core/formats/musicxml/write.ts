@@ -1,10 +1,8 @@
-import type { Clef, InstrumentKind } from '../../instrument/instruments';
-import { instrumentData } from '../../instrument/instruments';
+import type { Clef, InstrumentName, Step } from '../../vocabulary';
+import { instrumentRecord } from '../../instrument/instruments';
 import { readTime } from '../../material/bars';
 import { LETTERS, type Pitch } from '../../pitch/pitch';
-import type { Step } from '../../planner/response';
 import type { WrittenBar, WrittenNote } from '../../written/score';
-import { PROGRAMS } from '../programs';
 import { commonMultiple, fractionOf } from '../fraction';
 
 /*
@@ -28,7 +26,7 @@ export interface XmlSection {
 
 export interface XmlPart {
   readonly name: string;
-  readonly instrument: InstrumentKind;
+  readonly instrument: InstrumentName;
   readonly sections: readonly XmlSection[];
 }
 
@@ -98,7 +96,7 @@ export function writeMusicXml({ title, software, parts }: XmlScore): string {
     out.push(
       `<score-part id="${id}"><part-name>${escaped(name)}</part-name>`,
       `<score-instrument id="${id}-I1"><instrument-name>${escaped(name)}</instrument-name></score-instrument>`,
-      `<midi-instrument id="${id}-I1"><midi-channel>${(n % 9) + 1}</midi-channel><midi-program>${PROGRAMS[instrument] + 1}</midi-program></midi-instrument></score-part>`,
+      `<midi-instrument id="${id}-I1"><midi-channel>${(n % 9) + 1}</midi-channel><midi-program>${instrumentRecord(instrument).program + 1}</midi-program></midi-instrument></score-part>`,
     );
   });
   out.push('</part-list>');
@@ -117,7 +115,7 @@ function divisionsOf(sections: readonly XmlSection[]): number {
 
 function writePart(out: string[], id: string, { instrument, sections }: XmlPart) {
   const divisions = divisionsOf(sections);
-  const pen: Pen = { out, divisions, octavesUp: instrumentData(instrument).writtenOctavesUp };
+  const pen: Pen = { out, divisions, octavesUp: instrumentRecord(instrument).writtenOctavesUp };
   out.push(`<part id="${id}">`);
   let clef: Clef | null = null;
   let number = 0;

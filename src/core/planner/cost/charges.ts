@@ -1,6 +1,5 @@
 import { FINGER_SLOTS, THUMB } from '../../hand/finger';
 import type { Hold, Stop } from '../../hand/hold';
-import { instrumentData } from '../../instrument/instruments';
 import type { Setup } from '../../instrument/setup';
 import type { Candidate, Context } from './context';
 import {
@@ -28,16 +27,13 @@ import {
   shiftEase,
   skipTerm,
   stringsUp,
-  TERM_NAMES,
   trapTerm,
   travelTerm,
   type Transition,
   type PricedTransition,
-  type TermName,
   type Touch,
 } from './terms';
-import type { Weights } from './weights';
-
+import { TERM_NAMES, type TermName, type Weights } from '../../vocabulary';
 /*
  * What a note or a step costs, out of its terms. Every function returns the sum and, where a tally is handed in, lays each term into its
  * slot: the search asks for sums, the answer for names, and both keep the same account.
@@ -124,10 +120,9 @@ export function couldRing(context: Context, stop: Pick<Stop, 'string' | 'semiton
 
 /** True where a higher string has a stopped note open or in first position. */
 function liesLowAbove(
-  { kind, strings }: Setup,
+  { instrument: { firstPosition }, strings }: Setup,
   { string, semitones }: Pick<Stop, 'string' | 'semitones'>,
 ): boolean {
-  const { firstPosition } = instrumentData(kind);
   for (let above = string + 1; above < strings.length; above++) {
     const there = strings[string].midi + semitones - strings[above].midi;
     if (there >= 0 && there <= firstPosition) return true;
@@ -138,9 +133,7 @@ function liesLowAbove(
 /** True where an open string's note lies under the hand in first position on the string below. */
 export function couldStop({ setup }: Context, { string }: Pick<Stop, 'string'>): boolean {
   const below = setup.strings[string - 1];
-  return (
-    below !== undefined && setup.strings[string].midi - below.midi <= instrumentData(setup.kind).firstPosition
-  );
+  return below !== undefined && setup.strings[string].midi - below.midi <= setup.instrument.firstPosition;
 }
 
 /** What setting the hand into a hold's frame costs, on arrival or when the frame changes. */

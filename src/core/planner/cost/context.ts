@@ -9,10 +9,11 @@ import type { Music, SoundingEvent } from '../../material/events';
 import { atOneTempo } from '../../material/tempo';
 import { keyAlteration, type Key } from '../../pitch/key';
 import { letterSteps, midiOf, respellings, type Pitch } from '../../pitch/pitch';
-import type { PlanRequest } from '../request';
-import { keptTables, type Tables } from './tables';
+import type { PlanRequest } from '../../vocabulary';
+import { keptTables, type Holds, type Tables } from './tables';
 import { landingTerm, type Pricing } from './terms';
-import { requestWeights, secondsPerBeat, type Weights } from './weights';
+import { requestWeights, secondsPerBeat } from './weights';
+import type { Weights } from '../../vocabulary';
 
 /** Everything one request is planned with: the instrument, the hand on it, the music and the prices. */
 export interface Context {
@@ -27,12 +28,6 @@ export interface Context {
   readonly tables: Tables;
   /** All holds of an event before any demand. */
   readonly holdsOf: (event: SoundingEvent) => Holds;
-}
-
-export interface Holds {
-  readonly all: readonly Hold[];
-  /** Where the hand would lie were there no demands: first position, or the lowest above it that serves; semitones above the nut. */
-  readonly lowest: number;
 }
 
 /** A hold with the widest spread it asks of the hand. */

@@ -1,5 +1,11 @@
-import { LEAST_FACTOR, PREFERENCES, type PlanRequest, type Preference, type Rules } from '../request';
-import type { Weights } from './weights';
+import {
+  LEAST_FACTOR,
+  PREFERENCES,
+  type PlanRequest,
+  type Preference,
+  type Rules,
+  type Weights,
+} from '../../vocabulary';
 
 /*
  * A teacher's taste: a few named prices, nudged within bounds. A factor below 1 makes a thing cheaper, above 1 dearer; what costs nearly nothing to

@@ -1,7 +1,12 @@
 import type { Setup } from '../../instrument/setup';
-import type { HandModel } from '../../hand/hold';
-import type { Holds } from './context';
+import type { HandModel, Hold } from '../../hand/hold';
 import type { Pricing, PricedTransition } from './terms';
+
+export interface Holds {
+  readonly all: readonly Hold[];
+  /** Where the hand would lie were there no demands: first position, or the lowest above it that serves; semitones above the nut. */
+  readonly lowest: number;
+}
 
 /*
  * What is worked out for one set-up of instrument, hand, prices, pitches and rules, and kept for the next request of the same: a teacher changes one

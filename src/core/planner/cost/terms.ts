@@ -1,29 +1,13 @@
 import { alongString } from '../../hand/finger';
-import type { HandProfile } from '../../hand/profile';
+import type { HandProfile } from '../../instrument/record';
 import type { Setup } from '../../instrument/setup';
-import type { Haste, Weights } from './weights';
+import type { Haste } from './weights';
+import type { Weights } from '../../vocabulary';
 
 /*
  * What a plan is charged for, one named function a term. Costs are in the unit of weights.ts. All functions are pure; the search
  * and the answer call the same ones, so a plan's terms always add up to its cost.
  */
-
-export const TERM_NAMES = [
-  'shift',
-  'landing',
-  'crossing',
-  'skip',
-  'extension',
-  'reach',
-  'fourth',
-  'open',
-  'displace',
-  'height',
-  'colour',
-  'frame',
-  'return',
-] as const;
-export type TermName = (typeof TERM_NAMES)[number];
 
 /** What stays the same while one request is planned. */
 export interface Pricing {

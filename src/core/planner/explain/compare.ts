@@ -1,6 +1,12 @@
-import type { Comparison, HandPlace, PlaceCompared, Plan, Step, TermCompared } from '../response';
-import { TERM_NAMES } from '../cost';
-
+import {
+  type Comparison,
+  type HandPlace,
+  type PlaceCompared,
+  type Plan,
+  type Step,
+  type TermCompared,
+  TERM_NAMES,
+} from '../../vocabulary';
 /*
  * Two plans of one answer laid side by side: what each is charged for, and where on the line they part.
  */

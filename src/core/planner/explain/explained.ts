@@ -1,9 +1,8 @@
 import type { SoundingEvent } from '../../material/events';
 import type { Candidate, Context, Touch } from '../cost';
 import { candidatesFor, comesBackAlike, type HoldTrellis, type Path } from '../graph';
-import type { Reason } from '../response';
+import type { Reason, Counted } from '../../vocabulary';
 import type { Passes } from '../search';
-import type { Counted } from './codes';
 import type { Detour } from './detours';
 import { accountOf, lossOf, type Worse } from './tradeoff';
 

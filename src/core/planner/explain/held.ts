@@ -1,7 +1,7 @@
 import { THUMB } from '../../hand/finger';
 import type { Candidate, Context } from '../cost';
 import { comesBackAlike } from '../graph';
-import type { Element, Plan, Reason } from '../response';
+import type { Element, Plan, Reason } from '../../vocabulary';
 import { withoutHold, type Detour } from './detours';
 import { lossBy, touchAt, withoutRules, type Explained } from './explained';
 

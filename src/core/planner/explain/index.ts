@@ -1,5 +1,4 @@
 /** Why a plan is as it is: reasons, comparison, and what would help where there is none. */
-export * from './codes';
 export * from './compare';
 export { stepReasons } from './held';
 export { problemsOf } from './problems';

@@ -2,7 +2,7 @@ import type { SoundingEvent } from '../../material/events';
 import { midiOf } from '../../pitch/pitch';
 import type { Context } from '../cost';
 import { beyondHand, candidatesFor, locksAt, type HoldTrellis } from '../graph';
-import type { Problem } from '../response';
+import type { Problem } from '../../vocabulary';
 import { fightingEvents } from '../search';
 import { remediesFor } from './remedies';
 

@@ -3,8 +3,7 @@ import type { SoundingEvent } from '../../material/events';
 import { freshTables, type Candidate, type Context } from '../cost';
 import { buildTrellis, candidatesFor, locksAt, positionAllowed, type HoldTrellis, type Path } from '../graph';
 import { placeOf } from '../place';
-import type { PositionRule, Rules } from '../request';
-import type { RuleChange } from '../response';
+import type { PositionRule, Rules, RuleChange } from '../../vocabulary';
 import { bestPath, withCosts } from '../searched';
 
 /*

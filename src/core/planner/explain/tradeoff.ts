@@ -1,7 +1,6 @@
 import { reachVerdict } from '../../hand/reach';
-import { COUNTED, type Counted, type Felt } from './codes';
-import { chargeReturn, type Candidate, type Context, type TermName, type Touch } from '../cost';
-import { TERM_NAMES } from '../cost';
+import { COUNTED, type Counted, type Felt, type TermName, TERM_NAMES } from '../../vocabulary';
+import { chargeReturn, type Candidate, type Context, type Touch } from '../cost';
 import { tallyOf, type HoldTrellis, type Path } from '../graph';
 
 /*

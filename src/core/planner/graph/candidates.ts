@@ -2,7 +2,7 @@ import { widestPair, type WidestPair } from '../../hand/together';
 import { NO_FRAME, type Hold } from '../../hand/hold';
 import type { SoundingEvent } from '../../material/events';
 import { holdAllowed, lockHeld, placeDemands } from './rules';
-import type { Forbidding, Lock } from '../request';
+import type { Forbidding, Lock } from '../../vocabulary';
 import { lowestAnchor, type Candidate, type Context } from '../cost';
 
 /*

@@ -11,7 +11,8 @@ import {
   type Tally,
 } from '../cost';
 import type { Context } from '../cost';
-import { stringsUp, type TermName } from '../cost';
+import { stringsUp } from '../cost';
+import type { TermName } from '../../vocabulary';
 import type { Path } from './trellis';
 import type { HoldTrellis } from './build';
 

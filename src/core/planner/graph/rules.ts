@@ -1,8 +1,8 @@
 import type { Setup } from '../../instrument/setup';
 import { slotOf } from '../../hand/finger';
-import type { HandModel, Hold, PositionNumber } from '../../hand/hold';
+import type { HandModel, Hold } from '../../hand/hold';
+import type { PositionNumber, Lock, PositionRule, Rules } from '../../vocabulary';
 import { positionOrder } from '../../hand/positions';
-import type { Lock, PositionRule, Rules } from '../request';
 
 export function positionAllowed(rule: PositionRule | undefined, position: PositionNumber): boolean {
   if (!rule) return true;

@@ -1,12 +1,17 @@
-import type { PositionNumber } from '../../hand/hold';
+import type {
+  PositionNumber,
+  PlanRequest,
+  PositionRule,
+  Rules,
+  Demand,
+  Plan,
+  WayName,
+} from '../../vocabulary';
 import { positionOrder, positionsOf } from '../../hand/positions';
-import { INSTRUMENTS, type School } from '../../instrument/instruments';
+import { schoolsOf } from '../../instrument/instruments';
 import { midiOf } from '../../pitch/pitch';
 import { couldRing, couldStop, type Context } from '../cost';
 import { holdAllowed, type HoldTrellis, type Mask } from '../graph';
-import type { PlanRequest, PositionRule, Rules } from '../request';
-import type { Demand, Plan, WayName } from '../response';
-
 /*
  * What a teacher asks after the best plan: and without open strings? low down? all on one string? Each question is one more demand, a piece of a
  * request.
@@ -106,7 +111,7 @@ export function demandsAfter(
         mask: {},
       },
     ...elsewhere(context, best),
-    ...otherSchools(request),
+    ...otherSchools(context),
   ];
   return asked.filter((one) => one !== false);
 }
@@ -162,7 +167,7 @@ function inOnePosition(context: Context, { layers }: HoldTrellis, best: Plan): A
 }
 
 /** Where half position is the first drawn back: nobody plays there what lies in first position. On the low instruments it is a place of its own. */
-const drawnBack = ({ kind }: Context['setup']) => kind === 'violin' || kind === 'viola';
+const drawnBack = ({ instrument }: Context['setup']) => instrument.fingering.by === 'letters';
 
 /** Each string that has all the notes. What lies high on it was not looked at for the best plan, so it is laid out anew. */
 function onOneString({ setup, sounding, request }: Context, best: Plan): Asked[] {
@@ -190,9 +195,9 @@ function elsewhere({ sounding }: Context, best: Plan): Asked[] {
   }));
 }
 
-function otherSchools({ instrument, school }: PlanRequest): Asked[] {
-  const { schools } = INSTRUMENTS[instrument];
-  return (schools as readonly School[])
+function otherSchools({ setup: { instrument }, request: { school } }: Context): Asked[] {
+  const schools = schoolsOf(instrument);
+  return schools
     .filter((other) => other !== (school ?? schools[0]))
     .map((other) => ({ way: { code: 'school', school: other }, demand: { school: other } }));
 }

@@ -1,4 +1,4 @@
-import type { Plan, ResponseEvent, TraitChange, TraitName } from '../response';
+import type { Plan, ResponseEvent, TraitChange, TraitName } from '../../vocabulary';
 
 /*
  * What a player feels of a plan: ten traits, each a number of which less is better.

@@ -1,9 +1,9 @@
 import { comesBackAlike, masked, type Path } from '../graph';
-import { requestWeights, type Weights } from '../cost';
+import { requestWeights } from '../cost';
+import type { Weights } from '../../vocabulary';
 import { plansOf } from '../answer';
 import { passesOver, type Passes } from '../search';
-import type { PlanRequest } from '../request';
-import type { Plan, ResponseEvent } from '../response';
+import type { PlanRequest, Plan, ResponseEvent } from '../../vocabulary';
 import { bestNear, bestPath, searchedFor, withCosts, type Laid, type Searched } from '../searched';
 import { demandsAfter, withDemand, type Asked } from './demands';
 import { changesOf, traitsOf, worthBeside, type Traits } from './traits';

@@ -1,0 +1,49 @@
+import { CHORDS, SCALES } from '../core';
+import {
+  AnswerRecord,
+  Backup,
+  BookRecord,
+  BriefRecord,
+  CardRecord,
+  ErrorAnswer,
+  LessonRecord,
+  PlanAnswer,
+  PlanRecord,
+  PlanRequest,
+  PracticeFile,
+  Repetition,
+  SentPlan,
+  SessionRecord,
+  StudentRecord,
+} from '../core/vocabulary/records';
+
+/*
+ * The JSON Schemas of what comes in, goes out and is kept: made of the vocabulary's records, with what only the theory package can name.
+ */
+
+const NAMES = { scale: { enum: [...SCALES] }, chord: { enum: [...CHORDS] } };
+
+const ID = { type: 'string', pattern: '^[\\w-]{1,64}$' };
+
+/** The JSON Schemas by the name of their file. */
+export const SCHEMAS: Readonly<Record<string, object>> = {
+  request: schema('request', 'A planning request, contract version 1', PlanRequest, NAMES),
+  response: schema('response', 'A planning response, contract version 1', PlanAnswer),
+  error: schema('error', 'What is answered to a request that cannot be understood', ErrorAnswer),
+  plan: schema('plan', 'A kept plan', PlanRecord, { id: ID }),
+  student: schema('student', 'A student', StudentRecord, { id: ID }),
+  brief: schema('brief', 'A kept brief', BriefRecord, { id: ID }),
+  session: schema('session', 'An entry of the practice log', SessionRecord, { id: ID }),
+  repetition: schema('repetition', 'A repetition as it was judged', Repetition, { id: ID }),
+  card: schema('card', 'A card', CardRecord, { id: ID }),
+  answer: schema('answer', 'An answer to a card', AnswerRecord, { id: ID }),
+  lesson: schema('lesson', 'A lesson', LessonRecord, { id: ID }),
+  book: schema('book', 'A book of plans', BookRecord, { id: ID }),
+  'sent-plan': schema('sent-plan', 'A plan sent to somebody, version 1', SentPlan),
+  'practice-file': schema('practice-file', 'A practice file, version 1', PracticeFile),
+  backup: schema('backup', 'A backup file, version 5', Backup),
+};
+
+function schema(name: string, title: string, described: object, defs?: object): object {
+  return { $id: `dove-path/${name}`, title, ...described, ...(defs ? { $defs: defs } : {}) };
+}

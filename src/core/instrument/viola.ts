@@ -1,0 +1,36 @@
+import type { InstrumentRecord } from './record';
+import { FOURTHS, LETTERS, NO_CHANGES, UPPER_HANDS, UPPER_OCTAVES, UPPER_PATTERNS } from './upper';
+
+export const VIOLA: InstrumentRecord = {
+  name: 'viola',
+  tuning: ['C3', 'G3', 'D4', 'A4'],
+  sizes: { '16.5': 380, '16': 370, '15.5': 360, '15': 350, '14': 330, '13': 310, '12': 286 },
+  fullMm: 370,
+  adultFromMm: 350,
+  sizesIn: 'inches',
+  defaultSize: '16',
+  reachSemitones: 26,
+  writtenOctavesUp: 0,
+  clefs: ['alto', 'treble'],
+  voices: 4,
+  thumb: false,
+  between: 'half',
+  firstPosition: 7,
+  upTheNeck: 'thumb-round',
+  bodyJoint: 5,
+  stringings: [],
+  teachingFrames: FOURTHS,
+  fingering: LETTERS,
+  hands: UPPER_HANDS,
+  weights: NO_CHANGES,
+  firstPatterns: UPPER_PATTERNS,
+  firstScales: {
+    'first-position': { tonic: 'G3', octaves: 1, positions: { from: 1, to: 1 } },
+    'first-shifts': { tonic: 'D3', octaves: 2, positions: { from: 1, to: 3 } },
+    everywhere: { tonic: 'C3', octaves: 3 },
+  },
+  octaves: UPPER_OCTAVES,
+  classFrom: 'C3',
+  program: 41,
+  partNames: /\bviola|bratsche|\balto\b|\baltos\b|\bvla\.?\b|\bva\.?\b|alt-?viool|altfiol|altviolin/,
+};

@@ -1,0 +1,36 @@
+import type { InstrumentRecord } from './record';
+import { FOURTHS, LETTERS, NO_CHANGES, UPPER_HANDS, UPPER_OCTAVES, UPPER_PATTERNS } from './upper';
+
+export const VIOLIN: InstrumentRecord = {
+  name: 'violin',
+  tuning: ['G3', 'D4', 'A4', 'E5'],
+  sizes: { '4/4': 328, '3/4': 308, '1/2': 286, '1/4': 258, '1/8': 233, '1/10': 214, '1/16': 205 },
+  fullMm: 328,
+  adultFromMm: 328,
+  sizesIn: 'fractions',
+  defaultSize: '4/4',
+  reachSemitones: 28,
+  writtenOctavesUp: 0,
+  clefs: ['treble'],
+  voices: 4,
+  thumb: false,
+  between: 'half',
+  firstPosition: 7,
+  upTheNeck: 'thumb-round',
+  bodyJoint: 5,
+  stringings: [],
+  teachingFrames: FOURTHS,
+  fingering: LETTERS,
+  hands: UPPER_HANDS,
+  weights: NO_CHANGES,
+  firstPatterns: UPPER_PATTERNS,
+  firstScales: {
+    'first-position': { tonic: 'D4', octaves: 1, positions: { from: 1, to: 1 } },
+    'first-shifts': { tonic: 'A3', octaves: 2, positions: { from: 1, to: 3 } },
+    everywhere: { tonic: 'G3', octaves: 3 },
+  },
+  octaves: UPPER_OCTAVES,
+  classFrom: 'G3',
+  program: 40,
+  partNames: /violin|violon|geige|viool|fiol|skrzypce|housle|viulu|fiddle|\bvln\.?\b|\bvl\.?\b|\bvn\.?\b/,
+};

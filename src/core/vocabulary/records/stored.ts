@@ -1,0 +1,255 @@
+import type { Static, TSchema } from '@sinclair/typebox';
+import { CLEFS, LEVELS, NOTE_NAMES } from '../instruments';
+import { either, oneOf, tagged, Type, type Described } from '../schema';
+import { KeptFingering } from './fingering';
+import { JudgedPlace, PracticeTask, Repetition, WeekItem } from './practice';
+import { Quiz } from './quiz';
+import { Lock, PlanRequest, PlayingFields, PositionSchema, PositionRule, Preferences } from './request';
+
+/*
+ * What is kept in the browser and in files.
+ */
+
+const Id = Type.Unsafe<string>(Type.Ref('#/$defs/id'));
+/** Milliseconds since 1970. */
+const Time = Type.Number();
+const RequestKept = Type.Unsafe<Static<typeof PlanRequest>>(Type.Ref('request'));
+
+/** Which of the answers to its request a plan is. */
+const ChoiceSchema = tagged('kind', [
+  // Not planned yet: the best will be taken.
+  Type.Object({ kind: oneOf(['unplanned']) }),
+  // The planner's best, or another way, as it was when it was chosen.
+  Type.Object({ kind: oneOf(['best', 'way']), fingering: KeptFingering }),
+  // What the second version kept: a number, to be turned into the fingering it stands for.
+  Type.Object({ kind: oneOf(['number']), number: Type.Integer({ minimum: 0, maximum: 9 }) }),
+  // A number out of an old backup, whose fingering nobody can tell any more.
+  Type.Object({ kind: oneOf(['lost']) }),
+]);
+
+/** A line that is written on a sheet. */
+const SheetLine = Type.String({ pattern: '^[^]{0,400}$' });
+
+/** A plan as it is kept: what was asked, and the fingering that was chosen. */
+export const PlanRecord = Type.Object({
+  id: Id,
+  /** Given by the user; empty while the brief names it. */
+  name: Type.String(),
+  request: RequestKept,
+  /** Notes as they were typed, also where they cannot be read yet; only with a list of notes. */
+  typed: Type.Optional(Type.String()),
+  choice: ChoiceSchema,
+  /** The student it was made for; null for nobody in particular. */
+  studentId: either({ type: 'string' }, Id, Type.Null()),
+  tags: Type.Array(Type.String({ pattern: '^.{1,60}$' })),
+  /** The plan that this one was given from, of another student. */
+  givenFrom: Type.Optional(Id),
+  /** The plan that this one is a drill or a rehearsal for. */
+  drillFor: Type.Optional(Id),
+  /** Fingers and strings as they were found written in a piece that was brought in. */
+  written: Type.Optional(Type.Array(Lock)),
+  /** What its sheet says besides the notes. */
+  sheet: Type.Optional(Type.Object({ goal: SheetLine, reminders: SheetLine })),
+  createdAt: Time,
+  changedAt: Time,
+});
+export type PlanRecord = Described<typeof PlanRecord>;
+
+/** What a student plays on and with: the part of a request that the student decides. */
+export const Playing = Type.Object(PlayingFields, { additionalProperties: false });
+export type Playing = Described<typeof Playing>;
+
+export const StudentRecord = Type.Object({
+  id: Id,
+  name: Type.String(),
+  plays: Playing,
+  level: oneOf(LEVELS),
+  /** Positions the student knows; all where undefined. */
+  positions: Type.Optional(PositionRule),
+  /** Clefs the student reads, the home clef first. */
+  clefs: Type.Array(oneOf(CLEFS), { minItems: 1 }),
+  noteNames: oneOf(NOTE_NAMES),
+  /** Whatever the teacher wants to remember. */
+  remark: Type.String(),
+  /** A taste that was noticed for this student and accepted. */
+  preferences: Type.Optional(Preferences),
+  createdAt: Time,
+  changedAt: Time,
+});
+export type StudentRecord = Described<typeof StudentRecord>;
+
+/** A brief kept under a name, to begin other plans from. */
+export const BriefRecord = Type.Object({
+  id: Id,
+  name: Type.String(),
+  request: RequestKept,
+  createdAt: Time,
+});
+export type BriefRecord = Described<typeof BriefRecord>;
+
+/** Whose practice it is; empty for nobody in particular. */
+const Player = Type.String({ pattern: '^[\\w-]{0,64}$' });
+/** A day where the player is, as "2026-11-26". */
+const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
+/** How often each device has written a field: which of two writings is the later one follows without any clock. */
+const Edits = Type.Optional(Type.Record(Type.String(), Type.Record(Type.String(), Type.Integer())));
+
+/** What was practised in one go: an entry of the log. */
+export const SessionRecord = Type.Object({
+  id: Id,
+  studentId: Player,
+  day: Day,
+  startedAt: Time,
+  /** Null while it can be gone on with. */
+  endedAt: either({ type: 'null' }, Type.Null(), Time),
+  minutes: Type.Number({ minimum: 0, maximum: 1440 }),
+  /** What was practised, in words that outlive the plan. */
+  what: Type.String(),
+  planId: Type.Optional(Id),
+  /** How; an entry written by hand has none. */
+  task: Type.Optional(PracticeTask),
+  places: Type.Array(JudgedPlace),
+  /** Beats a minute at which the whole was clean often enough. */
+  reached: Type.Optional(Type.Number()),
+  /** Repetitions by how they were heard. */
+  heard: Type.Object({
+    low: Type.Integer(),
+    in: Type.Integer(),
+    high: Type.Integer(),
+    missed: Type.Integer(),
+  }),
+  goal: Type.String(),
+  playerWords: Type.String(),
+  teacherWords: Type.String(),
+  /** What the student asks the teacher. */
+  question: Type.String(),
+  next: Type.String(),
+  edits: Edits,
+  createdAt: Time,
+  changedAt: Time,
+});
+export type SessionRecord = Described<typeof SessionRecord>;
+
+/** A card to be asked again and again. */
+export const CardRecord = Type.Object({
+  id: Id,
+  studentId: Player,
+  deck: Type.String(),
+  planId: Type.Optional(Id),
+  quiz: Quiz,
+  createdAt: Time,
+  changedAt: Time,
+});
+export type CardRecord = Described<typeof CardRecord>;
+
+/** One answer to a card; nothing of it is ever changed. */
+export const AnswerRecord = Type.Object({
+  id: Id,
+  cardId: Id,
+  studentId: Player,
+  at: Time,
+  right: Type.Boolean(),
+  /** How long it took, in ms. */
+  took: Type.Number({ minimum: 0 }),
+});
+export type AnswerRecord = Described<typeof AnswerRecord>;
+
+/** A lesson: what was assigned, and the week's work as the teacher has it. */
+export const LessonRecord = Type.Object({
+  id: Id,
+  studentId: Player,
+  day: Day,
+  /** Minutes a day that the student has. */
+  minutes: Type.Integer({ minimum: 1, maximum: 600 }),
+  assigned: Type.Array(
+    Type.Object({
+      planId: Id,
+      what: Type.String(),
+      goalBpm: Type.Optional(Type.Number()),
+      words: Type.String(),
+    }),
+  ),
+  items: Type.Array(WeekItem),
+  goal: Type.String(),
+  words: Type.String(),
+  edits: Edits,
+  createdAt: Time,
+  changedAt: Time,
+});
+export type LessonRecord = Described<typeof LessonRecord>;
+
+/** Pages of plans that belong together: keys and materials, or a position learned. A page that was opened is a plan of its own, by the same id. */
+export const BookRecord = Type.Object({
+  id: Id,
+  studentId: Player,
+  name: Type.String(),
+  /** What it was made of, to be changed and made again. */
+  ask: tagged('kind', [
+    Type.Object({
+      kind: oneOf(['keys']),
+      keys: Type.Array(Type.String(), { minItems: 1 }),
+      materials: Type.Array(Type.String(), { minItems: 1 }),
+      octaves: Type.Array(Type.Integer({ minimum: 1, maximum: 5 }), { minItems: 1 }),
+      order: oneOf(['fifths', 'difficulty']),
+    }),
+    Type.Object({ kind: oneOf(['position']), key: Type.String(), position: PositionSchema }),
+  ]),
+  pages: Type.Array(Type.Object({ id: Id, name: Type.String(), request: RequestKept })),
+  createdAt: Time,
+  changedAt: Time,
+});
+export type BookRecord = Described<typeof BookRecord>;
+
+/** A plan that is sent to somebody, with its student or without. */
+export const SentPlan = Type.Object({
+  format: Type.Literal('dove-path-plan'),
+  version: Type.Integer({ minimum: 1 }),
+  savedAt: Type.String(),
+  plan: reference<typeof PlanRecord>('plan'),
+  student: Type.Optional(reference<typeof StudentRecord>('student')),
+});
+export type SentPlan = Described<typeof SentPlan>;
+
+/** What a student takes home, or brings back. */
+export const PracticeFile = Type.Object({
+  format: Type.Literal('dove-path-practice'),
+  version: Type.Integer({ minimum: 1 }),
+  savedAt: Type.String(),
+  student: reference<typeof StudentRecord>('student'),
+  plans: Type.Array(reference<typeof PlanRecord>('plan')),
+  ...practiceLists(),
+});
+export type PracticeFile = Described<typeof PracticeFile>;
+
+/** Everything of practice, by its lists. */
+function practiceLists() {
+  return {
+    sessions: Type.Array(reference<typeof SessionRecord>('session')),
+    repetitions: Type.Array(reference<typeof Repetition>('repetition')),
+    cards: Type.Array(reference<typeof CardRecord>('card')),
+    answers: Type.Array(reference<typeof AnswerRecord>('answer')),
+    lessons: Type.Array(reference<typeof LessonRecord>('lesson')),
+  };
+}
+
+/** A record by the name of its own schema. */
+function reference<T extends TSchema>(name: string) {
+  return Type.Unsafe<Static<T>>(Type.Ref(name));
+}
+
+/** A backup file. */
+export const Backup = Type.Object({
+  format: Type.Literal('dove-path-backup'),
+  version: Type.Integer({ minimum: 1 }),
+  savedAt: Type.Optional(Type.String()),
+  plans: Type.Array(reference<typeof PlanRecord>('plan')),
+  students: Type.Array(reference<typeof StudentRecord>('student')),
+  briefs: Type.Array(reference<typeof BriefRecord>('brief')),
+  books: Type.Optional(Type.Array(reference<typeof BookRecord>('book'))),
+  ...practiceLists(),
+  /** Rows that were damaged when the file was written, as they were found. */
+  damaged: Type.Optional(Type.Array(Type.Object({ table: Type.String(), row: Type.Unknown() }))),
+});
+export type Backup = Described<typeof Backup>;
+
+export type Choice = PlanRecord['choice'];

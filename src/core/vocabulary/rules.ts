@@ -1,0 +1,30 @@
+/*
+ * The closed lists about what is asked of a plan: style, demands, taste.
+ */
+
+export const STYLES = ['secure', 'singing', 'early'] as const;
+export type Style = (typeof STYLES)[number];
+
+export const OPEN_STRINGS = ['free', 'prefer', 'avoid', 'never'] as const;
+export const FOURTH_FINGER = ['free', 'prefer', 'no-shift', 'avoid', 'never'] as const;
+export const EXTENSIONS = ['free', 'avoid', 'never'] as const;
+export const CHROMATIC = ['slide', 'finger-per-semitone'] as const;
+/** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */
+export const EXPLAIN = ['shifts', 'all', 'nothing'] as const;
+
+/** What a teacher's taste is told by. */
+export const PREFERENCES = [
+  'open-string',
+  'little-finger',
+  'shift',
+  'crossing',
+  'extension',
+  'height',
+] as const;
+export type Preference = (typeof PREFERENCES)[number];
+/** Times its usual price a thing may cost by taste; beyond that it is a rule. */
+export const LEAST_FACTOR = 0.25;
+export const MOST_FACTOR = 4;
+
+/** Most ways asked for at once. */
+export const MOST_WAYS = 10;
