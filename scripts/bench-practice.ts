@@ -3,11 +3,22 @@ import { format, subDays } from 'date-fns';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { findingsOf, joinedSums, plan, proposeWeek, trendsIn, type Judged, type Sums } from '../src/core';
+import {
+  findingsOf,
+  joinedSums,
+  plan,
+  proposeWeek,
+  trendsIn,
+  type Judged,
+  type Sums,
+  type PlanRecord,
+  type SessionRecord,
+  type StudentRecord,
+} from '../src/core';
 import { placesOf } from '../src/app/practice/passage';
 import { seeded } from '../src/app/practice/seeded';
 import { daySum } from '../src/store/days';
-import { newRecord, type PlanRecord, type SessionRecord, type StudentRecord } from '../src/store/records';
+import { newRecord } from '../src/store/records';
 import { BROWSER, startServer } from './server.mjs';
 import { ensureChromium } from './setup.mjs';
 

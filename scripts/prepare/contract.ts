@@ -4,36 +4,41 @@
  */
 import { Ajv } from 'ajv';
 import standalone from 'ajv/dist/standalone/index.js';
-import { SCHEMAS } from '../../src/contract/schemas';
+import { fileSchema, SCHEMAS } from '../../src/contract/schemas';
+import { FILE_VERSIONS, TABLE_NAMES, tableOf, tablesOfFile } from '../../src/store/tables';
 
 /** The package is CommonJS: what it exports as default lies one deeper where it is imported as a module. */
 const standaloneCode = (
   'default' in standalone ? standalone.default : standalone
 ) as typeof import('ajv/dist/standalone').default;
 
-/** Validators by the name of their function. */
-const VALIDATORS = {
-  validRequest: 'request',
-  validResponse: 'response',
-  validPlan: 'plan',
-  validStudent: 'student',
-  validBrief: 'brief',
-  validSession: 'session',
-  validRepetition: 'repetition',
-  validCard: 'card',
-  validAnswer: 'answer',
-  validLesson: 'lesson',
-  validBook: 'book',
-};
+/** The schemas that have a validator, by which it is called: requests, answers, and the rows of each table. */
+const VALIDATED = ['request', 'response', ...TABLE_NAMES.flatMap((name) => tableOf(name).schema ?? [])];
+
+/** The schemas with those of the files that hold rows of tables. */
+function allSchemas(): Readonly<Record<string, object>> {
+  const listsOf = (kind: 'backup' | 'practice') =>
+    Object.fromEntries(tablesOfFile(kind).map((name) => [name, tableOf(name).schema ?? '']));
+  return {
+    ...SCHEMAS,
+    backup: fileSchema('backup', `A backup file, version ${FILE_VERSIONS.backup}`, listsOf('backup')),
+    practice: fileSchema(
+      'practice',
+      `A practice file, version ${FILE_VERSIONS.practice}`,
+      listsOf('practice'),
+    ),
+  };
+}
 
 /** Every made file of the contract, by its name. */
 export function contractFiles(): Record<string, string> {
-  const schemas = Object.entries(SCHEMAS).map(([name, schema]) => [
+  const described = allSchemas();
+  const schemas = Object.entries(described).map(([name, schema]) => [
     `schemas/${name}.json`,
     `${JSON.stringify(schema, null, 2)}\n`,
   ]);
   const ajv = new Ajv({
-    schemas: Object.values(SCHEMAS).map(plain),
+    schemas: Object.values(described).map(plain),
     allErrors: true,
     messages: false,
     discriminator: true,
@@ -45,13 +50,11 @@ export function contractFiles(): Record<string, string> {
     inlineRefs: false,
     code: { source: true, esm: true },
   });
-  const exports = Object.fromEntries(
-    Object.entries(VALIDATORS).map(([validator, name]) => [validator, `dove-path/${name}`]),
-  );
+  const exports = Object.fromEntries(VALIDATED.map((name) => [name, `dove-path/${name}`]));
   const code = standaloneCode(ajv, exports);
   if (code.includes('require(')) throw new Error('a schema keyword needs a run-time helper; use another');
   const generated = `// Made by scripts/prepare from src/core/vocabulary; do not edit.\n${code}\n`;
-  const names = Object.keys(VALIDATORS).map((name) => `export const ${name}: ValidateFunction;\n`);
+  const names = VALIDATED.map((name) => `export const ${name}: ValidateFunction;\n`);
   const types = `import type { ValidateFunction } from 'ajv';\n\n${names.join('')}`;
   return { ...Object.fromEntries(schemas), 'validators.js': generated, 'validators.d.ts': types };
 }

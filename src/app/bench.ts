@@ -1,15 +1,16 @@
 import { liveQuery } from 'dexie';
 import { useStore } from 'zustand';
 import type { Fields } from '../store/changes';
+import { data, word } from '../store/browserState';
 import { storageFault } from '../store/db';
-import { keepChoice } from '../store/choices';
+import { keepChoice } from '../store/log';
 import { dropDraft, keepDraft } from '../store/drafts';
-import { getPlan } from '../store/rows';
-import { commit } from '../store/writes';
+import { getPlan } from '../store/read';
+import { commit } from '../store/write';
 import { storageWords } from '../wording/storage';
 import { planOnStand } from '../work/planner';
 import { briefAddress } from './brief/address';
-import { NO_HISTORY, type History } from './history';
+import { NO_HISTORY, type History } from './undo';
 import { markOpened } from './lastOpened';
 import { say } from './notices';
 import { createSession } from './session/session';
@@ -20,7 +21,7 @@ import type { Edited, SessionState } from './session/state';
  * The session of this page: the plan session with the browser's own doors.
  */
 
-const LAST_OPEN = 'dove-path-open';
+const lastOpenPlan = word('local', 'dove-path-open');
 
 /** The plan in the address; null before the first. */
 let shown: string | null = null;
@@ -38,6 +39,22 @@ export async function whileStepping(id: string, work: () => Promise<unknown>) {
 }
 
 export const isStepping = () => steppingTo !== null;
+
+type Steps = History<Fields<Edited>>;
+const stepsOf = (id: string) =>
+  data<Steps>('session', `dove-path-steps:${id}`, (found) => (found as Steps | undefined) ?? NO_HISTORY);
+/** Letters of steps that are kept of one plan: a page that goes must not be held up. */
+const MOST_LETTERS = 400_000;
+
+/** The steps of a plan outlive a visit to another view; they go with the tab. */
+function keepHistory(id: string, { past, future }: History<Fields<Edited>>) {
+  const steps = { past: past.slice(-100), future: future.slice(-100), run: null };
+  // Without room the steps end with the page.
+  if (JSON.stringify(steps).length <= MOST_LETTERS) stepsOf(id).write(steps);
+  else stepsOf(id).clear();
+}
+
+const historyOf = (id: string) => stepsOf(id).read();
 
 export const session = createSession({
   planner: { plan: planOnStand },
@@ -64,12 +81,9 @@ export const session = createSession({
   },
   page: {
     show({ id, request }) {
-      try {
-        if (shown !== id) markOpened(id, Date.now());
-        localStorage.setItem(LAST_OPEN, id);
-      } catch {
-        // Where storage is blocked the address alone knows the plan.
-      }
+      // Where storage is blocked the address alone knows the plan.
+      if (shown !== id) markOpened(id, Date.now());
+      lastOpenPlan.write(id);
       const address = `${location.pathname}?plan=${id}${briefAddress(request)}`;
       // The plan that is being left has no say in the address any more.
       if (steppingTo !== null && steppingTo !== id) return;
@@ -86,49 +100,17 @@ export const session = createSession({
   say,
 });
 
-const STEPS = 'dove-path-steps:';
-/** Letters of steps that are kept of one plan: a page that goes must not be held up. */
-const MOST_LETTERS = 400_000;
-
-/** The steps of a plan outlive a visit to another view; they go with the tab. */
-function keepHistory(id: string, { past, future }: History<Fields<Edited>>) {
-  try {
-    const text = JSON.stringify({ past: past.slice(-100), future: future.slice(-100), run: null });
-    if (text.length <= MOST_LETTERS) sessionStorage.setItem(STEPS + id, text);
-    else sessionStorage.removeItem(STEPS + id);
-  } catch {
-    // Without room the steps end with the page.
-  }
-}
-
-function historyOf(id: string): History<Fields<Edited>> {
-  try {
-    const kept = JSON.parse(sessionStorage.getItem(STEPS + id) ?? 'null') as History<Fields<Edited>> | null;
-    return kept ?? NO_HISTORY;
-  } catch {
-    return NO_HISTORY;
-  }
-}
-
-const OPENING = 'dove-path-opening';
+const opening = word('local', 'dove-path-opening');
 
 /** The plan whose opening did not come to its end on the page before: it may be what ended that page. Null for none. */
 export function failedOpening(): string | null {
-  try {
-    return localStorage.getItem(OPENING);
-  } catch {
-    return null;
-  }
+  return opening.read();
 }
 
 /** Marks a plan as being opened, or with null that it came to its end. */
 export function markOpening(id: string | null) {
-  try {
-    if (id) localStorage.setItem(OPENING, id);
-    else localStorage.removeItem(OPENING);
-  } catch {
-    // Where storage is blocked nothing is opened by itself anyway.
-  }
+  if (id) opening.write(id);
+  else opening.clear();
 }
 
 session.store.subscribe((now, before) => {
@@ -140,11 +122,7 @@ session.store.subscribe((now, before) => {
 
 /** The id of the plan that was open last; null where that is not known. */
 export function lastOpen(): string | null {
-  try {
-    return localStorage.getItem(LAST_OPEN);
-  } catch {
-    return null;
-  }
+  return lastOpenPlan.read();
 }
 
 /** Some of the session's state in a component. */

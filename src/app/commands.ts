@@ -1,4 +1,4 @@
-import type { PlanRecord, StudentRecord } from '../store/records';
+import type { PlanRecord, StudentRecord } from '../core';
 import { planTitle } from '../wording/material';
 import { barWords } from '../wording/places';
 import type { Speech } from '../wording/plans';

@@ -1,6 +1,6 @@
 import type { PlanRequest, PlanResponse, School } from '../core';
-import type { StudentRecord } from '../store/records';
-import { getPlan } from '../store/rows';
+import type { StudentRecord } from '../core';
+import { getPlan } from '../store/read';
 import { counted } from '../wording/grammar';
 import { schoolWords } from '../wording/instruments';
 import { planTitle } from '../wording/material';

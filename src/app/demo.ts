@@ -1,7 +1,9 @@
+import { word } from '../store/browserState';
 import { counted } from '../wording/grammar';
 import { remove } from './writes';
 
 const PENDING = 'dove-path-demo-practice';
+const pending = word('local', PENDING);
 
 /**
  * Puts the made-up studio in, beside one's own; its practice of six weeks follows while the page is open.
@@ -9,7 +11,7 @@ const PENDING = 'dove-path-demo-practice';
  */
 export async function openDemo(afterMs = 0): Promise<void> {
   const { fillWithDemo } = await import('../store/demo');
-  if (await fillWithDemo()) markPending();
+  if (await fillWithDemo()) pending.write('yes');
   goOnWithDemo(afterMs);
 }
 
@@ -21,33 +23,17 @@ export async function removeDemo() {
   await remove(changes, 'The example studio was taken away.', words);
 }
 
-function markPending() {
-  try {
-    localStorage.setItem(PENDING, 'yes');
-  } catch {
-    // Where storage is blocked there is no studio to fill either.
-  }
-}
-
 /** Puts in what is still missing of the made-up practice: a page that filled the studio may have gone before it was done. */
 export function goOnWithDemo(afterMs = 0) {
   setTimeout(() => void fillPractice().catch((error: unknown) => console.error(error)), afterMs);
 }
 
 async function fillPractice(): Promise<void> {
-  if (!isPending()) return;
+  if (pending.read() === null) return;
   await navigator.locks.request(PENDING, { ifAvailable: true }, async (lock) => {
     if (!lock) return;
     const { fillWithDemoPractice } = await import('./practice/demo');
     await fillWithDemoPractice();
-    localStorage.removeItem(PENDING);
+    pending.clear();
   });
-}
-
-function isPending(): boolean {
-  try {
-    return localStorage.getItem(PENDING) !== null;
-  } catch {
-    return false;
-  }
 }

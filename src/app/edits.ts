@@ -6,8 +6,9 @@ import {
   writtenOut,
   type Plan,
   type PlanRequest,
+  type PlanRecord,
+  type StudentRecord,
 } from '../core';
-import type { PlanRecord, StudentRecord } from '../store/records';
 import { counted } from '../wording/grammar';
 import { session } from './bench';
 import { carryOn } from './brief/pattern';

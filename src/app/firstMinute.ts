@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import type { HandSize, InstrumentName, Level, PlanRequest, Stage } from '../core';
-import { instrumentRecord } from '../core';
-import { newRecord, type StudentRecord } from '../store/records';
-import { listPlans, listStudents } from '../store/rows';
+import { instrumentRecord, type StudentRecord } from '../core';
+import { newRecord } from '../store/records';
+import { listPlans, listStudents } from '../store/read';
 import { session } from './bench';
 import { forStudent } from './brief/student';
 import { withOwnTaste } from './taste';

@@ -1,5 +1,5 @@
-import { listPlans } from '../store/rows';
-import { commit } from '../store/writes';
+import { listPlans } from '../store/read';
+import { commit } from '../store/write';
 import { choiceOf } from '../store/records';
 import { planInWorker } from '../work/planner';
 

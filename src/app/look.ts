@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { NOTE_NAMES, type NoteNames } from '../core';
+import { data } from '../store/browserState';
 import { NOTE_NAME_WORDS } from '../wording/notes';
 
 /*
@@ -36,32 +37,23 @@ interface Look {
   readonly neck: boolean;
 }
 
-const PLACE = 'dove-path-picture';
 const USUAL: Look = { zoom: 0, lines: 'fits', names: 'none', neck: false };
 
-export const useLook = create<Look>(() => keptLook());
+const place = data<Look>('local', 'dove-path-picture', (found) => {
+  const kept = (found ?? {}) as Partial<Look>;
+  return {
+    zoom: ZOOM_WORDS.findIndex((_, at) => at === kept.zoom) < 0 ? USUAL.zoom : (kept.zoom as number),
+    lines: LINE_WORDS.find(([lines]) => lines === kept.lines)?.[0] ?? USUAL.lines,
+    neck: kept.neck === true,
+    names: NAMES_WORDS.find(([names]) => names === kept.names)?.[0] ?? USUAL.names,
+  };
+});
 
-function keptLook(): Look {
-  try {
-    const kept = JSON.parse(localStorage.getItem(PLACE) ?? '{}') as Partial<Look>;
-    return {
-      zoom: ZOOM_WORDS.findIndex((_, at) => at === kept.zoom) < 0 ? USUAL.zoom : (kept.zoom as number),
-      lines: LINE_WORDS.find(([lines]) => lines === kept.lines)?.[0] ?? USUAL.lines,
-      neck: kept.neck === true,
-      names: NAMES_WORDS.find(([names]) => names === kept.names)?.[0] ?? USUAL.names,
-    };
-  } catch {
-    return USUAL;
-  }
-}
+export const useLook = create<Look>(place.read);
 
 function keep(part: Partial<Look>) {
   useLook.setState(part);
-  try {
-    localStorage.setItem(PLACE, JSON.stringify(useLook.getState()));
-  } catch {
-    // Where storage is blocked the look lasts as long as the page.
-  }
+  place.write(useLook.getState());
 }
 
 export function zoomBy(steps: number) {

@@ -1,8 +1,9 @@
 import { useEffect, useState } from 'react';
 import type { Aim, Findings, Plan, PlanRequest, PlanResponse } from '../core';
 import { storageFault } from '../store/db';
-import { newRecord, type PlanRecord, type StudentRecord } from '../store/records';
-import { listPlans, listStudents } from '../store/rows';
+import { newRecord } from '../store/records';
+import type { PlanRecord, StudentRecord } from '../core';
+import { listPlans, listStudents } from '../store/read';
 import { speechOf, type Speech } from '../wording/plans';
 import { readingTroubleWords } from '../wording/storage';
 import { findingsInWorker, planInWorker, PlannerLost } from '../work/planner';

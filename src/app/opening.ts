@@ -1,7 +1,8 @@
 import type { PlanRequest } from '../core';
 import { db, storageFault } from '../store/db';
-import { isExample, newRecord, type PlanRecord, type StudentRecord } from '../store/records';
-import { fetchCheck, getPlan, listPlans } from '../store/rows';
+import { isExample, newRecord } from '../store/records';
+import type { PlanRecord, StudentRecord } from '../core';
+import { fetchCheck, getPlan, listPlans } from '../store/read';
 import { requestWords } from '../wording/material';
 import { readingTroubleWords } from '../wording/storage';
 import { ahead } from './ahead';

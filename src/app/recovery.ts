@@ -1,5 +1,5 @@
 import { recoverDrafts } from '../store/drafts';
-import { clearOldBin } from '../store/writes';
+import { clearOldBin } from '../store/write';
 import { say } from './notices';
 
 /*
@@ -9,7 +9,7 @@ import { say } from './notices';
 /** Takes up what a page that went could not save any more, and empties the bin of what has lain there for its time. */
 export async function recover() {
   const recovered = await recoverDrafts();
-  const copies = recovered.filter(({ how }) => how === 'copy');
+  const copies = recovered.filter((how) => how === 'copy');
   if (copies.length > 0)
     say({
       kind: 'done',

@@ -1,7 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { answered, db, storageFault, type Binned } from '../store/db';
-import { listAll, type AllRows } from '../store/rows';
+import { answered, db, storageFault } from '../store/db';
+import type { Binned } from '../store/records';
+import { listAll, type AllRows } from '../store/read';
 import { readingTroubleWords } from '../wording/storage';
+import { listDamagedElsewhere, type Damaged } from '../store/read';
 
 /*
  * What a view knows of all that is kept: it is never taken for empty where it could not be read.
@@ -20,6 +22,11 @@ export function useRows(): Rows {
   const rows = useLiveQuery(readRows, []) ?? READING;
   // Where the browser has no storage at all nothing is ever read.
   return globalThis.indexedDB ? rows : NO_STORAGE;
+}
+
+/** Damaged entries of what is not read whole; none while that is looked for. */
+export function useDamagedElsewhere(): readonly Damaged[] {
+  return useLiveQuery(() => listDamagedElsewhere().catch(() => []), []) ?? [];
 }
 
 async function readRows(): Promise<Rows> {

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { listStudents } from '../store/rows';
-import type { StudentRecord } from '../store/records';
+import { listStudents } from '../store/read';
+import type { StudentRecord } from '../core';
 
 const NOBODY: readonly StudentRecord[] = [];
 

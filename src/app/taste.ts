@@ -1,5 +1,5 @@
 import type { PlanRequest } from '../core';
-import type { PlanRecord } from '../store/records';
+import type { PlanRecord } from '../core';
 import { useSettings } from './settings';
 
 /** A request of a new plan with the taste that the teacher has accepted; as it is where there is none. */

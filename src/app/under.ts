@@ -1,4 +1,4 @@
-import type { PlanRecord } from '../store/records';
+import type { PlanRecord } from '../core';
 
 /** A plan in a list; a drill stands under the plan it was made for. */
 export interface Listed {

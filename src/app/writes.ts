@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { Change } from '../store/changes';
 import { storageFault } from '../store/db';
-import { commit, takeFromBin, type Outcome } from '../store/writes';
+import { commit, takeFromBin, type Outcome } from '../store/write';
 import { storageWords, takenBackWords } from '../wording/storage';
 import { say } from './notices';
 
@@ -34,6 +34,16 @@ export async function save(
     sayFault(storageFault(error), again);
   }
   return false;
+}
+
+/** Does something with the storage; what fails is said with its cause and offered again. @returns null where it failed */
+export async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
+  try {
+    return await work();
+  } catch (error) {
+    sayFault(storageFault(error), async () => (await attempt(work)) !== null);
+    return null;
+  }
 }
 
 function sayFault(fault: Parameters<typeof storageWords>[0], again: () => Promise<boolean>) {

@@ -1,6 +1,6 @@
 import type { ErrorObject } from 'ajv';
 import { requestIssues, type Issue, type IssueData, type PlanRequest } from '../core';
-import { validRequest } from '#generated/validators.js';
+import { request as validRequest } from '#generated/validators.js';
 
 /** A request that cannot be understood; thrown by readRequest and answered as the contract's error object. */
 export class BadRequest extends Error {

@@ -1,7 +1,6 @@
 import { CHORDS, SCALES } from '../core';
 import {
   AnswerRecord,
-  Backup,
   BookRecord,
   BriefRecord,
   CardRecord,
@@ -10,7 +9,6 @@ import {
   PlanAnswer,
   PlanRecord,
   PlanRequest,
-  PracticeFile,
   Repetition,
   SentPlan,
   SessionRecord,
@@ -40,9 +38,23 @@ export const SCHEMAS: Readonly<Record<string, object>> = {
   lesson: schema('lesson', 'A lesson', LessonRecord, { id: ID }),
   book: schema('book', 'A book of plans', BookRecord, { id: ID }),
   'sent-plan': schema('sent-plan', 'A plan sent to somebody, version 1', SentPlan),
-  'practice-file': schema('practice-file', 'A practice file, version 1', PracticeFile),
-  backup: schema('backup', 'A backup file, version 5', Backup),
 };
+
+/** The schema of a file of ours: its head, and the rows of some tables, each by the schema of its own. */
+export function fileSchema(kind: string, title: string, lists: Readonly<Record<string, string>>): object {
+  const rows = (name: string) => ({ type: 'array', items: { $ref: name } });
+  const head = {
+    format: { const: `dove-path-${kind}` },
+    version: { type: 'integer' },
+    savedAt: { type: 'string' },
+  };
+  const tables = Object.fromEntries(Object.entries(lists).map(([name, of]) => [name, rows(of)]));
+  return schema(kind, title, {
+    type: 'object',
+    required: ['format', 'version'],
+    properties: { ...head, ...tables },
+  });
+}
 
 function schema(name: string, title: string, described: object, defs?: object): object {
   return { $id: `dove-path/${name}`, title, ...described, ...(defs ? { $defs: defs } : {}) };

@@ -1,31 +1,9 @@
-import type {
-  BookRecord,
-  BriefRecord,
-  CardRecord,
-  LessonRecord,
-  PlanRecord,
-  SessionRecord,
-  StudentRecord,
-} from './records';
+import type { TableName, Tables } from './tables';
 
 /*
  * Changes to what is kept, as differences: a record added, fields of one changed from something to something, a record removed. Undo turns them
  * round, two tabs join them, autosave writes them, and the store takes nothing else.
  */
-
-export interface Tables {
-  readonly plans: PlanRecord;
-  readonly students: StudentRecord;
-  readonly briefs: BriefRecord;
-  readonly sessions: SessionRecord;
-  readonly cards: CardRecord;
-  readonly lessons: LessonRecord;
-  readonly books: BookRecord;
-}
-export type TableName = keyof Tables;
-/** What the studio is made of: read whole when it opens. */
-export const TABLES = ['plans', 'students', 'briefs'] as const satisfies readonly TableName[];
-export type StudioTable = (typeof TABLES)[number];
 
 /** What some fields of a record were and what they became. */
 export interface Fields<T> {
@@ -33,6 +11,7 @@ export interface Fields<T> {
   readonly to: Partial<T>;
 }
 
+/** A change of a table's rows. An update whose `from` names no field is written whatever stands there: what it says follows from other rows. */
 export type Change = {
   [Name in TableName]:
     | { readonly kind: 'added'; readonly table: Name; readonly record: Tables[Name] }

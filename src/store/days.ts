@@ -1,28 +1,13 @@
-import { Dexie } from 'dexie';
-import { countsOf, joinedSums, standing, type Judged, type Repetition, type Sums } from '../core';
+import { group } from 'd3-array';
+import { countsOf, joinedSums, standing, type Judged, type Repetition, type SessionRecord } from '../core';
 import { db } from './db';
-import type { SessionRecord } from './records';
+import type { Change } from './changes';
+import type { DaySum, PlanDay } from './records';
 
 /*
  * Daily sums of what was practised, so that years of it need not be read to say what the last weeks were like. They are written with each repetition and
  * follow from the log alone: counted anew they come out the same.
  */
-
-export interface DaySum {
-  /** Student and day. */
-  readonly id: string;
-  readonly studentId: string;
-  readonly day: string;
-  readonly minutes: number;
-  /** By plan: minutes, and the fastest at which it was clean. */
-  readonly plans: Readonly<Record<string, PlanDay>>;
-  readonly sums: Sums;
-}
-
-interface PlanDay {
-  readonly minutes: number;
-  readonly reached?: number;
-}
 
 export const dayKey = (studentId: string, day: string) => `${studentId}/${day}`;
 
@@ -39,25 +24,26 @@ export function daySum(
 ): DaySum {
   return sessions.reduce(
     (sum, session) =>
-      withRepetitions(withSession(sum, null, session), standing(repetitions.get(session.id) ?? []), session),
+      withRepetitions(withSession(sum, session), standing(repetitions.get(session.id) ?? []), session),
     emptyDay(studentId, day),
   );
 }
 
-/** A day's sums after a session became what it is. */
-export function withSession(sum: DaySum, before: SessionRecord | null, session: SessionRecord): DaySum {
-  const more = session.minutes - (before?.minutes ?? 0);
-  const { planId } = session;
-  const minutes = sum.minutes + more;
-  if (!planId) return { ...sum, minutes };
-  const own: PlanDay = sum.plans[planId] ?? { minutes: 0 };
-  const reached = Math.max(own.reached ?? 0, session.reached ?? 0);
-  const plan = { minutes: own.minutes + more, ...(reached > 0 ? { reached } : {}) };
-  return { ...sum, minutes, plans: { ...sum.plans, [planId]: plan } };
+/** A day's sums with a session put to them. */
+function withSession(sum: DaySum, { minutes, planId, reached = 0 }: SessionRecord): DaySum {
+  const all = { ...sum, minutes: sum.minutes + minutes };
+  if (!planId) return all;
+  const before: PlanDay = sum.plans[planId] ?? { minutes: 0 };
+  const fastest = Math.max(before.reached ?? 0, reached);
+  const plan: PlanDay =
+    fastest > 0
+      ? { minutes: before.minutes + minutes, reached: fastest }
+      : { minutes: before.minutes + minutes };
+  return { ...all, plans: { ...sum.plans, [planId]: plan } };
 }
 
 /** A day's sums with some repetitions of a session put to them. */
-export function withRepetitions(
+function withRepetitions(
   sum: DaySum,
   judged: readonly Judged[],
   { places }: Pick<SessionRecord, 'places'>,
@@ -66,12 +52,30 @@ export function withRepetitions(
   return { ...sum, sums };
 }
 
-export async function getDay(studentId: string, day: string): Promise<DaySum> {
-  return (await db.days.get(dayKey(studentId, day))) ?? emptyDay(studentId, day);
+/** Counts anew the days that some changes touch; inside a transaction over sessions, repetitions and days. */
+export async function recountDays(changes: readonly Change[]): Promise<void> {
+  const days = new Map<string, readonly [studentId: string, day: string]>();
+  const touch = (studentId: string, day: string | undefined) => {
+    if (day) days.set(dayKey(studentId, day), [studentId, day]);
+  };
+  const played = new Set<string>();
+  for (const change of changes) {
+    if (change.table === 'sessions') {
+      if (change.kind !== 'updated') touch(change.record.studentId, change.record.day);
+      else {
+        const now = await db.sessions.get(change.id);
+        for (const day of [now?.day, change.from.day, change.to.day]) if (now) touch(now.studentId, day);
+      }
+    }
+    if (change.table === 'repetitions' && change.kind !== 'updated') played.add(change.record.sessionId);
+  }
+  if (played.size > 0)
+    for (const session of await db.sessions.bulkGet([...played]))
+      if (session) touch(session.studentId, session.day);
+  for (const [studentId, day] of days.values()) await recount(studentId, day);
 }
 
-/** Counts a day anew from its log. To be called where sessions, repetitions and days are being written. */
-export async function recount(studentId: string, day: string): Promise<void> {
+async function recount(studentId: string, day: string): Promise<void> {
   const sessions = await db.sessions.where('[studentId+day]').equals([studentId, day]).toArray();
   if (sessions.length === 0) {
     await db.days.delete(dayKey(studentId, day));
@@ -81,36 +85,17 @@ export async function recount(studentId: string, day: string): Promise<void> {
     .where('sessionId')
     .anyOf(sessions.map(({ id }) => id))
     .toArray();
-  const bySession = new Map<string, Repetition[]>();
-  for (const one of all) bySession.set(one.sessionId, [...(bySession.get(one.sessionId) ?? []), one]);
-  await db.days.put(daySum(studentId, day, sessions, bySession));
+  await db.days.put(
+    daySum(
+      studentId,
+      day,
+      sessions,
+      group(all, ({ sessionId }) => sessionId),
+    ),
+  );
 }
 
 /** A student's days from one to another, in order. @param from @param to days, both in it */
 export function daysOf(studentId: string, from: string, to = '9999-99-99'): Promise<DaySum[]> {
   return db.days.where('[studentId+day]').between([studentId, from], [studentId, to], true, true).toArray();
-}
-
-/** Everything a student practised, gone for good: once the student is gone from the bin too. */
-export async function clearPractice(studentId: string): Promise<void> {
-  const tables = [db.sessions, db.repetitions, db.days, db.cards, db.answers, db.memories, db.lessons];
-  await db.transaction('rw', tables, async () => {
-    const own = db.sessions
-      .where('[studentId+day]')
-      .between([studentId, Dexie.minKey], [studentId, Dexie.maxKey]);
-    const sessions = await own.primaryKeys();
-    await db.repetitions.where('sessionId').anyOf(sessions).delete();
-    await own.delete();
-    await db.days
-      .where('[studentId+day]')
-      .between([studentId, Dexie.minKey], [studentId, Dexie.maxKey])
-      .delete();
-    await db.lessons
-      .where('[studentId+day]')
-      .between([studentId, Dexie.minKey], [studentId, Dexie.maxKey])
-      .delete();
-    await db.cards.where('studentId').equals(studentId).delete();
-    await db.answers.where('studentId').equals(studentId).delete();
-    await db.memories.where('studentId').equals(studentId).delete();
-  });
 }

@@ -1,85 +1,47 @@
-import { Dexie, type EntityTable, type Transaction } from 'dexie';
+import { Dexie, type Table, type Transaction } from 'dexie';
 import type { StorageFault } from '../wording/storage';
-import type { Chosen } from '../core';
-import type { Change } from './changes';
-import type { Repetition } from '../core';
-import type { DaySum } from './days';
-import type { Memory } from './memory';
-import type {
-  AnswerRecord,
-  BookRecord,
-  BriefRecord,
-  CardRecord,
-  LessonRecord,
-  PlanRecord,
-  SessionRecord,
-  StudentRecord,
-} from './records';
-import { planOfVersion2, planOfVersion3 } from './versions';
+import type { Binned } from './records';
+import { DATABASE_VERSION, TABLE_NAMES, tableOf, type TableName, type Tables } from './tables';
 
-/** Something that was deleted, as it was then: what brings it back turned round. */
-export interface Binned {
-  readonly id: string;
-  readonly deletedAt: number;
-  /** What it is called in the list of what was deleted. */
-  readonly words: string;
-  readonly changes: readonly Change[];
-}
-
-/** What a teacher chose in one plan, against what was planned: kept by itself, so that it outlives the plan. */
-export interface ChoiceRow {
-  /** The plan's. */
-  readonly id: string;
-  readonly chosen: Chosen;
-  readonly studentId: string | null;
-  readonly changedAt: number;
-}
-
-/** The browser's own database; nothing of it leaves the machine but by a backup file. */
+/** The browser's own database; nothing of it leaves the machine but by a file. */
 export const db = new Dexie('dove-path') as Dexie & {
-  plans: EntityTable<PlanRecord, 'id'>;
-  students: EntityTable<StudentRecord, 'id'>;
-  briefs: EntityTable<BriefRecord, 'id'>;
-  bin: EntityTable<Binned, 'id'>;
-  choices: EntityTable<ChoiceRow, 'id'>;
-  sessions: EntityTable<SessionRecord, 'id'>;
-  repetitions: EntityTable<Repetition, 'id'>;
-  /** Sums of the two above, by student and day; made of them, never by themselves. */
-  days: EntityTable<DaySum, 'id'>;
-  cards: EntityTable<CardRecord, 'id'>;
-  answers: EntityTable<AnswerRecord, 'id'>;
-  /** When cards come again; made of the answers, never by itself. */
-  memories: EntityTable<Memory, 'id'>;
-  lessons: EntityTable<LessonRecord, 'id'>;
-  books: EntityTable<BookRecord, 'id'>;
+  [Name in TableName]: Table<Tables[Name], string>;
 };
-db.version(1).stores({ plans: 'id, changedAt' });
-db.version(2)
-  .stores({ plans: 'id, changedAt, studentId', students: 'id, name', briefs: 'id, name' })
-  .upgrade((step) => eachPlan(step, planOfVersion2));
-db.version(3).upgrade((step) => eachPlan(step, (plan) => planOfVersion3(plan, 'browser')));
-db.version(4).stores({ bin: 'id, deletedAt' });
-db.version(5).stores({ choices: 'id' });
-db.version(6).stores({
-  sessions: 'id, [studentId+day]',
-  repetitions: 'id, sessionId',
-  days: 'id, [studentId+day]',
-  cards: 'id, studentId',
-  answers: 'id, cardId, studentId',
-  memories: 'id, studentId',
-  lessons: 'id, [studentId+day]',
-});
-db.version(7).stores({ books: 'id, studentId' });
-/** The version this app writes. */
-const VERSION = 7;
 
-function eachPlan(step: Transaction, become: (plan: object) => object) {
-  return step
-    .table<object>('plans')
-    .toCollection()
-    .modify((plan, place) => {
-      place.value = become(plan);
-    });
+for (let version = 1; version <= DATABASE_VERSION; version++) {
+  const indexes = TABLE_NAMES.flatMap((name) => {
+    const text = tableOf(name).indexes[version];
+    return text === undefined ? [] : [[name, text] as const];
+  });
+  db.version(version)
+    .stores(Object.fromEntries(indexes))
+    .upgrade((upgrade) => Promise.all(TABLE_NAMES.map((name) => upgradeTable(upgrade, name, version))));
+}
+
+const [BIN_SINCE] = Object.keys(tableOf('bin').indexes).map(Number);
+
+/** Takes the rows of a table to the shape of a version, those in the bin too. */
+async function upgradeTable(upgrade: Transaction, name: TableName, version: number): Promise<void> {
+  for (const { become } of tableOf(name).steps.filter(({ database }) => database === version)) {
+    await upgrade
+      .table<object>(name)
+      .toCollection()
+      .modify((row, place) => {
+        place.value = become(row, 'browser');
+      });
+    if (version > BIN_SINCE)
+      await upgrade
+        .table<Binned>('bin')
+        .toCollection()
+        .modify((binned, place) => {
+          const changes = binned.changes.map((change) =>
+            'record' in change && 'table' in change && change.table === name
+              ? { ...change, record: become(change.record as object, 'browser') }
+              : change,
+          );
+          place.value = { ...binned, changes };
+        });
+  }
 }
 
 /** What went wrong with the storage, and nothing else. */
@@ -110,7 +72,7 @@ export function answered<T>(work: Promise<T>): Promise<T> {
  */
 export async function openForWriting(): Promise<void> {
   await answered(Promise.resolve(db.open()));
-  if (db.backendDB().version / 10 > VERSION) throw new StorageTrouble('newer');
+  if (db.backendDB().version / 10 > DATABASE_VERSION) throw new StorageTrouble('newer');
 }
 
 /** Why a read or a write failed. */

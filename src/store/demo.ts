@@ -1,8 +1,9 @@
 import type { PlanRequest } from '../core';
 import type { Change } from './changes';
-import { additions, listAll, type Kept } from './rows';
-import { commit } from './writes';
-import { EXAMPLE, isExample, newRecord, type StudentRecord } from './records';
+import { additions, listAll, type Kept } from './read';
+import { commit } from './write';
+import { EXAMPLE, isExample, newRecord } from './records';
+import type { StudentRecord } from '../core';
 
 type DemoStudent = Omit<StudentRecord, 'id' | 'createdAt' | 'changedAt'>;
 

@@ -1,21 +1,13 @@
+import { group } from 'd3-array';
 import { createEmptyCard, fsrs, Rating } from 'ts-fsrs';
-import { answered, db, openForWriting } from './db';
-import type { AnswerRecord } from './records';
+import type { AnswerRecord } from '../core';
+import type { Change } from './changes';
+import { answered, db } from './db';
+import type { Memory } from './records';
 
 /*
  * When a card is asked again, by a published scheme of spaced repetition. It follows from the answers alone; what is kept of it is only there to be found fast.
  */
-
-/** What is remembered of a card. */
-export interface Memory {
-  /** The card's. */
-  readonly id: string;
-  readonly studentId: string;
-  /** When it is to be asked again, in ms. */
-  readonly due: number;
-  readonly answers: number;
-  readonly wrong: number;
-}
 
 /** No chance in it: the same answers give the same day on every computer. */
 const scheduler = fsrs({ enable_fuzz: false });
@@ -42,26 +34,18 @@ export function memoryOf(answers: readonly AnswerRecord[]): Memory | null {
   };
 }
 
-/** Writes an answer, and when the card comes again. */
-export async function addAnswer(answer: AnswerRecord): Promise<void> {
-  await openForWriting();
-  await answered(
-    Promise.resolve(
-      db.transaction('rw', db.answers, db.memories, async () => {
-        await db.answers.put(answer);
-        await recall([answer.cardId]);
-      }),
-    ),
-  );
-}
-
-/** Works out anew what is remembered of some cards; inside a transaction over answers and memories. */
-export async function recall(cardIds: readonly string[]): Promise<void> {
-  const all = await db.answers.where('cardId').anyOf(cardIds).toArray();
-  const byCard = new Map<string, AnswerRecord[]>();
-  for (const answer of all) byCard.set(answer.cardId, [...(byCard.get(answer.cardId) ?? []), answer]);
-  const memories = [...byCard.values()].flatMap((answers) => memoryOf(answers) ?? []);
-  await db.memories.bulkPut(memories);
+/** Works out anew when the cards come again that some changes touch; inside a transaction over answers and memories. */
+export async function recallCards(changes: readonly Change[]): Promise<void> {
+  const cards = new Set<string>();
+  for (const change of changes)
+    if (change.table === 'answers' && change.kind !== 'updated') cards.add(change.record.cardId);
+  if (cards.size === 0) return;
+  const all = await db.answers
+    .where('cardId')
+    .anyOf([...cards])
+    .toArray();
+  const byCard = group(all, ({ cardId }) => cardId);
+  await db.memories.bulkPut([...byCard.values()].flatMap((answers) => memoryOf(answers) ?? []));
 }
 
 /** What is remembered of a student's cards. */

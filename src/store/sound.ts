@@ -1,33 +1,15 @@
-import {
-  validBook,
-  validBrief,
-  validCard,
-  validLesson,
-  validPlan,
-  validSession,
-  validStudent,
-} from '#generated/validators.js';
+import * as validators from '#generated/validators.js';
 import { shapeIssues } from '../contract/read';
-import { requestIssues, type Issue } from '../core';
-import type { TableName } from './changes';
-import type { BriefRecord, PlanRecord } from './records';
-
-const VALIDATORS = {
-  plans: validPlan,
-  students: validStudent,
-  briefs: validBrief,
-  sessions: validSession,
-  cards: validCard,
-  lessons: validLesson,
-  books: validBook,
-};
+import { requestIssues, type Issue, type PlanRequest } from '../core';
+import { tableOf, type TableName } from './tables';
 
 /** What is wrong with a row of a table; null where it is sound. */
 export function rowIssue(table: TableName, row: unknown): Issue | null {
-  const valid = VALIDATORS[table];
+  const { schema, holdsRequest } = tableOf(table);
+  if (schema === null) return null;
+  const valid = validators[schema as keyof typeof validators];
   if (!valid(row)) return shapeIssues(valid.errors ?? [])[0];
-  if (table !== 'plans' && table !== 'briefs') return null;
-  const { request } = row as PlanRecord | BriefRecord;
-  const [issue] = requestIssues(request);
+  if (!holdsRequest) return null;
+  const [issue] = requestIssues((row as { readonly request: PlanRequest }).request);
   return issue ? { ...issue, path: `/request${issue.path}` } : null;
 }

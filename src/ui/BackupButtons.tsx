@@ -2,7 +2,7 @@ import { Download, Upload } from 'lucide-react';
 import { useRef } from 'react';
 import { ahead } from '../app/ahead';
 import { say } from '../app/notices';
-import type { PlanRecord } from '../store/records';
+import type { PlanRecord } from '../core';
 
 /** Reading and writing backups is fetched when it is asked for. */
 const loadBackups = ahead(() => import('../app/backups'));

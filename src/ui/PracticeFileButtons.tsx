@@ -1,7 +1,7 @@
 import { FileDown, FileUp } from 'lucide-react';
 import { useRef } from 'react';
 import { openPracticeFile, savePracticeFile } from '../app/practice/file';
-import type { StudentRecord } from '../store/records';
+import type { StudentRecord } from '../core';
 
 /** A student's plans, cards and log to take home, and to bring back. */
 export function PracticeFileButtons({ student }: { readonly student: StudentRecord | undefined }) {

@@ -1,12 +1,14 @@
-import { redo, undo, usePracticeHistory } from '../app/practice/edits';
+import { leave, redo, undo, useEditing } from '../app/editing';
 import { UndoButtons } from './UndoButtons';
+import { useLeaving } from './useLeaving';
 import { usePageKeys } from './usePageKeys';
 
 const KEYS = { undo: () => void undo(), redo: () => void redo() };
 
 /** One step back and forward in what was written into the log and the lesson; by their keys too. */
 export function PracticeUndo() {
-  const history = usePracticeHistory((state) => state.history);
+  const history = useEditing((state) => state.history);
   usePageKeys(KEYS);
+  useLeaving(leave, () => undefined);
   return <UndoButtons history={history} onUndo={KEYS.undo} onRedo={KEYS.redo} />;
 }

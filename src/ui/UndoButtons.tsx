@@ -1,5 +1,5 @@
 import { Redo2, Undo2 } from 'lucide-react';
-import type { History } from '../app/history';
+import type { History } from '../app/undo';
 import { useDeleted } from '../app/writes';
 
 interface Props<T> {

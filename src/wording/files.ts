@@ -126,3 +126,9 @@ export function unreadablePlace({ path }: Pick<Unreadable, 'path'>): string {
   const [, part, bar] = /^\/part\/([^/]+)(?:\/bar\/(.+))?$/.exec(path) ?? [];
   return part === undefined ? '' : `Part ${echoed(part)}${bar === undefined ? '' : `, bar ${echoed(bar)}`}: `;
 }
+
+/** What came of a plan that somebody sent. @param student the student that came with it; null where none is new */
+export function sentWords(title: string, isNew: boolean, student: string | null): string {
+  if (!isNew) return `“${title}” is here already.`;
+  return `“${title}” is here now${student === null ? '' : `, with ${student || 'its student'}`}.`;
+}

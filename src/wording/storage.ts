@@ -1,4 +1,4 @@
-import { counted } from './grammar';
+import { counted, listed } from './grammar';
 
 /*
  * What is said of the browser's storage, of the bin and of backup files.
@@ -52,18 +52,36 @@ export function readingTroubleWords(fault: StorageFault): string {
   return READ_SENTENCES[fault];
 }
 
-/** How much is deleted: "5 students and 19 plans". */
-export function amountWords({
-  students,
-  plans,
-  briefs,
-}: Readonly<Record<'students' | 'plans' | 'briefs', number>>) {
-  const parts = [
-    students > 0 ? counted(students, 'student') : '',
-    plans > 0 ? counted(plans, 'plan') : '',
-    briefs > 0 ? counted(briefs, 'brief') : '',
-  ];
-  return parts.filter((part) => part !== '');
+/** What an entry of a table is called. */
+export interface EntryWords {
+  readonly one: string;
+  readonly many: string;
+  /** At the head of a line. */
+  readonly head: string;
+}
+
+const entry = (one: string, many = `${one}s`, head = `A ${one}`): EntryWords => ({ one, many, head });
+
+/** What the entries of each table are called. */
+export const ENTRY_WORDS = {
+  student: entry('student'),
+  plan: entry('plan'),
+  brief: entry('brief'),
+  book: entry('book'),
+  session: entry('entry of the log', 'entries of the log', 'An entry of the log'),
+  repetition: entry('repetition'),
+  card: entry('card'),
+  answer: entry('answer to a card', 'answers to cards', 'An answer to a card'),
+  lesson: entry('lesson'),
+  day: entry('day'),
+  memory: entry('card to come', 'cards to come'),
+  choice: entry('choice'),
+  binned: entry('deleted entry', 'deleted entries'),
+} as const;
+
+/** How much there is: ["5 students", "19 plans"]; what there is none of is left out. */
+export function amountWords(amounts: readonly (readonly [number, EntryWords])[]): string[] {
+  return amounts.filter(([n]) => n > 0).map(([n, { one, many }]) => counted(n, one, many));
 }
 
 /** What came of bringing something back. */
@@ -82,3 +100,119 @@ export function takenBackWords({
   ].filter((part) => part !== '');
   return parts.length > 0 ? parts.join(' ') : null;
 }
+
+/** The files that hold what is kept. */
+export type FileKind = 'backup' | 'practice';
+
+type FileTrouble = 'broken' | 'other' | 'later' | 'missing' | 'nobody';
+
+interface FileTroubleData {
+  readonly version?: string;
+  readonly most?: number;
+  readonly list?: string;
+}
+
+const FILE_TROUBLES: Readonly<
+  Record<FileKind, Readonly<Record<FileTrouble, (data: FileTroubleData) => string>>>
+> = {
+  backup: {
+    broken: () => 'This file is not a backup: it is not JSON, or it was cut off. Choose another copy of it.',
+    other: () => 'This file was not written by Dove Path. Choose a file that was saved with “Save a backup”.',
+    later: ({ version, most }) =>
+      `This backup comes from a later version of Dove Path (${version}; this one reads up to ${most}). Update the app, then restore it.`,
+    missing: ({ list }) =>
+      `This backup is damaged: its list of ${list} is missing. Nothing was changed; choose another copy.`,
+    nobody: () => 'This backup is damaged. Nothing was changed; choose another copy.',
+  },
+  practice: {
+    broken: () =>
+      'This file is not a practice file: it is not JSON, or it was cut off. Ask for it once more.',
+    other: () => 'This is no practice file. Choose one that was saved with “Practice file”.',
+    later: ({ version, most }) =>
+      `This practice file comes from a later version of Dove Path (${version}; this one reads up to ${most}). Update the app, then open it.`,
+    missing: () => 'This practice file is damaged: it does not say whose it is. Nothing was changed.',
+    nobody: () => 'This practice file is damaged: it does not say whose it is. Nothing was changed.',
+  },
+};
+
+/** Why a file cannot be read, with what to do. */
+export function fileTroubleWords(kind: FileKind, trouble: FileTrouble, data: FileTroubleData = {}): string {
+  return FILE_TROUBLES[kind][trouble](data);
+}
+
+/** Repetitions of sessions that are not in the file. */
+export function damagedInFileWords(n: number): string {
+  return `${counted(n, 'entry', 'entries')} of the practice log.`;
+}
+
+/** An entry that a backup holds as it was found. */
+export const DAMAGED_WHEN_WRITTEN = 'An entry that was damaged when the file was written.';
+
+/** What a record is called that came back beside a newer one. */
+export const broughtBackName = (name: string) => `${name || 'Deleted'} (brought back)`;
+
+/** What a record is called that came out of a backup beside another one here. */
+export const fromBackupName = (name: string) => `${name || 'Plan'} (from backup)`;
+
+/** What the second of two versions of a plan is called. */
+export const secondVersionName = (name: string) => `${name || 'Plan'} (second version)`;
+
+/** What came of restoring a backup. */
+export function restoredWords(amounts: readonly (readonly [number, EntryWords])[], known: number): string {
+  const parts = amountWords(amounts);
+  const rest = known > 0 ? ` ${counted(known, 'was', 'were')} here already.` : '';
+  return `${parts.length > 0 ? listed(parts) : counted(0, 'plan')} restored.${rest}`;
+}
+
+/** What was left out of a restored backup; the first of it in its own words. */
+export function asideWords([first, ...others]: readonly string[]): string {
+  if (!first) return '';
+  const many = others.length > 0 ? `${others.length + 1} entries are` : 'One entry is';
+  return ` ${many} damaged and was left out; it is still in the file. ${first}`;
+}
+
+/** What a practice file has in it. */
+export function practiceFileHasWords(name: string): string {
+  return `The practice file has ${name ? `${name}’s` : 'this student’s'} plans, cards, goals and log, and nothing of anybody else.`;
+}
+
+interface Came {
+  readonly name: string;
+  /** The student whose page it was opened on, where that is another; else null. */
+  readonly expected: string | null;
+  readonly newStudent: boolean;
+  readonly amounts: readonly (readonly [number, EntryWords])[];
+  readonly deleted: number;
+  readonly aside: number;
+}
+
+/** What came of a practice file that a student brought. */
+export function broughtWords({ expected, newStudent, amounts, deleted, aside, ...student }: Came): string {
+  const name = student.name || 'the student';
+  const parts = amountWords(amounts);
+  const entries = (n: number) => counted(n, 'entry', 'entries');
+  return [
+    expected === null ? '' : `This file is ${name}’s, not ${expected}’s; it was put to ${name}.`,
+    newStudent
+      ? `${name} is here now, with ${listed(parts) || 'an empty log'}.`
+      : parts.length > 0
+        ? `${listed(parts)} put to ${name}’s log.`
+        : `Everything in this file is in ${name}’s log already; nothing was counted twice.`,
+    deleted > 0 ? `${entries(deleted)} that you deleted stayed deleted.` : '',
+    aside > 0 ? `${entries(aside)} in the file could not be read and were left out.` : '',
+  ]
+    .filter((part) => part !== '')
+    .join(' ');
+}
+
+/** A step of undo that would overwrite what another page has written. */
+export const STEP_BLOCKED =
+  'This step is not taken back: the same was changed on another page since, and what stands there stays.';
+
+/** A step of undo on something that is not there any more. */
+export const STEP_GONE =
+  'This step is not taken back: what it changed was deleted. “Deleted” in the Studio has it for 30 days.';
+
+/** Something that was deleted on another page while it was edited here. */
+export const DELETED_MEANWHILE =
+  'This was deleted on another page. “Deleted” in the Studio has it for 30 days.';

@@ -11,6 +11,7 @@ import {
 } from '../core';
 import type { Answer, Ask } from './ask';
 import type { PlannerInWorker, Weightiest } from './plan.worker';
+import { data } from '../store/browserState';
 
 /*
  * The planner in the background. It is started at the first question and kept; one that dies or falls silent is told of and started again at the next.
@@ -37,7 +38,11 @@ interface Running {
 
 let running: Running | undefined;
 /** Where other prices than the usual ones may be laid down, as JSON, to try what hangs on them: used by tests. */
-const PRICES = 'dove-path-prices';
+const triedPrices = data<Record<string, number> | null>(
+  'local',
+  'dove-path-prices',
+  (found) => (found as Record<string, number> | undefined) ?? null,
+);
 
 function inWorker(): Running {
   if (running) return running;
@@ -46,7 +51,7 @@ function inWorker(): Running {
   const started: Running = { worker, remote, lost: new Set() };
   worker.addEventListener('error', () => end(started, 'died'));
   worker.addEventListener('messageerror', () => end(started, 'died'));
-  const prices = readPrices();
+  const prices = triedPrices.read();
   if (prices) void remote.setPrices(prices);
   running = started;
   return started;
@@ -61,14 +66,6 @@ export function wakePlanner(guess: Ask) {
   inWorker()
     .remote.expect(guess)
     .catch(() => undefined);
-}
-
-function readPrices(): Record<string, number> | null {
-  try {
-    return JSON.parse(localStorage.getItem(PRICES) ?? 'null') as Record<string, number> | null;
-  } catch {
-    return null;
-  }
 }
 
 /** Ends a worker; every question that waits for it fails. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { validResponse } from '#generated/validators.js';
+import { response as validResponse } from '#generated/validators.js';
 import {
   plan,
   requestIssues,

@@ -1,5 +1,5 @@
 import type { HeardAs, Judged } from '../../src/core';
-import type { SessionRecord } from '../../src/store/records';
+import type { SessionRecord } from '../../src/core';
 
 /** A session in the log, for tests. */
 export function sessionFor(studentId: string, day: string, part: Partial<SessionRecord> = {}): SessionRecord {

@@ -1,14 +1,14 @@
 import type { KeptAnswer, PlanRequest } from '../../src/core';
-import { plan, planKept } from '../../src/core';
-import { NO_HISTORY, type History } from '../../src/app/history';
+import { plan, planKept, type PlanRecord } from '../../src/core';
+import { NO_HISTORY, type History } from '../../src/app/undo';
 import type { Notice } from '../../src/app/notices';
 import type { Doors } from '../../src/app/session/doors';
 import { createSession } from '../../src/app/session/session';
 import type { Edited } from '../../src/app/session/state';
 import { fits, withFields, type Change, type Fields } from '../../src/store/changes';
 import type { Draft } from '../../src/store/drafts';
-import type { Outcome } from '../../src/store/writes';
-import { newRecord, type PlanRecord } from '../../src/store/records';
+import type { Outcome } from '../../src/store/write';
+import { newRecord } from '../../src/store/records';
 import type { Answer, Ask } from '../../src/work/ask';
 
 /*

@@ -1,5 +1,5 @@
 import type { PlanRequest } from '../../core';
-import type { StudentRecord } from '../../store/records';
+import type { StudentRecord } from '../../core';
 
 /*
  * What a typed brief is answered with: what it is understood as, or a question with what can be had instead.

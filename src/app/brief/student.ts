@@ -1,5 +1,15 @@
-import { midiOf, parsePitch, requestIssues, resolveSetup, type Issue, type PlanRequest } from '../../core';
-import { newRecord, type PlanRecord, type Playing, type StudentRecord } from '../../store/records';
+import {
+  midiOf,
+  parsePitch,
+  requestIssues,
+  resolveSetup,
+  type Issue,
+  type PlanRequest,
+  type PlanRecord,
+  type Playing,
+  type StudentRecord,
+} from '../../core';
+import { newRecord } from '../../store/records';
 import { playableTonics, tonicClass, withInstrument } from './material';
 
 /*

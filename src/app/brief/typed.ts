@@ -5,8 +5,8 @@ import {
   type PlanRequest,
   type Rules,
   schoolsOf,
+  type StudentRecord,
 } from '../../core';
-import type { StudentRecord } from '../../store/records';
 import { instrumentWords, sizeWords } from '../../wording/instruments';
 import { DIRECTION_WORDS, requestWords } from '../../wording/material';
 import { printed } from '../../wording/notes';

@@ -5,8 +5,9 @@ import {
   type PlanRequest,
   type PositionNumber,
   type Rules,
+  type BookRecord,
+  type Playing,
 } from '../../core';
-import type { BookRecord, Playing } from '../../store/records';
 import { sentence } from '../../wording/grammar';
 import { requestWords } from '../../wording/material';
 import { playableTonics, type RunSpec } from '../brief/material';

@@ -1,8 +1,8 @@
 import { create } from 'zustand';
-import { openedPages } from '../../store/books';
+import { openedPages, getPlan } from '../../store/read';
 import { storageFault } from '../../store/db';
-import { newRecord, type BookRecord, type PlanRecord, type StudentRecord } from '../../store/records';
-import { getPlan } from '../../store/rows';
+import { newRecord } from '../../store/records';
+import type { BookRecord, PlanRecord, StudentRecord } from '../../core';
 import { readingTroubleWords } from '../../wording/storage';
 import { CAUTION, dayInWords, onWhat } from '../../wording/sheets';
 import type { PlanRequest } from '../../core';

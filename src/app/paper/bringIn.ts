@@ -7,12 +7,13 @@ import {
   type InstrumentName,
   type Lock,
   type PlanRequest,
+  type StudentRecord,
 } from '../../core';
 import type { PassageAsk } from '../../core/formats';
 import { BadRequest, parseRequest } from '../../contract/read';
 import { storageFault } from '../../store/db';
 import { fileHead } from '../../store/fileHead';
-import { newRecord, type StudentRecord } from '../../store/records';
+import { newRecord } from '../../store/records';
 import { noticeWords, unreadablePlace, unreadableWords } from '../../wording/files';
 import { issueWords, textIssueWords } from '../../wording/issues';
 import { storageWords } from '../../wording/storage';

@@ -1,13 +1,13 @@
 import type { SentPlan } from '../../core';
-import { joinKept } from '../../store/backup';
+import { joinLists } from '../../store/join';
 import { fileHead } from '../../store/fileHead';
-import type { PlanRecord, StudentRecord } from '../../store/records';
-import { additions, listAll } from '../../store/rows';
+import type { PlanRecord, StudentRecord } from '../../core';
 import { rowIssue } from '../../store/sound';
 import { planTitle } from '../../wording/material';
 import { issueWords } from '../../wording/issues';
+import { sentWords } from '../../wording/files';
 import { say } from '../notices';
-import { save } from '../writes';
+import { attempt } from '../writes';
 
 /** Version that this app reads and writes. */
 const VERSION = 1;
@@ -27,24 +27,23 @@ export async function joinSent(text: string): Promise<string | null> {
   const student = head.student as StudentRecord | undefined;
   if (student && rowIssue('students', student))
     return 'The student in this file is damaged. Ask for the plan without them.';
-  const brought = {
-    plans: [student ? plan : { ...plan, studentId: null }],
-    students: student ? [student] : [],
-    briefs: [],
-  };
-  const { added } = joinKept(await listAll(), brought);
-  const [put] = added.plans;
-  if (!put) {
-    say({ kind: 'done', message: `“${planTitle(plan)}” is here already.`, offer: openOffer(plan.id) });
-    return null;
-  }
-  await save(additions(added), () =>
-    say({
-      kind: 'done',
-      message: `“${planTitle(put)}” is here now${added.students.length > 0 ? `, with ${student?.name || 'its student'}` : ''}.`,
-      offer: openOffer(put.id),
+  const joined = await attempt(() =>
+    joinLists({
+      plans: [student ? plan : { ...plan, studentId: null }],
+      students: student ? [student] : [],
     }),
   );
+  const put = joined?.plan;
+  if (joined)
+    say({
+      kind: 'done',
+      message: sentWords(
+        planTitle(put ?? plan),
+        put !== undefined,
+        joined.added.students ? (student?.name ?? '') : null,
+      ),
+      offer: openOffer((put ?? plan).id),
+    });
   return null;
 }
 

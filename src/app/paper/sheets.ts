@@ -1,8 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
-import { lessonsOf } from '../../store/practice';
-import type { PlanRecord } from '../../store/records';
-import { listPlans } from '../../store/rows';
+import { lessonsOf, listPlans } from '../../store/read';
+import type { PlanRecord } from '../../core';
 import { planTitle } from '../../wording/material';
 import { CAUTION, dayInWords, onWhat, titleInWords } from '../../wording/sheets';
 import { sentence } from '../../wording/grammar';
@@ -10,7 +9,7 @@ import { ladderLabels } from '../../work/sheets';
 import { offerFile } from '../files';
 import { meaningOf, type Meaning } from '../meaning';
 import { say } from '../notices';
-import { editRecord } from '../practice/edits';
+import { edit } from '../editing';
 import { save } from '../writes';
 import type { SheetChoices } from '../../notation/sheet/sheet';
 import { atDesk, CalledOff } from './desk';
@@ -63,7 +62,7 @@ export function writeLines(record: PlanRecord, lines: SheetLines) {
   writing = writing.then(async () => {
     const kept = (await listPlans()).find(({ id }) => id === record.id);
     if (!kept && !(await save([{ kind: 'added', table: 'plans', record }]))) return;
-    await editRecord('plans', kept ?? record, { sheet: lines });
+    await edit('plans', kept ?? record, { sheet: lines });
   });
   return writing;
 }

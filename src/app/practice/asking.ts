@@ -1,9 +1,9 @@
 import { create } from 'zustand';
-import { isRight, type Quiz } from '../../core';
+import { isRight, type Quiz, type AnswerRecord, type CardRecord } from '../../core';
 import { storageFault } from '../../store/db';
-import { addAnswer, memoriesOf } from '../../store/memory';
-import { cardsOf } from '../../store/practice';
-import type { AnswerRecord, CardRecord } from '../../store/records';
+import { memoriesOf } from '../../store/memory';
+import { addAnswer } from '../../store/log';
+import { cardsOf } from '../../store/read';
 import { storageWords } from '../../wording/storage';
 import { hertz } from '../../audio/score';
 import { say } from '../notices';

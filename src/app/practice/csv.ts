@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { SessionRecord } from '../../store/records';
+import type { SessionRecord } from '../../core';
 
 /** The log as CSV (RFC 4180): a header, then a line an entry. */
 export function logCsv(entries: readonly SessionRecord[]): string {

@@ -11,8 +11,10 @@ import {
   type PositionNumber,
   type PositionRule,
   type Quiz,
+  type CardRecord,
+  type PlanRecord,
+  type StudentRecord,
 } from '../../core';
-import type { CardRecord, PlanRecord, StudentRecord } from '../../store/records';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import type { Meaning } from '../meaning';

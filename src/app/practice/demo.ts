@@ -9,20 +9,17 @@ import {
   type Judged,
   type JudgedPlace,
   type PracticeTask,
+  type AnswerRecord,
+  type CardRecord,
+  type LessonRecord,
+  type PlanRecord,
+  type SessionRecord,
+  type StudentRecord,
 } from '../../core';
-import { sessionsOf } from '../../store/practice';
-import { restorePractice } from '../../store/practiceFile';
-import { NO_PRACTICE, type Practice } from '../../store/practiceRead';
-import type {
-  AnswerRecord,
-  CardRecord,
-  LessonRecord,
-  PlanRecord,
-  SessionRecord,
-  StudentRecord,
-} from '../../store/records';
+import { sessionsOf, listPlans, listStudents } from '../../store/read';
+import { joinLists } from '../../store/join';
+import type { Lists } from '../../store/files';
 import { isExample } from '../../store/records';
-import { listPlans, listStudents } from '../../store/rows';
 import { planTitle } from '../../wording/material';
 import { meaningOf, type Meaning } from '../meaning';
 import { dayOf, daysFrom } from './days';
@@ -96,7 +93,7 @@ export async function fillWithDemoPractice(now = Date.now()): Promise<void> {
     if (student && (await sessionsOf(student.id)).length > 0) continue;
     const state = own[0] && (await meaningOf(own[0]));
     if (student && state?.kind === 'there')
-      await restorePractice(demoPractice(habit, student, own, state.meaning, now, seeded(at + 11)));
+      await joinLists(demoPractice(habit, student, own, state.meaning, now, seeded(at + 11)));
   }
 }
 
@@ -107,7 +104,7 @@ function demoPractice(
   meaning: Meaning,
   now: number,
   chance: () => number,
-): Practice {
+): Lists {
   const today = dayOf(now);
   const sessions: SessionRecord[] = [];
   const repetitions: Judged[] = [];
@@ -122,7 +119,8 @@ function demoPractice(
     sessions.push(made.session);
     repetitions.push(...made.judged);
   }
-  const { cards, answers } = habit.name === 'Wren' ? demoCards(student, now, chance) : NO_PRACTICE;
+  const { cards, answers } =
+    habit.name === 'Wren' ? demoCards(student, now, chance) : { cards: [], answers: [] };
   return {
     sessions,
     repetitions,
@@ -222,7 +220,7 @@ function demoCards(
   student: StudentRecord,
   now: number,
   chance: () => number,
-): Pick<Practice, 'cards' | 'answers'> {
+): Required<Pick<Lists, 'cards' | 'answers'>> {
   const quizzes = positionQuizzes(student, 3, 'D major');
   const before = now - 20 * DAY_MS;
   const cards = quizzes.map((quiz, at): CardRecord => ({

@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { daysOf } from '../../store/days';
-import { sessionsOf } from '../../store/practice';
-import type { StudentRecord } from '../../store/records';
+import { sessionsOf } from '../../store/read';
+import type { StudentRecord } from '../../core';
 import { counted } from '../../wording/grammar';
 import { dayOf, daysBetween, daysFrom } from './days';
 import { dueCards } from './overview';

@@ -1,9 +1,10 @@
 import { storageFault } from '../../store/db';
-import type { StudentRecord } from '../../store/records';
-import { counted, listed } from '../../wording/grammar';
-import { readingTroubleWords, storageWords } from '../../wording/storage';
+import { TABLES } from '../../store/tables';
+import type { StudentRecord } from '../../core';
+import { broughtWords, practiceFileHasWords, readingTroubleWords } from '../../wording/storage';
 import { offerFile } from '../files';
 import { say } from '../notices';
+import { attempt } from '../writes';
 import { dayOf } from './days';
 
 /*
@@ -18,7 +19,7 @@ export async function savePracticeFile({ id, name }: StudentRecord) {
     offerFile(text, `practice-${name || 'student'}-${dayOf(Date.now())}.dovepath.json`);
     say({
       kind: 'done',
-      message: `The practice file has ${name ? `${name}’s` : 'this student’s'} plans, cards, goals and log, and nothing of anybody else.`,
+      message: practiceFileHasWords(name),
     });
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
@@ -27,45 +28,20 @@ export async function savePracticeFile({ id, name }: StudentRecord) {
 
 /** @param expected the student whose page it is opened on */
 export async function openPracticeFile(text: string, expected: StudentRecord | undefined) {
-  try {
-    const [{ readPracticeFile }, { joinPracticeFile }] = await Promise.all([
-      import('../../store/practiceRead'),
-      import('../../store/practiceFile'),
-    ]);
-    const reading = readPracticeFile(text);
-    if (reading.kind === 'trouble') {
-      say(reading);
-      return;
-    }
-    const { file, aside } = reading;
-    const joined = await joinPracticeFile(file);
-    const name = file.student.name || 'the student';
-    const parts = [
-      ...(joined.sessions > 0 ? [counted(joined.sessions, 'new entry', 'new entries')] : []),
-      ...(joined.repetitions > 0 ? [counted(joined.repetitions, 'repetition')] : []),
-      ...(joined.answers > 0 ? [counted(joined.answers, 'answer')] : []),
-      ...(joined.plans > 0 ? [counted(joined.plans, 'plan')] : []),
-    ];
-    const whose =
-      expected && expected.id !== file.student.id
-        ? `This file is ${name}’s, not ${expected.name}’s; it was put to ${name}. `
-        : '';
-    const what = joined.newStudent
-      ? `${name} is here now, with ${listed(parts) || 'an empty log'}.`
-      : parts.length > 0
-        ? `${listed(parts)} put to ${name}’s log.`
-        : `Everything in this file is in ${name}’s log already; nothing was counted twice.`;
-    const gone =
-      joined.deleted > 0
-        ? ` ${counted(joined.deleted, 'entry', 'entries')} that you deleted stayed deleted.`
-        : '';
-    const damaged =
-      aside > 0
-        ? ` ${counted(aside, 'entry', 'entries')} in the file could not be read and were left out.`
-        : '';
-    say({ kind: 'done', message: whose + what + gone + damaged });
-  } catch (error) {
-    const offer = { words: 'Try again', act: () => openPracticeFile(text, expected) };
-    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+  const { joinPracticeFile, readPracticeFile } = await import('../../store/practiceFile');
+  const reading = readPracticeFile(text);
+  if (reading.kind === 'trouble') {
+    say(reading);
+    return;
   }
+  const { student, lists, aside } = reading;
+  const joined = await attempt(() => joinPracticeFile(student, lists));
+  if (!joined) return;
+  const other = expected !== undefined && expected.id !== student.id;
+  const amounts = COUNTED.map((name) => [joined.added[name] ?? 0, TABLES[name].words] as const);
+  const came = { ...joined, amounts, aside, name: student.name, expected: other ? expected.name : null };
+  say({ kind: 'done', message: broughtWords(came) });
 }
+
+/** What is counted of a file that a student brings. */
+const COUNTED = ['sessions', 'repetitions', 'answers', 'plans'] as const;

@@ -1,8 +1,7 @@
-import { proposeWeek, type WeekItem } from '../../core';
-import type { LessonRecord, PlanRecord } from '../../store/records';
+import { proposeWeek, type WeekItem, type LessonRecord, type PlanRecord } from '../../core';
 import { planTitle } from '../../wording/material';
 import { save } from '../writes';
-import { editRecord } from './edits';
+import { edit } from '../editing';
 import type { Overview } from './overview';
 
 /*
@@ -58,5 +57,5 @@ export function keepLesson(lesson: LessonRecord): Promise<boolean> {
 }
 
 export function editLesson(lesson: LessonRecord, to: LessonEdit): Promise<boolean> {
-  return editRecord('lessons', lesson, to);
+  return edit('lessons', lesson, to);
 }

@@ -1,8 +1,8 @@
-import type { SessionRecord } from '../../store/records';
+import type { SessionRecord } from '../../core';
 import { say } from '../notices';
 import { remove, save } from '../writes';
 import { dayOf, dayWords } from './days';
-import { editRecord } from './edits';
+import { edit } from '../editing';
 
 /*
  * The log as it is edited: words, minutes, the day; an entry written by hand; one deleted.
@@ -17,7 +17,7 @@ export type LogEdit = Partial<
 >;
 
 export function editEntry(entry: SessionRecord, to: LogEdit): Promise<boolean> {
-  return editRecord('sessions', entry, to);
+  return edit('sessions', entry, to);
 }
 
 /** An entry of what was practised without the program. */

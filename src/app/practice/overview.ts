@@ -1,11 +1,19 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { joinedSums, trendsIn, type Sums, type Trend } from '../../core';
+import {
+  joinedSums,
+  trendsIn,
+  type Sums,
+  type Trend,
+  type CardRecord,
+  type LessonRecord,
+  type PlanRecord,
+  type SessionRecord,
+} from '../../core';
 import { db } from '../../store/db';
-import { daysOf, type DaySum } from '../../store/days';
+import { daysOf } from '../../store/days';
+import type { DaySum } from '../../store/records';
 import { memoriesOf } from '../../store/memory';
-import { cardsOf, lessonsOf, sessionsOf } from '../../store/practice';
-import type { CardRecord, LessonRecord, PlanRecord, SessionRecord } from '../../store/records';
-import { listPlans } from '../../store/rows';
+import { cardsOf, lessonsOf, sessionsOf, listPlans } from '../../store/read';
 import { trendGoal, trendWords } from '../../wording/practice';
 import { dayOf, daysFrom, isFuture } from './days';
 

@@ -1,7 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
-import { getStudent, listPlans } from '../../store/rows';
-import type { StudentRecord } from '../../store/records';
+import { word } from '../../store/browserState';
+import { getStudent, listPlans } from '../../store/read';
+import type { StudentRecord } from '../../core';
 import { goOnWithDemo } from '../demo';
 import { useStudentsRead } from '../students';
 
@@ -9,15 +10,7 @@ import { useStudentsRead } from '../students';
  * Whose practice a view shows: the student in the address, the one of the plan in it, or the one looked at last.
  */
 
-const PLACE = 'dove-path-player';
-
-function lastPlayer(): string | null {
-  try {
-    return localStorage.getItem(PLACE);
-  } catch {
-    return null;
-  }
-}
+const lastPlayer = word('local', 'dove-path-player');
 
 export interface Player {
   readonly students: readonly StudentRecord[];
@@ -32,7 +25,10 @@ export function usePlayer(): Player {
   const students = read ?? [];
   useEffect(goOnWithDemo, []);
   const [chosen, setChosen] = useState(() => new URLSearchParams(location.search).get('student'));
-  const asked = useLiveQuery(async () => chosen ?? (await playerOfPlan()) ?? lastPlayer() ?? '', [chosen]);
+  const asked = useLiveQuery(
+    async () => chosen ?? (await playerOfPlan()) ?? lastPlayer.read() ?? '',
+    [chosen],
+  );
   const student =
     students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students.at(0));
   return {
@@ -42,11 +38,7 @@ export function usePlayer(): Player {
     ready: asked !== undefined && read !== undefined,
     choose: (id) => {
       setChosen(id);
-      try {
-        localStorage.setItem(PLACE, id);
-      } catch {
-        // Where storage is blocked the choice lasts as long as the page.
-      }
+      lastPlayer.write(id);
       history.replaceState(null, '', `${location.pathname}?student=${id}`);
     },
   };

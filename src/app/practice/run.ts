@@ -19,11 +19,11 @@ import {
   type Pause,
   type PracticeTask,
   type Repetition,
+  type SessionRecord,
 } from '../../core';
 import { storageFault } from '../../store/db';
-import { addRepetition, judgedIn } from '../../store/practice';
-import type { SessionRecord } from '../../store/records';
-import { getPlan } from '../../store/rows';
+import { judgedIn, getPlan } from '../../store/read';
+import { addRepetition } from '../../store/log';
 import { issueWords } from '../../wording/issues';
 import { planTitle } from '../../wording/material';
 import { storageWords } from '../../wording/storage';
@@ -31,7 +31,7 @@ import type { Meaning } from '../meaning';
 import { say } from '../notices';
 import { save } from '../writes';
 import { dayOf } from './days';
-import { editRecord } from './edits';
+import { edit } from '../editing';
 import { excerptOn, passageOf, placesOf } from './passage';
 
 /*
@@ -345,7 +345,7 @@ export async function finish(words: Partial<SessionWords>): Promise<boolean> {
   const { session, judged } = run;
   leaveRun();
   if (judged.length === 0) return true;
-  return editRecord('sessions', session, { ...words, endedAt: Math.max(Date.now(), session.startedAt) });
+  return edit('sessions', session, { ...words, endedAt: Math.max(Date.now(), session.startedAt) });
 }
 
 /** Leaves in the middle: what was done is kept already, and can be gone on with. */

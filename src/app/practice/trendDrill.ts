@@ -1,5 +1,4 @@
-import { drillLike, kindsOfNotes, playedNotes, type Trend } from '../../core';
-import type { PlanRecord } from '../../store/records';
+import { drillLike, kindsOfNotes, playedNotes, type Trend, type PlanRecord } from '../../core';
 import { trendGoal } from '../../wording/practice';
 import { meaningOf, practiseAsPlan } from '../meaning';
 import { say } from '../notices';

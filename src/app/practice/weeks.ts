@@ -1,6 +1,6 @@
 import { format, parseISO, startOfISOWeek } from 'date-fns';
-import type { DaySum } from '../../store/days';
-import type { LessonRecord } from '../../store/records';
+import type { DaySum } from '../../store/records';
+import type { LessonRecord } from '../../core';
 import { dayOf, daysFrom } from './days';
 
 /*

@@ -1,9 +1,10 @@
-import type { Change, Fields, Tables, TableName } from '../../store/changes';
+import type { Change, Fields } from '../../store/changes';
+import type { Tables, TableName } from '../../store/tables';
 import type { Draft } from '../../store/drafts';
-import type { Outcome } from '../../store/writes';
-import type { PlanRecord } from '../../store/records';
+import type { Outcome } from '../../store/write';
+import type { PlanRecord } from '../../core';
 import type { Answer, Ask } from '../../work/ask';
-import type { History } from '../history';
+import type { History } from '../undo';
 import type { Notice } from '../notices';
 import type { Edited } from './state';
 

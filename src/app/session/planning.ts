@@ -1,5 +1,5 @@
-import { heldAlike, type Plan } from '../../core';
-import { choiceOf, type PlanRecord } from '../../store/records';
+import { heldAlike, type Plan, type PlanRecord } from '../../core';
+import { choiceOf } from '../../store/records';
 import type { Answer, Ask } from '../../work/ask';
 import { PlannerLost } from '../../work/planner';
 import type { Doors } from './doors';

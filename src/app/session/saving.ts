@@ -1,5 +1,5 @@
 import { apart, fieldsBetween, withFields, type Change } from '../../store/changes';
-import type { PlanRecord } from '../../store/records';
+import type { PlanRecord } from '../../core';
 import { requestWords } from '../../wording/material';
 import type { Doors } from './doors';
 import type { SaveState, SessionStore } from './state';

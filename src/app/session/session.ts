@@ -1,7 +1,9 @@
 import type { Plan, PlanRequest } from '../../core';
 import { fieldsBetween, fits, withFields, type Fields } from '../../store/changes';
-import { choiceOf, type PlanRecord } from '../../store/records';
-import { afterEdit, redone, undone, type Step } from '../history';
+import { choiceOf } from '../../store/records';
+import type { PlanRecord } from '../../core';
+import { STEP_BLOCKED } from '../../wording/storage';
+import { afterEdit, stepOf, type Direction } from '../undo';
 import type { Doors } from './doors';
 import { planningOf } from './planning';
 import { savingOf } from './saving';
@@ -54,17 +56,12 @@ export function createSession(doors: Doors) {
     void replan(follow);
   }
 
-  function step(go: (history: ReturnType<typeof get>['history']) => Step<Fields<Edited>> | null) {
+  function step(direction: Direction) {
     const { record, history } = get();
-    const found = go(history);
+    const found = stepOf(history, direction);
     if (!found) return;
     if (!stillFits(record, found.change)) {
-      set({ history: found.without });
-      doors.say({
-        kind: 'done',
-        message:
-          'This step cannot be taken any more: the same was changed on another page since. It was dropped.',
-      });
+      doors.say({ kind: 'done', message: STEP_BLOCKED });
       return;
     }
     set({ record: withFields(record, found.change), history: found.history, before: null, beside: null });
@@ -123,8 +120,8 @@ export function createSession(doors: Doors) {
     choose,
     stand,
     look,
-    undo: () => step(undone),
-    redo: () => step(redone),
+    undo: () => step('back'),
+    redo: () => step('forward'),
     replan,
     saveSoon: saving.saveSoon,
     saveNow: saving.saveNow,

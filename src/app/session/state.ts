@@ -1,9 +1,10 @@
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import type { Issue, Plan, PlanRequest, PlanResponse } from '../../core';
 import type { Fields } from '../../store/changes';
-import { newRecord, type PlanRecord } from '../../store/records';
+import { newRecord } from '../../store/records';
+import type { PlanRecord } from '../../core';
 import type { Ask } from '../../work/ask';
-import { NO_HISTORY, type History } from '../history';
+import { NO_HISTORY, type History } from '../undo';
 
 /*
  * What the plan session knows: one plan on the stand, how far it is planned and saved, and where the user is in it.

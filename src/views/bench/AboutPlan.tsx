@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import type { Standing } from '../../app/session/state';
-import type { PlanRecord } from '../../store/records';
+import type { PlanRecord } from '../../core';
 import { later } from '../../ui/later';
 import type { Shown } from './shown';
 import { TasteLine } from './TasteLine';

@@ -4,8 +4,8 @@ import { ifOnce } from '../../ui/focus';
 import { memo, useState } from 'react';
 import { requestWords } from '../../wording/material';
 import type { PlanRequest } from '../../core';
-import { listBriefs } from '../../store/rows';
-import type { BriefRecord } from '../../store/records';
+import { listBriefs } from '../../store/read';
+import type { BriefRecord } from '../../core';
 import { newPlan } from '../../app/opening';
 import { remove, save } from '../../app/writes';
 

@@ -3,7 +3,7 @@ import { useBench } from '../../app/bench';
 import { comparePlan, compareSchool, compareStudent } from '../../app/compare';
 import { useStudents } from '../../app/students';
 import { instrumentRecord, type School, schoolsOf } from '../../core';
-import { listPlans } from '../../store/rows';
+import { listPlans } from '../../store/read';
 import { ActMenu } from '../../ui/ActMenu';
 import { schoolChoices } from '../../wording/instruments';
 import { planTitle } from '../../wording/material';

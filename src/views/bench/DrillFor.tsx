@@ -1,7 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useBench } from '../../app/bench';
 import { keepLooked, openPlan } from '../../app/opening';
-import { getPlan } from '../../store/rows';
+import { getPlan } from '../../store/read';
 import { planTitle } from '../../wording/material';
 
 /** Of a drill: the plan it was made for and the way back to it; it is kept when asked or worked at. */

@@ -2,8 +2,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { differencesBetween } from '../../wording/differences';
 import type { Plan, PlanResponse } from '../../core';
-import { getPlan } from '../../store/rows';
-import type { PlanRecord } from '../../store/records';
+import { getPlan } from '../../store/read';
+import type { PlanRecord } from '../../core';
 import { planInWorker } from '../../work/planner';
 import { useStudent } from '../../app/students';
 

@@ -11,7 +11,7 @@ import {
   SearchField,
   useFilter,
 } from 'react-aria-components';
-import { listPlans } from '../../store/rows';
+import { listPlans } from '../../store/read';
 import type { Speech } from '../../wording/plans';
 import { useBench } from '../../app/bench';
 import { commandsFor, type Command } from '../../app/commands';

@@ -13,10 +13,10 @@ import {
   type PlanResponse,
   type Setup,
   type SignatureChange,
+  type StudentRecord,
 } from '../../core';
 import { restezMarks } from '../../notation/marks';
 import { extentOf, needsOf } from '../../notation/room';
-import type { StudentRecord } from '../../store/records';
 import { later } from '../../ui/later';
 import type { Speech } from '../../wording/plans';
 import { OneLine } from './OneLine';

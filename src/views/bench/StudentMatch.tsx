@@ -1,5 +1,5 @@
 import { madeForNow } from '../../app/brief/student';
-import type { PlanRecord } from '../../store/records';
+import type { PlanRecord } from '../../core';
 import { setStudent } from '../../app/edits';
 import { useStudent } from '../../app/students';
 

@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { usePlayer } from '../../app/practice/player';
-import { listBooks } from '../../store/books';
-import type { BookRecord } from '../../store/records';
+import { listBooks } from '../../store/read';
+import type { BookRecord } from '../../core';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { PlayerPick } from '../../ui/PlayerPick';

@@ -13,7 +13,7 @@ import {
 import { atDesk } from '../../app/paper/desk';
 import { savePdf } from '../../app/paper/sheets';
 import type { SheetChoices } from '../../notation/sheet/sheet';
-import type { BookRecord, StudentRecord } from '../../store/records';
+import type { BookRecord, StudentRecord } from '../../core';
 import { Choices } from '../../ui/SheetChoices';
 import { counted } from '../../wording/grammar';
 

@@ -8,8 +8,7 @@ import {
   type KeysAsk,
 } from '../../app/paper/bookPages';
 import { makeBook } from '../../app/paper/books';
-import { positionsOf, type PositionNumber, instrumentRecord } from '../../core';
-import type { StudentRecord } from '../../store/records';
+import { positionsOf, type PositionNumber, instrumentRecord, type StudentRecord } from '../../core';
 import { Pick, TextField } from '../../ui/fields';
 import { counted, sentence } from '../../wording/grammar';
 import { printedKey } from '../../wording/notes';

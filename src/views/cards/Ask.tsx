@@ -13,8 +13,8 @@ import {
   spotAnswer,
   type Quiz,
   type Setup,
+  type StudentRecord,
 } from '../../core';
-import type { StudentRecord } from '../../store/records';
 import { answerWords, askWords, rightWords, spotOf, typedName } from '../../wording/cards';
 import { counted } from '../../wording/grammar';
 

@@ -15,7 +15,7 @@ import {
 import type { Overview } from '../../app/practice/overview';
 import { remove } from '../../app/writes';
 import type { Quiz } from '../../core';
-import type { CardRecord, StudentRecord } from '../../store/records';
+import type { CardRecord, StudentRecord } from '../../core';
 import { Pick } from '../../ui/fields';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';

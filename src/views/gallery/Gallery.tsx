@@ -1,5 +1,5 @@
 import { useState, type ReactNode } from 'react';
-import { NO_HISTORY } from '../../app/history';
+import { NO_HISTORY } from '../../app/undo';
 import { say } from '../../app/notices';
 import { Neck } from '../../board/Neck';
 import { Pattern } from '../../board/Pattern';

@@ -1,7 +1,7 @@
 import { dayWords } from '../../app/practice/days';
 import type { Overview } from '../../app/practice/overview';
 import { goalOf } from '../../app/practice/weeks';
-import type { LessonRecord, SessionRecord } from '../../store/records';
+import type { LessonRecord, SessionRecord } from '../../core';
 import { counted } from '../../wording/grammar';
 
 interface Props {

@@ -10,7 +10,7 @@ import {
 } from '../../app/practice/lessons';
 import { goalsOf, useOverview, type Overview } from '../../app/practice/overview';
 import { usePlayer } from '../../app/practice/player';
-import type { LessonRecord, StudentRecord } from '../../store/records';
+import type { LessonRecord, StudentRecord } from '../../core';
 import { Caution } from '../../ui/Caution';
 import { NumberField, TextField } from '../../ui/fields';
 import { GoalField } from '../../ui/GoalField';

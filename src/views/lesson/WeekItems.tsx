@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { proposed, type LessonEdit } from '../../app/practice/lessons';
 import type { Overview } from '../../app/practice/overview';
-import type { LessonRecord } from '../../store/records';
+import type { LessonRecord } from '../../core';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { everyWords, weekItemWords } from '../../wording/practice';

@@ -4,7 +4,7 @@ import { dayWords, isDay } from '../../app/practice/days';
 import { addEntry, editEntry, offerCsv, removeEntry, type LogEdit } from '../../app/practice/log';
 import type { Overview } from '../../app/practice/overview';
 import { practiceAddress } from '../../app/practice/address';
-import type { SessionRecord, StudentRecord } from '../../store/records';
+import type { SessionRecord, StudentRecord } from '../../core';
 import { NumberField, TextField } from '../../ui/fields';
 import { ifOnce } from '../../ui/focus';
 import { counted } from '../../wording/grammar';

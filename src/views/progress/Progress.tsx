@@ -5,9 +5,8 @@ import { OVERVIEW_DAYS, useOverview, type Overview } from '../../app/practice/ov
 import { usePlayer } from '../../app/practice/player';
 import { goalOf, weeksOf, type Week } from '../../app/practice/weeks';
 import { Balance } from '../../board/Balance';
-import { resolveSetup } from '../../core';
+import { resolveSetup, type StudentRecord } from '../../core';
 import { daysOf } from '../../store/days';
-import type { StudentRecord } from '../../store/records';
 import { Choose } from '../../ui/Choose';
 import { Head } from '../../ui/Head';
 import { later } from '../../ui/later';

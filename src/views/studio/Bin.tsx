@@ -1,5 +1,5 @@
-import type { Binned } from '../../store/db';
-import { BIN_DAYS } from '../../store/writes';
+import type { Binned } from '../../store/records';
+import { BIN_DAYS } from '../../store/write';
 import { bringBack } from '../../app/writes';
 
 const DAY = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });

@@ -1,20 +1,13 @@
 import { offerFile } from '../../app/files';
 import { save } from '../../app/writes';
-import type { Damaged } from '../../store/rows';
+import type { Damaged } from '../../store/read';
+import { TABLES } from '../../store/tables';
 import { issueWords } from '../../wording/issues';
-
-const KINDS = {
-  plans: 'A plan',
-  students: 'A student',
-  briefs: 'A brief',
-  sessions: 'An entry of the log',
-  cards: 'A card',
-  lessons: 'A lesson',
-  books: 'A book',
-} as const;
+import { useDamagedElsewhere } from '../../app/rows';
 
 /** Entries that cannot be read any more, apart from the others: each can be saved as it is, or deleted. */
-export function DamagedList({ damaged }: { readonly damaged: readonly Damaged[] }) {
+export function DamagedList({ damaged: inStudio }: { readonly damaged: readonly Damaged[] }) {
+  const damaged = [...inStudio, ...useDamagedElsewhere()];
   if (damaged.length === 0) return null;
   return (
     <section aria-labelledby="damaged" className="rounded-lg border-l-4 border-madder bg-sheet px-4 py-3">
@@ -73,7 +66,8 @@ function deleteRow({ table, key, row }: Damaged, words: string) {
 
 function nameOf({ table, row }: Damaged): string {
   const { name } = (row ?? {}) as { name?: unknown };
-  return typeof name === 'string' && name !== '' ? `${KINDS[table]}, “${name.slice(0, 60)}”` : KINDS[table];
+  const { head } = TABLES[table].words;
+  return typeof name === 'string' && name !== '' ? `${head}, “${name.slice(0, 60)}”` : head;
 }
 
 /** What is wrong, as something that is found, not asked for. */

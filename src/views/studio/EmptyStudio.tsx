@@ -2,11 +2,10 @@ import { useRef } from 'react';
 import { removeDemo } from '../../app/demo';
 import { emptyStudio } from '../../app/studio';
 import { isExample } from '../../store/records';
-import type { AllRows } from '../../store/rows';
-import { BIN_DAYS } from '../../store/writes';
+import { BIN_DAYS } from '../../store/write';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { listed } from '../../wording/grammar';
-import { amountWords } from '../../wording/storage';
+import { amountsOf, type AllRows } from '../../store/read';
 
 /** Takes the example studio away, where it is there. */
 export function RemoveExample({ rows }: { readonly rows: AllRows }) {
@@ -27,7 +26,7 @@ export function RemoveExample({ rows }: { readonly rows: AllRows }) {
 export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
   const question = useRef<HTMLDialogElement>(null);
   const { students, plans, briefs } = rows;
-  const amount = amountWords({ students: students.length, plans: plans.length, briefs: briefs.length });
+  const amount = amountsOf({ students, plans, briefs });
   if (amount.length === 0) return null;
   return (
     <>

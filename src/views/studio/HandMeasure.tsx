@@ -8,9 +8,9 @@ import {
   resolveSetup,
   spreadMm,
   type HandProfile,
+  type Playing,
 } from '../../core';
 import { HAND_CHOICES, oddMeasureWords, REACH_UNKNOWN, teachingFrameWords } from '../../wording/instruments';
-import type { Playing } from '../../store/records';
 import { NumberField, Pick } from '../../ui/fields';
 import { HandPicture } from './HandPicture';
 

@@ -3,7 +3,7 @@ import { openedAt } from '../../app/lastOpened';
 import { planFor } from '../../app/studio';
 import { withDrills } from '../../app/under';
 import { ARCHIVED } from '../../app/tags';
-import type { PlanRecord, StudentRecord } from '../../store/records';
+import type { PlanRecord, StudentRecord } from '../../core';
 import { Choose } from '../../ui/Choose';
 import { PlanRow } from './PlanRow';
 import { inOrder, ORDERS, tagsOf, type Order } from './search';

@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { openedAt } from '../../app/lastOpened';
 import { archivePlan, givePlan, givePlanTo, nameAndTag, removePlan } from '../../app/studio';
 import { ARCHIVED } from '../../app/tags';
-import type { PlanRecord, StudentRecord } from '../../store/records';
+import type { PlanRecord, StudentRecord } from '../../core';
 import { ActMenu } from '../../ui/ActMenu';
 import { ifOnce } from '../../ui/focus';
 import { dayWords } from '../../wording/days';

@@ -10,8 +10,9 @@ import {
   type InstrumentName,
   type Level,
   type NoteNames,
+  type Playing,
+  type StudentRecord,
 } from '../../core';
-import type { Playing, StudentRecord } from '../../store/records';
 import { positionChoices } from '../../wording/brief';
 import {
   CLEF_WORDS,
@@ -25,7 +26,8 @@ import { positionRuleWords } from '../../wording/places';
 import { UndoButtons } from '../../ui/UndoButtons';
 import { NumberField, Pick, TextField } from '../../ui/fields';
 import { HandMeasure } from './HandMeasure';
-import { changeStudent, redo, removeStudent, undo, useStudio } from '../../app/studio';
+import { redo, undo, useEditing } from '../../app/editing';
+import { changeStudent, removeStudent } from '../../app/studio';
 
 const NAME_WORDS: readonly (readonly [NoteNames, string])[] = [
   ['letters', 'letters (E♭, B♭, B)'],
@@ -35,7 +37,7 @@ const NAME_WORDS: readonly (readonly [NoteNames, string])[] = [
 
 /** Everything known of one student; each change is kept at once. */
 export function StudentSheet({ student }: { readonly student: StudentRecord }) {
-  const history = useStudio((state) => state.history);
+  const history = useEditing((state) => state.history);
   const { plays } = student;
   const { instrument } = plays;
   const { defaultSize, tuning, sizes } = instrumentRecord(instrument);

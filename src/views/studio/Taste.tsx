@@ -2,9 +2,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { setPreferences, useSettings } from '../../app/settings';
 import { changeStudent } from '../../app/studio';
-import { PREFERENCES, type Learned, type Preferences } from '../../core';
-import { listChoices } from '../../store/choices';
-import type { StudentRecord } from '../../store/records';
+import { PREFERENCES, type Learned, type Preferences, type StudentRecord } from '../../core';
+import { listChoices } from '../../store/log';
 import { noticedWords, tasteWords } from '../../wording/taste';
 import { learnInWorker } from '../../work/planner';
 

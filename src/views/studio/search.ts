@@ -1,6 +1,6 @@
 import { instrumentWords } from '../../wording/instruments';
 import { planTitle, requestWords } from '../../wording/material';
-import type { PlanRecord, StudentRecord } from '../../store/records';
+import type { PlanRecord, StudentRecord } from '../../core';
 
 /** What a search finds: everything that has all the words. A key is a whole word: "D" is neither "double" nor "D flat". */
 export function found(

@@ -17,9 +17,9 @@ const { ARCHIVED } = await import('../../../src/app/tags');
 const { db } = await import('../../../src/store/db');
 const { demoRemoval, fillWithDemo } = await import('../../../src/store/demo');
 const { isExample, newRecord } = await import('../../../src/store/records');
-const { getPlan, getStudent, listPlans, listStudents } = await import('../../../src/store/rows');
-const { commit } = await import('../../../src/store/writes');
-type Student = import('../../../src/store/records').StudentRecord;
+const { getPlan, getStudent, listPlans, listStudents } = await import('../../../src/store/read');
+const { commit } = await import('../../../src/store/write');
+type Student = import('../../../src/core').StudentRecord;
 
 const SCALE = {
   instrument: 'violin',

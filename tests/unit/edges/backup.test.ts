@@ -1,29 +1,39 @@
+import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
-import { test } from 'node:test';
-import { BACKUP_VERSION, backupText, joinKept, readBackup } from '../../../src/store/backup';
+import { beforeEach, test } from 'node:test';
+import { backupText, readBackup } from '../../../src/store/backup';
+import { db } from '../../../src/store/db';
 import { demoStudio } from '../../../src/store/demo';
-import { NO_PRACTICE } from '../../../src/store/practiceRead';
+import type { Lists } from '../../../src/store/files';
+import { joinLists } from '../../../src/store/join';
+import { additions, listAll, type Kept } from '../../../src/store/read';
 import { choiceOf } from '../../../src/store/records';
-import { planOfVersion3 } from '../../../src/store/versions';
+import { keepsItsFingering } from '../../../src/store/steps';
+import { FILE_VERSIONS, tablesOfFile } from '../../../src/store/tables';
+import { commit } from '../../../src/store/write';
 import { plan, requestIssues } from '../../../src/core';
 
-const studio = demoStudio(1_700_000_000_000);
+const studio = { ...demoStudio(1_700_000_000_000), damaged: [] };
 const { plans, students, briefs } = studio;
-const nothing = { plans: [], students: [], briefs: [] };
 const text = backupText(studio, new Date(0));
+
+beforeEach(async () => {
+  await db.delete();
+  await db.open();
+});
+
 const trouble = (file: string) => {
   const reading = readBackup(file);
   return reading.kind === 'trouble' ? reading.message : 'no trouble';
 };
 
 test('what is backed up is read back whole', () => {
-  assert.deepEqual(readBackup(text), {
-    kind: 'kept',
-    kept: JSON.parse(JSON.stringify(studio)),
-    practice: NO_PRACTICE,
-    books: [],
-    aside: [],
-  });
+  const reading = readBackup(text);
+  assert.ok(reading.kind === 'lists');
+  const none = Object.fromEntries(tablesOfFile('backup').map((name) => [name, []]));
+  const { plans, students, briefs } = JSON.parse(JSON.stringify(studio));
+  assert.deepEqual(reading.lists, { ...none, plans, students, briefs });
+  assert.deepEqual(reading.aside, []);
   assert.equal(JSON.parse(text).plans.length, 7);
 });
 
@@ -35,12 +45,12 @@ test('books are in a backup; one that is damaged is set aside alone', () => {
     pages: [{ id: 'p1', name: 'One', request }],
   };
   const text = backupText(
-    { ...studio, books: [book, { ...book, id: 'b2', pages: 'none' } as never] },
+    { ...studio, lists: { books: [book, { ...book, id: 'b2', pages: 'none' } as never] } },
     new Date(0),
   );
   const reading = readBackup(text);
-  assert.ok(reading.kind === 'kept');
-  assert.deepEqual(reading.books, [book]);
+  assert.ok(reading.kind === 'lists');
+  assert.deepEqual(reading.lists.books, [book]);
   assert.equal(reading.aside.length, 1);
 });
 
@@ -58,8 +68,8 @@ const byNumber = (number: number) => plans.map((plan) => ({ ...plan, choice: und
 
 const readKept = (file: object) => {
   const reading = readBackup(JSON.stringify({ format: 'dove-path-backup', savedAt: '', ...file }));
-  assert.equal(reading.kind, 'kept');
-  return reading.kind === 'kept' ? reading.kept : nothing;
+  assert.ok(reading.kind === 'lists');
+  return { plans: [], students: [], briefs: [], ...reading.lists };
 };
 
 test('a backup of version 1, which knew plans alone, is read with its plans for nobody in particular', () => {
@@ -89,7 +99,7 @@ test('a backup of version 2 gives the best plan for its number 0, and for others
 
 test('in this browser a number waits to be turned into its fingering', () => {
   const [record] = byNumber(2);
-  assert.deepEqual(planOfVersion3(record, 'browser'), {
+  assert.deepEqual(keepsItsFingering.become(record, 'browser'), {
     ...plans[0],
     choice: { kind: 'number', number: 2 },
   });
@@ -101,25 +111,25 @@ test('a saved fingering comes through a backup whole', () => {
   const saved = { ...first, choice: choiceOf(best, 0) };
   const file = backupText({ ...studio, plans: [saved, ...rest] }, new Date(0));
   const reading = readBackup(file);
-  assert.ok(reading.kind === 'kept');
-  assert.deepEqual(reading.kept.plans[0].choice, JSON.parse(JSON.stringify(saved.choice)));
+  assert.ok(reading.kind === 'lists');
+  assert.deepEqual(reading.lists.plans?.[0].choice, JSON.parse(JSON.stringify(saved.choice)));
 });
 
 test('broken, foreign and later files are refused with a sentence', () => {
   assert.match(trouble(text.slice(0, 200)), /not JSON|cut off/);
   assert.match(trouble('[1,2,3]'), /not written by Dove Path/);
   assert.match(trouble('null'), /not written by Dove Path/);
-  assert.match(trouble(text.replace(`"version": ${BACKUP_VERSION}`, '"version": 99')), /later version/);
+  assert.match(trouble(text.replace(`"version": ${FILE_VERSIONS.backup}`, '"version": 99')), /later version/);
   assert.match(trouble(text.replace('"students"', '"pupils"')), /list of students is missing/);
 });
 
 test('a damaged record is set aside with what is wrong with it, and the rest is read', () => {
   const damaged = (from: string, to: string) => {
     const reading = readBackup(text.replace(from, to));
-    assert.ok(reading.kind === 'kept');
+    assert.ok(reading.kind === 'lists');
     assert.equal(reading.aside.length, 1);
-    const { kept } = reading;
-    const left = kept.plans.length + kept.students.length + kept.briefs.length;
+    const { lists } = reading;
+    const left = Object.values(lists).reduce((sum, rows) => sum + rows.length, 0);
     assert.equal(left, plans.length + students.length + briefs.length - 1);
     return reading.aside[0];
   };
@@ -137,41 +147,74 @@ test('rows that were damaged here are in the backup as they were found, and are 
   const file = backupText({ ...studio, damaged: [{ table: 'plans', key: 'x', row, issue }] }, new Date(0));
   assert.deepEqual(JSON.parse(file).damaged, [{ table: 'plans', row }]);
   const reading = readBackup(file);
-  assert.ok(reading.kind === 'kept');
+  assert.ok(reading.kind === 'lists');
   assert.equal(reading.aside.length, 1);
-  assert.equal(reading.kept.plans.length, plans.length);
+  assert.equal(reading.lists.plans?.length, plans.length);
 });
 
-test('restoring adds what is new, leaves out what is here, and copies what differs', () => {
-  assert.deepEqual(joinKept(nothing, studio), { added: studio, known: 0 });
-  const all = plans.length + students.length + briefs.length;
-  assert.deepEqual(joinKept(studio, studio), { added: nothing, known: all });
+/** Restores a studio where another one is. */
+async function restored(here: Kept, file: Lists) {
+  await commit(additions(here));
+  const joined = await joinLists(file);
+  const all = await listAll();
+  const isNew = ({ id }: { readonly id: string }) =>
+    !additions(here).some((change) => 'record' in change && change.record.id === id);
+  return {
+    ...joined,
+    plans: all.plans.filter(isNew),
+    students: all.students.filter(isNew),
+    briefs: all.briefs.filter(isNew),
+  };
+}
+
+const NOTHING = { plans: [], students: [], briefs: [] };
+const demo = { plans, students, briefs };
+const ALL = plans.length + students.length + briefs.length;
+
+test('restoring adds what is new', async () => {
+  const { added, known, ...fresh } = await restored(NOTHING, demo);
+  assert.deepEqual(
+    [added.plans, added.students, added.briefs, known],
+    [plans.length, students.length, briefs.length, 0],
+  );
+  assert.deepEqual(fresh.plans.map(({ id }) => id).sort(), plans.map(({ id }) => id).sort());
+});
+
+test('restoring leaves out what is here, and copies what differs, once', async () => {
   const [first, ...rest] = plans;
-  const renamed = { ...studio, plans: [{ ...first, name: 'Other' }, ...rest] };
-  const { added, known } = joinKept(renamed, studio);
-  assert.equal(known, all - 1);
-  assert.equal(added.plans.length, 1);
-  assert.notEqual(added.plans[0].id, first.id);
-  assert.match(added.plans[0].name, /from backup/);
+  const renamed = { ...demo, plans: [{ ...first, name: 'Other' }, ...rest] };
+  const once = await restored(renamed, demo);
+  assert.equal(once.known, ALL - 1);
+  assert.equal(once.plans.length, 1);
+  assert.notEqual(once.plans[0].id, first.id);
+  assert.match(once.plans[0].name, /from backup/);
   // The same file once more: the copy is here already.
-  const twice = joinKept({ ...renamed, plans: [...renamed.plans, ...added.plans] }, studio);
-  assert.deepEqual([twice.added.plans, twice.known], [[], all]);
+  const twice = await joinLists(demo);
+  assert.deepEqual([twice.added.plans, twice.known], [0, ALL]);
 });
 
-test('a plan that was opened since its backup is the same plan, though its fingering is chosen now', () => {
+test('a plan that was opened since its backup is the same plan, though its fingering is chosen now', async () => {
   const [first, ...rest] = plans;
   const opened = { ...first, choice: choiceOf(plan(first.request).plans[0], 0) };
-  const { added } = joinKept({ ...studio, plans: [opened, ...rest] }, studio);
-  assert.deepEqual(added.plans, []);
+  assert.deepEqual((await restored({ ...demo, plans: [opened, ...rest] }, demo)).plans, []);
 });
 
-test('a student who has changed since is added as a copy, and restored plans follow the copy', () => {
+test('a student who has changed since is added as a copy, and restored plans follow the copy', async () => {
   const [first, ...rest] = students;
-  const grown = { ...studio, students: [{ ...first, remark: 'grown' }, ...rest], plans: [] };
-  const { added } = joinKept(grown, studio);
-  assert.equal(added.students.length, 1);
+  const grown = { ...demo, students: [{ ...first, remark: 'grown' }, ...rest], plans: [] };
+  const fresh = await restored(grown, demo);
+  assert.equal(fresh.students.length, 1);
   const theirs = plans.filter(({ studentId }) => studentId === first.id).map(({ id }) => id);
   assert.ok(theirs.length > 0);
-  for (const plan of added.plans)
-    assert.equal(plan.studentId === added.students[0].id, theirs.includes(plan.id), plan.name);
+  for (const one of fresh.plans)
+    assert.equal(one.studentId === fresh.students[0].id, theirs.includes(one.id), one.name);
+});
+
+test('a restore that fails in the middle leaves everything as it was', async () => {
+  await commit(additions({ ...NOTHING, students }));
+  const before = await listAll();
+  // A record that no database takes: a function cannot be stored.
+  const broken = { id: 'b', studentId: '', name: 'x', changedAt: 1, createdAt: 1, pages: () => 0 } as never;
+  await assert.rejects(joinLists({ plans, briefs, books: [broken] }));
+  assert.deepEqual(await listAll(), before);
 });

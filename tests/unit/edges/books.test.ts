@@ -4,13 +4,21 @@ import { beforeEach, test } from 'node:test';
 import { joinSent } from '../../../src/app/paper/sent';
 import { fileName } from '../../../src/app/paper/sheets';
 import { useNotice } from '../../../src/app/notices';
-import { fingeringOf, plan } from '../../../src/core';
-import { getBook, listBooks, openedPages, restoreBooks } from '../../../src/store/books';
+import { fingeringOf, plan, type BookRecord } from '../../../src/core';
+import { joinLists } from '../../../src/store/join';
+import {
+  getBook,
+  listBooks,
+  openedPages,
+  additions,
+  listAll,
+  listPlans,
+  listStudents,
+} from '../../../src/store/read';
 import { db } from '../../../src/store/db';
 import { demoStudio } from '../../../src/store/demo';
-import { newRecord, type BookRecord } from '../../../src/store/records';
-import { additions, listAll, listPlans, listStudents } from '../../../src/store/rows';
-import { commit, takeFromBin } from '../../../src/store/writes';
+import { newRecord } from '../../../src/store/records';
+import { commit, takeFromBin } from '../../../src/store/write';
 import { noticeWords, unreadablePlace, unreadableWords } from '../../../src/wording/files';
 import { dayInWords, onWhat, titleInWords, togetherWords } from '../../../src/wording/sheets';
 import { bookName } from '../../../src/wording/books';
@@ -87,9 +95,10 @@ test('a page that was opened is the plan of its own id, with the fingering that 
 
 test('books of a backup are put to those that are here, and overwrite none', async () => {
   await commit([{ kind: 'added', table: 'books', record: book('b1', { name: 'As it is here' }) }]);
-  assert.equal(await restoreBooks([book('b1'), book('b2')]), 1);
-  assert.equal(await restoreBooks([book('b1'), book('b2')]), 0);
-  assert.equal(await restoreBooks([]), 0);
+  const joined = async (books: readonly BookRecord[]) => (await joinLists({ books })).added.books;
+  assert.equal(await joined([book('b1'), book('b2')]), 1);
+  assert.equal(await joined([book('b1'), book('b2')]), 0);
+  assert.equal(await joined([]), 0);
   assert.deepEqual((await listBooks()).map(({ name }) => name).sort(), ['As it is here', 'Book b2']);
 });
 

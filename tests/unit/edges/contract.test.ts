@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { spawnSync } from 'node:child_process';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { validResponse } from '#generated/validators.js';
+import { response as validResponse } from '#generated/validators.js';
 import { BadRequest, parseRequest, readRequest } from '../../../src/contract/read';
 import { answerText, answerValue, isError } from '../../../src/work/answer';
 import { wordedIssues } from '../../../src/wording/issues';

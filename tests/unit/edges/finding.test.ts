@@ -10,8 +10,10 @@ import {
   resolveSetup,
   type PlanRequest,
   type Stage,
+  type PlanRecord,
+  type StudentRecord,
 } from '../../../src/core';
-import { newRecord, type PlanRecord, type StudentRecord } from '../../../src/store/records';
+import { newRecord } from '../../../src/store/records';
 import { found, inOrder } from '../../../src/views/studio/search';
 import { dayWords } from '../../../src/wording/days';
 import { speechOf } from '../../../src/wording/plans';

@@ -1,14 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import ts from 'typescript';
-import {
-  circles,
-  importsOf,
-  localImports,
-  sharedBaseNames,
-  sourcesOfApp,
-  upwardImports,
-} from '../../support/house';
+import { circles, importsOf, localImports, sourcesOfApp, upwardImports } from '../../support/house';
 
 const sources = sourcesOfApp();
 

@@ -2,17 +2,20 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import fc from 'fast-check';
-import { heardOf, type HeardAs } from '../../../src/core';
+import { heardOf, type HeardAs, type SessionRecord } from '../../../src/core';
 import { db } from '../../../src/store/db';
 import { dayKey, daySum } from '../../../src/store/days';
 import { demoStudio } from '../../../src/store/demo';
-import { countedEdit, merged } from '../../../src/store/merging';
-import { addRepetition, judgedIn, sessionRepetitions, sessionsOf } from '../../../src/store/practice';
-import { joinPracticeFile, practiceFileText } from '../../../src/store/practiceFile';
-import { readPracticeFile, type Brought } from '../../../src/store/practiceRead';
-import type { SessionRecord } from '../../../src/store/records';
-import { additions } from '../../../src/store/rows';
-import { commit, takeFromBin } from '../../../src/store/writes';
+import { countedEdit, merged } from '../../../src/store/merge';
+import { judgedIn, sessionsOf, additions } from '../../../src/store/read';
+import { addRepetition } from '../../../src/store/log';
+import {
+  joinPracticeFile,
+  practiceFileText,
+  readPracticeFile,
+  type PracticeReading,
+} from '../../../src/store/practiceFile';
+import { commit, takeFromBin } from '../../../src/store/write';
 import { judged, sessionFor } from '../../support/log';
 
 /* The log of practice, with a database in memory. */
@@ -39,11 +42,18 @@ async function play(session: SessionRecord, heards: readonly HeardAs[], first = 
   }
 }
 
-const fileOf = async (studentId: string): Promise<Brought> => {
+type File = Extract<PracticeReading, { kind: 'practice' }>;
+
+const fileOf = async (studentId: string): Promise<File> => {
   const reading = readPracticeFile((await practiceFileText(studentId, new Date(0))) ?? '');
   assert.equal(reading.kind, 'practice');
-  return (reading as Extract<typeof reading, { kind: 'practice' }>).file;
+  return reading as File;
 };
+
+const joinFile = ({ student, lists }: File) => joinPracticeFile(student, lists);
+
+const sessionRepetitions = (sessionId: string) =>
+  db.repetitions.where('sessionId').equals(sessionId).toArray();
 
 async function recounted(session: SessionRecord) {
   const sessions = await sessionsOf(session.studentId, session.day, session.day);
@@ -113,8 +123,11 @@ test('a practice file has its student and nobody else', async () => {
   assert.ok(!text.includes('Pip') && !text.includes(pip.id));
   const file = await fileOf(wren.id);
   assert.equal(file.student.name, 'Wren');
-  assert.equal(file.plans.length, studio.plans.filter(({ studentId }) => studentId === wren.id).length);
-  assert.deepEqual([file.sessions.length, file.repetitions.length], [1, 1]);
+  assert.equal(
+    file.lists.plans?.length,
+    studio.plans.filter(({ studentId }) => studentId === wren.id).length,
+  );
+  assert.deepEqual([file.lists.sessions?.length, file.lists.repetitions?.length], [1, 1]);
 });
 
 test('taken home, practised there and brought back: nothing is lost and nothing is doubled', async () => {
@@ -124,7 +137,7 @@ test('taken home, practised there and brought back: nothing is lost and nothing 
   // At home: a browser with nothing in it.
   await db.delete();
   await db.open();
-  assert.equal((await joinPracticeFile(taken)).newStudent, true);
+  assert.equal((await joinFile(taken)).newStudent, true);
   await play(monday, ['in', 'in'], 2);
   for (const day of ['2026-11-21', '2026-11-22', '2026-11-23'])
     await play(sessionFor(wren.id, day), ['in', 'high']);
@@ -132,12 +145,12 @@ test('taken home, practised there and brought back: nothing is lost and nothing 
   // The teacher's browser, where the same entry was worked on meanwhile.
   await db.delete();
   await db.open();
-  await joinPracticeFile(taken);
+  await joinFile(taken);
   const edit = countedEdit(monday, { teacherWords: 'Slower bow' }, 'teacher');
   await commit([{ kind: 'updated', table: 'sessions', id: monday.id, from: { teacherWords: '' }, to: edit }]);
   for (let twice = 0; twice < 2; twice++) {
-    const joined = await joinPracticeFile(back);
-    assert.deepEqual([joined.sessions, joined.repetitions], twice === 0 ? [3, 8] : [0, 0]);
+    const joined = await joinFile(back);
+    assert.deepEqual([joined.added.sessions, joined.added.repetitions], twice === 0 ? [3, 8] : [0, 0]);
     assert.equal((await sessionsOf(wren.id)).length, 4);
     assert.equal((await judgedIn(monday.id)).length, 4);
     const kept = await db.sessions.get(monday.id);
@@ -170,7 +183,7 @@ test('what was deleted here is not brought back by a file', async () => {
   const record = await db.sessions.get(session.id);
   assert.ok(record);
   await commit([{ kind: 'removed', table: 'sessions', record }], 'An entry');
-  const joined = await joinPracticeFile(file);
+  const joined = await joinFile(file);
   assert.equal(joined.deleted, 1);
   assert.equal((await sessionsOf(wren.id)).length, 0);
 });
@@ -194,5 +207,5 @@ test('files that are broken, foreign, later or of nobody are refused in a senten
     JSON.stringify({ ...whole, sessions: [...whole.sessions, { id: 'rotten' }, others] }),
   );
   assert.ok(reading.kind === 'practice');
-  assert.deepEqual([reading.file.sessions.length, reading.aside], [1, 2]);
+  assert.deepEqual([reading.lists.sessions?.length, reading.aside], [1, 2]);
 });

@@ -5,8 +5,8 @@ import type { Change } from '../../../src/store/changes';
 import { db } from '../../../src/store/db';
 import { demoStudio } from '../../../src/store/demo';
 import { dropDraft, keepDraft, recoverDrafts } from '../../../src/store/drafts';
-import type { PlanRecord } from '../../../src/store/records';
-import { additions, getPlan, listAll, listPlans, removals } from '../../../src/store/rows';
+import type { PlanRecord } from '../../../src/core';
+import { additions, getPlan, listAll, listPlans, removals } from '../../../src/store/read';
 import {
   BIN_DAYS,
   clearOldBin,
@@ -14,7 +14,7 @@ import {
   removalOfStudent,
   takeBack,
   takeFromBin,
-} from '../../../src/store/writes';
+} from '../../../src/store/write';
 
 /* The store with a database in memory. */
 
@@ -157,7 +157,7 @@ function tonicOf(tonic: string) {
 test('a draft is written at the next opening, once', async () => {
   const change = edit(first.id, { name: first.name }, { name: 'Just before it went' });
   assert.equal(keepDraft({ change, record: { ...first, name: 'Just before it went' } }), true);
-  assert.deepEqual(await recoverDrafts(), [{ name: 'Just before it went', how: 'written' }]);
+  assert.deepEqual(await recoverDrafts(), ['written']);
   assert.equal((await getPlan(first.id))?.name, 'Just before it went');
   assert.deepEqual(await recoverDrafts(), []);
 });
@@ -166,10 +166,10 @@ test('a draft of a plan that was changed or deleted meanwhile becomes a plan of 
   const change = edit(first.id, { name: first.name }, { name: 'Ours' });
   keepDraft({ change, record: { ...first, name: 'Ours' } });
   await commit([edit(first.id, { name: first.name }, { name: 'Theirs' })]);
-  assert.deepEqual(await recoverDrafts(), [{ name: 'Ours', how: 'copy' }]);
+  assert.deepEqual(await recoverDrafts(), ['copy']);
   keepDraft({ change, record: { ...first, name: 'Ours' } });
   await commit([removal(first)]);
-  assert.deepEqual(await recoverDrafts(), [{ name: 'Ours', how: 'copy' }]);
+  assert.deepEqual(await recoverDrafts(), ['copy']);
   const names = (await listPlans()).map(({ name }) => name);
   assert.equal(names.filter((name) => name === 'Ours (second version)').length, 2);
 });

@@ -2,11 +2,19 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { differencesBetween, type Placed } from '../../../src/wording/differences';
 import { forStudent, madeForNow, playingIssues } from '../../../src/app/brief/student';
-import { heldAlike, oddMeasures, placesIn, plan, requestIssues, type PlanRequest } from '../../../src/core';
+import {
+  heldAlike,
+  oddMeasures,
+  placesIn,
+  plan,
+  requestIssues,
+  type PlanRequest,
+  type StudentRecord,
+} from '../../../src/core';
 import { oddMeasureWords } from '../../../src/wording/instruments';
 import { issueWords } from '../../../src/wording/issues';
 import { demoStudio } from '../../../src/store/demo';
-import { newRecord, type StudentRecord } from '../../../src/store/records';
+import { newRecord } from '../../../src/store/records';
 
 const { students } = demoStudio(0);
 const student = (name: string): StudentRecord => {

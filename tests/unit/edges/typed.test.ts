@@ -7,7 +7,7 @@ import { briefWords, readTyped } from '../../../src/app/brief/typed';
 import { octaveRank, TONICS, withTonic, type RunSpec } from '../../../src/app/brief/material';
 import { readRequest } from '../../../src/contract/read';
 import type { PlanRequest } from '../../../src/core';
-import type { StudentRecord } from '../../../src/store/records';
+import type { StudentRecord } from '../../../src/core';
 
 /** Typed briefs with what each is read as, gone through one by one: understood, or asked back about. */
 const BRIEFS = JSON.parse(

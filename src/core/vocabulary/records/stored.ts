@@ -2,7 +2,7 @@ import type { Static, TSchema } from '@sinclair/typebox';
 import { CLEFS, LEVELS, NOTE_NAMES } from '../instruments';
 import { either, oneOf, tagged, Type, type Described } from '../schema';
 import { KeptFingering } from './fingering';
-import { JudgedPlace, PracticeTask, Repetition, WeekItem } from './practice';
+import { JudgedPlace, PracticeTask, WeekItem } from './practice';
 import { Quiz } from './quiz';
 import { Lock, PlanRequest, PlayingFields, PositionSchema, PositionRule, Preferences } from './request';
 
@@ -210,46 +210,9 @@ export const SentPlan = Type.Object({
 });
 export type SentPlan = Described<typeof SentPlan>;
 
-/** What a student takes home, or brings back. */
-export const PracticeFile = Type.Object({
-  format: Type.Literal('dove-path-practice'),
-  version: Type.Integer({ minimum: 1 }),
-  savedAt: Type.String(),
-  student: reference<typeof StudentRecord>('student'),
-  plans: Type.Array(reference<typeof PlanRecord>('plan')),
-  ...practiceLists(),
-});
-export type PracticeFile = Described<typeof PracticeFile>;
-
-/** Everything of practice, by its lists. */
-function practiceLists() {
-  return {
-    sessions: Type.Array(reference<typeof SessionRecord>('session')),
-    repetitions: Type.Array(reference<typeof Repetition>('repetition')),
-    cards: Type.Array(reference<typeof CardRecord>('card')),
-    answers: Type.Array(reference<typeof AnswerRecord>('answer')),
-    lessons: Type.Array(reference<typeof LessonRecord>('lesson')),
-  };
-}
-
 /** A record by the name of its own schema. */
 function reference<T extends TSchema>(name: string) {
   return Type.Unsafe<Static<T>>(Type.Ref(name));
 }
-
-/** A backup file. */
-export const Backup = Type.Object({
-  format: Type.Literal('dove-path-backup'),
-  version: Type.Integer({ minimum: 1 }),
-  savedAt: Type.Optional(Type.String()),
-  plans: Type.Array(reference<typeof PlanRecord>('plan')),
-  students: Type.Array(reference<typeof StudentRecord>('student')),
-  briefs: Type.Array(reference<typeof BriefRecord>('brief')),
-  books: Type.Optional(Type.Array(reference<typeof BookRecord>('book'))),
-  ...practiceLists(),
-  /** Rows that were damaged when the file was written, as they were found. */
-  damaged: Type.Optional(Type.Array(Type.Object({ table: Type.String(), row: Type.Unknown() }))),
-});
-export type Backup = Described<typeof Backup>;
 
 export type Choice = PlanRecord['choice'];

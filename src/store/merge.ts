@@ -1,4 +1,4 @@
-import type { LessonRecord, SessionRecord } from './records';
+import type { LessonRecord, SessionRecord } from '../core';
 
 /*
  * One record written on two computers. Each field counts how often each of them has written it: from that it follows, without any clock, which writing knew of

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { afterEdit, MOST_STEPS, NO_HISTORY, redone, undone, type History } from '../../../src/app/history';
+import { afterEdit, MOST_STEPS, NO_HISTORY, stepOf, type History } from '../../../src/app/undo';
 import { fieldsBetween, withFields, type Fields } from '../../../src/store/changes';
 
 interface Thing {
@@ -21,22 +21,22 @@ test('undo goes back through every state and redo forward again, exactly', () =>
       things.forEach((next, at) => (history = afterEdit(history, edit(states[at], next), null)));
       let now = states[states.length - 1];
       for (let at = states.length - 2; at >= 0; at--) {
-        const back = undone(history);
+        const back = stepOf(history, 'back');
         assert.ok(back);
         now = withFields(now, back.change);
         assert.deepEqual({ ...now }, { ...now, ...states[at] });
         assert.equal(now.b, states[at].b);
         ({ history } = back);
       }
-      assert.equal(undone(history), null);
+      assert.equal(stepOf(history, 'back'), null);
       for (let at = 1; at < states.length; at++) {
-        const forth = redone(history);
+        const forth = stepOf(history, 'forward');
         assert.ok(forth);
         now = withFields(now, forth.change);
         assert.deepEqual([now.a, now.b], [states[at].a, states[at].b]);
         ({ history } = forth);
       }
-      assert.equal(redone(history), null);
+      assert.equal(stepOf(history, 'forward'), null);
     }),
   );
 });
@@ -45,7 +45,7 @@ test('letters typed one after the other are undone together, and a new edit ends
   let history = afterEdit(NO_HISTORY as History<Fields<Thing>>, edit({ a: 0 }, { a: 1 }), 'typed');
   history = afterEdit(history, edit({ a: 1 }, { a: 2, b: 1 }), 'typed');
   assert.equal(history.past.length, 1);
-  const back = undone(history);
+  const back = stepOf(history, 'back');
   assert.deepEqual(back?.change.to, { a: 0, b: undefined });
   assert.equal(back?.history.future.length, 1);
   const other = edit({ a: 0 }, { a: 9 });

@@ -1,5 +1,10 @@
 import { joined, turnedRound, type Fields } from '../store/changes';
 
+/*
+ * Undo, for everything that is edited, with one rule: a step takes back one's own edit and never what another page has written since. Where the fields are not
+ * as the edit left them the step is not taken; it says so and stays.
+ */
+
 /** A change of some fields, with whatever else tells what it is a change of. */
 type FieldChange = Fields<object>;
 
@@ -33,32 +38,24 @@ export function afterEdit<C extends FieldChange>(
   return { past: [...history.past, change].slice(-MOST_STEPS), future: [], run };
 }
 
-/** A change to be made, and the history once it is. */
+/** One step back or forward: the change to be made, and the history once it is. */
 export interface Step<C> {
   readonly change: C;
   readonly history: History<C>;
-  /** The history where the change can no longer be made: the step is gone. */
-  readonly without: History<C>;
 }
 
-/** One step back: what takes the last change back; null where there is none. */
-export function undone<C extends FieldChange>(history: History<C>): Step<C> | null {
-  const last = history.past.at(-1);
-  if (!last) return null;
-  return {
-    change: { ...last, ...turnedRound(last) },
-    history: { past: history.past.slice(0, -1), future: [...history.future, last], run: null },
-    without: { past: history.past.slice(0, -1), future: history.future, run: null },
-  };
-}
+export type Direction = 'back' | 'forward';
 
-/** One step forward again. */
-export function redone<C extends FieldChange>(history: History<C>): Step<C> | null {
-  const next = history.future.at(-1);
+/** One step back takes the last change back; one forward makes it again. Null where there is none. */
+export function stepOf<C extends FieldChange>(history: History<C>, direction: Direction): Step<C> | null {
+  const { past, future } = history;
+  if (direction === 'back') {
+    const last = past.at(-1);
+    if (!last) return null;
+    const change = { ...last, ...turnedRound(last) };
+    return { change, history: { past: past.slice(0, -1), future: [...future, last], run: null } };
+  }
+  const next = future.at(-1);
   if (!next) return null;
-  return {
-    change: next,
-    history: { past: [...history.past, next], future: history.future.slice(0, -1), run: null },
-    without: { past: history.past, future: history.future.slice(0, -1), run: null },
-  };
+  return { change: next, history: { past: [...past, next], future: future.slice(0, -1), run: null } };
 }

@@ -1,0 +1,190 @@
+import { create } from 'zustand';
+import type { LessonRecord, PlanRecord, SessionRecord, StudentRecord } from '../core';
+import { fieldsBetween, fits, joined, type Change, type Fields } from '../store/changes';
+import { storageFault } from '../store/db';
+import { dropDraft, keepDraft } from '../store/drafts';
+import { countedEdit } from '../store/merge';
+import { getRow } from '../store/read';
+import { tableOf } from '../store/tables';
+import { commit } from '../store/write';
+import { DELETED_MEANWHILE, STEP_BLOCKED, STEP_GONE, storageWords } from '../wording/storage';
+import { deviceId } from './device';
+import { say } from './notices';
+import { afterEdit, NO_HISTORY, stepOf, type Direction, type History } from './undo';
+import { bringBack, forgetDeleted, lastDeleted } from './writes';
+
+/*
+ * Edits of kept records, saved as they are typed: students, the log, lessons, the lines of a sheet. They are written one after the other, each on top of the
+ * one before; each can be undone; a page that goes leaves what is not written as drafts.
+ */
+
+interface Editable {
+  readonly students: StudentRecord;
+  readonly sessions: SessionRecord;
+  readonly lessons: LessonRecord;
+  readonly plans: PlanRecord;
+}
+type EditableTable = keyof Editable;
+type Row = Editable[EditableTable];
+
+/** A change of one record, to be undone. */
+export interface RecordChange extends Fields<Row> {
+  readonly table: EditableTable;
+  readonly id: string;
+}
+
+export const useEditing = create<{ readonly history: History<RecordChange> }>(() => ({
+  history: NO_HISTORY,
+}));
+
+const setHistory = (history: History<RecordChange>) => useEditing.setState({ history });
+
+/** An edit that the store does not have yet, with the record as the store has it. */
+interface Unsaved {
+  readonly table: EditableTable;
+  readonly record: Row;
+  readonly fields: Fields<Row>;
+}
+
+const unsaved = new Map<string, Unsaved>();
+/** Records as last written by this page: newer than what the page shows until it has heard of it. */
+const written = new Map<string, Row>();
+/** Edits follow one another. */
+let writing: Promise<unknown> = Promise.resolve();
+
+/** All edits so far are in the store, or were told of. */
+export async function settled(): Promise<void> {
+  await writing;
+}
+
+/** A record as this page knows it: as it was last written here, where that is newer than what is shown. */
+export function newest<T extends Row>(shown: T): T {
+  const own = written.get(shown.id) as T | undefined;
+  return own && own.changedAt > shown.changedAt ? own : shown;
+}
+
+/**
+ * Changes some fields of a record.
+ * @param shown as the page shows it
+ * @param run names edits that follow each other in one box and are undone as one; by default those of the same fields; null for an edit of its own
+ * @returns whether it is saved
+ */
+export function edit<Name extends EditableTable>(
+  table: Name,
+  shown: Editable[Name],
+  change: Partial<Editable[Name]> | ((record: Editable[Name]) => Partial<Editable[Name]>),
+  run?: string | null,
+): Promise<boolean> {
+  forgetDeleted();
+  const { id } = shown;
+  const record = newest(shown);
+  const waiting = unsaved.get(id)?.fields as Fields<Editable[Name]> | undefined;
+  const seen: Editable[Name] = { ...record, ...waiting?.to };
+  const fields = fieldsBetween(seen, { ...seen, ...(typeof change === 'function' ? change(seen) : change) });
+  if (!fields) return Promise.resolve(true);
+  unsaved.set(id, { table, record, fields: (waiting ? joined(waiting, fields) : fields) as Fields<Row> });
+  const name = run === undefined ? Object.keys(fields.to).join() : run;
+  const step = { table, id, ...fields } as RecordChange;
+  setHistory(afterEdit(useEditing.getState().history, step, name && `${id}.${name}`));
+  return writeSoon(id);
+}
+
+function writeSoon(id: string): Promise<boolean> {
+  const work = writing.then(() => write(id));
+  writing = work;
+  return work;
+}
+
+/** Writes what is not saved yet of one record. @returns whether it is saved now */
+async function write(id: string): Promise<boolean> {
+  const waiting = unsaved.get(id);
+  if (!waiting) return true;
+  const { table, record, fields } = waiting;
+  try {
+    const outcome = await commit([updateOf(table, record, fields)]);
+    if (outcome.kind === 'written') {
+      written.set(id, outcome.records[0] as Row);
+      if (unsaved.get(id) === waiting) {
+        unsaved.delete(id);
+        dropDraft(id);
+      }
+      return true;
+    }
+    const now = outcome.current as Row | undefined;
+    if (!now) {
+      unsaved.delete(id);
+      say({ kind: 'trouble', message: DELETED_MEANWHILE });
+      return false;
+    }
+    // Another page wrote the same field meanwhile: what is typed here, also while that was found out, is put on top of that.
+    const latest = unsaved.get(id) ?? waiting;
+    const onTop = fieldsBetween<Row>(now, { ...now, ...latest.fields.to } as Row);
+    if (onTop) unsaved.set(id, { table, record: now, fields: onTop });
+    else unsaved.delete(id);
+    return await write(id);
+  } catch (error) {
+    const offer = { words: 'Try again', act: () => writeSoon(id) };
+    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+    return false;
+  }
+}
+
+/** The change for the store; records that are written on several computers count who wrote what. */
+function updateOf(table: EditableTable, record: Row, { from, to }: Fields<Row>): Change {
+  if (tableOf(table).join !== 'by-field')
+    return { kind: 'updated', table, id: record.id, from, to } as Change;
+  const log = record as SessionRecord | LessonRecord;
+  const counted = countedEdit(log, to as Partial<SessionRecord>, deviceId());
+  return {
+    kind: 'updated',
+    table,
+    id: record.id,
+    from: { ...from, edits: log.edits },
+    to: counted,
+  } as Change;
+}
+
+/** Takes the last edit back; right after something was deleted, that. */
+export async function undo() {
+  const bin = lastDeleted();
+  if (bin) await bringBack(bin);
+  else await step('back');
+}
+
+export const redo = () => step('forward');
+
+/** Called with the id of the record that a step changed, so that it is shown. */
+let shown: (id: string) => void = () => undefined;
+export function onStep(show: (id: string) => void) {
+  shown = show;
+}
+
+async function step(direction: Direction): Promise<void> {
+  // What is taken back has to be written first.
+  await settled();
+  const found = stepOf(useEditing.getState().history, direction);
+  if (!found) return;
+  const { table, id } = found.change;
+  try {
+    const now = (await getRow(table, id)) as Row | undefined;
+    if (!now || !fits(now, found.change)) {
+      say({ kind: 'done', message: now ? STEP_BLOCKED : STEP_GONE });
+      return;
+    }
+    const outcome = await commit([updateOf(table, now, found.change)]);
+    if (outcome.kind === 'conflict') return await step(direction);
+    written.set(id, outcome.records[0] as Row);
+    setHistory(found.history);
+    shown(id);
+  } catch (error) {
+    const offer = { words: 'Try again', act: () => step(direction) };
+    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+  }
+}
+
+/** The page goes: edits the store does not have yet are kept as drafts. @returns false where something would be lost */
+export function leave(): boolean {
+  return [...unsaved.values()].every(({ table, record, fields }) =>
+    keepDraft({ change: updateOf(table, record, fields), record: { ...record, ...fields.to } as Row }),
+  );
+}
