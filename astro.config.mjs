@@ -29,8 +29,7 @@ const gallery = {
   name: 'gallery',
   hooks: {
     'astro:config:setup': ({ command, injectRoute }) => {
-      if (command === 'dev')
-        injectRoute({ pattern: '/gallery', entrypoint: 'src/views/gallery/gallery.astro' });
+      if (command === 'dev') injectRoute({ pattern: '/gallery', entrypoint: 'src/views/gallery/gallery.astro' });
     },
   },
 };

@@ -27,10 +27,7 @@ export default defineConfig(
         'error',
         { allowForKnownSafeCalls: [{ from: 'package', package: 'node:test', name: ['test'] }] },
       ],
-      '@typescript-eslint/switch-exhaustiveness-check': [
-        'error',
-        { considerDefaultExhaustiveForUnions: true },
-      ],
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
       'import-x/no-cycle': ['error', { ignoreExternal: true }],
     },
   },

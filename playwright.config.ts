@@ -15,11 +15,7 @@ export default defineConfig({
   // A slow machine with two browsers at once takes its time; nothing is asserted about speed here.
   expect: { timeout: 45_000 },
   reporter: [['list']],
-  use: {
-    baseURL: `http://127.0.0.1:${PORT}`,
-    viewport: { width: 1280, height: 800 },
-    launchOptions: BROWSER,
-  },
+  use: { baseURL: `http://127.0.0.1:${PORT}`, viewport: { width: 1280, height: 800 }, launchOptions: BROWSER },
   webServer: {
     command: 'node dist/server/entry.mjs',
     url: `http://127.0.0.1:${PORT}/`,

@@ -1,4 +1,5 @@
 import { startServer } from './server.mjs';
+import { benchBookText } from '../src/wording/rooms/measuring';
 
 const KEYS = ['C', 'Db', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'Ab', 'A', 'Bb', 'B'];
 const SCALES = [
@@ -41,9 +42,7 @@ export async function benchBook() {
       .map((line) => JSON.parse(line));
     const planned = answers.filter((answer) => answer.plans?.length > 0).length;
     const megabytes = (text.length / 1e6).toFixed(0);
-    console.log(
-      `A full violin book of ${pages.length} pages (${planned} with a plan, the others off the fingerboard): ${seconds.toFixed(1)} s (limit 4), ${megabytes} MB`,
-    );
+    console.log(benchBookText.aFullViolinBook(pages.length, planned, seconds.toFixed(1), megabytes));
   } finally {
     stop();
   }

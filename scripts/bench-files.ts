@@ -2,8 +2,10 @@ import { clefsFor, plan, resolveSetup, writtenBars, type PlanRequest } from '../
 import { openFile, passageOf, writeMusicXml } from '../src/core/formats';
 import { sheetPages, USUAL_CHOICES } from '../src/notation/sheet/sheet';
 import { usualSheet } from '../src/notation/sheet/usual';
-import { ladderLabels, sheetPlan } from '../src/work/sheets';
+import { ladderLabels, sheetPlan } from '../src/work/sheetParts';
 import { wandering } from './bench-music';
+import { benchFilesText } from '../src/wording/rooms/measuring';
+import { PRODUCT } from '../src/wording/rooms/pages';
 
 /*
  * Files and paper: a long score written and read, a sheet laid out.
@@ -28,7 +30,7 @@ export function benchFiles() {
   const strings = resolveSetup(request).strings.map(({ name }) => name);
   const write = () =>
     writeMusicXml({
-      ...{ title: 'Long', software: 'Dove Path' },
+      ...{ title: benchFilesText.long, software: PRODUCT },
       parts: [
         {
           ...{ name: 'Violin', instrument: request.instrument },
@@ -58,16 +60,16 @@ export function benchFiles() {
   const pages = usualSheet(planned, new Date(0), { log: true }).pages.length;
   const lay = () =>
     sheetPages({
-      ...{ title: 'Sheet', who: '', date: '', goal: '', reminders: '', caution: '', names: 'letters' },
+      ...{ title: benchFilesText.sheet, who: '', date: '', goal: '', reminders: '', caution: '', names: 'letters' },
       ...{ plans: [one], ladder: ladderLabels(scale), choices: { ...USUAL_CHOICES, log: true } },
     });
   console.table([
     {
-      what: `MusicXML of ${NOTES} notes written (${(bytes.length / 1e6).toFixed(1)} MB)`,
+      what: benchFilesText.musicxmlOfNotesWritten(NOTES, (bytes.length / 1e6).toFixed(1)),
       'median ms': medianMs(write),
       'limit ms': 500,
     },
-    { what: `the same read, as a request`, 'median ms': medianMs(read), 'limit ms': 500 },
-    { what: `a sheet of ${pages} pages laid out`, 'median ms': medianMs(lay), 'limit ms': 150 },
+    { what: benchFilesText.theSameReadAs, 'median ms': medianMs(read), 'limit ms': 500 },
+    { what: benchFilesText.aSheetOfPages(pages), 'median ms': medianMs(lay), 'limit ms': 150 },
   ]);
 }

@@ -27,19 +27,7 @@ export const scale = (instrument: keyof typeof LOWEST, name: string): PlanReques
 export const thirds = (instrument: 'violin' | 'cello', tonic: string): PlanRequest => ({
   instrument,
   alternatives: 3,
-  material: {
-    type: 'double-stops',
-    interval: 'third',
-    tonic,
-    scale: 'major',
-    octaves: 2,
-    direction: 'updown',
-  },
+  material: { type: 'double-stops', interval: 'third', tonic, scale: 'major', octaves: 2, direction: 'updown' },
 });
 
-export const AIM = {
-  system: 'just',
-  tuning: 'pure',
-  tonic: { letter: 1, alteration: 0 },
-  level: 'middle',
-} as const;
+export const AIM = { system: 'just', tuning: 'pure', tonic: { letter: 1, alteration: 0 }, level: 'middle' } as const;

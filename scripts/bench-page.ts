@@ -2,6 +2,7 @@ import { chromium, type Browser, type Page } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
 import { BROWSER, startServer } from './server.mjs';
 import { ensureChromium } from './setup.mjs';
+import { benchPageText } from '../src/wording/rooms/measuring';
 
 /** Keys gone through, one after the other, while the page's long tasks are watched. */
 const KEYS = ['D', 'Eb', 'F', 'F#', 'G', 'Ab', 'Bb', 'B', 'C', 'E', 'A'];
@@ -15,9 +16,7 @@ interface Change {
 async function changeKey(page: Page, key: string): Promise<Change> {
   return page.evaluate(async (name) => {
     const tasks: number[] = [];
-    const watcher = new PerformanceObserver((list) =>
-      tasks.push(...list.getEntries().map((entry) => entry.duration)),
-    );
+    const watcher = new PerformanceObserver((list) => tasks.push(...list.getEntries().map((entry) => entry.duration)));
     watcher.observe({ type: 'longtask' });
     const staff = document.querySelector('[data-testid="staff"]');
     const word = document.querySelector<HTMLSelectElement>('select[aria-label="Key"]');
@@ -46,34 +45,32 @@ interface Case {
   readonly arrange: (page: Page) => Promise<void>;
 }
 
-const word = (page: Page, label: string, value: string) =>
-  page.getByLabel(label, { exact: true }).selectOption(value);
+const word = (page: Page, label: string, value: string) => page.getByLabel(label, { exact: true }).selectOption(value);
 
 /** A line that wanders over the strings, to be typed. */
 function typedLine(notes: number): string {
   const names = 'G3 A3 B3 C4 D4 E4 F4 G4 A4 B4 C5 D5 E5 F5 G5 A5 B5 C6'.split(' ');
-  const at = (n: number) =>
-    Math.abs(((n * 7 + Math.floor(n / 5) * 3) % (2 * names.length - 2)) - names.length + 1);
+  const at = (n: number) => Math.abs(((n * 7 + Math.floor(n / 5) * 3) % (2 * names.length - 2)) - names.length + 1);
   return Array.from({ length: notes }, (_, n) => names[at(Math.floor(n / 3))] ?? names[0]).join(' ');
 }
 
 async function typeNotes(page: Page, notes: number) {
   await word(page, 'Kind', 'typed');
   await page.getByLabel('Notes', { exact: true }).fill(typedLine(notes));
-  await page.getByText(`of ${notes}, bar 1`).waitFor();
+  await page.getByText(benchPageText.ofBar1(notes)).waitFor();
 }
 
 const CASES: readonly Case[] = [
   {
-    what: 'three octaves up and down',
+    what: benchPageText.threeOctavesUpAnd,
     limitMs: 50,
     arrange: async (page) => {
       await word(page, 'Octaves', '3');
       await word(page, 'Direction', 'updown');
     },
   },
-  { what: '60 notes', limitMs: 50, arrange: (page) => typeNotes(page, 60) },
-  { what: '1,000 notes', limitMs: 100, arrange: (page) => typeNotes(page, 1000) },
+  { what: benchPageText.n60Notes, limitMs: 50, arrange: (page) => typeNotes(page, 60) },
+  { what: benchPageText.n1000Notes, limitMs: 100, arrange: (page) => typeNotes(page, 1000) },
 ];
 
 /** From a changed key to the new picture, the longest task of the main thread meanwhile, and the first view of a cold load. */
@@ -101,13 +98,11 @@ export async function benchPage() {
       });
       await page.context().close();
     }
-    console.log('In the page, key changed to new picture (longest task: 0 where none took 50 ms):');
+    console.log(benchPageText.inThePageKey);
     console.table(rows);
     const { readyMs, scriptKb, notationKb } = await coldLoad(browser, address);
-    console.log(`Cold load to a usable first view: ${readyMs} ms (limit 1,000)`);
-    console.log(
-      `Script of the first load, gzipped: ${scriptKb} kB (limit 150); notation after it: ${notationKb} kB`,
-    );
+    console.log(benchPageText.coldLoadToA(readyMs));
+    console.log(benchPageText.scriptOfTheFirst(scriptKb, notationKb));
   } finally {
     await browser.close();
     stop();

@@ -15,12 +15,13 @@ import {
   type SessionRecord,
   type StudentRecord,
 } from '../src/core';
-import { placesOf } from '../src/app/practice/passage';
+import { placesOf } from '../src/app/practice/playedPassage';
 import { seeded } from '../src/app/practice/seeded';
 import { daySum } from '../src/store/days';
 import { newRecord } from '../src/store/records';
 import { BROWSER, startServer } from './server.mjs';
 import { ensureChromium } from './setup.mjs';
+import { benchPracticeText } from '../src/wording/rooms/measuring';
 
 /*
  * A log of five years: how long Progress takes to be drawn, next week to be proposed, a repetition to be kept; and how steady the metronome is.
@@ -46,24 +47,13 @@ function fiveYears(): Log {
   } as const;
   const response = plan(request);
   const [best] = response.plans;
-  const aim = {
-    system: 'pythagorean',
-    tuning: 'pure',
-    tonic: { letter: 5, alteration: 0 },
-    level: 'middle',
-  } as const;
+  const aim = { system: 'pythagorean', tuning: 'pure', tonic: { letter: 5, alteration: 0 }, level: 'middle' } as const;
   const findings = findingsOf(request, response, best, aim);
   const last = response.events.length - 1;
   const places = placesOf({ response, plan: best, findings }, { from: 0, to: last });
   const now = Date.now();
   const student: StudentRecord = {
-    ...{
-      id: 'five-years',
-      name: 'Fivey',
-      plays: { instrument: 'violin' },
-      level: 'middle',
-      clefs: ['treble'],
-    },
+    ...{ id: 'five-years', name: 'Fivey', plays: { instrument: 'violin' }, level: 'middle', clefs: ['treble'] },
     ...{ noteNames: 'letters', remark: '', createdAt: now, changedAt: now },
   };
   const sessions: SessionRecord[] = [];
@@ -92,7 +82,7 @@ function fiveYears(): Log {
         startedAt,
         endedAt: startedAt,
         minutes: 15,
-        what: 'A major',
+        what: benchPracticeText.aMajor,
         places,
       },
       ...{ planId: `plan-${n % 8}`, heard: { low: 0, in: 0, high: 0, missed: 0 }, goal: '', playerWords: '' },
@@ -149,10 +139,7 @@ function untilShown(page: Page, shown: string): Promise<number> {
     const value = [...choice.options].find((option) => option.text === 'Fivey')?.value ?? '';
     Object.getOwnPropertyDescriptor(HTMLSelectElement.prototype, 'value')?.set?.call(choice, value);
     choice.dispatchEvent(new Event('change', { bubbles: true }));
-    while (
-      !document.body.textContent.includes(text) ||
-      !document.querySelector('[data-testid="tempo-chart"] path')
-    )
+    while (!document.body.textContent.includes(text) || !document.querySelector('[data-testid="tempo-chart"] path'))
       await new Promise(requestAnimationFrame);
     return performance.now() - start;
   }, shown);
@@ -191,19 +178,17 @@ export async function benchPractice() {
     for (let turn = 0; turn < 5; turn++) {
       await page.goto(`${address}/progress`);
       await page.locator('main[data-ready="true"]').waitFor();
-      await page.getByLabel('Student').selectOption({ label: 'Wren' });
+      await page.getByLabel('Student').selectOption({ label: benchPracticeText.wren });
       await page.getByTestId('tempo-chart').locator('path').first().waitFor();
       await page.waitForTimeout(800);
-      drawn.push(await untilShown(page, 'From 100 beats a minute on'));
+      drawn.push(await untilShown(page, benchPracticeText.from100BeatsA));
     }
     const kept = await judgedMs(page, address);
-    console.log(
-      `Practice, with a log of ${YEARS} years (${SESSIONS} sessions, ${SESSIONS * EACH} repetitions):`,
-    );
+    console.log(benchPracticeText.practiceWithALog(YEARS, SESSIONS, SESSIONS * EACH));
     console.table([
-      { what: 'Progress of another student drawn', 'median ms': Math.round(median(drawn)), 'limit ms': 300 },
-      { what: 'trends and next week', 'median ms': Math.round(median(week)), 'limit ms': 50 },
-      { what: 'a repetition judged, kept, shown', 'median ms': Math.round(median(kept)), 'limit ms': 50 },
+      { what: benchPracticeText.progressOfAnotherStudent, 'median ms': Math.round(median(drawn)), 'limit ms': 300 },
+      { what: benchPracticeText.trendsAndNextWeek, 'median ms': Math.round(median(week)), 'limit ms': 50 },
+      { what: benchPracticeText.aRepetitionJudgedKept, 'median ms': Math.round(median(kept)), 'limit ms': 50 },
     ]);
     await metronome(page);
   } finally {
@@ -216,9 +201,9 @@ export async function benchPractice() {
 /** From the key that judges to the count that shows it: it is shown once it is kept. */
 async function judgedMs(page: Page, address: string): Promise<number[]> {
   await page.goto(`${address}/practice`);
-  await page.getByLabel('Student').selectOption({ label: 'Wren' });
+  await page.getByLabel('Student').selectOption({ label: benchPracticeText.wren });
   await page.getByRole('link', { name: 'Practise' }).first().click();
-  await page.getByLabel('How many times').fill('40');
+  await page.getByLabel(benchPracticeText.howManyTimes).fill('40');
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByTestId('count').waitFor();
   const times: number[] = [];
@@ -227,7 +212,7 @@ async function judgedMs(page: Page, address: string): Promise<number[]> {
       await page.evaluate(async (want) => {
         const start = performance.now();
         window.dispatchEvent(new KeyboardEvent('keydown', { key: 'i', bubbles: true }));
-        while (!document.querySelector('[data-testid="count"]')?.textContent.includes(`${want} of 40`))
+        while (!document.querySelector('[data-testid="count"]')?.textContent.includes(benchPracticeText.of40(want)))
           await new Promise((done) => setTimeout(done));
         return performance.now() - start;
       }, turn),
@@ -251,6 +236,11 @@ async function metronome(page: Page) {
   const off = clicks.map(({ time }, at) => Math.abs(time - first.time - at) * 1000);
   const drift = (beat - 1) * 600_000;
   console.log(
-    `Metronome at 60 a minute over ${clicks.length} clicks: jitter ${Math.max(...off).toFixed(4)} ms at most, drift ${drift.toFixed(4)} ms in ten minutes, laid out at least ${Math.round(Math.min(...clicks.map(({ ahead }) => ahead)) * 1000)} ms ahead (limit 2 ms)`,
+    benchPracticeText.metronomeAt60A(
+      clicks.length,
+      Math.max(...off).toFixed(4),
+      drift.toFixed(4),
+      Math.round(Math.min(...clicks.map(({ ahead }) => ahead)) * 1000),
+    ),
   );
 }

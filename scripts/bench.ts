@@ -12,6 +12,7 @@ import { AIM, scale, thirds, wandering } from './bench-music';
 import { againstOption, besideEachOther } from './bench-pairs';
 import { shippedCore } from './core-of';
 import type { PlanRequest } from '../src/core';
+import { benchText } from '../src/wording/rooms/measuring';
 
 const core = await shippedCore('.');
 const { findingsOf, plan } = core;
@@ -38,7 +39,7 @@ function referenceMs(): string {
   const start = performance.now();
   let sum = 0;
   for (let at = 0; at < 1e8; at++) sum += Math.sqrt(at);
-  return `${(performance.now() - start).toFixed(0)} ms for a hundred million square roots (sum ${sum.toExponential(2)})`;
+  return benchText.msForAHundred((performance.now() - start).toFixed(0), sum.toExponential(2));
 }
 
 const peakOf = process.argv.find((arg) => arg.startsWith('--peak='));
@@ -73,7 +74,7 @@ const before = referenceMs();
 const rows: Row[] = [];
 for (const [instrument, name] of THREE_OCTAVES) {
   const request = scale(instrument, name);
-  const what = `${instrument}, ${name}, three octaves up and down`;
+  const what = benchText.threeOctavesUpAnd(instrument, name);
   const alone = { ...request, alternatives: 1 };
   let at = 0;
   // Another lock each time: what the next request shares is kept, what the lock touches is not.
@@ -85,11 +86,11 @@ for (const [instrument, name] of THREE_OCTAVES) {
   const locks = Array.from({ length: 40 }, locked);
   const add = (how: string, work: () => unknown, limit: number | '' = '') =>
     rows.push({ what: `${what}, ${how}`, 'median ms': medianMs(work, 40, 60), 'limit ms': limit });
-  add('the best alone, warm, another lock each time', () => plan(locks[at++ % locks.length]));
-  add('the best alone, every second in another key', () => plan(inOtherKey(alone, at++)));
+  add(benchText.theBestAloneWarm, () => plan(locks[at++ % locks.length]));
+  add(benchText.theBestAloneEvery, () => plan(inOtherKey(alone, at++)));
   // A string a hundredth of a mm longer each time: nothing of the request before can be used.
-  add('the best alone, cold', () => plan({ ...alone, stringLengthMm: 600 + at++ / 100 }), 5);
-  add('with its ways, warm', () => plan({ ...request, alternatives: 5 }));
+  add(benchText.theBestAloneCold, () => plan({ ...alone, stringLengthMm: 600 + at++ / 100 }), 5);
+  add(benchText.withItsWaysWarm, () => plan({ ...request, alternatives: 5 }));
 }
 for (const [instrument, tonic] of [
   ['violin', 'D4'],
@@ -97,7 +98,7 @@ for (const [instrument, tonic] of [
 ] as const) {
   const request = thirds(instrument, tonic);
   rows.push({
-    what: `${instrument}, thirds, two octaves up and down, 3 plans`,
+    what: benchText.thirdsTwoOctavesUp(instrument),
     'median ms': medianMs(() => plan(request), 60, 60),
     'limit ms': 10,
   });
@@ -110,7 +111,7 @@ for (const [length, limit] of [
   const request = wandering(length);
   const response = plan(request);
   rows.push({
-    what: `all findings of a plan of ${length} notes`,
+    what: benchText.allFindingsOfA(length),
     'median ms': medianMs(() => findingsOf(request, response, response.plans[0], AIM), 20, 40),
     'limit ms': limit,
   });
@@ -121,7 +122,7 @@ const LIMITS: Readonly<Record<number, number>> = { 1000: 200, 2000: 400 };
 const spans = SIZES.map((length) => {
   const request = wandering(length);
   const ms = medianMs(() => plan(request), 2, 5);
-  rows.push({ what: `${length} notes, 3 plans`, 'median ms': ms, 'limit ms': LIMITS[length] ?? '' });
+  rows.push({ what: benchText.notes3Plans(length), 'median ms': ms, 'limit ms': LIMITS[length] ?? '' });
   return ms;
 });
 const exponent = Math.log(spans[spans.length - 1] / spans[0]) / Math.log(SIZES[SIZES.length - 1] / SIZES[0]);
@@ -137,17 +138,17 @@ function peakMb(length: number): number {
   return peak(length) - peak(1);
 }
 
-console.log(`Node ${process.versions.node}, one core; the machine's speed before: ${before}`);
+console.log(benchText.nodeOneCoreThe(process.versions.node, before));
 console.table(rows);
-console.log(`and after: ${referenceMs()}`);
-console.log(`From 500 to 8,000 notes the time grows with the power ${exponent.toFixed(2)} of the length`);
-console.log(`Peak memory for 1,000 notes: ${peakMb(1000).toFixed(0)} MB (limit 150)`);
+console.log(benchText.andAfter(referenceMs()));
+console.log(benchText.growth(exponent.toFixed(2)));
+console.log(benchText.peakMemoryFor1(peakMb(1000).toFixed(0)));
 
 if (existsSync('dist/server/entry.mjs')) {
   benchFiles();
   await benchBook();
-  console.log(`The machine's speed now: ${referenceMs()}`);
+  console.log(benchText.theMachinesSpeedNow(referenceMs()));
   await benchPage();
   await benchPractice();
-  console.log(`The machine's speed now: ${referenceMs()}`);
-} else console.log('For the page, build first: npm run build');
+  console.log(benchText.theMachinesSpeedNow(referenceMs()));
+} else console.log(benchText.forThePageBuild);

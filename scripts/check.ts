@@ -9,27 +9,21 @@ import { speechOf } from '../src/wording/plans';
 import { beyondWords, differenceWords, unplayableWords } from '../src/wording/written';
 import { guardOutput, readAsked } from './lib/door';
 import { readPassage } from './lib/passage';
+import { checkText } from '../src/wording/rooms/commands';
 
-const USAGE =
-  'Name one file of MusicXML or a request with locks ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N.';
+const USAGE = checkText.nameOneFileOf;
 
 guardOutput();
 const asked = readAsked(process.argv.slice(2), ['instrument', 'part', 'bars', 'voice'], USAGE);
 const { request, written } = readPassage(asked, USAGE);
-const { response, plan, unplayable, differences, beyond } = asWritten(
-  { ...request, alternatives: 1 },
-  written,
-);
+const { response, plan, unplayable, differences, beyond } = asWritten({ ...request, alternatives: 1 }, written);
 const speech = speechOf(request.instrument, response);
 const worded = (one: Plan | null | undefined) =>
   one ? wordedAnswer(request, { ...response, plans: [one] } satisfies PlanResponse).plans[0] : null;
 const answer = {
   asWritten: worded(plan),
   best: worded(response.plans[0]),
-  differences: differences.map((one) => ({
-    ...one,
-    message: differenceWords(one, plan, response.plans[0], speech),
-  })),
+  differences: differences.map((one) => ({ ...one, message: differenceWords(one, plan, response.plans[0], speech) })),
   beyond: beyond.map((reach) => ({ ...reach, message: beyondWords(reach, speech) })),
   unplayable: unplayable.map((one) => ({ ...one, message: unplayableWords(one, speech) })),
   problems: wordedAnswer(request, response).problems,

@@ -3,6 +3,7 @@
  * PORT chooses the port; without it a free one is taken.
  */
 import { spawn } from 'node:child_process';
+import { setupText } from '../src/wording/setup.mjs';
 import { ensureNode, ensurePackages, ensurePort, run } from './setup.mjs';
 
 ensureNode();
@@ -24,7 +25,7 @@ const address = `http://127.0.0.1:${port}/?demo`;
 for (let tries = 0; tries < 100; tries++) {
   try {
     await fetch(address);
-    console.log(`Dove Path is ready, with demo data: ${address}`);
+    console.log(setupText.ready(address));
     break;
   } catch {
     await new Promise((resolve) => setTimeout(resolve, 100));

@@ -10,6 +10,7 @@ import fc from 'fast-check';
 import { answerFault, demandingRequest, hostileRequest, refusalFault } from '../tests/support/fuzz';
 import { storm } from '../tests/support/storm';
 import { BROWSER, startServer } from './server.mjs';
+import { faultsText } from '../src/wording/rooms/measuring';
 
 const SEED = 20261125;
 const { values } = parseArgs({
@@ -20,32 +21,28 @@ const { values } = parseArgs({
     minutes: { type: 'string', default: '10' },
   },
 });
-const [requests, http, memory, minutes] = [values.requests, values.http, values.memory, values.minutes].map(
-  Number,
-);
+const [requests, http, memory, minutes] = [values.requests, values.http, values.memory, values.minutes].map(Number);
 const faults: string[] = [];
 /** How often memory is looked at before it is told. */
 const LOOKS = 8;
 
 function report(what: string, found: readonly string[]) {
-  console.log(`${what}: ${found.length === 0 ? 'no fault' : `${found.length} faults`}`);
+  console.log(`${what}: ${found.length === 0 ? faultsText.noFault : faultsText.faults(found.length)}`);
   for (const fault of found.slice(0, 10)) console.log(`  ${fault.slice(0, 600)}`);
   faults.push(...found);
 }
 
 const good = fc.sample(demandingRequest, { numRuns: requests, seed: SEED });
 report(
-  `${requests} requests`,
+  faultsText.requests(requests),
   good.flatMap((request) => {
     const fault = answerFault(request);
     return fault ? [`${fault}: ${JSON.stringify(request)}`] : [];
   }),
 );
-const hostile = fc
-  .sample(hostileRequest, { numRuns: http, seed: SEED })
-  .map((value) => JSON.stringify(value));
+const hostile = fc.sample(hostileRequest, { numRuns: http, seed: SEED }).map((value) => JSON.stringify(value));
 report(
-  `${http} hostile requests`,
+  faultsText.hostileRequests(http),
   hostile.flatMap((text) => {
     const fault = refusalFault(text);
     return fault ? [`${fault}: ${text.slice(0, 300)}`] : [];
@@ -54,13 +51,13 @@ report(
 
 const server = await startServer();
 try {
-  report(`${http} hostile requests over HTTP`, await overHttp(server.address, hostile));
-  if (memory > 0) report(`memory after ${memory} requests`, await memoryFault(server));
+  report(faultsText.hostileRequestsOverHttp(http), await overHttp(server.address, hostile));
+  if (memory > 0) report(faultsText.memoryAfterRequests(memory), await memoryFault(server));
   if (minutes > 0) {
     const browser = await chromium.launch(BROWSER);
     const { edits, lost } = await storm(browser, server.address, minutes * 60_000, SEED);
     await browser.close();
-    report(`${minutes} minutes of storm, ${edits} edits shown as saved`, lost);
+    report(faultsText.minutesOfStormEdits(minutes, edits), lost);
   }
 } finally {
   server.stop();
@@ -71,20 +68,17 @@ process.exit(faults.length > 0 ? 1 : 0);
 async function overHttp(address: string, texts: readonly string[]): Promise<string[]> {
   const found: string[] = [];
   for (const [at, text] of texts.entries()) {
-    const path = ['/api/plan', '/api/book', '/api/plan?x=%E0', `/${encodeURIComponent(text.slice(0, 40))}`][
-      at % 4
-    ];
+    const path = ['/api/plan', '/api/book', '/api/plan?x=%E0', `/${encodeURIComponent(text.slice(0, 40))}`][at % 4];
     const method = path.startsWith('/api') ? ['POST', 'POST', 'PUT', 'GET'][(at >> 2) % 4] : 'GET';
     const body = method === 'POST' || method === 'PUT' ? text : undefined;
     const headers = at % 7 === 0 ? { origin: 'http://elsewhere.example' } : undefined;
     const answer = await fetch(address + path, { method, body, headers });
     const said = await answer.text();
     if (answer.status >= 500) found.push(`${method} ${path} ${answer.status}: ${text.slice(0, 200)}`);
-    if (/\bat .*:\d+:\d+\)/.test(said)) found.push(`a stack trace: ${said.slice(0, 200)}`);
+    if (/\bat .*:\d+:\d+\)/.test(said)) found.push(faultsText.aStackTrace(said.slice(0, 200)));
     if (answer.status === 422 && said.length > 64_000 && !path.includes('book'))
-      found.push(`${said.length} letters`);
-    if (!answer.headers.get('x-content-type-options'))
-      found.push(`no policy: ${method} ${path} ${answer.status}`);
+      found.push(faultsText.letters(said.length));
+    if (!answer.headers.get('x-content-type-options')) found.push(faultsText.noPolicy(method, path, answer.status));
   }
   return found;
 }
@@ -95,10 +89,7 @@ async function memoryFault({ address, memoryMb }: typeof server): Promise<string
   let sent = 0;
   const send = async (until: number) => {
     for (; sent < until; sent++) {
-      const answer = await fetch(`${address}/api/plan`, {
-        method: 'POST',
-        body: mixed[sent % mixed.length],
-      });
+      const answer = await fetch(`${address}/api/plan`, { method: 'POST', body: mixed[sent % mixed.length] });
       await answer.arrayBuffer();
     }
   };
@@ -115,8 +106,6 @@ async function memoryFault({ address, memoryMb }: typeof server): Promise<string
   const early = await held();
   await send(memory);
   const late = await held();
-  console.log(
-    `  ${early.toFixed(0)} MB after ${Math.floor(memory / 10)}, ${late.toFixed(0)} MB after ${memory}`,
-  );
-  return late > 1.1 * early ? [`from ${early.toFixed(0)} to ${late.toFixed(0)} MB`] : [];
+  console.log(faultsText.mbAfterMbAfter(early.toFixed(0), Math.floor(memory / 10), late.toFixed(0), memory));
+  return late > 1.1 * early ? [faultsText.fromToMb(early.toFixed(0), late.toFixed(0))] : [];
 }

@@ -9,13 +9,15 @@ import { createInterface } from 'node:readline';
 import { BadRequest, parseRequest } from '../src/contract/read';
 import { plan } from '../src/core';
 import { errorAnswer, refusalAnswer } from '../src/wording/issues';
-import { answerText, isError } from '../src/work/answer';
+import { answerText, isError } from '../src/work/answering';
 import { NOTE_FORMATS, writeAs, type NoteFormat } from '../src/work/exports';
 import { fail, guardOutput, readAsked, readBytes, refuse, withoutMark, writeOut } from './lib/door';
+import { planText } from '../src/wording/rooms/commands';
+import { PRODUCT } from '../src/wording/rooms/pages';
 
 const PICTURES = ['svg', 'png', 'pdf'] as const;
 const FORMATS: readonly string[] = [...NOTE_FORMATS, ...PICTURES];
-const USAGE = `Name one request file, "-" for standard input, or --lines for one request a line; with a file, --as ${FORMATS.join('|')}, --way N and --out FILE.`;
+const USAGE = planText.nameOneRequestFile(FORMATS.join('|'));
 
 const readText = (file: string) => withoutMark(new TextDecoder().decode(readBytes(file, USAGE)));
 
@@ -26,7 +28,7 @@ async function planLines() {
     const text = number === 1 ? withoutMark(line) : line;
     if (text.trim() === '') {
       // So that answers can be matched to lines.
-      process.stderr.write(`${JSON.stringify({ notice: `Line ${number} is empty and was skipped.` })}\n`);
+      process.stderr.write(`${JSON.stringify({ notice: planText.lineIsEmptyAnd(number) })}\n`);
       continue;
     }
     const ready = process.stdout.write(JSON.stringify(answerText(text)) + '\n');
@@ -36,19 +38,17 @@ async function planLines() {
 
 /** The plan as a file of another kind. */
 async function planAs(format: string, file: string, options: ReadonlyMap<string, string>) {
-  if (!FORMATS.includes(format)) refuse(`There is no format "${format}". ${USAGE}`);
+  if (!FORMATS.includes(format)) refuse(planText.thereIsNoFormat(format, USAGE));
   const way = Number(options.get('way') ?? 0);
-  if (!Number.isInteger(way) || way < 0)
-    refuse('A way is counted from 0, the best plan. Write it like --way 1.');
+  if (!Number.isInteger(way) || way < 0) refuse(planText.aWayIsCounted);
   const request = understood(readText(file));
   const response = plan({ ...request, alternatives: Math.max(request.alternatives ?? 3, way + 1) });
   const one = response.plans[way];
-  if (!one && response.plans.length > 0)
-    refuse(`There is no way ${way}: this request has ${response.plans.length}, counted from 0.`);
+  if (!one && response.plans.length > 0) refuse(planText.thereIsNoWay(way, response.plans.length));
   if (!one) {
     const answer = answerText(JSON.stringify(request));
     const why = isError(answer) ? '' : answer.problems.map(({ message }) => message).join(' ');
-    refuse(`No fingering fits this request, so there is nothing to write. ${why}`.trim());
+    refuse(planText.noFingeringFitsThis(why).trim());
   }
   const planned = { request, response, plan: one };
   const isPicture = (PICTURES as readonly string[]).includes(format);
@@ -58,12 +58,9 @@ async function planAs(format: string, file: string, options: ReadonlyMap<string,
 
 /** The sheet: drawing it is only loaded where it is asked for. */
 async function pictureOf(format: string, planned: Parameters<typeof writeAs>[1]) {
-  const [{ usualSheet }, files] = await Promise.all([
-    import('../src/notation/sheet/usual'),
-    import('./lib/sheets'),
-  ]);
+  const [{ usualSheet }, files] = await Promise.all([import('../src/notation/sheet/usual'), import('./lib/sheets')]);
   const { title, pages } = usualSheet(planned, new Date());
-  if (format === 'pdf') return files.pdfFile(pages, { title, author: 'Dove Path' });
+  if (format === 'pdf') return files.pdfFile(pages, { title, author: PRODUCT });
   return format === 'png' ? files.pngFile(pages, title) : files.svgFile(pages, title);
 }
 
@@ -85,7 +82,7 @@ else {
   const format = options.get('as');
   if (format !== undefined) await planAs(format, file, options);
   else {
-    if (options.size > 0) refuse(`--way and --out go with --as. ${USAGE}`);
+    if (options.size > 0) refuse(planText.wayAndOutGo(USAGE));
     const answer = answerText(readText(file));
     if (isError(answer)) fail(answer, answer.error.code === 'internal' ? 1 : 2);
     process.stdout.write(JSON.stringify(answer) + '\n');

@@ -5,9 +5,9 @@
  */
 import { readPassage } from './lib/passage';
 import { guardOutput, readAsked } from './lib/door';
+import { readText } from '../src/wording/rooms/commands';
 
-const USAGE =
-  'Name one file of MusicXML, MIDI or typed notes ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N, --keep fingerings.';
+const USAGE = readText.nameOneFileOf;
 
 guardOutput();
 const asked = readAsked(process.argv.slice(2), ['instrument', 'part', 'bars', 'voice', 'keep'], USAGE);

@@ -1,6 +1,2 @@
-export function startServer(): Promise<{
-  readonly address: string;
-  readonly stop: () => void;
-  memoryMb: () => number;
-}>;
+export function startServer(): Promise<{ readonly address: string; readonly stop: () => void; memoryMb: () => number }>;
 export const BROWSER: { readonly executablePath: string; readonly args: string[] };

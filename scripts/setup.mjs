@@ -3,6 +3,7 @@
  */
 import { spawnSync } from 'node:child_process';
 import { createServer } from 'node:net';
+import { setupText } from '../src/wording/setup.mjs';
 import { existsSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 
 export const CHROMIUM = '/usr/bin/chromium';
@@ -11,8 +12,7 @@ const STAMP = 'node_modules/.dove-path-installed';
 /** Runs a command with its output shown; stops the whole run where it fails. */
 export function run(command, args, options = {}) {
   const result = spawnSync(command, args, { stdio: 'inherit', ...options });
-  if (result.error?.code === 'ENOENT')
-    stop(`"${command}" is not on this machine; please install it and run this again.`);
+  if (result.error?.code === 'ENOENT') stop(setupText.notHere(command));
   if (result.status !== 0) process.exit(result.status ?? 1);
 }
 
@@ -25,7 +25,7 @@ export function stop(message) {
 export function ensurePackages() {
   const lock = readFileSync('package-lock.json', 'utf8');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === String(lock.length) && !newerLock()) return;
-  console.log('Installing the packages …');
+  console.log(setupText.installingPackages);
   // Not "npm ci": npm leaves other platforms' optional packages out of the lock file and then refuses it.
   run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--loglevel=error']);
   writeFileSync(STAMP, String(lock.length));
@@ -38,11 +38,8 @@ function newerLock() {
 /** Installs Debian's Chromium when it is missing. */
 export function ensureChromium() {
   if (existsSync(CHROMIUM)) return;
-  if (process.getuid?.() !== 0)
-    stop(
-      'The browser tests need Chromium. Install it once as root: apt-get update && apt-get install -y chromium',
-    );
-  console.log('Installing Chromium …');
+  if (process.getuid?.() !== 0) stop(setupText.needsChromium);
+  console.log(setupText.installingChromium);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   run('apt-get', ['update', '-qq'], { env });
   run('apt-get', ['install', '-y', '-qq', 'chromium'], { env });
@@ -51,23 +48,17 @@ export function ensureChromium() {
 /** Checks that Node is new enough for the packages. */
 export function ensureNode() {
   const [major, minor] = process.versions.node.split('.').map(Number);
-  if (major < 20 || (major === 20 && minor < 3))
-    stop(`Dove Path needs Node 20.3 or newer; this is ${process.versions.node}.`);
+  if (major < 20 || (major === 20 && minor < 3)) stop(setupText.needsNode(process.versions.node));
 }
 
 /** Checks, before anything is built, that a port that was asked for can be had. */
 export async function ensurePort(text) {
   const port = Number(text);
-  if (!/^\d+$/.test(text) || port > 65535)
-    stop(`PORT is "${text.slice(0, 20)}"; it must be a whole number from 0 to 65535.`);
+  if (!/^\d+$/.test(text) || port > 65535) stop(setupText.portMustBe(text.slice(0, 20)));
   await new Promise((free) => {
     const probe = createServer();
     probe.once('error', ({ code }) =>
-      stop(
-        code === 'EADDRINUSE'
-          ? `Port ${port} is in use already. Stop what uses it, or choose another with PORT.`
-          : `Port ${port} cannot be used (${code}). Choose another with PORT.`,
-      ),
+      stop(code === 'EADDRINUSE' ? setupText.portInUse(port) : setupText.portUnusable(port, code)),
     );
     probe.listen(port, '127.0.0.1', () => probe.close(free));
   });

@@ -6,10 +6,9 @@
 import { craftKinds, fingersOf, sweep } from '../tests/support/craft';
 import { soundness, sweepCases } from '../tests/support/sweep';
 import { requestWords } from '../src/wording/material';
+import { sweepText } from '../src/wording/rooms/measuring';
 
-process.exit(
-  process.argv.includes('--craft') ? craft(process.argv[process.argv.indexOf('--craft') + 1]) : sound(),
-);
+process.exit(process.argv.includes('--craft') ? craft(process.argv[process.argv.indexOf('--craft') + 1]) : sound());
 
 function sound(): number {
   const cases = sweepCases();
@@ -17,7 +16,7 @@ function sound(): number {
     const trouble = soundness(one);
     return trouble ? [`${trouble}: ${JSON.stringify(one)}`] : [];
   });
-  console.log(`${cases.length - unsound.length} of ${cases.length} answers are sound`);
+  console.log(sweepText.ofAnswersAreSound(cases.length - unsound.length, cases.length));
   for (const line of unsound.slice(0, 20)) console.log(line);
   return unsound.length > 0 ? 1 : 0;
 }
@@ -29,9 +28,7 @@ function craft(word = ''): number {
     const { found, planned } = sweep(kind);
     const may = Math.floor(kind.ceiling * planned);
     if (found.length > may) over++;
-    console.log(
-      `${found.length > may ? 'OVER ' : '     '}${found.length} of ${planned}, may be ${may}: ${kind.name}`,
-    );
+    console.log(sweepText.ofMayBe(found.length > may ? 'OVER ' : '     ', found.length, planned, may, kind.name));
     if (found.length > may || word !== '')
       for (const { one, where } of found.slice(0, word === '' ? 3 : 12)) {
         const { material } = one.request;
@@ -39,6 +36,6 @@ function craft(word = ''): number {
         console.log(`       ${requestWords(one.request)} ${direction}, ${where}: ${fingersOf(one.plan)}`);
       }
   }
-  console.log(over === 0 ? 'every kind within its ceiling' : `${over} kinds over their ceiling`);
+  console.log(over === 0 ? sweepText.everyKindWithinIts : sweepText.kindsOverTheirCeiling(over));
   return over > 0 ? 1 : 0;
 }

@@ -7,6 +7,7 @@ import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
+import { setupText } from '../src/wording/setup.mjs';
 import { stop } from './setup.mjs';
 
 const TESTS = 'tests/unit';
@@ -18,7 +19,7 @@ const wanted = process.argv.slice(2);
 const files = readdirSync(TESTS, { recursive: true })
   .filter((name) => name.endsWith('.test.ts'))
   .filter((name) => wanted.length === 0 || wanted.includes(basename(name, '.test.ts')));
-if (files.length === 0) stop(`No unit test is called ${wanted.join(' or ')}. They are in ${TESTS}.`);
+if (files.length === 0) stop(setupText.noSuchTest(wanted.join(' or '), TESTS));
 
 rmSync(BUNDLES, { recursive: true, force: true });
 const usual = {
@@ -32,12 +33,7 @@ const usual = {
   sourcemap: true,
   plugins: [placeOf()],
 };
-await build({
-  ...usual,
-  entryPoints: files.map((name) => join(TESTS, name)),
-  outbase: TESTS,
-  outdir: BUNDLES,
-});
+await build({ ...usual, entryPoints: files.map((name) => join(TESTS, name)), outbase: TESTS, outdir: BUNDLES });
 await build({
   ...usual,
   entryPoints: COMMANDS.map((name) => join('scripts', `${name}.ts`)),

@@ -12,6 +12,7 @@ import { BadRequest, parseRequest } from '../../src/contract/read';
 import { noticeWords, unreadableWords } from '../../src/wording/files';
 import { errorAnswer, textIssueWords } from '../../src/wording/issues';
 import { fail, readBytes, refuse, type Asked } from './door';
+import { passageText } from '../../src/wording/rooms/commands';
 
 /*
  * Reads what a teacher brings: a score, MIDI, typed notes, or a request of the app's own.
@@ -27,8 +28,7 @@ export function readPassage({ file, options }: Asked, usage: string): Read {
   const bytes = readBytes(file, usage);
   const instrument = instrumentAsked(options.get('instrument'));
   const keep = options.get('keep');
-  if (keep !== undefined && keep !== 'fingerings')
-    refuse('Only fingerings can be kept: write --keep fingerings.');
+  if (keep !== undefined && keep !== 'fingerings') refuse(passageText.onlyFingeringsCanBe);
   try {
     const opened = openFile(bytes);
     if (opened.kind === 'notes') return { request: typedRequest(opened.text, instrument), written: [] };
@@ -39,28 +39,25 @@ export function readPassage({ file, options }: Asked, usage: string): Read {
       voice: options.get('voice'),
       bars: barsAsked(options.get('bars')),
     });
-    for (const notice of notices)
-      process.stderr.write(`${JSON.stringify({ notice: noticeWords(notice) })}\n`);
+    for (const notice of notices) process.stderr.write(`${JSON.stringify({ notice: noticeWords(notice) })}\n`);
     return { request, written };
   } catch (error) {
     if (error instanceof BadRequest) return fail(errorAnswer(error.issues));
     if (!(error instanceof Unreadable)) throw error;
-    return fail({
-      error: { code: 'bad-request', issues: [{ path: error.path, message: unreadableWords(error) }] },
-    });
+    return fail({ error: { code: 'bad-request', issues: [{ path: error.path, message: unreadableWords(error) }] } });
   }
 }
 
 function instrumentAsked(name: string | undefined): InstrumentName | undefined {
   if (name === undefined) return undefined;
   const found = INSTRUMENT_NAMES.find((kind) => kind === name);
-  return found ?? refuse(`There is no instrument "${name}"; choose one of ${INSTRUMENT_NAMES.join(', ')}.`);
+  return found ?? refuse(passageText.thereIsNoInstrument(name, INSTRUMENT_NAMES.join(', ')));
 }
 
 function barsAsked(text: string | undefined): [string, string] | undefined {
   if (text === undefined) return undefined;
   const [, from, to = from] = /^([^-\s]+)(?:-([^-\s]+))?$/.exec(text) ?? [];
-  return from ? [from, to] : refuse('Bars are written like --bars 5-12, or --bars 5 for one.');
+  return from ? [from, to] : refuse(passageText.barsAreWrittenLike);
 }
 
 /** Notes typed as text, on a violin where no instrument is named. */

@@ -22,11 +22,7 @@ function allSchemas(): Readonly<Record<string, object>> {
   return {
     ...SCHEMAS,
     backup: fileSchema('backup', `A backup file, version ${FILE_VERSIONS.backup}`, listsOf('backup')),
-    practice: fileSchema(
-      'practice',
-      `A practice file, version ${FILE_VERSIONS.practice}`,
-      listsOf('practice'),
-    ),
+    practice: fileSchema('practice', `A practice file, version ${FILE_VERSIONS.practice}`, listsOf('practice')),
   };
 }
 

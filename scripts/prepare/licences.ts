@@ -86,11 +86,7 @@ function described(name: string): Licensed {
 }
 
 /** Some packages name their licence and leave its text to whoever knows it. */
-function standardText(
-  name: string,
-  licence: string,
-  author: string | { readonly name?: string } = '',
-): string {
+function standardText(name: string, licence: string, author: string | { readonly name?: string } = ''): string {
   const by = typeof author === 'string' ? author : (author.name ?? '');
   const text = STANDARD[licence];
   if (!text) throw new Error(`${name} has no text for its licence ${licence}`);

@@ -87,8 +87,7 @@ function glyphs() {
       const { minX, minY, maxX, maxY } = glyph.bbox;
       const d = (glyph.path as unknown as { readonly commands: readonly Command[] }).commands
         .map(
-          ({ command, args }) =>
-            LETTERS[command] + args.map((n, at) => rounded((at % 2 ? -n : n) / SPACE)).join(' '),
+          ({ command, args }) => LETTERS[command] + args.map((n, at) => rounded((at % 2 ? -n : n) / SPACE)).join(' '),
         )
         .join('');
       const box = [minX, -maxY, maxX, -minY].map((n) => rounded(n / SPACE));

@@ -8,6 +8,7 @@ import { asideWords, readingTroubleWords, restoredWords } from '../wording/stora
 import { offerFile } from './files';
 import { say } from './notices';
 import { attempt } from './writes';
+import { backupsText } from '../wording/rooms/app';
 
 /* Everything kept here as a file, and back. */
 
@@ -26,17 +27,15 @@ export async function saveBackup(before?: () => Promise<PlanRecord | null>) {
     else
       say({
         kind: 'done',
-        message: 'Nothing is saved here yet, so the backup would be empty.',
-        offer: { words: 'Save it all the same', act: write },
+        message: backupsText.nothingIsSavedHere,
+        offer: { words: backupsText.saveItAllThe, act: write },
       });
   } catch (error) {
     const trouble = readingTroubleWords(storageFault(error));
     if (stand) writeFile({ ...NOTHING, plans: [stand] }, 'dove-path-one-plan');
     say({
       kind: 'trouble',
-      message: stand
-        ? `${trouble} The file has only the plan that stands here; keep your earlier backup.`
-        : `No backup was written. ${trouble}`,
+      message: stand ? backupsText.theFileHasOnly(trouble) : backupsText.noBackupWasWritten(trouble),
     });
   }
 }

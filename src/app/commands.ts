@@ -21,6 +21,7 @@ import { listen, setCountIn, setDrone, setLoop, useListening } from './listening
 import { LINE_WORDS, NAMES_WORDS, setLines, setNames, toggleNeck, useLook, zoomBy } from './look';
 import { givePlan, newPlanFor, openPlan, practise } from './opening';
 import { planOf, responseOf } from './session/state';
+import { commandsText } from '../wording/rooms/app';
 
 /** Something that can be done by its name. */
 export interface Command {
@@ -49,34 +50,36 @@ export function commandsFor(
   const response = responseOf(state);
   const owner = (plan: PlanRecord) => students.find(({ id }) => id === plan.studentId);
   return [
-    command('listen', playing ? 'Stop listening' : 'Listen', listen, 'listen'),
-    command('loop', loop ? 'Play once' : 'Play in a loop', () => setLoop(!loop)),
-    command('count-in', countIn ? 'Start without counting in' : 'Count in first', () => setCountIn(!countIn)),
-    ...(drone === null ? [] : [command('drone-off', 'Silence the drone', () => setDrone(null))]),
+    command('listen', playing ? commandsText.stopListening : 'Listen', listen, 'listen'),
+    command('loop', loop ? commandsText.playOnce : commandsText.playInALoop, () => setLoop(!loop)),
+    command('count-in', countIn ? commandsText.startWithoutCountingIn : commandsText.countInFirst, () =>
+      setCountIn(!countIn),
+    ),
+    ...(drone === null ? [] : [command('drone-off', commandsText.silenceTheDrone, () => setDrone(null))]),
     command('undo', 'Undo', undo, 'undo'),
     command('redo', 'Redo', redo, 'redo'),
-    command('mark', 'Mark notes', toggleMarking),
+    command('mark', commandsText.markNotes, toggleMarking),
     ...(selection
-      ? [command('carry-on', 'Repeat the marked fingering', carryMarked), command('unmark', 'Unmark', unmark)]
+      ? [command('carry-on', commandsText.repeatTheMarkedFingering, carryMarked), command('unmark', 'Unmark', unmark)]
       : []),
-    command('new-plan', 'New plan for nobody in particular', () => void newPlanFor(null)),
+    command('new-plan', commandsText.newPlanForNobody, () => void newPlanFor(null)),
     ...students.map((student) =>
-      command(`new-for-${student.id}`, `New plan for ${student.name}`, () => void newPlanFor(student)),
+      command(`new-for-${student.id}`, commandsText.newPlanFor(student.name), () => void newPlanFor(student)),
     ),
-    command('own-notes', 'Notes of my own', () => takeOwnNotes()),
+    command('own-notes', commandsText.notesOfMyOwn, () => takeOwnNotes()),
     ...LINE_WORDS.filter(([choice]) => choice !== lines).map(([choice, words]) =>
       command(`lines-${choice}`, `Picture: ${words}`, () => setLines(choice)),
     ),
-    command('larger', 'Closer picture', () => zoomBy(1)),
-    command('smaller', 'More of the music', () => zoomBy(-1)),
-    command('neck', neck ? 'Put the large neck away' : 'Show the neck large', toggleNeck),
+    command('larger', commandsText.closerPicture, () => zoomBy(1)),
+    command('smaller', commandsText.moreOfTheMusic, () => zoomBy(-1)),
+    command('neck', neck ? commandsText.putTheLargeNeck : commandsText.showTheNeckLarge, toggleNeck),
     ...NAMES_WORDS.map(([names, words]) =>
-      command(`names-${names}`, `Note names: ${words}`, () => setNames(names)),
+      command(`names-${names}`, commandsText.noteNames(words), () => setNames(names)),
     ),
     ...(planOf(state)?.shifts ?? []).map((shift, at) =>
       command(
         `shift-${shift.to}`,
-        `Go to shift ${at + 1}${speech ? `, at ${barWords(speech.place(shift.to))}` : ''}`,
+        commandsText.goToShift(at + 1, speech ? commandsText.at(barWords(speech.place(shift.to))) : ''),
         () => moveCursor(shift.to),
       ),
     ),
@@ -84,29 +87,29 @@ export function commandsFor(
       if (at === chosen || !speech) return [];
       const words = planLine(plan, speech);
       return [
-        command(`choose-${at}`, `Choose way ${at + 1}: ${words}`, () => choosePlan(plan)),
-        command(`compare-${at}`, `Compare with way ${at + 1}`, () => layBeside(at)),
+        command(`choose-${at}`, commandsText.chooseWay(at + 1, words), () => choosePlan(plan)),
+        command(`compare-${at}`, commandsText.compareWithWay(at + 1), () => layBeside(at)),
       ];
     }),
     ...students
       .filter(({ id }) => id !== record.studentId)
       .flatMap((student) => [
-        command(`for-${student.id}`, `Plan this for ${student.name}`, () => setStudent(student)),
-        command(`give-${student.id}`, `Give a copy to ${student.name}`, () => void givePlan(student)),
+        command(`for-${student.id}`, commandsText.planThisFor(student.name), () => setStudent(student)),
+        command(`give-${student.id}`, commandsText.giveACopyTo(student.name), () => void givePlan(student)),
       ]),
     ...plans
       .filter(({ id }) => id !== record.id)
       .map((plan) =>
-        command(`open-${plan.id}`, `Open ${planTitle(plan, owner(plan))}`, () => void openPlan(plan.id)),
+        command(`open-${plan.id}`, commandsText.open(planTitle(plan, owner(plan))), () => void openPlan(plan.id)),
       ),
     command(
       'practise',
-      selection ? 'Practise the marked notes' : 'Practise this plan',
+      selection ? commandsText.practiseTheMarkedNotes : commandsText.practiseThisPlan,
       () => void practise(),
     ),
-    command('studio', 'Go to the Studio', () => location.assign('/studio')),
-    command('keys', 'All keys', () => location.assign('/keys')),
+    command('studio', commandsText.goToTheStudio, () => location.assign('/studio')),
+    command('keys', commandsText.allKeys, () => location.assign('/keys')),
     command('licences', 'Licences', () => location.assign('/licences')),
-    command('typing', 'How to type notes', () => location.assign('/notes')),
+    command('typing', commandsText.howToTypeNotes, () => location.assign('/notes')),
   ];
 }

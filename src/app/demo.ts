@@ -10,14 +10,14 @@ const pending = word('local', PENDING);
  * @param afterMs how long the page is left in peace first
  */
 export async function openDemo(afterMs = 0): Promise<void> {
-  const { fillWithDemo } = await import('../store/demo');
+  const { fillWithDemo } = await import('../store/demoStudio');
   if (await fillWithDemo()) pending.write('yes');
   goOnWithDemo(afterMs);
 }
 
 /** Takes the made-up studio away in one go; it can be brought back. */
 export async function removeDemo() {
-  const { demoRemoval } = await import('../store/demo');
+  const { demoRemoval } = await import('../store/demoStudio');
   const { changes, students, plans } = await demoRemoval();
   const words = `The example studio: ${counted(students, 'student')} and ${counted(plans, 'plan')}`;
   await remove(changes, 'The example studio was taken away.', words);
@@ -32,7 +32,7 @@ async function fillPractice(): Promise<void> {
   if (pending.read() === null) return;
   await navigator.locks.request(PENDING, { ifAvailable: true }, async (lock) => {
     if (!lock) return;
-    const { fillWithDemoPractice } = await import('./practice/demo');
+    const { fillWithDemoPractice } = await import('./practice/demoLog');
     await fillWithDemoPractice();
     pending.clear();
   });

@@ -12,6 +12,7 @@ import { deviceId } from './device';
 import { say } from './notices';
 import { afterEdit, NO_HISTORY, stepOf, type Direction, type History } from './undo';
 import { bringBack, forgetDeleted, lastDeleted } from './writes';
+import { editingText } from '../wording/rooms/app';
 
 /*
  * Edits of kept records, saved as they are typed: students, the log, lessons, the lines of a sheet. They are written one after the other, each on top of the
@@ -33,9 +34,7 @@ export interface RecordChange extends Fields<Row> {
   readonly id: string;
 }
 
-export const useEditing = create<{ readonly history: History<RecordChange> }>(() => ({
-  history: NO_HISTORY,
-}));
+export const useEditing = create<{ readonly history: History<RecordChange> }>(() => ({ history: NO_HISTORY }));
 
 const setHistory = (history: History<RecordChange>) => useEditing.setState({ history });
 
@@ -123,7 +122,7 @@ async function write(id: string): Promise<boolean> {
     else unsaved.delete(id);
     return await write(id);
   } catch (error) {
-    const offer = { words: 'Try again', act: () => writeSoon(id) };
+    const offer = { words: editingText.tryAgain, act: () => writeSoon(id) };
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
     return false;
   }
@@ -131,17 +130,10 @@ async function write(id: string): Promise<boolean> {
 
 /** The change for the store; records that are written on several computers count who wrote what. */
 function updateOf(table: EditableTable, record: Row, { from, to }: Fields<Row>): Change {
-  if (tableOf(table).join !== 'by-field')
-    return { kind: 'updated', table, id: record.id, from, to } as Change;
+  if (tableOf(table).join !== 'by-field') return { kind: 'updated', table, id: record.id, from, to } as Change;
   const log = record as SessionRecord | LessonRecord;
   const counted = countedEdit(log, to as Partial<SessionRecord>, deviceId());
-  return {
-    kind: 'updated',
-    table,
-    id: record.id,
-    from: { ...from, edits: log.edits },
-    to: counted,
-  } as Change;
+  return { kind: 'updated', table, id: record.id, from: { ...from, edits: log.edits }, to: counted } as Change;
 }
 
 /** Takes the last edit back; right after something was deleted, that. */
@@ -177,7 +169,7 @@ async function step(direction: Direction): Promise<void> {
     setHistory(found.history);
     shown(id);
   } catch (error) {
-    const offer = { words: 'Try again', act: () => step(direction) };
+    const offer = { words: editingText.tryAgain, act: () => step(direction) };
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
   }
 }

@@ -19,6 +19,7 @@ import { withOwnTaste } from './taste';
 import { bringBack, lastDeleted } from './writes';
 import type { Beside, Edited } from './session/state';
 import { planOf, responseOf } from './session/state';
+import { editsText } from '../wording/rooms/app';
 
 /*
  * What the user can do to the plan on the stand.
@@ -67,13 +68,7 @@ export function setStudent(student: StudentRecord | null) {
 }
 
 /** Puts a whole brief on the stand, with the student it names. */
-export function setBrief({
-  request,
-  student,
-}: {
-  readonly request: PlanRequest;
-  readonly student?: StudentRecord;
-}) {
+export function setBrief({ request, student }: { readonly request: PlanRequest; readonly student?: StudentRecord }) {
   if (student) changeRequest(withOwnTaste(request), { studentId: student.id });
   else changeRequest(request, {});
 }
@@ -93,9 +88,7 @@ function changeRequest(request: PlanRequest, part: Partial<Edited>) {
 
 /** Demands at single notes, and what was found written there, belong to the notes they were made for; undo brings them back with those. */
 function withoutPlaces(request: PlanRequest): PlanRequest {
-  return request.rules
-    ? { ...request, rules: { ...request.rules, locks: undefined, never: undefined } }
-    : request;
+  return request.rules ? { ...request, rules: { ...request.rules, locks: undefined, never: undefined } } : request;
 }
 
 /** The notes of one's own as they were typed; they stay with the plan while it is a scale. */
@@ -118,11 +111,7 @@ export function takeOwnNotes(given?: string) {
   const text = given ?? record.typed ?? '';
   const { notes, issues } = readNoteText(text, up);
   const known = notes.length > 0 && issues.length === 0;
-  const own = {
-    type: 'notes',
-    key,
-    notes: known ? notes : [{ pitches: [material.tonic], beats: 1 }],
-  } as const;
+  const own = { type: 'notes', key, notes: known ? notes : [{ pitches: [material.tonic], beats: 1 }] } as const;
   const moved = withoutPlaces({ ...request, material: own });
   session.changeRequest(moved, { typed: known ? text : '', written: undefined }, { follow: null });
 }
@@ -201,9 +190,9 @@ export function carryMarked() {
     say({
       kind: fits ? 'done' : 'trouble',
       message: fits
-        ? `The fingering was repeated on ${counted(groups, 'group')} of notes.`
-        : `The fingering can’t be repeated on ${counted(groups, 'group')} of notes: the fingers do not reach there.`,
-      offer: { words: 'Undo', act: session.undo },
+        ? editsText.theFingeringWasRepeated(counted(groups, 'group'))
+        : editsText.theFingeringCantBe(counted(groups, 'group')),
+      offer: { words: editsText.undo, act: session.undo },
     });
   });
 }

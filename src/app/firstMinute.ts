@@ -62,13 +62,7 @@ export function firstOf(
     createdAt: now,
     changedAt: now,
   };
-  const material = {
-    type: 'scale',
-    tonic,
-    scale: 'major',
-    octaves,
-    direction: 'updown',
-  } as const;
+  const material = { type: 'scale', tonic, scale: 'major', octaves, direction: 'updown' } as const;
   const request = forStudent({ instrument, style: 'secure', material }, student);
   return { student, request };
 }

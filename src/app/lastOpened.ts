@@ -8,8 +8,7 @@ type Opened = readonly (readonly [id: string, time: number])[];
 
 const place = data<Opened>('local', 'dove-path-opened', (found) =>
   (Array.isArray(found) ? (found as unknown[]) : []).filter(
-    (row): row is [string, number] =>
-      Array.isArray(row) && typeof row[0] === 'string' && typeof row[1] === 'number',
+    (row): row is [string, number] => Array.isArray(row) && typeof row[0] === 'string' && typeof row[1] === 'number',
   ),
 );
 /** Plans that are remembered. */

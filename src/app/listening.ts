@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { excerptOf, type Excerpt } from '../audio/score';
+import { excerptOf, type Excerpt } from '../audio/heardScore';
 import { tempoOf } from './brief/choices';
 import { resolveSetup, type PlanRequest } from '../core';
 import { say } from './notices';
@@ -7,6 +7,7 @@ import { withTempo } from './brief/words';
 import { moveCursor, setRequest } from './edits';
 import { session } from './bench';
 import { planOf, responseOf } from './session/state';
+import { listeningText } from '../wording/rooms/app';
 
 /*
  * Hearing the plan on the stand: the marked notes, or all from the cursor on. Sound is fetched when it is asked for first.
@@ -49,11 +50,7 @@ async function withPlayer(work: (player: Awaited<ReturnType<typeof loadPlayer>>)
     await work(await loadPlayer());
   } catch {
     set({ playing: false, count: null, drone: null });
-    say({
-      kind: 'trouble',
-      message:
-        'No sound: the browser gives this page no way to play. Check its sound settings and try again.',
-    });
+    say({ kind: 'trouble', message: listeningText.noSoundTheBrowser });
   }
 }
 

@@ -2,18 +2,25 @@ import { create } from 'zustand';
 import { NOTE_NAMES, type NoteNames } from '../core';
 import { data } from '../store/browserState';
 import { NOTE_NAME_WORDS } from '../wording/notes';
+import { lookText } from '../wording/rooms/app';
 
 /*
  * How the picture is shown: how close, in one line or many, the names of the notes, the neck enlarged. Belongs to this browser, not to the plan.
  */
 
 /** How close the picture is, from all of the music to one bar of it. */
-export const ZOOM_WORDS = ['all of it', 'a little closer', 'closer', 'closer still', 'one bar'] as const;
+export const ZOOM_WORDS = [
+  lookText.allOfIt,
+  lookText.aLittleCloser,
+  'closer',
+  lookText.closerStill,
+  lookText.oneBar,
+] as const;
 
 export const LINE_WORDS = [
-  ['fits', 'as it fits'],
-  ['one', 'one line'],
-  ['many', 'many lines'],
+  ['fits', lookText.asItFits],
+  ['one', lookText.oneLine],
+  ['many', lookText.manyLines],
 ] as const;
 
 /** How the music is broken into lines: as the room has it, not at all, or always. */
@@ -23,8 +30,8 @@ export type Lines = (typeof LINE_WORDS)[number][0];
 export type Names = 'none' | 'theirs' | NoteNames;
 
 export const NAMES_WORDS: readonly (readonly [Names, string])[] = [
-  ['none', 'no names'],
-  ['theirs', 'their names'],
+  ['none', lookText.noNames],
+  ['theirs', lookText.theirNames],
   ...NOTE_NAME_WORDS,
 ];
 

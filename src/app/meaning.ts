@@ -12,6 +12,7 @@ import { briefAddress } from './brief/address';
 import { keepFingerings } from './kept';
 import { findPlan, lookAt } from './looking';
 import { recover } from './recovery';
+import { meaningText } from '../wording/rooms/app';
 
 /*
  * The plan that Hand, Shifts and Ear look at: the one in the address, or the one changed last, with what it means.
@@ -49,9 +50,7 @@ export function useMeaning(part?: Partial<Aim>): MeaningState {
 }
 
 function troubleWords(error: unknown): string {
-  return error instanceof PlannerLost
-    ? 'The planner stopped before it had an answer. Reload this page to try again; your plans are safe.'
-    : readingTroubleWords(storageFault(error));
+  return error instanceof PlannerLost ? meaningText.thePlannerStoppedBefore : readingTroubleWords(storageFault(error));
 }
 
 const nothing = (message: string): MeaningState => ({ kind: 'nothing', message });
@@ -60,11 +59,8 @@ async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
   const asked = new URLSearchParams(location.search).get('plan');
   await recover();
   const record = (asked ? await findPlan(asked) : (await listPlans())[0]) ?? (await fromAddress(asked));
-  if (!record && asked)
-    return nothing(
-      'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Open another one on the Bench or in the Studio.',
-    );
-  if (!record) return nothing('No plan is saved here yet. Make one on the Bench, then come back.');
+  if (!record && asked) return nothing(meaningText.thePlanInThis);
+  if (!record) return nothing(meaningText.noPlanIsSaved);
   void keepFingerings().catch(() => undefined);
   return meaningOf(record, part);
 }
@@ -86,28 +82,20 @@ export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Pr
   const own = written ? { written } : {};
   const ask = 'fingering' in choice ? { request, kept: choice.fingering, ...own } : { request, ...own };
   const answer = await planInWorker(ask);
-  if (answer.kind === 'refused' || answer.response.plans.length === 0)
-    return nothing(
-      'No fingering fits this plan’s brief. Open it on the Bench: it says which note and what would help.',
-    );
+  if (answer.kind === 'refused' || answer.response.plans.length === 0) return nothing(meaningText.noFingeringFitsThis);
   const { response } = answer;
   const number = choice.kind === 'number' ? choice.number : (answer.found ?? 0);
   const chosen = Math.min(number, response.plans.length - 1);
   const aim = aimFor(response, student?.level ?? 'middle', part);
   const findings = await findingsInWorker(ask, chosen, aim);
-  if (!findings) return nothing('No way is chosen in this plan. Open it on the Bench and choose one.');
+  if (!findings) return nothing(meaningText.noWayIsChosen);
   const speech = speechOf(request.instrument, response, student?.noteNames);
   const plan = response.plans[chosen];
   return { kind: 'there', meaning: { record, student, request, response, plan, aim, findings, speech } };
 }
 
 /** Opens a drill, a rehearsal or another way on the Bench, to be looked at. */
-export function openAsPlan(
-  request: PlanRequest,
-  name: string,
-  from: PlanRecord,
-  tags: readonly string[] = ['drill'],
-) {
+export function openAsPlan(request: PlanRequest, name: string, from: PlanRecord, tags: readonly string[] = ['drill']) {
   const { id } = lookAtDrill(request, name, from, tags);
   location.assign(`/?plan=${id}${briefAddress(request)}`);
 }
@@ -123,9 +111,7 @@ export function practiseAsPlan(
 }
 
 function lookAtDrill(request: PlanRequest, name: string, from: PlanRecord, tags: readonly string[]) {
-  const plan = newRecord(request, Date.now(), {
-    ...{ name, studentId: from.studentId, tags, drillFor: from.id },
-  });
+  const plan = newRecord(request, Date.now(), { name, studentId: from.studentId, tags, drillFor: from.id });
   lookAt(plan);
   return plan;
 }

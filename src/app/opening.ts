@@ -7,7 +7,7 @@ import { requestWords } from '../wording/material';
 import { readingTroubleWords } from '../wording/storage';
 import { ahead } from './ahead';
 import { failedOpening, isStepping, lastOpen, markOpening, session, whileStepping } from './bench';
-import type { RunSpec } from './brief/material';
+import type { RunSpec } from './brief/briefMaterial';
 import { forStudent, givenTo } from './brief/student';
 import { goOnWithDemo, openDemo } from './demo';
 import { keepFingerings } from './kept';
@@ -18,6 +18,7 @@ import { recover } from './recovery';
 import { FIRST_REQUEST } from './session/state';
 import { inOwnTaste, withOwnTaste } from './taste';
 import { remove, save } from './writes';
+import { openingText } from '../wording/rooms/app';
 
 /*
  * Which plan stands on the Bench: opened, made, given away, deleted, brought back.
@@ -83,21 +84,15 @@ async function openAsked(id: string | null, hash: string) {
   if (looked) return session.look(looked);
   await (plan ? standSaved(plan) : openAddress(hash));
   if (id && !plan)
-    say({
-      kind: 'trouble',
-      message: hash
-        ? 'The plan in this address is not saved in this browser. Its brief stands here as a plan of its own.'
-        : 'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Another one stands here.',
-    });
+    say({ kind: 'trouble', message: hash ? openingText.thePlanInThis : openingText.thePlanInThisAddress });
 }
 
 /** A plan that may have ended the page before is opened only where the user wants it. */
 function sayStuck(id: string) {
   say({
     kind: 'trouble',
-    message:
-      'The plan that was open last did not come to its end when it was opened, so it was not opened again by itself. It is safe in the Studio, and in a backup file.',
-    offer: { words: 'Open it all the same', act: () => openPlan(id) },
+    message: openingText.thePlanThatWas,
+    offer: { words: openingText.openItAllThe, act: () => openPlan(id) },
   });
 }
 
@@ -131,9 +126,7 @@ export function followAddress(): () => void {
 
 /** Opens the brief in an address: the plan here that has the same, or else a new one. */
 export async function openAddress(hash: string) {
-  const reading = hash
-    ? (await import('./brief/addressReading')).readAddress(hash)
-    : { kind: 'none' as const };
+  const reading = hash ? (await import('./brief/addressReading')).readAddress(hash) : { kind: 'none' as const };
   const plans = await listPlans();
   if (reading.kind === 'brief') {
     const text = JSON.stringify(reading.request);
@@ -166,10 +159,7 @@ export async function newPlan(request: PlanRequest) {
 
 /** A fresh plan that begins clean: for a student, on their instrument and within what they know; or for nobody in particular. */
 export async function newPlanFor(student: StudentRecord | null) {
-  const clean: PlanRequest = {
-    ...FIRST_REQUEST,
-    material: { ...FIRST_REQUEST.material, octaves: 1 } as RunSpec,
-  };
+  const clean: PlanRequest = { ...FIRST_REQUEST, material: { ...FIRST_REQUEST.material, octaves: 1 } as RunSpec };
   const request = student ? forStudent(clean, student) : { ...FIRST_REQUEST };
   await saveAndStand(newRecord(withOwnTaste(request), Date.now(), { studentId: student?.id ?? null }));
 }
@@ -213,11 +203,7 @@ export async function openPlan(id: string): Promise<boolean> {
     const looked = record ? undefined : lookedAt(id);
     if (record) await standSaved(record);
     else if (looked) await session.look(looked);
-    else
-      say({
-        kind: 'trouble',
-        message: 'This plan was deleted on another page. “Deleted” in the Studio has it for 30 days.',
-      });
+    else say({ kind: 'trouble', message: openingText.thisPlanWasDeleted });
     return (record ?? looked) !== undefined;
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
@@ -234,7 +220,7 @@ export async function removePlan(listed: PlanRecord, words: string) {
   const record = onStand ? get().record : listed;
   // It is about to go from the store by this page's own doing.
   if (onStand) session.unwatch();
-  const message = `“${words}” was deleted.`;
+  const message = openingText.wasDeleted(words);
   const gone = await remove(
     [{ kind: 'removed', table: 'plans', record }],
     message,

@@ -1,6 +1,7 @@
 import { recoverDrafts } from '../store/drafts';
 import { clearOldBin } from '../store/write';
 import { say } from './notices';
+import { recoveryText } from '../wording/rooms/app';
 
 /*
  * What a view does with the store before it reads from it.
@@ -10,10 +11,6 @@ import { say } from './notices';
 export async function recover() {
   const recovered = await recoverDrafts();
   const copies = recovered.filter((how) => how === 'copy');
-  if (copies.length > 0)
-    say({
-      kind: 'done',
-      message: `Your last edit was made to something that was changed on another page meanwhile. Both are saved: yours has “(second version)” in its name.`,
-    });
+  if (copies.length > 0) say({ kind: 'done', message: recoveryText.yourLastEditWas });
   void clearOldBin().catch(() => undefined);
 }

@@ -25,11 +25,7 @@ export const NO_HISTORY: History<never> = { past: [], future: [], run: null };
  * The history after an edit.
  * @param run a name for edits that follow each other and are undone together; null for an edit of its own
  */
-export function afterEdit<C extends FieldChange>(
-  history: History<C>,
-  change: C,
-  run: string | null,
-): History<C> {
+export function afterEdit<C extends FieldChange>(history: History<C>, change: C, run: string | null): History<C> {
   const last = history.past.at(-1);
   if (run !== null && run === history.run && last) {
     const both = { ...change, ...joined(last, change) };

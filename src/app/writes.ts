@@ -4,6 +4,7 @@ import { storageFault } from '../store/db';
 import { commit, takeFromBin, type Outcome } from '../store/write';
 import { storageWords, takenBackWords } from '../wording/storage';
 import { say } from './notices';
+import { writesText } from '../wording/rooms/app';
 
 /*
  * The one way the user's doings are written, but for the plan on the stand, which saves itself: what fails is said with its cause and offered again.
@@ -47,7 +48,7 @@ export async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
 }
 
 function sayFault(fault: Parameters<typeof storageWords>[0], again: () => Promise<boolean>) {
-  say({ kind: 'trouble', message: storageWords(fault), offer: { words: 'Try again', act: again } });
+  say({ kind: 'trouble', message: storageWords(fault), offer: { words: writesText.tryAgain, act: again } });
 }
 
 /** What was deleted on this page and can be brought back by undo, the last one last. */
@@ -70,7 +71,7 @@ export function remove(
     ({ bin }) => {
       if (!bin) return;
       setDeleted([...useDeleted.getState().bins, bin]);
-      say({ kind: 'done', message, offer: { words: 'Undo', act: () => bringBack(bin, back) } });
+      say({ kind: 'done', message, offer: { words: writesText.undo, act: () => bringBack(bin, back) } });
     },
     words,
   );
@@ -81,9 +82,7 @@ export async function bringBack(bin: string, back: () => void = () => undefined)
   try {
     const taken = await takeFromBin(bin);
     setDeleted(useDeleted.getState().bins.filter((id) => id !== bin));
-    const message = taken
-      ? takenBackWords(taken)
-      : 'This was brought back already, or is no longer in the bin.';
+    const message = taken ? takenBackWords(taken) : writesText.thisWasBroughtBack;
     if (message) say({ kind: 'done', message });
     back();
     return true;

@@ -1,5 +1,5 @@
 import { Context, Filter, Gain, getContext, setContext, start, Synth } from './tone';
-import { colourOf, hertz, type Excerpt } from './score';
+import { colourOf, hertz, type Excerpt } from './heardScore';
 
 /*
  * Plays excerpts with one voice a string. Everything is made at the first call, which must come from a click or a key: a page that was not
@@ -207,9 +207,7 @@ export async function soundLine(hertzs: readonly number[], secondsEach: number):
     volume: -12,
   }).toDestination();
   const from = getContext().immediate() + 0.05;
-  hertzs.forEach((hertz, at) =>
-    line?.triggerAttackRelease(hertz, secondsEach * 0.85, from + at * secondsEach),
-  );
+  hertzs.forEach((hertz, at) => line?.triggerAttackRelease(hertz, secondsEach * 0.85, from + at * secondsEach));
 }
 
 let pair: readonly Synth[] | undefined;

@@ -1,6 +1,7 @@
 import { byKind, lyingIn, readKey, stopMm, type Setup, type Sums } from '../core';
 import { ordinal } from '../wording/grammar';
 import { boardScale } from './scale';
+import { balanceText } from '../wording/rooms/drawings';
 
 interface Props {
   readonly setup: Setup;
@@ -32,7 +33,7 @@ export function Balance({ setup, sums }: Props) {
       return own && at ? [{ place, finger, own, mm: stopMm(setup.lengthMm, at.semitones) }] : [];
     });
   });
-  if (places.length === 0) return <p className="text-faded">No finger has been judged yet.</p>;
+  if (places.length === 0) return <p className="text-faded">{balanceText.noFingerHasBeen}</p>;
   const most = Math.max(...places.map(({ mm }) => mm));
   const { at: x } = boardScale([0, most * 1.08], [LEFT, WIDTH - 40]);
   const height = TOP + FINGERS.length * ROW + 16;
@@ -47,21 +48,15 @@ export function Balance({ setup, sums }: Props) {
     >
       <line x1={LEFT} x2={LEFT} y1={TOP - 10} y2={height - 10} stroke="var(--color-ink)" strokeWidth={5} />
       <text x={LEFT} y={18} fontSize={14} textAnchor="middle" fill="var(--color-faded)">
-        nut
+        {balanceText.nut}
       </text>
       <text x={WIDTH - 20} y={18} fontSize={14} textAnchor="end" fill="var(--color-faded)">
-        by position: how many were off; low leans left, high leans right
+        {balanceText.byPositionHowMany}
       </text>
       {FINGERS.map((finger) => (
         <g key={finger}>
-          <text
-            x={8}
-            y={TOP + (finger - 0.5) * ROW + 6}
-            fontSize={16}
-            fontWeight={700}
-            fill="var(--color-ink)"
-          >
-            finger {finger}
+          <text x={8} y={TOP + (finger - 0.5) * ROW + 6} fontSize={16} fontWeight={700} fill="var(--color-ink)">
+            {balanceText.finger(finger)}
           </text>
           <line
             x1={LEFT}
@@ -81,14 +76,7 @@ export function Balance({ setup, sums }: Props) {
         const radius = Math.min(15, 5 + Math.sqrt(tries));
         return (
           <g key={`${finger}-${place}`}>
-            <circle
-              cx={x(mm)}
-              cy={y}
-              r={radius}
-              fill="var(--color-sheet)"
-              stroke="var(--color-dove)"
-              strokeWidth={2}
-            />
+            <circle cx={x(mm)} cy={y} r={radius} fill="var(--color-sheet)" stroke="var(--color-dove)" strokeWidth={2} />
             {lean !== 0 && (
               <path
                 d={`M${x(mm)} ${y}h${lean}m${-Math.sign(lean) * 7} -5l${Math.sign(lean) * 7} 5l${-Math.sign(lean) * 7} 5`}
@@ -104,7 +92,7 @@ export function Balance({ setup, sums }: Props) {
               textAnchor="middle"
               fill="var(--color-ink)"
             >
-              {ordinal(place)}: {off} of {tries}
+              {balanceText.of(ordinal(place), off, tries)}
             </text>
           </g>
         );
@@ -117,10 +105,7 @@ export function Balance({ setup, sums }: Props) {
 const WORDS_WIDE = 110;
 
 /** Places whose words would run into those of the one before on the same row: they stand above. */
-function tooClose(
-  places: readonly (Told & { readonly mm: number })[],
-  x: (mm: number) => number,
-): ReadonlySet<string> {
+function tooClose(places: readonly (Told & { readonly mm: number })[], x: (mm: number) => number): ReadonlySet<string> {
   const raised = new Set<string>();
   for (const finger of FINGERS) {
     let last = -Infinity;
@@ -139,9 +124,8 @@ interface Told {
 }
 
 function balanceWords(places: readonly Told[]): string {
-  const parts = places.map(
-    ({ place, finger, own: [tries, low, high, missed] }) =>
-      `${NAMES[finger]} finger, position ${place}: ${low} low, ${high} high, ${missed} missed of ${tries}`,
+  const parts = places.map(({ place, finger, own: [tries, low, high, missed] }) =>
+    balanceText.fingerPositionLowHigh(NAMES[finger], place, low, high, missed, tries),
   );
-  return `Which way each finger leans. ${parts.join('; ')}`;
+  return balanceText.whichWayEachFinger(parts.join('; '));
 }

@@ -3,6 +3,7 @@ import { stopMm, type Setup } from '../core';
 import { semitoneWords, stringWords } from '../wording/places';
 import { boardScale } from './scale';
 import { Strings } from './Strings';
+import { fieldText } from '../wording/rooms/drawings';
 
 /** A place on the fingerboard, with what is written into it. */
 export interface Spot {
@@ -59,21 +60,9 @@ export function Field({ setup, upTo, spots, label, onChoose }: Props) {
     box.current?.querySelectorAll<HTMLElement>('button')[next]?.focus();
   };
   return (
-    <div
-      ref={box}
-      className="relative w-full overflow-x-auto"
-      role="group"
-      aria-label={label}
-      data-testid="field"
-    >
+    <div ref={box} className="relative w-full overflow-x-auto" role="group" aria-label={label} data-testid="field">
       <div className="relative" style={{ width: WIDTH, height }}>
-        <svg
-          viewBox={`0 0 ${WIDTH} ${height}`}
-          width={WIDTH}
-          height={height}
-          aria-hidden
-          className="absolute inset-0"
-        >
+        <svg viewBox={`0 0 ${WIDTH} ${height}`} width={WIDTH} height={height} aria-hidden className="absolute inset-0">
           <Strings setup={setup} from={x(0)} to={WIDTH - 10} nameX={8} y={rowY} />
           <line
             x1={x(0)}
@@ -88,8 +77,12 @@ export function Field({ setup, upTo, spots, label, onChoose }: Props) {
           const [fill, ink] = TONES[spot.tone ?? 'plain'];
           const { left, top } = place(spot);
           const look = {
-            ...{ left: left - SIZE / 2, top: top - SIZE / 2, width: SIZE, height: SIZE },
-            ...{ background: spot.label === undefined ? 'transparent' : fill, color: ink },
+            left: left - SIZE / 2,
+            top: top - SIZE / 2,
+            width: SIZE,
+            height: SIZE,
+            background: spot.label === undefined ? 'transparent' : fill,
+            color: ink,
           };
           const words = spot.words ?? placeWords(spot);
           const shape = `absolute flex items-center justify-center rounded-full border-2 border-dove font-bold ${
@@ -123,8 +116,8 @@ export function Field({ setup, upTo, spots, label, onChoose }: Props) {
 function placeWords({ string, semitones, label }: Spot): string {
   const where =
     semitones === 0
-      ? `open, ${stringWords(string)}`
-      : `${semitoneWords(semitones)} up the ${stringWords(string)}`;
+      ? fieldText.open(stringWords(string))
+      : fieldText.upThe(semitoneWords(semitones), stringWords(string));
   return label ? `${label}, ${where}` : where;
 }
 

@@ -1,18 +1,11 @@
-import {
-  laidFingers,
-  stopMm,
-  type Finger,
-  type HandProfile,
-  type ReachAnswer,
-  type Setup,
-  type Step,
-} from '../core';
+import { laidFingers, stopMm, type Finger, type HandProfile, type ReachAnswer, type Setup, type Step } from '../core';
 import { mm as mmWords } from '../wording/grammar';
 import { placeName } from '../wording/places';
 import { boardScale } from './scale';
 import { Span } from './Span';
 import { Strings } from './Strings';
 import { VERDICT_TONES } from './tones';
+import { neckText } from '../wording/rooms/drawings';
 
 /** Fingertips are drawn at most so big, in px; a long piece of neck is drawn smaller. */
 const MOST_RADIUS = 25;
@@ -76,15 +69,8 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
     >
       <Strings setup={setup} from={x(Math.max(0, from))} to={x(to)} nameX={14} y={rowY} />
       {[...rings].map((string) => (
-        <text
-          key={string}
-          x={x(to) - 2}
-          y={rowY(string) - 5}
-          fontSize={14}
-          textAnchor="end"
-          fill="var(--color-sage)"
-        >
-          rings
+        <text key={string} x={x(to) - 2} y={rowY(string) - 5} fontSize={14} textAnchor="end" fill="var(--color-sage)">
+          {neckText.rings}
         </text>
       ))}
       {from < 0 && (
@@ -101,7 +87,7 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
         <g key={mark}>
           <line x1={x(mark)} x2={x(mark)} y1={TOP - 28} y2={TOP - 34} stroke="var(--color-faded)" />
           <text x={x(mark)} y={TOP - 38} fontSize={13} textAnchor="middle" fill="var(--color-faded)">
-            {mark === 0 ? 'nut' : `${mark} mm`}
+            {mark === 0 ? neckText.nut : neckText.mm(mark)}
           </text>
         </g>
       ))}
@@ -146,8 +132,8 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
 }
 
 function neckWords({ instrument }: Setup, step: Step, tipMm: number): string {
-  const fingers = laidFingers(step.hand).map(([finger, semitones]) => `${finger} at ${semitones} semitones`);
-  return `Neck to scale, ${placeName(step, instrument.name)}: ${fingers.join(', ')}; fingertips ${tipMm} mm`;
+  const fingers = laidFingers(step.hand).map(([finger, semitones]) => neckText.atSemitones(finger, semitones));
+  return neckText.neckToScaleFingertips(placeName(step, instrument.name), fingers.join(', '), tipMm);
 }
 
 interface TipProps {

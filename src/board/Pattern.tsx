@@ -1,6 +1,7 @@
 import { laidFingers, stopMm, type FingerPlaces } from '../core';
 import { gapWords } from '../wording/frames';
 import { boardScale } from './scale';
+import { patternText } from '../wording/rooms/drawings';
 
 const HEIGHT = 42;
 const LINE_Y = 28;
@@ -14,9 +15,9 @@ const SPOKEN_GAPS: readonly (string | undefined)[] = [
   'none',
   'a half',
   'one',
-  'one and a half',
+  patternText.oneAndAHalf,
   'two',
-  'two and a half',
+  patternText.twoAndAHalf,
   'three',
 ];
 
@@ -36,9 +37,7 @@ export function Pattern({ fingers, lengthMm, width = 172 }: Props) {
   const gaps = laid.map(([, semitones], n) => (n === 0 ? 0 : semitones - laid[n - 1][1]));
   const words = laid
     .slice(1)
-    .map(
-      ([finger], n) => `${laid[n][0]} and ${finger}: ${SPOKEN_GAPS[gaps[n + 1]] ?? gapWords(gaps[n + 1])}`,
-    );
+    .map(([finger], n) => patternText.and(laid[n][0], finger, SPOKEN_GAPS[gaps[n + 1]] ?? gapWords(gaps[n + 1])));
   return (
     <svg
       viewBox={`0 0 ${width} ${HEIGHT}`}
@@ -47,8 +46,8 @@ export function Pattern({ fingers, lengthMm, width = 172 }: Props) {
       role="img"
       aria-label={
         words.length === 0
-          ? `finger ${laid[0]?.[0] ?? ''} alone`
-          : `tones between fingers ${words.join('; ')}`
+          ? patternText.fingerAlone(laid[0]?.[0] ?? '')
+          : patternText.tonesBetweenFingers(words.join('; '))
       }
     >
       <line x1={4} x2={width - 4} y1={LINE_Y} y2={LINE_Y} stroke="var(--color-faded)" strokeWidth={2} />

@@ -3,6 +3,7 @@ import { mmFine } from '../wording/grammar';
 import { noteWords } from '../wording/notes';
 import { boardScale } from './scale';
 import { Strings } from './Strings';
+import { targetBoardText } from '../wording/rooms/drawings';
 
 interface Props {
   readonly setup: Setup;
@@ -36,13 +37,13 @@ export function TargetBoard({ setup, notes, open, onOpen }: Props) {
       className="overflow-x-auto rounded-lg border border-rule bg-sheet"
       tabIndex={0}
       role="group"
-      aria-label="Targets on the strings, to scale"
+      aria-label={targetBoardText.targetsOnTheStrings}
       data-testid="target-board"
     >
       <svg viewBox={`0 0 ${WIDTH} ${height}`} width={WIDTH} height={height} className="block">
         {marks(8).map((mark) => (
           <text key={mark} x={x(mark)} y={16} fontSize={13} textAnchor="middle" fill="var(--color-faded)">
-            {mark === 0 ? 'nut' : `${mark} mm`}
+            {mark === 0 ? targetBoardText.nut : targetBoardText.mm(mark)}
           </text>
         ))}
         <Strings setup={setup} from={LEFT} to={WIDTH - 12} nameX={10} y={y} />
@@ -52,7 +53,12 @@ export function TargetBoard({ setup, notes, open, onOpen }: Props) {
           const [middle, line] = [x(target.mm), y(note.string)];
           const band = Math.max(2, 2 * target.toleranceMm * perMm);
           const name = noteWords(pitchName(note.pitch));
-          const words = `${name}, finger ${note.finger}, ${mmFine(target.mm)} from the nut, within ${mmFine(target.toleranceMm)}`;
+          const words = targetBoardText.fingerFromTheNut(
+            name,
+            note.finger,
+            mmFine(target.mm),
+            mmFine(target.toleranceMm),
+          );
           return (
             <g key={at} className="cursor-pointer" onClick={() => onOpen(at)} data-testid="target">
               <title>{words}</title>
@@ -72,14 +78,7 @@ export function TargetBoard({ setup, notes, open, onOpen }: Props) {
                 fill={at === open ? 'var(--color-dove)' : 'var(--color-sage)'}
                 opacity={at === open ? 0.55 : 0.3}
               />
-              <line
-                x1={middle}
-                x2={middle}
-                y1={line - 13}
-                y2={line + 13}
-                stroke="var(--color-ink)"
-                strokeWidth={2}
-              />
+              <line x1={middle} x2={middle} y1={line - 13} y2={line + 13} stroke="var(--color-ink)" strokeWidth={2} />
               {comma &&
                 placesOf(comma, note.semitones, setup).map((mm) => (
                   <path
@@ -98,10 +97,7 @@ export function TargetBoard({ setup, notes, open, onOpen }: Props) {
           );
         })}
       </svg>
-      <p className="px-3 pb-1 text-sm text-faded">
-        The line is the target, the band how far the finger may be from it. Two marks over a note: its two
-        true places, a comma apart.
-      </p>
+      <p className="px-3 pb-1 text-sm text-faded">{targetBoardText.theLineIsThe}</p>
     </div>
   );
 }

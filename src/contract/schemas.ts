@@ -43,17 +43,9 @@ export const SCHEMAS: Readonly<Record<string, object>> = {
 /** The schema of a file of ours: its head, and the rows of some tables, each by the schema of its own. */
 export function fileSchema(kind: string, title: string, lists: Readonly<Record<string, string>>): object {
   const rows = (name: string) => ({ type: 'array', items: { $ref: name } });
-  const head = {
-    format: { const: `dove-path-${kind}` },
-    version: { type: 'integer' },
-    savedAt: { type: 'string' },
-  };
+  const head = { format: { const: `dove-path-${kind}` }, version: { type: 'integer' }, savedAt: { type: 'string' } };
   const tables = Object.fromEntries(Object.entries(lists).map(([name, of]) => [name, rows(of)]));
-  return schema(kind, title, {
-    type: 'object',
-    required: ['format', 'version'],
-    properties: { ...head, ...tables },
-  });
+  return schema(kind, title, { type: 'object', required: ['format', 'version'], properties: { ...head, ...tables } });
 }
 
 function schema(name: string, title: string, described: object, defs?: object): object {

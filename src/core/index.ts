@@ -9,13 +9,7 @@ export { centsPerMm, stopMm, stopMmForRatio } from './instrument/geometry';
 export { instrumentRecord, addInstrument, schoolsOf } from './instrument/instruments';
 export { resolveSetup, type OpenString, type Setup } from './instrument/setup';
 export type { Issue, IssueData } from './issue';
-export {
-  readNoteText,
-  writeNoteText,
-  type NoteText,
-  type TextIssue,
-  type TextIssueCode,
-} from './formats/notetext';
+export { readNoteText, writeNoteText, type NoteText, type TextIssue, type TextIssueCode } from './formats/notetext';
 export * from './findings/checks';
 export * from './findings/pure';
 export * from './findings/targets';
@@ -55,15 +49,8 @@ export * from './practice/terms';
 export { eventsOfStep } from './practice/timing';
 export { trendsIn, type Trend } from './practice/trends';
 export { proposeWeek, type WeekGiven } from './practice/week';
-export {
-  choicesIn,
-  learnTaste,
-  type Chosen,
-  type Learned,
-  type TasteChoice,
-  type Wanted,
-} from './taste/learn';
-export { drillKey } from './practice/notes';
+export { choicesIn, learnTaste, type Chosen, type Learned, type TasteChoice, type Wanted } from './taste/learn';
+export { drillKey } from './practice/drillNotes';
 export { drillForFinding, passageDrill, stretchDrill } from './practice/passage';
 export { onePositionDrill, sameFingerOnAll, type PositionDrill } from './practice/series';
 export { patternsInPosition } from './practice/positionPatterns';
@@ -88,11 +75,11 @@ export {
   type BarPlace,
   type TimeSignature,
 } from './material/bars';
-export { beatsOf, notesOf } from './material/notes';
+export { beatsOf, notesOf } from './material/noteEvents';
 export { oddBars, type OddBar } from './material/oddBars';
 export { bowChanges, bowsOf, hasBows, type Bow } from './material/bows';
 export { writtenOut } from './material/build';
-export { MOST_EVENTS } from './material/issues';
+export { MOST_EVENTS } from './material/materialIssues';
 export * from './written/beams';
 export {
   writtenBars,

@@ -6,6 +6,4 @@ export interface Issue {
   readonly data?: IssueData;
 }
 
-export type IssueData = Readonly<
-  Record<string, string | number | boolean | null | readonly (string | number)[]>
->;
+export type IssueData = Readonly<Record<string, string | number | boolean | null | readonly (string | number)[]>>;

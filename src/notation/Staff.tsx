@@ -2,6 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { noteWords, printedKey } from '../wording/notes';
 import type { Head } from './engrave';
 import { ALL_MARKS, USUAL_MIDDLE, type Layout, type Marks, type Score } from './score';
+import { staffText } from '../wording/rooms/drawings';
 
 type Engraver = typeof import('./engrave');
 
@@ -36,16 +37,7 @@ interface HeadProps extends Head {
 }
 
 /** Clef, key signature and time, which stay in sight while the notes scroll. */
-export function StaffHead({
-  clef,
-  fifths,
-  time,
-  keyName,
-  width,
-  height,
-  scale,
-  middleLine = USUAL_MIDDLE,
-}: HeadProps) {
+export function StaffHead({ clef, fifths, time, keyName, width, height, scale, middleLine = USUAL_MIDDLE }: HeadProps) {
   const engraver = useEngraver();
   const drawn = useMemo(
     () => engraver?.headMarkup({ clef, fifths, time }, { width, height, scale, middleLine }),
@@ -56,7 +48,7 @@ export function StaffHead({
       className="staff"
       style={{ width, height }}
       role="img"
-      aria-label={`${clef} clef, key of ${printedKey(keyName)}${time ? `, ${time} time` : ''}`}
+      aria-label={staffText.clefKeyOf(clef, printedKey(keyName), time ? staffText.time(time) : '')}
       dangerouslySetInnerHTML={{ __html: drawn ?? '' }}
     />
   );

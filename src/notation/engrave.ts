@@ -107,7 +107,10 @@ export function notesMarkup(score: Score, layout: Layout, marks: Marks, first: n
   drawTuplets(desk, sets);
   drawSlurs(desk, sets, left(first), left(last));
   writeMarks(desk, score, marks, {
-    ...{ first, last, space, left },
+    first,
+    last,
+    space,
+    left,
     middle: (at) => middleOf(layout, at) / space,
     top: 2 - layout.middleLine / 10,
     sets,

@@ -13,11 +13,7 @@ const SLACK = 1e-6;
  * @param bars events at which a bar begins
  * @param room of a line, measured as the widths are
  */
-export function lineBreaks(
-  widths: readonly number[],
-  bars: ReadonlySet<number>,
-  room: number,
-): LineOfEvents[] {
+export function lineBreaks(widths: readonly number[], bars: ReadonlySet<number>, room: number): LineOfEvents[] {
   const lines: LineOfEvents[] = [];
   for (let first = 0; first < widths.length;) {
     let end = first + 1;

@@ -28,11 +28,7 @@ export interface Extent {
 }
 
 /** How far up and down the notes go from the middle line. */
-export function extentOf(
-  events: readonly ResponseEvent[],
-  clefs: readonly Clef[],
-  instrument: InstrumentName,
-): Extent {
+export function extentOf(events: readonly ResponseEvent[], clefs: readonly Clef[], instrument: InstrumentName): Extent {
   let [above, below] = [HALF_STAFF, HALF_STAFF];
   events.forEach((event, at) => {
     if (!('pitches' in event)) return;

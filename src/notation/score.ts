@@ -47,13 +47,7 @@ export const USUAL_MIDDLE = 100;
 
 /** Columns that are all of one width. */
 export function evenLayout(events: number, column: number, height: number, scale: number): Layout {
-  return {
-    width: events * column,
-    height,
-    left: (at) => at * column,
-    scale,
-    middleLine: USUAL_MIDDLE,
-  };
+  return { width: events * column, height, left: (at) => at * column, scale, middleLine: USUAL_MIDDLE };
 }
 
 /** The event whose column has a place in px in it; the nearest where none has. */

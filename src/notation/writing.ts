@@ -5,6 +5,7 @@ import { glyphOf, line, words } from './paper/ink';
 import type { Desk, SetNote } from './paper/notes';
 import { writeFinger } from './paper/over';
 import { LEAST_TEXT, type Marks, type Score } from './score';
+import { writingText } from '../wording/rooms/drawings';
 
 /*
  * What is written over and under the notes on the screen: fingers, bows, strings, “restez”, bar numbers. In staff spaces.
@@ -84,7 +85,7 @@ function writeFingers({ inks, sky }: Desk, score: Score, marks: Marks, { sets, m
     if (!step || !marks.fingers) continue;
     const numeral = numerals.get(at);
     if (numeral) put(numeral, small);
-    if (extensions.has(at)) put('ext.', small);
+    if (extensions.has(at)) put(writingText.ext, small);
   }
 }
 

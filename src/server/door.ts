@@ -1,5 +1,6 @@
 import type { IncomingMessage } from 'node:http';
 import { isIP } from 'node:net';
+import { doorText } from '../wording/rooms/serving';
 
 /*
  * Who may come in, before anything is worked out: pure, so that every rule is tested by itself.
@@ -52,34 +53,18 @@ export function methodsOf(path: string): string {
  */
 export function turnedAway(coming: Coming, names: readonly string[]): TurnedAway | null {
   const { method = 'GET', headers } = coming;
-  if (!knownHost(headers.host, names))
-    return {
-      status: 421,
-      message: 'This server does not answer to that name. Whoever runs it can add it to ALLOWED_HOSTS.',
-    };
+  if (!knownHost(headers.host, names)) return { status: 421, message: doorText.thisServerDoesNot };
   const path = pathOf(coming);
-  if (path === null)
-    return {
-      status: 400,
-      message: 'This address cannot be read: a percent sign in it is broken. Check the link.',
-    };
+  if (path === null) return { status: 400, message: doorText.thisAddressCannotBe };
   const allow = methodsOf(path);
-  const known = isApi(path)
-    ? [...API_METHODS.split(', '), 'GET', 'HEAD', 'PUT', 'DELETE', 'PATCH']
-    : allow.split(', ');
+  const known = isApi(path) ? [...API_METHODS.split(', '), 'GET', 'HEAD', 'PUT', 'DELETE', 'PATCH'] : allow.split(', ');
   if (!known.includes(method))
-    return { status: 405, message: `${method.slice(0, 20)} is not answered here; use ${allow}.`, allow };
-  if (path.startsWith('/_image')) return { status: 404, message: 'There is nothing at this address.' };
+    return { status: 405, message: doorText.isNotAnsweredHere(method.slice(0, 20), allow), allow };
+  if (path.startsWith('/_image')) return { status: 404, message: doorText.thereIsNothingAt };
   if (method !== 'POST') return null;
-  if (crossSite(coming))
-    return {
-      status: 403,
-      message:
-        'This was sent by a page of another site. Only this server’s own pages, and programs, may ask here.',
-    };
+  if (crossSite(coming)) return { status: 403, message: doorText.thisWasSentBy };
   const coding = headers['content-encoding'];
-  if (coding && coding !== 'identity')
-    return { status: 415, message: 'Compressed requests are not read; send it uncompressed.' };
+  if (coding && coding !== 'identity') return { status: 415, message: doorText.compressedRequestsAreNot };
   return null;
 }
 

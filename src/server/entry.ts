@@ -4,6 +4,7 @@ import { EVERY_ANSWER, isApi, methodsOf, pathOf, turnedAway, type TurnedAway } f
 import { errorPage } from './errorPage';
 import { preloadHeader } from './preloads';
 import { listenTrouble, readSettings } from './settings';
+import { entryText } from '../wording/rooms/serving';
 
 /*
  * The server as it is started: it looks at each request, sends what every answer carries, writes the log, and hands on to the built app.
@@ -42,7 +43,7 @@ server.on('error', (error) => stop(listenTrouble(error, settings)));
 server.listen(port, host, () => {
   const at = server.address();
   if (log && at && typeof at === 'object')
-    console.log(`Dove Path listens on http://${host.includes(':') ? `[${host}]` : host}:${at.port}`);
+    console.log(entryText.dovePathListensOn(host.includes(':') ? `[${host}]` : host, at.port));
 });
 
 function turnAway(

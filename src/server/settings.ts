@@ -1,3 +1,4 @@
+import { settingsText } from '../wording/rooms/serving';
 /*
  * How the server is run, from the environment.
  */
@@ -15,8 +16,7 @@ export interface ServerSettings {
 export function readSettings(env: Readonly<Record<string, string | undefined>>): ServerSettings | string {
   const { HOST: host = '127.0.0.1', PORT = '4321', ALLOWED_HOSTS = '', LOG = 'on' } = env;
   const port = Number(PORT);
-  if (!/^\d+$/.test(PORT) || port > 65535)
-    return `PORT is "${PORT.slice(0, 20)}"; it must be a whole number from 0 to 65535.`;
+  if (!/^\d+$/.test(PORT) || port > 65535) return settingsText.portIsItMust(PORT.slice(0, 20));
   const names = ALLOWED_HOSTS.split(',').map((name) => name.trim().toLowerCase());
   return { host, port, names: names.filter((name) => name !== ''), log: LOG !== 'off' };
 }
@@ -25,13 +25,13 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
 export function listenTrouble(error: NodeJS.ErrnoException, { host, port }: ServerSettings): string {
   switch (error.code) {
     case 'EADDRINUSE':
-      return `Port ${port} is in use already. Stop what uses it, or choose another with PORT.`;
+      return settingsText.portIsInUse(port);
     case 'EACCES':
-      return `Port ${port} may not be used by this user. Choose one above 1023 with PORT.`;
+      return settingsText.portMayNotBe(port);
     case 'EADDRNOTAVAIL':
     case 'ENOTFOUND':
-      return `"${host}" is not an address of this machine. Set HOST to one, such as 127.0.0.1 or 0.0.0.0.`;
+      return settingsText.isNotAnAddress(host);
     default:
-      return `The server cannot listen on ${host}:${port} (${error.code ?? error.message}).`;
+      return settingsText.theServerCannotListen(host, port, error.code ?? error.message);
   }
 }

@@ -1,5 +1,5 @@
 import { DAMAGED_WHEN_WRITTEN } from '../wording/storage';
-import { fileText, readLists, type FileReading, type Lists } from './files';
+import { fileText, readLists, type FileReading, type Lists } from './tableFiles';
 import type { AllRows, Damaged } from './read';
 import { listAll, rawRows } from './read';
 import { rowIssue } from './sound';

@@ -25,12 +25,7 @@ function storageOf(area: Area): Storage | null {
 /** True where nothing can be remembered. */
 export const isBlocked = (area: Area = 'local') => storageOf(area) === null;
 
-function place<T>(
-  area: Area,
-  key: string,
-  parse: (text: string | null) => T,
-  print: (value: T) => string,
-): Place<T> {
+function place<T>(area: Area, key: string, parse: (text: string | null) => T, print: (value: T) => string): Place<T> {
   return {
     read() {
       try {
@@ -59,8 +54,7 @@ function place<T>(
 }
 
 /** A word; null where nothing is remembered. */
-export const word = (area: Area, key: string): Place<string | null> =>
-  place(area, key, (text) => text, String);
+export const word = (area: Area, key: string): Place<string | null> => place(area, key, (text) => text, String);
 
 /** Data of some shape. @param read turns what was found, which may be anything, into that shape; called with undefined where there is nothing */
 export const data = <T>(area: Area, key: string, read: (found: unknown) => T): Place<T> =>

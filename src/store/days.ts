@@ -23,8 +23,7 @@ export function daySum(
   repetitions: ReadonlyMap<string, readonly Repetition[]>,
 ): DaySum {
   return sessions.reduce(
-    (sum, session) =>
-      withRepetitions(withSession(sum, session), standing(repetitions.get(session.id) ?? []), session),
+    (sum, session) => withRepetitions(withSession(sum, session), standing(repetitions.get(session.id) ?? []), session),
     emptyDay(studentId, day),
   );
 }
@@ -36,18 +35,12 @@ function withSession(sum: DaySum, { minutes, planId, reached = 0 }: SessionRecor
   const before: PlanDay = sum.plans[planId] ?? { minutes: 0 };
   const fastest = Math.max(before.reached ?? 0, reached);
   const plan: PlanDay =
-    fastest > 0
-      ? { minutes: before.minutes + minutes, reached: fastest }
-      : { minutes: before.minutes + minutes };
+    fastest > 0 ? { minutes: before.minutes + minutes, reached: fastest } : { minutes: before.minutes + minutes };
   return { ...all, plans: { ...sum.plans, [planId]: plan } };
 }
 
 /** A day's sums with some repetitions of a session put to them. */
-function withRepetitions(
-  sum: DaySum,
-  judged: readonly Judged[],
-  { places }: Pick<SessionRecord, 'places'>,
-): DaySum {
+function withRepetitions(sum: DaySum, judged: readonly Judged[], { places }: Pick<SessionRecord, 'places'>): DaySum {
   const sums = judged.reduce((all, one) => joinedSums(all, countsOf(one, places)), sum.sums);
   return { ...sum, sums };
 }
@@ -70,8 +63,7 @@ export async function recountDays(changes: readonly Change[]): Promise<void> {
     if (change.table === 'repetitions' && change.kind !== 'updated') played.add(change.record.sessionId);
   }
   if (played.size > 0)
-    for (const session of await db.sessions.bulkGet([...played]))
-      if (session) touch(session.studentId, session.day);
+    for (const session of await db.sessions.bulkGet([...played])) if (session) touch(session.studentId, session.day);
   for (const [studentId, day] of days.values()) await recount(studentId, day);
 }
 

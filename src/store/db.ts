@@ -4,9 +4,7 @@ import type { Binned } from './records';
 import { DATABASE_VERSION, TABLE_NAMES, tableOf, type TableName, type Tables } from './tables';
 
 /** The browser's own database; nothing of it leaves the machine but by a file. */
-export const db = new Dexie('dove-path') as Dexie & {
-  [Name in TableName]: Table<Tables[Name], string>;
-};
+export const db = new Dexie('dove-path') as Dexie & { [Name in TableName]: Table<Tables[Name], string> };
 
 for (let version = 1; version <= DATABASE_VERSION; version++) {
   const indexes = TABLE_NAMES.flatMap((name) => {

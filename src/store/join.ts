@@ -3,7 +3,7 @@ import { heardOf, reachedIn, standing, USUAL_TIMES, type PlanRecord, type Sessio
 import { fromBackupName } from '../wording/storage';
 import { sameContent, type Change } from './changes';
 import { db } from './db';
-import type { Lists } from './files';
+import type { Lists } from './tableFiles';
 import { merged } from './merge';
 import { tableOf, TABLE_NAMES, type TableName, type Tables } from './tables';
 import { inOneGo, writeAll } from './write';
@@ -100,11 +100,7 @@ async function joinByField(name: TableName, rows: readonly Row[]): Promise<Chang
 }
 
 /** Equal records are left out; one that differs from its namesake here is added as a copy, so that neither is lost. Plans follow their student to the copy. */
-async function joinBeside(
-  name: TableName,
-  rows: readonly Row[],
-  copies: Map<string, string>,
-): Promise<Change[]> {
+async function joinBeside(name: TableName, rows: readonly Row[], copies: Map<string, string>): Promise<Change[]> {
   const alike = tableOf(name).alike as ((a: Row, b: Row) => boolean) | undefined;
   const byId = new Map((await db.table<Row, string>(name).toArray()).map((row) => [row.id, row]));
   const fresh: Change[] = [];
@@ -147,10 +143,7 @@ async function withHeard(changes: readonly Change[]): Promise<Change[]> {
       const judged = standing([...here, ...(bySession.get(change.id) ?? [])]);
       const { task } = change.to;
       const reached = task && reachedIn(judged, { ...task, times: Math.min(task.times, USUAL_TIMES) });
-      all.push({
-        ...change,
-        to: { ...change.to, heard: heardOf(judged), reached: reached ?? change.to.reached },
-      });
+      all.push({ ...change, to: { ...change.to, heard: heardOf(judged), reached: reached ?? change.to.reached } });
     }
   }
   return all;

@@ -16,13 +16,7 @@ import { commit } from './write';
 export async function addRepetition(repetition: Repetition, session: SessionRecord): Promise<void> {
   const added: Change = { kind: 'added', table: 'repetitions', record: repetition };
   const { id, minutes, reached, heard, endedAt } = session;
-  const played: Change = {
-    kind: 'updated',
-    table: 'sessions',
-    id,
-    from: {},
-    to: { minutes, reached, heard, endedAt },
-  };
+  const played: Change = { kind: 'updated', table: 'sessions', id, from: {}, to: { minutes, reached, heard, endedAt } };
   const first: Change = { kind: 'added', table: 'sessions', record: session };
   const known = (await getSession(id)) !== undefined;
   const outcome = await commit([added, known ? played : first]);

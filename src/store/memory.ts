@@ -29,8 +29,11 @@ export function memoryOf(answers: readonly AnswerRecord[]): Memory | null {
   let card = createEmptyCard(first.at);
   for (const answer of inOrder) card = scheduler.next(card, answer.at, ratingOf(answer)).card;
   return {
-    ...{ id: first.cardId, studentId: first.studentId, due: card.due.getTime() },
-    ...{ answers: inOrder.length, wrong: inOrder.filter(({ right }) => !right).length },
+    id: first.cardId,
+    studentId: first.studentId,
+    due: card.due.getTime(),
+    answers: inOrder.length,
+    wrong: inOrder.filter(({ right }) => !right).length,
   };
 }
 

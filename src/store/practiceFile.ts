@@ -1,7 +1,7 @@
 import type { StudentRecord } from '../core';
 import { fileTroubleWords } from '../wording/storage';
 import { answered, db } from './db';
-import { fileText, readLists, type Lists } from './files';
+import { fileText, readLists, type Lists } from './tableFiles';
 import { joinLists, type Joined } from './join';
 import { answersOf, cardsOf, getStudent, lessonsOf, listPlans, sessionsOf } from './read';
 import { rowIssue } from './sound';
@@ -29,12 +29,7 @@ export async function practiceFileText(studentId: string, now: Date): Promise<st
 
 /** What a file brings, or why it cannot be read. */
 export type PracticeReading =
-  | {
-      readonly kind: 'practice';
-      readonly student: StudentRecord;
-      readonly lists: Lists;
-      readonly aside: number;
-    }
+  | { readonly kind: 'practice'; readonly student: StudentRecord; readonly lists: Lists; readonly aside: number }
   | { readonly kind: 'trouble'; readonly message: string };
 
 /** Reads a practice file's text; nothing is changed by reading, and nothing of anybody else is taken from it. */

@@ -80,10 +80,7 @@ async function issuesOf(table: TableName, rows: readonly unknown[]): Promise<(Is
 }
 
 /** Those of some rows that are sound; what is damaged hides nothing else. */
-export async function soundOf<Name extends TableName>(
-  table: Name,
-  rows: readonly unknown[],
-): Promise<Tables[Name][]> {
+export async function soundOf<Name extends TableName>(table: Name, rows: readonly unknown[]): Promise<Tables[Name][]> {
   const issues = await issuesOf(table, rows);
   return rows.filter((_, at) => issues[at] === null) as Tables[Name][];
 }
@@ -122,11 +119,7 @@ export async function listBriefs(): Promise<BriefRecord[]> {
 }
 
 export async function listAll(): Promise<AllRows> {
-  const [plans, students, briefs] = await Promise.all([
-    readTable('plans'),
-    readTable('students'),
-    readTable('briefs'),
-  ]);
+  const [plans, students, briefs] = await Promise.all([readTable('plans'), readTable('students'), readTable('briefs')]);
   return {
     plans: plans.sound.sort(lastChangedFirst),
     students: students.sound.sort(byName),
@@ -150,10 +143,7 @@ export function rawRows(name: TableName): Promise<unknown[]> {
 }
 
 /** A row by its id: undefined where there is none, or none that can be read. */
-export async function getRow<Name extends TableName>(
-  table: Name,
-  id: string,
-): Promise<Tables[Name] | undefined> {
+export async function getRow<Name extends TableName>(table: Name, id: string): Promise<Tables[Name] | undefined> {
   const row = await answered(Promise.resolve(db.table<unknown>(table).get(id)));
   if (row === undefined) return undefined;
   const [issue] = await issuesOf(table, [row]);
@@ -166,15 +156,8 @@ export const getSession = (id: string) => getRow('sessions', id);
 export const getBook = (id: string) => getRow('books', id);
 
 /** The sound rows of a table that lie at a key of one of its indexes. */
-async function rowsAt<Name extends TableName>(
-  table: Name,
-  index: string,
-  key: string,
-): Promise<Tables[Name][]> {
-  return soundOf(
-    table,
-    await answered(Promise.resolve(db.table<unknown>(table).where(index).equals(key).toArray())),
-  );
+async function rowsAt<Name extends TableName>(table: Name, index: string, key: string): Promise<Tables[Name][]> {
+  return soundOf(table, await answered(Promise.resolve(db.table<unknown>(table).where(index).equals(key).toArray())));
 }
 
 /** The sound rows of a student's in a table that goes by days, from one day to another, both in it. */
@@ -215,9 +198,7 @@ export async function judgedIn(sessionId: string) {
 /** A student's books, or all, the one changed last first. */
 export async function listBooks(studentId?: string): Promise<BookRecord[]> {
   const rows =
-    studentId === undefined
-      ? (await readTable('books')).sound
-      : await rowsAt('books', 'studentId', studentId);
+    studentId === undefined ? (await readTable('books')).sound : await rowsAt('books', 'studentId', studentId);
   return rows.sort(lastChangedFirst);
 }
 
@@ -229,9 +210,7 @@ export async function openedPages({ pages }: BookRecord): Promise<ReadonlyMap<st
 
 /** Everything that is kept in the studio, as changes that take it out. */
 export function removals(kept: Kept): Change[] {
-  return STUDIO.flatMap((table) =>
-    kept[table].map((record) => ({ kind: 'removed', table, record }) as Change),
-  );
+  return STUDIO.flatMap((table) => kept[table].map((record) => ({ kind: 'removed', table, record }) as Change));
 }
 
 /** Everything in some collection, as changes that put it in. */
@@ -241,7 +220,5 @@ export function additions(kept: Kept): Change[] {
 
 /** How much of the studio there is: ["5 students", "19 plans"]. */
 export function amountsOf(kept: Kept): string[] {
-  return amountWords(
-    (['students', 'plans', 'briefs'] as const).map((name) => [kept[name].length, TABLES[name].words]),
-  );
+  return amountWords((['students', 'plans', 'briefs'] as const).map((name) => [kept[name].length, TABLES[name].words]));
 }

@@ -18,7 +18,7 @@ export interface Upgrade {
 
 /** Students and tags came: a plan from before belongs to nobody in particular and has no tags. */
 export const belongsToNobody: Upgrade = {
-  name: 'belongs to nobody in particular',
+  name: 'belongs-to-nobody',
   database: 2,
   file: 2,
   become: (plan) => ({ ...plan, studentId: null, tags: [] }),
@@ -29,7 +29,7 @@ export const belongsToNobody: Upgrade = {
  * first; out of a file nobody can tell what it stood for, but that 0 was the best.
  */
 export const keepsItsFingering: Upgrade = {
-  name: 'keeps its fingering',
+  name: 'keeps-its-fingering',
   database: 3,
   file: 3,
   become: (plan, from) => {

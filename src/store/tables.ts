@@ -207,9 +207,7 @@ export const TABLES = {
 
 export type TableName = keyof typeof TABLES;
 /** The records of each table. */
-export type Tables = {
-  readonly [Name in TableName]: (typeof TABLES)[Name] extends Table<infer T> ? T : never;
-};
+export type Tables = { readonly [Name in TableName]: (typeof TABLES)[Name] extends Table<infer T> ? T : never };
 
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
 
@@ -221,8 +219,7 @@ export const STUDIO = ['plans', 'students', 'briefs'] as const satisfies readonl
 export type StudioTable = (typeof STUDIO)[number];
 
 /** Tables that a file has, in the order of the registry. */
-export const tablesOfFile = (file: FileKind) =>
-  TABLE_NAMES.filter((name) => tableOf(name).files[file] !== undefined);
+export const tablesOfFile = (file: FileKind) => TABLE_NAMES.filter((name) => tableOf(name).files[file] !== undefined);
 
 /** The version of the database that this program writes: the last that any table names. */
 export const DATABASE_VERSION = Math.max(

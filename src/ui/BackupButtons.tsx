@@ -3,6 +3,7 @@ import { useRef } from 'react';
 import { ahead } from '../app/ahead';
 import { say } from '../app/notices';
 import type { PlanRecord } from '../core';
+import { backupButtonsText } from '../wording/rooms/shared';
 
 /** Reading and writing backups is fetched when it is asked for. */
 const loadBackups = ahead(() => import('../app/backups'));
@@ -10,12 +11,7 @@ const loadBackups = ahead(() => import('../app/backups'));
 async function withBackups(work: (backups: Awaited<ReturnType<typeof loadBackups>>) => Promise<void>) {
   const backups = await loadBackups().catch(() => null);
   if (backups) await work(backups);
-  else
-    say({
-      kind: 'trouble',
-      message:
-        'This part of the program could not be fetched: is the server still running? Nothing was changed.',
-    });
+  else say({ kind: 'trouble', message: backupButtonsText.thisPartOfThe });
 }
 
 interface Props {
@@ -38,23 +34,19 @@ export function BackupButtons({ before, saveOnly = false, restoreOnly = false }:
           className="button flex items-center gap-1"
           onClick={() => void withBackups(({ saveBackup }) => saveBackup(before))}
         >
-          <Download size={17} aria-hidden /> Save a backup
+          <Download size={17} aria-hidden /> {backupButtonsText.saveABackup}
         </button>
       )}
       {!saveOnly && (
         <>
-          <button
-            type="button"
-            className="button flex items-center gap-1"
-            onClick={() => file.current?.click()}
-          >
-            <Upload size={17} aria-hidden /> Restore
+          <button type="button" className="button flex items-center gap-1" onClick={() => file.current?.click()}>
+            <Upload size={17} aria-hidden /> {backupButtonsText.restore}
           </button>
           <input
             ref={file}
             type="file"
             accept="application/json,.json"
-            aria-label="Backup file to restore"
+            aria-label={backupButtonsText.backupFileToRestore}
             className="sr-only"
             tabIndex={-1}
             onChange={(event) => {

@@ -14,6 +14,7 @@ import { useStudents } from '../app/students';
 import { instrumentWords } from '../wording/instruments';
 import { counted } from '../wording/grammar';
 import { Pick } from './fields';
+import { bringInText } from '../wording/rooms/shared';
 
 /** The way a piece is brought in: a file, its part and bars, for whom. */
 export function BringIn() {
@@ -28,13 +29,13 @@ export function BringIn() {
     >
       <Modal className="w-[min(56rem,94vw)]">
         <Dialog
-          aria-label="Bring in a piece"
+          aria-label={bringInText.bringInAPiece}
           className="flex flex-col gap-3 rounded-lg border-2 border-dove bg-paper px-5 py-4 shadow-lg outline-none"
         >
           <div className="flex items-center gap-3">
-            <h2 className="flex-1 font-serif text-xl font-semibold">Bring in a piece</h2>
+            <h2 className="flex-1 font-serif text-xl font-semibold">{bringInText.bringInAPiece}</h2>
             <button type="button" className="button" onClick={closeBringIn}>
-              {state.kind === 'reading' ? 'Cancel' : 'Close'}
+              {state.kind === 'reading' ? bringInText.cancel : bringInText.close}
             </button>
           </div>
           {state.kind === 'trouble' && (
@@ -45,7 +46,7 @@ export function BringIn() {
           {(state.kind === 'asking' || state.kind === 'trouble') && <FileAsk />}
           {state.kind === 'reading' && (
             <label className="flex flex-col gap-1">
-              {state.name} is being read …
+              {bringInText.isBeingRead(state.name)}
               <progress className="w-full" max={1} value={state.share} />
             </label>
           )}
@@ -61,16 +62,13 @@ function FileAsk() {
   return (
     <div className="flex flex-wrap items-center gap-3">
       <button type="button" className="button min-h-11 px-4" onClick={() => input.current?.click()}>
-        Choose a file …
+        {bringInText.chooseAFile}
       </button>
-      <p className="min-w-60 flex-1 text-faded">
-        MusicXML (.musicxml, .xml, .mxl), MIDI (.mid), notes typed as text, or a plan that was sent to you. It
-        can also be dropped on this page. Nothing leaves this computer.
-      </p>
+      <p className="min-w-60 flex-1 text-faded">{bringInText.musicxmlMusicxmlXmlMxl}</p>
       <input
         ref={input}
         type="file"
-        aria-label="File of notes"
+        aria-label={bringInText.fileOfNotes}
         accept=".musicxml,.xml,.mxl,.mid,.midi,.txt,.json,application/json"
         className="sr-only"
         tabIndex={-1}
@@ -99,14 +97,9 @@ function Parts({ piece, file }: { readonly piece: Piece; readonly file: string }
   const [voice, setVoice] = useState(part.voices[0]);
   const [studentId, setStudentId] = useState(NOBODY);
   const student = students.find(({ id }) => id === studentId);
-  const chosen: Chosen = {
-    ...{ part: String(at + 1), bars: [from, to], voice },
-    ...(student ? { student } : {}),
-  };
+  const chosen: Chosen = { part: String(at + 1), bars: [from, to], voice, ...(student ? { student } : {}) };
   const what = JSON.stringify([at, from, to, voice, studentId]);
-  const [preview, setPreview] = useState<{ readonly what: string; readonly found: Preview | string } | null>(
-    null,
-  );
+  const [preview, setPreview] = useState<{ readonly what: string; readonly found: Preview | string } | null>(null);
   useEffect(() => {
     let here = true;
     previewOf(chosen, 760).then(
@@ -129,40 +122,40 @@ function Parts({ piece, file }: { readonly piece: Piece; readonly file: string }
   };
   const title = piece.title || file.replace(/\.[^.]+$/, '');
   const whole = from === part.bars[0] && to === part.bars[part.bars.length - 1];
-  const name = `${title}${piece.parts.length > 1 ? `, ${part.name}` : ''}${whole ? '' : `, bars ${from}–${to}`}`;
+  const name = `${title}${piece.parts.length > 1 ? `, ${part.name}` : ''}${whole ? '' : bringInText.bars(from, to)}`;
   return (
     <>
       <p className="font-serif text-lg">{title}</p>
       <div className="grid gap-3 sm:grid-cols-4">
         <div className="sm:col-span-2">
           <Pick
-            label="Part"
+            label={bringInText.part}
             value={String(at)}
             choices={piece.parts.map(({ name: words, instrument, notes }, n) => [
               String(n),
-              `${words}${instrument ? '' : ' (no bowed string)'}, ${counted(notes, 'note')}`,
+              `${words}${instrument ? '' : bringInText.noBowedString}, ${counted(notes, 'note')}`,
             ])}
             onPick={(value) => pickPart(Number(value))}
           />
         </div>
-        <Bars label="From bar" bars={part.bars} value={from} onPick={setFrom} />
-        <Bars label="To bar" bars={part.bars} value={to} onPick={setTo} />
+        <Bars label={bringInText.fromBar} bars={part.bars} value={from} onPick={setFrom} />
+        <Bars label={bringInText.toBar} bars={part.bars} value={to} onPick={setTo} />
         {part.voices.length > 1 && (
           <Pick
-            label="Voice"
+            label={bringInText.voice}
             value={voice}
             choices={part.voices.map((one) => [one, one])}
             onPick={setVoice}
           />
         )}
         <Pick
-          label="For"
+          label={bringInText.forIt}
           value={studentId}
           choices={[
-            [NOBODY, 'nobody in particular'],
+            [NOBODY, bringInText.nobodyInParticular],
             ...students.map(
               ({ id, name: own, plays }) =>
-                [id, `${own || 'no name yet'}, ${instrumentWords(plays.instrument)}`] as const,
+                [id, `${own || bringInText.noNameYet}, ${instrumentWords(plays.instrument)}`] as const,
             ),
           ]}
           onPick={setStudentId}
@@ -175,7 +168,7 @@ function Parts({ piece, file }: { readonly piece: Piece; readonly file: string }
       ) : found ? (
         <Found found={found} />
       ) : (
-        <p className="text-faded">The first bars are being drawn …</p>
+        <p className="text-faded">{bringInText.theFirstBarsAre}</p>
       )}
       <div className="flex justify-end">
         <button
@@ -184,7 +177,7 @@ function Parts({ piece, file }: { readonly piece: Piece; readonly file: string }
           disabled={!found || typeof found === 'string'}
           onClick={() => void bringIn(chosen, name)}
         >
-          Bring it in
+          {bringInText.bringItIn}
         </button>
       </div>
     </>
@@ -194,19 +187,16 @@ function Parts({ piece, file }: { readonly piece: Piece; readonly file: string }
 function Found({ found: { svg, notes, written, notices, instrument } }: { readonly found: Preview }) {
   return (
     <>
-      <div
-        className="paper-page rounded"
-        data-testid="first-bars"
-        dangerouslySetInnerHTML={{ __html: svg }}
-      />
+      <div className="paper-page rounded" data-testid="first-bars" dangerouslySetInnerHTML={{ __html: svg }} />
       <p>
-        {counted(notes, 'note')} for {instrumentWords(instrument)}
-        {written > 0
-          ? `; ${counted(written, 'note')} with a written finger or string. At first they are shown as written, beside ours.`
-          : '; no fingers are written.'}
+        {bringInText.notesFor(
+          counted(notes, 'note'),
+          instrumentWords(instrument),
+          written > 0 ? bringInText.withAWrittenFinger(counted(written, 'note')) : bringInText.noFingersAreWritten,
+        )}
       </p>
       {notices.length > 0 && (
-        <ul className="list-disc pl-5 text-sm text-faded" aria-label="What was left out">
+        <ul className="list-disc pl-5 text-sm text-faded" aria-label={bringInText.whatWasLeftOut}>
           {notices.map((words) => (
             <li key={words}>{words}</li>
           ))}
@@ -231,7 +221,7 @@ function Bars({ label, bars, value, onPick }: BarsProps) {
         className="min-h-10 w-full rounded-md border border-rule bg-sheet px-2 text-base text-ink"
         value={value}
         onChange={(event) => onPick(event.target.value.trim())}
-        aria-description={`of bars ${bars[0]} to ${bars[bars.length - 1]}`}
+        aria-description={bringInText.ofBarsTo(bars[0], bars[bars.length - 1])}
       />
     </label>
   );

@@ -1,5 +1,6 @@
 import type { SessionGoal } from '../app/practice/overview';
 import { TextField } from './fields';
+import { goalFieldText } from '../wording/rooms/shared';
 
 interface Props {
   readonly goal: string;
@@ -11,17 +12,11 @@ interface Props {
 export function GoalField({ goal, proposed, onPut }: Props) {
   return (
     <div className="flex flex-col gap-2">
-      <TextField label="One goal, in words" value={goal} onPut={onPut} />
+      <TextField label={goalFieldText.oneGoalInWords} value={goal} onPut={onPut} />
       {proposed.length > 0 && (
-        <div className="flex flex-wrap gap-2" role="group" aria-label="Goals proposed">
+        <div className="flex flex-wrap gap-2" role="group" aria-label={goalFieldText.goalsProposed}>
           {proposed.map(({ words, why }) => (
-            <button
-              key={words}
-              type="button"
-              className="button text-left"
-              title={why}
-              onClick={() => onPut(words)}
-            >
+            <button key={words} type="button" className="button text-left" title={why} onClick={() => onPut(words)}>
               {words}
             </button>
           ))}

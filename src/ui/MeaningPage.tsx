@@ -6,6 +6,7 @@ import type { Meaning, MeaningState } from '../app/meaning';
 import { MusicLine, type Cursor } from './MusicLine';
 import { NoticeBar } from './NoticeBar';
 import { Section } from './Section';
+import { meaningPageText } from '../wording/rooms/shared';
 
 interface Props {
   readonly here: ViewAddress;
@@ -27,7 +28,7 @@ export function MeaningPage({ here, heading, state, music = false, children }: P
   }, [meaning, at]);
   const title = meaning && planTitle(meaning.record, meaning.student);
   useEffect(() => {
-    if (title) document.title = `${title} · ${heading} · Dove Path`;
+    if (title) document.title = meaningPageText.dovePath(title, heading);
   }, [title, heading]);
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
@@ -37,16 +38,16 @@ export function MeaningPage({ here, heading, state, music = false, children }: P
       <NoticeBar />
       <main id="main" tabIndex={-1} data-ready={state.kind !== 'loading'} className="flex flex-col gap-4">
         <h1 className="font-serif text-2xl font-bold">{heading}</h1>
-        {state.kind === 'loading' && <p className="text-faded">The plan is being worked out …</p>}
+        {state.kind === 'loading' && <p className="text-faded">{meaningPageText.thePlanIsBeing}</p>}
         {state.kind === 'nothing' && (
           <p className="border-l-4 border-madder bg-sheet px-3 py-2" role="alert">
-            {state.message} <a href="/">To the Bench</a>
+            {state.message} <a href="/">{meaningPageText.toTheBench}</a>
           </p>
         )}
         {meaning && (
           <>
             {music && (
-              <Section name="The music" on={[meaning]}>
+              <Section name={meaningPageText.theMusic} on={[meaning]}>
                 <MusicLine meaning={meaning} cursor={cursor} />
               </Section>
             )}

@@ -4,6 +4,7 @@ import { clefsRead, type Plan, type PlanResponse } from '../core';
 import { extentOf, needsOf } from '../notation/room';
 import { eventAt, headWidth, type Layout, type Score } from '../notation/score';
 import { Staff, StaffHead } from '../notation/Staff';
+import { musicLineText } from '../wording/rooms/shared';
 
 const SCALE = 0.95;
 const MOST_STRETCH = 2;
@@ -41,7 +42,11 @@ export function MusicLine({ meaning, cursor: { at, go } }: Props) {
     const clefs = clefsRead(events, request.instrument, student);
     const strings = findings.setup.strings.map(({ name }) => name);
     const drawn: Score = {
-      ...{ music: response, steps: plan.steps, strings, instrument: request.instrument, clefs },
+      music: response,
+      steps: plan.steps,
+      strings,
+      instrument: request.instrument,
+      clefs,
       barred: true,
     };
     const head = headWidth(key.fifths, true, SCALE);
@@ -66,7 +71,7 @@ export function MusicLine({ meaning, cursor: { at, go } }: Props) {
       ref={box}
       role="slider"
       tabIndex={0}
-      aria-label="The music: left and right arrows move the cursor"
+      aria-label={musicLineText.theMusicLeftAnd}
       aria-valuemin={1}
       aria-valuemax={events.length}
       aria-valuenow={at + 1}
@@ -90,21 +95,14 @@ export function MusicLine({ meaning, cursor: { at, go } }: Props) {
           className="relative cursor-pointer"
           style={{ width: layout.width }}
           onPointerDown={(event) =>
-            go(
-              eventAt(
-                layout,
-                event.clientX - event.currentTarget.getBoundingClientRect().left,
-                0,
-                events.length,
-              ),
-            )
+            go(eventAt(layout, event.clientX - event.currentTarget.getBoundingClientRect().left, 0, events.length))
           }
         >
           <div
             className="absolute inset-y-0 bg-haze"
             style={{ left: layout.left(at), width: layout.left(at + 1) - layout.left(at) }}
           />
-          {width > 0 && <Staff score={score} layout={layout} label={`Staff: ${events.length} notes`} />}
+          {width > 0 && <Staff score={score} layout={layout} label={musicLineText.staffNotes(events.length)} />}
         </div>
       </div>
     </div>

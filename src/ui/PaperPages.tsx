@@ -14,12 +14,7 @@ export function PaperPages({ laid: { svgs, width }, old = false }: Props) {
     >
       {svgs.map((svg, n) => (
         // Made by this program out of its own drawing; words in it are escaped there.
-        <div
-          key={n}
-          className="paper-page"
-          data-testid="paper-page"
-          dangerouslySetInnerHTML={{ __html: svg }}
-        />
+        <div key={n} className="paper-page" data-testid="paper-page" dangerouslySetInnerHTML={{ __html: svg }} />
       ))}
     </div>
   );

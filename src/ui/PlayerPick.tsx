@@ -1,6 +1,7 @@
 import type { Player } from '../app/practice/player';
 import { Choose } from './Choose';
 import { PracticeFileButtons } from './PracticeFileButtons';
+import { playerPickText } from '../wording/rooms/shared';
 
 /** The heading of a view that belongs to a student, with the way to another student. */
 export function PlayerPick({ heading, player }: { readonly heading: string; readonly player: Player }) {
@@ -10,15 +11,15 @@ export function PlayerPick({ heading, player }: { readonly heading: string; read
       <h1 className="font-serif text-2xl font-bold">{heading}</h1>
       {student && (
         <Choose
-          label="Student"
+          label={playerPickText.student}
           value={student.id}
-          choices={students.map(({ id, name }) => [id, name || 'no name yet'] as const)}
+          choices={students.map(({ id, name }) => [id, name || playerPickText.noNameYet] as const)}
           onChoose={choose}
         />
       )}
       {student && location.pathname !== '/lesson' && (
         <a href={`/lesson?student=${student.id}`} className="text-dove underline">
-          Lesson page
+          {playerPickText.lessonPage}
         </a>
       )}
     </div>
@@ -30,8 +31,8 @@ export function Nobody() {
   return (
     <div className="flex flex-wrap items-center gap-3">
       <p className="text-faded">
-        Nobody is in the Studio yet. <a href="/studio">Add a student there</a>, or bring in the practice file
-        that your teacher gave you.
+        {playerPickText.nobodyIsInThe} <a href="/studio">{playerPickText.addAStudentThere}</a>
+        {playerPickText.orBringInThe}
       </p>
       <PracticeFileButtons student={undefined} />
     </div>

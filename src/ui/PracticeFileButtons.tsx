@@ -2,6 +2,7 @@ import { FileDown, FileUp } from 'lucide-react';
 import { useRef } from 'react';
 import { openPracticeFile, savePracticeFile } from '../app/practice/file';
 import type { StudentRecord } from '../core';
+import { practiceFileButtonsText } from '../wording/rooms/shared';
 
 /** A student's plans, cards and log to take home, and to bring back. */
 export function PracticeFileButtons({ student }: { readonly student: StudentRecord | undefined }) {
@@ -9,22 +10,18 @@ export function PracticeFileButtons({ student }: { readonly student: StudentReco
   return (
     <>
       {student && (
-        <button
-          type="button"
-          className="button flex items-center gap-1"
-          onClick={() => void savePracticeFile(student)}
-        >
-          <FileDown size={17} aria-hidden /> Practice file
+        <button type="button" className="button flex items-center gap-1" onClick={() => void savePracticeFile(student)}>
+          <FileDown size={17} aria-hidden /> {practiceFileButtonsText.practiceFile}
         </button>
       )}
       <button type="button" className="button flex items-center gap-1" onClick={() => input.current?.click()}>
-        <FileUp size={17} aria-hidden /> Bring one in
+        <FileUp size={17} aria-hidden /> {practiceFileButtonsText.bringOneIn}
       </button>
       <input
         ref={input}
         type="file"
         accept="application/json,.json"
-        aria-label="Practice file"
+        aria-label={practiceFileButtonsText.practiceFile}
         className="hidden"
         onChange={(event) => {
           const file = event.target.files?.[0];

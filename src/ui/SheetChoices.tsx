@@ -1,5 +1,6 @@
 import type { SheetChoices } from '../notation/sheet/sheet';
 import { Pick } from './fields';
+import { sheetChoicesText } from '../wording/rooms/shared';
 
 interface Props {
   readonly choices: SheetChoices;
@@ -9,24 +10,24 @@ interface Props {
 }
 
 const TICKS = [
-  ['names', 'note names'],
-  ['patterns', 'finger patterns'],
-  ['hard', 'hard places and drills'],
-  ['ladder', 'steps with boxes'],
+  ['names', sheetChoicesText.noteNames],
+  ['patterns', sheetChoicesText.fingerPatterns],
+  ['hard', sheetChoicesText.hardPlacesAndDrills],
+  ['ladder', sheetChoicesText.stepsWithBoxes],
   ['log', 'log'],
-  ['large', 'large print'],
+  ['large', sheetChoicesText.largePrint],
 ] as const;
 
 /** What is put on paper, in one row. */
 export function Choices({ choices, onChoose, without = [] }: Props) {
   return (
-    <div role="group" aria-label="What is on the paper" className="flex flex-wrap items-end gap-x-3 gap-y-1">
+    <div role="group" aria-label={sheetChoicesText.whatIsOnThe} className="flex flex-wrap items-end gap-x-3 gap-y-1">
       <Pick
-        label="Fingers"
+        label={sheetChoicesText.fingers}
         value={choices.fingers}
         choices={[
-          ['all', 'at every note'],
-          ['needed', 'where needed'],
+          ['all', sheetChoicesText.atEveryNote],
+          ['needed', sheetChoicesText.whereNeeded],
           ['none', 'none'],
         ]}
         onPick={(fingers) => onChoose({ fingers: fingers as SheetChoices['fingers'] })}
@@ -44,14 +45,14 @@ export function Choices({ choices, onChoose, without = [] }: Props) {
       ))}
       {!without.includes('blank') && (
         <Pick
-          label="Empty staves"
+          label={sheetChoicesText.emptyStaves}
           value={String(choices.blank)}
           choices={[0, 2, 4, 6, 8].map((count) => [String(count), count === 0 ? 'none' : String(count)])}
           onPick={(blank) => onChoose({ blank: Number(blank) })}
         />
       )}
       <Pick
-        label="Paper"
+        label={sheetChoicesText.paper}
         value={choices.paper}
         choices={[
           ['a4', 'A4'],

@@ -1,6 +1,7 @@
 import type { Overview } from '../app/practice/overview';
 import { workAtTrend } from '../app/practice/trendDrill';
 import { trendWords, trendWork } from '../wording/practice';
+import { trendListText } from '../wording/rooms/shared';
 
 interface Props {
   readonly overview: Overview;
@@ -9,12 +10,7 @@ interface Props {
 
 /** What the log says, with its numbers; each leads to work and to next week. */
 export function TrendList({ overview: { trends, plans }, studentId }: Props) {
-  if (trends.length === 0)
-    return (
-      <p className="text-faded">
-        Nothing to report yet: a pattern is named here once enough tries were judged to tell it from chance.
-      </p>
-    );
+  if (trends.length === 0) return <p className="text-faded">{trendListText.nothingToReportYet}</p>;
   return (
     <ul className="flex flex-col gap-2" data-testid="trends">
       {trends.map((trend) => (
@@ -24,10 +20,10 @@ export function TrendList({ overview: { trends, plans }, studentId }: Props) {
           </p>
           <p className="mt-1 flex flex-wrap gap-2">
             <button type="button" className="button" onClick={() => void workAtTrend(trend, plans)}>
-              Work at such a place
+              {trendListText.workAtSuchA}
             </button>
             <a className="button no-underline" href={`/lesson?student=${studentId}&about=${trend.kind}`}>
-              Into next week
+              {trendListText.intoNextWeek}
             </a>
           </p>
         </li>

@@ -1,6 +1,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import type { History } from '../app/undo';
 import { useDeleted } from '../app/writes';
+import { undoButtonsText } from '../wording/rooms/shared';
 
 interface Props<T> {
   readonly history: History<T>;
@@ -18,7 +19,7 @@ export function UndoButtons<T>({ history, onUndo, onRedo }: Props<T>) {
         className="button"
         disabled={history.past.length === 0 && !deleted}
         onClick={onUndo}
-        aria-label="Undo edit"
+        aria-label={undoButtonsText.undoEdit}
       >
         <Undo2 size={18} aria-hidden />
       </button>
@@ -27,7 +28,7 @@ export function UndoButtons<T>({ history, onUndo, onRedo }: Props<T>) {
         className="button"
         disabled={history.future.length === 0}
         onClick={onRedo}
-        aria-label="Redo edit"
+        aria-label={undoButtonsText.redoEdit}
       >
         <Redo2 size={18} aria-hidden />
       </button>

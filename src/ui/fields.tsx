@@ -1,4 +1,5 @@
 import { useEffect, useId, useRef, useState } from 'react';
+import { fieldsText } from '../wording/rooms/shared';
 
 /*
  * The boxes of a student's sheet. Each keeps what is typed; what cannot be used is said below the box and kept in it.
@@ -62,24 +63,15 @@ interface NumberProps {
   readonly onPut: (value: number | undefined) => void;
 }
 
-export function NumberField({
-  label,
-  unit,
-  value,
-  usual,
-  least,
-  most,
-  trouble = () => null,
-  onPut,
-}: NumberProps) {
+export function NumberField({ label, unit, value, usual, least, most, trouble = () => null, onPut }: NumberProps) {
   const [typed, setTyped] = useState<string | null>(null);
   const [focused, setFocused] = useState(false);
   const id = useId();
   const read = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
   const wrongIn = (text: string) => {
     const number = read(text);
-    if (number === undefined) return usual === undefined ? `Give a number of ${unit}.` : trouble(number);
-    if (!(number >= least && number <= most)) return `Between ${least} and ${most} ${unit}.`;
+    if (number === undefined) return usual === undefined ? fieldsText.giveANumberOf(unit) : trouble(number);
+    if (!(number >= least && number <= most)) return fieldsText.betweenAnd(least, most, unit);
     return trouble(number);
   };
   const wrong = typed === null ? null : wrongIn(typed);
@@ -117,7 +109,7 @@ export function NumberField({
 function Wrong({ id, words }: { readonly id: string; readonly words: string }) {
   return (
     <span id={id} role="alert" className="text-madder">
-      {words} Not taken until it is put right.
+      {fieldsText.notTakenUntilIt(words)}
     </span>
   );
 }

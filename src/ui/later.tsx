@@ -7,10 +7,7 @@ import { Section } from './Section';
  * it is given is another. Until it is there nothing stands in its place.
  * @param name what it is called where it cannot be shown
  */
-export function later<P extends object>(
-  name: string,
-  load: () => Promise<ComponentType<P>>,
-): ComponentType<P> {
+export function later<P extends object>(name: string, load: () => Promise<ComponentType<P>>): ComponentType<P> {
   let there: ComponentType<P> | undefined;
   const fetched = ahead(async () => (there = await load()));
   function Fetched(props: P) {

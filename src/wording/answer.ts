@@ -41,9 +41,7 @@ function countedFromEnd(request: PlanRequest): (plan: Plan) => Plan {
   const longer = lengthMm * 2 ** (more / 12);
   const mmAt = (semitones: number) => Math.round(stopMm(longer, semitones) * 10) / 10;
   const raised = (places: FingerPlaces) =>
-    Object.fromEntries(
-      Object.entries(places).map(([finger, semitones]) => [finger, semitones + more]),
-    ) as FingerPlaces;
+    Object.fromEntries(Object.entries(places).map(([finger, semitones]) => [finger, semitones + more])) as FingerPlaces;
   const countedStep = (step: Step): Step => {
     if (!step.stops.some(({ string }) => string === lowest)) return step;
     const hand = raised(step.hand);
@@ -87,9 +85,5 @@ function wordedPlan(plan: Plan, speech: Speech): WordedPlan {
 function wordedProblem(problem: Problem, request: PlanRequest, speech: Speech): WordedProblem {
   const { ways, ...rest } = problem;
   const words = ways?.map((way) => ({ ...way, words: changesWords(way.changes, speech) }));
-  return {
-    ...rest,
-    message: problemWords(problem, request, speech),
-    ...(words ? { ways: words } : {}),
-  };
+  return { ...rest, message: problemWords(problem, request, speech), ...(words ? { ways: words } : {}) };
 }

@@ -112,10 +112,7 @@ export function tempoWords(bpm: string): string {
   return bpm === '' ? 'any tempo' : `at ${bpm} beats a minute`;
 }
 
-export const TEMPO_CHOICES: readonly WordChoice[] = ['', ...TEMPOS.map(String)].map((bpm) => [
-  bpm,
-  tempoWords(bpm),
-]);
+export const TEMPO_CHOICES: readonly WordChoice[] = ['', ...TEMPOS.map(String)].map((bpm) => [bpm, tempoWords(bpm)]);
 
 /** All strings, or one alone. */
 export function stringChoices(request: PlanRequest): WordChoice[] {
@@ -133,12 +130,7 @@ export function demandWords(
     string,
     position,
     shift,
-  }: {
-    readonly shift?: true;
-    readonly finger?: Finger;
-    readonly string?: string;
-    readonly position?: PositionNumber;
-  },
+  }: { readonly shift?: true; readonly finger?: Finger; readonly string?: string; readonly position?: PositionNumber },
   instrument: InstrumentName,
 ): string {
   const parts = [

@@ -21,8 +21,7 @@ interface Way {
   readonly names: NoteNames;
 }
 
-const fingerOn = (finger: string) =>
-  finger === 'T' ? 'the thumb' : finger === '0' ? 'open' : `finger ${finger}`;
+const fingerOn = (finger: string) => (finger === 'T' ? 'the thumb' : finger === '0' ? 'open' : `finger ${finger}`);
 
 export function askWords(ask: QuizAsk, { instrument, names }: Way): string {
   const on = (string: string) => `the ${printed(string, names)} string`;
@@ -59,9 +58,7 @@ export function answerWords({ ask }: Quiz, answer: string, { names }: Way): stri
     case 'place':
       return b === '0' ? `open ${printed(a, names)}` : `${fingerOn(b)} on the ${printed(a, names)} string`;
     case 'elsewhere':
-      return b === '0'
-        ? `open ${printed(a, names)}`
-        : `${semitoneWords(Number(b))} up the ${printed(a, names)} string`;
+      return b === '0' ? `open ${printed(a, names)}` : `${semitoneWords(Number(b))} up the ${printed(a, names)} string`;
     case 'across':
       return answer === 'none' ? 'no finger' : fingerOn(answer);
     case 'check':

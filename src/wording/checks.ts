@@ -36,11 +36,7 @@ const INTERVAL_WORDS: Readonly<Record<Interval, string>> = {
 };
 
 /** Where the string is touched, told by the note that a finger would stop there. */
-const TOUCHED_AT: Readonly<Record<number, string>> = {
-  12: 'at its middle',
-  7: 'a fifth up',
-  5: 'a fourth up',
-};
+const TOUCHED_AT: Readonly<Record<number, string>> = { 12: 'at its middle', 7: 'a fifth up', 5: 'a fourth up' };
 
 const nameOf = (note: Played) => noteWords(pitchName(note.pitch));
 const stringOf = (setup: Setup, string: number) => printed(setup.strings[string].name);
@@ -72,19 +68,14 @@ function beatsWords(check: Checkpoint): string {
 }
 
 /** One note after the other: "play open G, then C5: hear a pure fourth". */
-function inTurnWords(
-  { string, touch, pitch, interval, above }: Checkpoint,
-  note: Played,
-  setup: Setup,
-): string {
+function inTurnWords({ string, touch, pitch, interval, above }: Checkpoint, note: Played, setup: Setup): string {
   const other = touch === 0 ? stringOf(setup, string) : noteWords(pitchName(pitch));
   const first =
     touch === 0
       ? `play open ${other}`
       : `touch the ${stringWords(setup.strings[string].name)} ${TOUCHED_AT[touch]} (harmonic ${other})`;
   if (interval === 'unison') return `${first}, then ${nameOf(note)}: hear the same note`;
-  const rings =
-    interval === 'octave' && touch === 0 && above ? '. Stop the bow: the lower string rings on' : '';
+  const rings = interval === 'octave' && touch === 0 && above ? '. Stop the bow: the lower string rings on' : '';
   return `${first}, then ${nameOf(note)}: hear ${INTERVAL_WORDS[interval].replace(/^a /, 'a pure ')}${rings}`;
 }
 
@@ -94,9 +85,7 @@ function elsewherePure(check: Checkpoint, note: Played, setup: Setup): string {
   const pure = INTERVAL_WORDS[check.interval].replace(/^a (major |minor )?/, 'a pure ');
   const where = `fits ${otherWords(check, setup)} as ${pure} only ${cents(Math.abs(check.offCents))} ${higher ? 'higher' : 'lower'} than the scale’s ${printed(pitchClassName(note.pitch))}`;
   const leave = `in the melody leave it ${higher ? 'low' : 'high'}`;
-  return check.together
-    ? `${where}: ${leave} and let it beat, ${perSecond(check.beats)}`
-    : `${where}: ${leave}`;
+  return check.together ? `${where}: ${leave} and let it beat, ${perSecond(check.beats)}` : `${where}: ${leave}`;
 }
 
 /** What is heard of a check where the note is off, in cents: "10 cents high: 3.4 beats a second". */
@@ -121,8 +110,7 @@ export function commaAdvice({ fifth, third }: CommaConflict, setup: Setup): stri
 /** A note that nothing checks: what to compare it with. */
 export function noCheckWords(note: Played, elsewhere: HearFirst, setup: Setup): string {
   const name = nameOf(note);
-  if (elsewhere.kind === 'in-place')
-    return `no string checks ${name}, and it lies nowhere lower: use a drone.`;
+  if (elsewhere.kind === 'in-place') return `no string checks ${name}, and it lies nowhere lower: use a drone.`;
   const { string, octaves } = elsewhere;
   const on = `on the ${stringWords(setup.strings[string].name)}`;
   const place =

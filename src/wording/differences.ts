@@ -72,15 +72,12 @@ function instrumentDifference(source: PlanRequest, given: PlanRequest): string |
 
 function startDifference(source: PlanResponse, given: PlanResponse): string | null {
   const [was, is] = [source, given].map(({ events }) => events.find((event) => 'pitches' in event));
-  if (!was || !is || !('pitches' in was) || !('pitches' in is) || was.pitches[0] === is.pitches[0])
-    return null;
+  if (!was || !is || !('pitches' in was) || !('pitches' in is) || was.pitches[0] === is.pitches[0]) return null;
   return `Begins on ${noteWords(is.pitches[0])} instead of ${noteWords(was.pitches[0])}.`;
 }
 
 function positionDifference(source: PlanRequest, given: PlanRequest): string | null {
-  const [was, is] = [source, given].map(({ rules, instrument }) =>
-    positionRuleWords(rules?.positions, instrument),
-  );
+  const [was, is] = [source, given].map(({ rules, instrument }) => positionRuleWords(rules?.positions, instrument));
   return was === is ? null : `In ${is} instead of ${was}.`;
 }
 

@@ -23,10 +23,7 @@ const LEFT: Readonly<Record<string, readonly [one: string, many?: string]>> = {
   'notes-of-no-length': ['note without a length', 'notes without a length'],
   'other-fingers': ['further finger on the same note', 'further fingers on the same note'],
   'odd-fingers': ['finger that no hand has', 'fingers that no hand has'],
-  'quarter-tones': [
-    'quarter tone, taken to the nearest semitone',
-    'quarter tones, taken to the nearest semitone',
-  ],
+  'quarter-tones': ['quarter tone, taken to the nearest semitone', 'quarter tones, taken to the nearest semitone'],
   'odd-keys': ['key without a usual signature', 'keys without a usual signature'],
   'odd-times': ['time signature that is not known here', 'time signatures that are not known here'],
   'free-time': ['stretch without a time signature', 'stretches without a time signature'],
@@ -58,8 +55,7 @@ const NOTICES: Readonly<Record<string, (data: Data) => string>> = {
   repeats: () => 'Repeats were left as they are and not played out.',
   tablature: () => 'The part has tablature; its notes were read, its signs were not.',
   'empty-part': ({ part }) => `The part "${text(part)}" has no notes.`,
-  'other-voices': (data) =>
-    `Left out: ${counted(count(data), 'other voice')} of this part (${names(data.voices)}).`,
+  'other-voices': (data) => `Left out: ${counted(count(data), 'other voice')} of this part (${names(data.voices)}).`,
   'ties-in-part': (data) => `${counted(count(data), 'chord')} tied in part only: each is played again.`,
   'chords-cut': (data) =>
     `${counted(count(data), 'chord')} with more than ${text(data.most)} notes: the highest were kept.`,
@@ -70,10 +66,7 @@ export function noticeWords({ code, data = {} }: FileNotice): string {
   const own = NOTICES[code];
   if (own) return own(data);
   const [one, many] = LEFT[code] ?? ['sign'];
-  return `Left out: ${counted(count(data), one, many)}.`.replace(
-    /^Left out: (.* cut there|.*semitone)\.$/,
-    '$1.',
-  );
+  return `Left out: ${counted(count(data), one, many)}.`.replace(/^Left out: (.* cut there|.*semitone)\.$/, '$1.');
 }
 
 const TROUBLES: Readonly<Record<string, (data: Data) => string>> = {
@@ -82,8 +75,7 @@ const TROUBLES: Readonly<Record<string, (data: Data) => string>> = {
     'This file cannot be read here. Bring MusicXML (.musicxml, .xml, .mxl), MIDI (.mid) or notes typed as text.',
   'too-large': ({ megabytes, most }) =>
     `The file is too large: ${text(megabytes)} MB, and at most ${text(most)} MB are read. Save the part or the movement alone.`,
-  'too-large-notes': ({ most }) =>
-    `The file has more than ${text(most)} notes. Save the part or the movement alone.`,
+  'too-large-notes': ({ most }) => `The file has more than ${text(most)} notes. Save the part or the movement alone.`,
   'too-many-parts': ({ most }) => `The score has more than ${text(most)} parts. Save the part alone.`,
   'broken-xml': ({ line, what }) =>
     `The file is broken at line ${text(line)}: ${text(what)} Save it again from the program that made it.`,
@@ -93,22 +85,18 @@ const TROUBLES: Readonly<Record<string, (data: Data) => string>> = {
   'no-score': ({ root }) =>
     `This is XML, but no MusicXML score: it begins with "${text(root)}". Export it as MusicXML.`,
   'no-score-inside': () => 'This is a packed file with no score in it. Export it as MusicXML.',
-  'broken-zip': () =>
-    'This is a packed file that cannot be unpacked. Save it again from the program that made it.',
-  'broken-midi': () =>
-    'This is a MIDI file that is cut off or broken. Save it again from the program that made it.',
+  'broken-zip': () => 'This is a packed file that cannot be unpacked. Save it again from the program that made it.',
+  'broken-midi': () => 'This is a MIDI file that is cut off or broken. Save it again from the program that made it.',
   'midi-frames': () => 'This MIDI file is timed by film frames and not by beats. Save it with beats.',
   'midi-time': () => 'This MIDI file has a negative time in it. Save it again from the program that made it.',
   'no-notes': () => 'There is no note in this file.',
   'only-percussion': () => 'There is only percussion in this file, and nothing to finger.',
-  'negative-time': () =>
-    'A note here has a negative length. Save the file again from the program that made it.',
+  'negative-time': () => 'A note here has a negative length. Save the file again from the program that made it.',
   'no-divisions': () =>
     'The unit of time here is not a positive number. Save the file again from the program that made it.',
   'no-pitch-here': () => 'A note here has no pitch. Put it right in the program that made the file.',
   'no-part': ({ part, parts }) => `There is no part "${text(part)}"; there are ${names(parts)}.`,
-  'no-bar': ({ bar, first, last }) =>
-    `There is no bar ${text(bar)}; the bars are ${text(first)} to ${text(last)}.`,
+  'no-bar': ({ bar, first, last }) => `There is no bar ${text(bar)}; the bars are ${text(first)} to ${text(last)}.`,
   'bars-turned': ({ from, to }) => `Bar ${text(to)} comes before bar ${text(from)}; swap them.`,
   'no-voice': ({ voice, voices }) => `There is no voice ${text(voice)}; there are ${names(voices)}.`,
   'nothing-there': () => 'There is no note in these bars; choose others.',

@@ -113,8 +113,7 @@ export function crowdWords({ fingers, roomMm, tipMm }: Crowd | CrowdedPair): str
 
 /** A trap with both its notes. */
 export function trapWords({ finger, from, to, move }: Trap, setup: Setup, { place }: Speech): string {
-  const at = (note: Played) =>
-    `${nameOf(note)} on ${stringOf(setup, note.string)} (${barWords(place(note.at))})`;
+  const at = (note: Played) => `${nameOf(note)} on ${stringOf(setup, note.string)} (${barWords(place(note.at))})`;
   const way = `${semitoneWords(Math.abs(move))} ${move > 0 ? 'higher' : 'lower'}`;
   return `${sentence(fingerWords(finger))}: ${at(from)}, then ${way} for ${at(to)}.`;
 }

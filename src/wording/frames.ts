@@ -48,12 +48,10 @@ export function frameWords(frame: Frame, before: Frame | undefined, held: Held):
   const where = inPlace(frame, setup.instrument.name, speech.key);
   const pattern = patternWords(frame, held);
   if (!before) return `Begins ${where}${pattern}.`;
-  if (frame.from === before.from)
-    return `Sounding with it, on the ${printed(frame.string)} string${pattern}.`;
+  if (frame.from === before.from) return `Sounding with it, on the ${printed(frame.string)} string${pattern}.`;
   const shifted = plan.shifts.some(({ to }) => to > before.from && to <= frame.from && to >= before.to);
   if (shifted) return `After a shift, ${where}${pattern}.`;
-  const crossing =
-    frame.string === before.string ? 'The same string' : `To the ${printed(frame.string)} string`;
+  const crossing = frame.string === before.string ? 'The same string' : `To the ${printed(frame.string)} string`;
   const change = changeWords(frame, before, held);
   return `${crossing}${change ? `: ${change}` : ''}${pattern}.`;
 }
@@ -71,8 +69,7 @@ function changeWords(frame: Frame, before: Frame, { setup }: Held): string {
   if (moved.length === 0) return '';
   const way = (by: number) => (by > 0 ? 'higher' : 'lower');
   // Where the hand is a fixed frame no single finger moves: it opens, closes or goes as one.
-  if (setup.instrument.fingering.by === 'letters')
-    return listed(moved.map(({ finger, by }) => `${finger} ${way(by)}`));
+  if (setup.instrument.fingering.by === 'letters') return listed(moved.map(({ finger, by }) => `${finger} ${way(by)}`));
   const asOne = moved.length === shared.length && moved.every(({ by }) => by === moved[0].by);
   return asOne ? `the hand ${way(moved[0].by)}` : 'the hand opened or closed';
 }

@@ -22,6 +22,21 @@ const INSTRUMENT_WORDS: Readonly<Record<InstrumentName, string>> = {
   bass: 'double bass',
 };
 
+interface ClassNames {
+  readonly many: string;
+  readonly short: string;
+}
+
+const CLASS_NAMES: Readonly<Record<InstrumentName, ClassNames>> = {
+  violin: { many: 'Violins', short: 'Vn.' },
+  viola: { many: 'Violas', short: 'Va.' },
+  cello: { many: 'Cellos', short: 'Vc.' },
+  bass: { many: 'Basses', short: 'Db.' },
+};
+
+/** What the players of an instrument are called in a class, and in its score. */
+export const classNames = (instrument: InstrumentName): ClassNames => CLASS_NAMES[instrument];
+
 export function instrumentWords(instrument: InstrumentName): string {
   return INSTRUMENT_WORDS[instrument];
 }

@@ -1,12 +1,4 @@
-import type {
-  Issue,
-  IssueData,
-  TableIssue,
-  TextIssue,
-  TextIssueCode,
-  ErrorAnswer,
-  ErrorIssue,
-} from '../core';
+import type { Issue, IssueData, TableIssue, TextIssue, TextIssueCode, ErrorAnswer, ErrorIssue } from '../core';
 import { MOST_BEATS, MOST_VOICES } from '../core';
 import { counted, echoed, number } from './grammar';
 import { instrumentWords } from './instruments';
@@ -84,32 +76,21 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
     ({ relaxed, full }) =>
       `The comfortable spread (${text(relaxed)} mm) cannot be wider than the full one (${text(full)} mm); measure again or swap them.`,
   ],
-  [
-    'changes-turned',
-    ({ at }) => `Changes go in the order of their events; ${text(at)} is not after the one before.`,
-  ],
+  ['changes-turned', ({ at }) => `Changes go in the order of their events; ${text(at)} is not after the one before.`],
   ['too-long', ({ most }) => `A note lasts at most ${text(most)} beats; tie two where it is longer.`],
   ['no-key', ({ name }) => `"${text(name)}" is not a key; write it like "A major" or "E minor".`],
   [
     'too-many-notes',
-    ({ count, most }) =>
-      `${text(count)} notes are too many for one plan; send at most ${text(most)} at a time.`,
+    ({ count, most }) => `${text(count)} notes are too many for one plan; send at most ${text(most)} at a time.`,
   ],
   ['no-note', () => 'There is no note to play; put at least one in.'],
   [
     'no-string',
-    ({ name, strings }) =>
-      `There is no string "${text(name)}" here; the strings are ${list(strings).join(', ')}.`,
+    ({ name, strings }) => `There is no string "${text(name)}" here; the strings are ${list(strings).join(', ')}.`,
   ],
-  [
-    'positions-swapped',
-    ({ from, to }) => `Positions run upwards: ${text(from)} is above ${text(to)}; swap them.`,
-  ],
+  ['positions-swapped', ({ from, to }) => `Positions run upwards: ${text(from)} is above ${text(to)}; swap them.`],
   ['on-a-rest', ({ at }) => `Event ${text(at)} is a rest; this needs a note.`],
-  [
-    'no-event',
-    ({ at, last }) => `There is no event ${text(at)}; the material has events 0 to ${text(last)}.`,
-  ],
+  ['no-event', ({ at, last }) => `There is no event ${text(at)}; the material has events 0 to ${text(last)}.`],
 ]);
 
 /** The sentence for an issue, with what to do. */
@@ -147,11 +128,9 @@ export function refusalAnswer(message: string): ErrorAnswer {
 
 const TEXT_SENTENCES: Readonly<Record<TextIssueCode, (issue: TextIssue) => string>> = {
   'length-without-note': () => 'A length needs its note before it: write A4:2, with no space between.',
-  'no-length': () =>
-    `After ":" comes a length in beats, such as :2, :1/2 or :1.5, at most ${number(MOST_BEATS)}.`,
+  'no-length': () => `After ":" comes a length in beats, such as :2, :1/2 or :1.5, at most ${number(MOST_BEATS)}.`,
   'not-above': ({ found, other }) => `"${echoed(found ?? '')}" is not above "${other}": write low to high.`,
-  'too-many-together': ({ found }) =>
-    `There are ${found} notes in one; a bow takes at most ${number(MOST_VOICES)}.`,
+  'too-many-together': ({ found }) => `There are ${found} notes in one; a bow takes at most ${number(MOST_VOICES)}.`,
   'note-missing': () =>
     'Here a note is missing: notes are the letters A to G, a rest is -, a bar line | with spaces round it.',
   'no-note': ({ found }) =>

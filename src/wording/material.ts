@@ -90,9 +90,7 @@ export function requestWords({ material, instrument, size }: PlanRequest): strin
     return `${counted(notes, 'note')} in ${printedKey(material.key)}, ${on}`;
   }
   const mode =
-    material.type === 'arpeggio'
-      ? wordsOf(CHORD_CHOICES, material.chord)
-      : wordsOf(SCALE_CHOICES, material.scale);
+    material.type === 'arpeggio' ? wordsOf(CHORD_CHOICES, material.chord) : wordsOf(SCALE_CHOICES, material.scale);
   const octaves = `${countWords(material.octaves)} ${material.octaves === 1 ? 'octave' : 'octaves'}`;
   return `${printed(material.tonic)} ${mode} ${wordsOf(KIND_CHOICES, kindOf(material))}, ${octaves}, ${on}`;
 }

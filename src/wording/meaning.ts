@@ -24,17 +24,15 @@ export function aimOf({ meaning = {} }: PlanRequest, { key }: PlanResponse): Aim
   const tonic = parsePitch(drone ?? '') ?? parsePitch(`${key.name.split(' ')[0]}4`);
   const system = typeof intonation === 'string' ? intonation : 'own';
   return {
-    ...{ system, tuning: strings, level, tonic: tonic ?? { letter: 0, alteration: 0 } },
+    system,
+    tuning: strings,
+    level,
+    tonic: tonic ?? { letter: 0, alteration: 0 },
     ...(typeof intonation === 'string' ? {} : { table: intonation }),
   };
 }
 
-export function meaningOf(
-  request: PlanRequest,
-  response: PlanResponse,
-  plan: Plan,
-  speech: Speech,
-): WordedMeaning {
+export function meaningOf(request: PlanRequest, response: PlanResponse, plan: Plan, speech: Speech): WordedMeaning {
   const findings = findingsOf(request, response, plan, aimOf(request, response));
   return {
     notes: plan.steps.map(({ at }) => noteMeaning(at, findings)),
@@ -46,7 +44,9 @@ export function meaningOf(
       message: findingWords(finding, findings.setup, speech),
     })),
     cues: findings.cues.map((one) => ({
-      ...{ at: one.at, code: one.cue, fingers: [...one.fingers] },
+      at: one.at,
+      code: one.cue,
+      fingers: [...one.fingers],
       message: cueWords(one, request.instrument),
     })),
   };
@@ -54,9 +54,7 @@ export function meaningOf(
 
 function noteMeaning(at: number, { heard, setup }: Findings): WordedMeaning['notes'][number] {
   const stops = heard.filter(({ note }) => note.at === at);
-  const rings = new Set(
-    stops.flatMap(({ ringing }) => ringing.map(({ string }) => setup.strings[string].name)),
-  );
+  const rings = new Set(stops.flatMap(({ ringing }) => ringing.map(({ string }) => setup.strings[string].name)));
   return {
     at,
     stops: stops.map(({ target }) => ({

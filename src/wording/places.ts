@@ -110,9 +110,7 @@ export function positionRuleWords(rule: PositionRule | undefined, instrument: In
   if (!rule) return 'any position';
   const name = (position: PositionNumber) => positionName(position, instrument);
   if ('only' in rule) return `${listed(rule.only.map(name))} position`;
-  return rule.from === rule.to
-    ? `${name(rule.from)} position`
-    : `${name(rule.from)} to ${name(rule.to)} position`;
+  return rule.from === rule.to ? `${name(rule.from)} position` : `${name(rule.from)} to ${name(rule.to)} position`;
 }
 
 const FRACTIONS: readonly (readonly [share: number, sign: string])[] = [

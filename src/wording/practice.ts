@@ -22,12 +22,7 @@ import { perBowWords } from './wishes';
  * Practice in words: steps of a ladder, kinds of place, trends, what a day is made of.
  */
 
-export const HEARD_WORDS: Readonly<Record<HeardAs, string>> = {
-  low: 'low',
-  in: 'in',
-  high: 'high',
-  missed: 'missed',
-};
+export const HEARD_WORDS: Readonly<Record<HeardAs, string>> = { low: 'low', in: 'in', high: 'high', missed: 'missed' };
 
 /** Ladders that are offered, in the order in which they are mostly used. */
 export const LADDER_CHOICES: readonly (readonly [Ladder['kind'], string, string])[] = [
@@ -241,9 +236,7 @@ export function weekItemWords({ kind, about, words }: WeekItem, plan: string | u
     case 'plan':
       return plan ?? 'The scale';
     case 'place':
-      return about
-        ? `One hard place: ${kindWords(about as Kind)}`
-        : `The hardest place of ${plan ?? 'the scale'}`;
+      return about ? `One hard place: ${kindWords(about as Kind)}` : `The hardest place of ${plan ?? 'the scale'}`;
     case 'again':
       return `${plan ?? 'The scale'} again, a step up the ladder`;
     case 'cards':

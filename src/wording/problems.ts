@@ -33,8 +33,7 @@ export function problemWords(problem: Problem, request: PlanRequest, speech: Spe
 }
 
 function brokenWords({ at, fight }: Problem, speech: Speech): string {
-  const note = (event: number) =>
-    `${pitchesAt(speech.events, event, speech)} (${barWords(speech.place(event))})`;
+  const note = (event: number) => `${pitchesAt(speech.events, event, speech)} (${barWords(speech.place(event))})`;
   return fight
     ? `${note(fight[0])} and ${note(fight[1])} don’t go together: with what you put there, no hand gets from one to the other.`
     : `${note(at)} can’t be played under these rules.`;

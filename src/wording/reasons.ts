@@ -104,11 +104,7 @@ export function reasonsWords(reasons: readonly Reason[], speech: Speech): string
 }
 
 /** What sounds at an event: "C♯6", "D4 and F♯4". */
-export function pitchesAt(
-  events: PlanResponse['events'],
-  at: number,
-  { names }: Pick<Speech, 'names'>,
-): string {
+export function pitchesAt(events: PlanResponse['events'], at: number, { names }: Pick<Speech, 'names'>): string {
   const event = events[at];
   return event && 'pitches' in event ? listed(event.pitches.map((name) => noteWords(name, names))) : '';
 }

@@ -22,8 +22,7 @@ const stringOf = (setup: Setup, string: number) => printed(setup.strings[string]
 
 export const KIND_SENTENCES: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
   'same-finger': 'The same finger slides to its new note.',
-  'old-finger':
-    'The old finger leads: it slides to its own place in the new position, then the new one falls.',
+  'old-finger': 'The old finger leads: it slides to its own place in the new position, then the new one falls.',
   'new-finger':
     'The new finger leads: it lies at its own place in the old position, and slides from there to its note.',
   'open-string': 'Over an open string: the hand moves while it rings.',
@@ -40,11 +39,7 @@ export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> 
 };
 
 /** From where to where, and how: "from half to 1st position", "in thumb position, thumb from E♭ to G". */
-export function wayWords(
-  { shift, from, to }: ShiftDetail,
-  setup: Setup,
-  { instrument, key }: Speech,
-): string {
+export function wayWords({ shift, from, to }: ShiftDetail, setup: Setup, { instrument, key }: Speech): string {
   const thumb = ({ step, string }: Played) => thumbNote(step, setup.strings[string].name, key);
   const place = ({ step }: Played) => positionName(step.position, instrument);
   const [was, is] = [thumb(from), thumb(to)];
@@ -107,8 +102,7 @@ export const HAND_CUES: Readonly<Record<HandCue, string>> = {
 /** What to hear before the shift is made: "Hear A5 first as 3 in first position, same string." */
 export function hearWords(hear: HearFirst, { to }: Pick<ShiftDetail, 'to'>, setup: Setup): string {
   const note = nameOf(to);
-  if (hear.kind === 'in-place')
-    return `${note} lies nowhere lower: sing it first, or play it slowly in its place.`;
+  if (hear.kind === 'in-place') return `${note} lies nowhere lower: sing it first, or play it slowly in its place.`;
   const lower = hear.octaves > 0 ? `, ${octaveWords(hear.octaves)} below` : '';
   if (hear.kind === 'open') return `Hear ${note} first as open ${stringOf(setup, hear.string)}${lower}.`;
   const string = hear.string === to.string ? 'same string' : `on the ${stringOf(setup, hear.string)} string`;

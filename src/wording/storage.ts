@@ -79,19 +79,16 @@ export const ENTRY_WORDS = {
   binned: entry('deleted entry', 'deleted entries'),
 } as const;
 
+/** An entry of the log that was not here yet. */
+export const NEW_ENTRY = entry('new entry', 'new entries', 'A new entry');
+
 /** How much there is: ["5 students", "19 plans"]; what there is none of is left out. */
 export function amountWords(amounts: readonly (readonly [number, EntryWords])[]): string[] {
   return amounts.filter(([n]) => n > 0).map(([n, { one, many }]) => counted(n, one, many));
 }
 
 /** What came of bringing something back. */
-export function takenBackWords({
-  copies,
-  left,
-}: {
-  readonly copies: number;
-  readonly left: number;
-}): string | null {
+export function takenBackWords({ copies, left }: { readonly copies: number; readonly left: number }): string | null {
   const parts = [
     copies > 0
       ? `${copies === 1 ? 'One came back as a copy' : `${copies} came back as copies`}, since something newer stands in its place.`
@@ -112,9 +109,7 @@ interface FileTroubleData {
   readonly list?: string;
 }
 
-const FILE_TROUBLES: Readonly<
-  Record<FileKind, Readonly<Record<FileTrouble, (data: FileTroubleData) => string>>>
-> = {
+const FILE_TROUBLES: Readonly<Record<FileKind, Readonly<Record<FileTrouble, (data: FileTroubleData) => string>>>> = {
   backup: {
     broken: () => 'This file is not a backup: it is not JSON, or it was cut off. Choose another copy of it.',
     other: () => 'This file was not written by Dove Path. Choose a file that was saved with “Save a backup”.',
@@ -125,8 +120,7 @@ const FILE_TROUBLES: Readonly<
     nobody: () => 'This backup is damaged. Nothing was changed; choose another copy.',
   },
   practice: {
-    broken: () =>
-      'This file is not a practice file: it is not JSON, or it was cut off. Ask for it once more.',
+    broken: () => 'This file is not a practice file: it is not JSON, or it was cut off. Ask for it once more.',
     other: () => 'This is no practice file. Choose one that was saved with “Practice file”.',
     later: ({ version, most }) =>
       `This practice file comes from a later version of Dove Path (${version}; this one reads up to ${most}). Update the app, then open it.`,
@@ -214,5 +208,4 @@ export const STEP_GONE =
   'This step is not taken back: what it changed was deleted. “Deleted” in the Studio has it for 30 days.';
 
 /** Something that was deleted on another page while it was edited here. */
-export const DELETED_MEANWHILE =
-  'This was deleted on another page. “Deleted” in the Studio has it for 30 days.';
+export const DELETED_MEANWHILE = 'This was deleted on another page. “Deleted” in the Studio has it for 30 days.';

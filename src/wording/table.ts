@@ -11,11 +11,7 @@ import type { Speech } from './plans';
 export const TABLE_HEADS = ['No.', 'Where', 'Note', 'String', 'Finger', 'Position', 'What happens'] as const;
 
 /** The lines of the table; a rest has a line of its own. */
-export function tableOf(
-  { events }: PlanResponse,
-  { steps, shifts, reach }: Plan,
-  speech: Speech,
-): string[][] {
+export function tableOf({ events }: PlanResponse, { steps, shifts, reach }: Plan, speech: Speech): string[][] {
   const byAt = new Map(steps.map((step) => [step.at, step]));
   const arrivals = new Map(shifts.map((shift) => [shift.to, shift]));
   const spreads = new Map(reach.map((one) => [one.at, one]));

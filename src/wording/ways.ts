@@ -63,10 +63,7 @@ export function tradeWords(changes: readonly Change[]): string {
       .filter((words) => words !== null)
       .slice(0, MOST_TOLD)
       .join(', ');
-  const [buys, pays] = [
-    changes.filter(({ from, to }) => to < from),
-    changes.filter(({ from, to }) => to > from),
-  ];
+  const [buys, pays] = [changes.filter(({ from, to }) => to < from), changes.filter(({ from, to }) => to > from)];
   return [told(buys), told(pays)].filter((words) => words !== '').join('; ');
 }
 
@@ -96,9 +93,7 @@ function changeWords({ trait, from, to }: Change, all: readonly Change[]): strin
     case 'crossings':
       return number('string crossing', 'string crossings');
     case 'little-fingers':
-      return to === 0
-        ? 'no little finger'
-        : number('note on the little finger', 'notes on the little finger');
+      return to === 0 ? 'no little finger' : number('note on the little finger', 'notes on the little finger');
     case 'extensions':
       return to === 0 ? 'no extension' : number('note with the hand opened', 'notes with the hand opened');
     case 'height':

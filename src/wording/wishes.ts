@@ -26,8 +26,7 @@ export function wishesToAdd(request: PlanRequest): Wish[] {
   const { visit = [], mostShifts, sameBack } = rules;
   const withRules = (part: Rules) => ({ ...request, rules: { ...rules, ...part } });
   const positions = positionsOf(resolveSetup(request), request.school).filter(
-    (position) =>
-      position === 'thumb' || (position > 1 && position <= TAUGHT_TO && Number.isInteger(position)),
+    (position) => position === 'thumb' || (position > 1 && position <= TAUGHT_TO && Number.isInteger(position)),
   );
   return [
     ...(visit.length < MOST_VISITS ? positions : [])
@@ -47,14 +46,12 @@ export function wishesToAdd(request: PlanRequest): Wish[] {
     ...('direction' in material && material.direction === 'updown' && !sameBack
       ? [{ id: 'same-back', group: 'Fingers', words: SAME_BACK, request: withRules({ sameBack: true }) }]
       : []),
-    ...('direction' in material ? PER_BOW.filter((count) => count !== material.notesPerBow) : []).map(
-      (count) => ({
-        id: `bow-${count}`,
-        group: 'Bow',
-        words: perBowWords(count),
-        request: onBows(request, count),
-      }),
-    ),
+    ...('direction' in material ? PER_BOW.filter((count) => count !== material.notesPerBow) : []).map((count) => ({
+      id: `bow-${count}`,
+      group: 'Bow',
+      words: perBowWords(count),
+      request: onBows(request, count),
+    })),
   ];
 }
 
@@ -87,9 +84,7 @@ export function wishesMade(request: PlanRequest): Wish[] {
     ...(sameBack
       ? [{ id: 'same-back', group: 'Fingers', words: SAME_BACK, request: without({ sameBack: undefined }) }]
       : []),
-    ...(perBow
-      ? [{ id: 'bow', group: 'Bow', words: perBowWords(perBow), request: onBows(request, undefined) }]
-      : []),
+    ...(perBow ? [{ id: 'bow', group: 'Bow', words: perBowWords(perBow), request: onBows(request, undefined) }] : []),
   ];
 }
 

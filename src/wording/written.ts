@@ -37,10 +37,7 @@ function fingersIn(plan: Plan | null, from: number, to: number): string {
 const MOST_FINGERS = 8;
 
 /** "Bar 2, beat 1: 92 mm from 1 to 4, beyond this hand." */
-export function beyondWords(
-  { at, fingers: [low, high], spreadMm, share }: ReachAnswer,
-  { place }: Speech,
-): string {
+export function beyondWords({ at, fingers: [low, high], spreadMm, share }: ReachAnswer, { place }: Speech): string {
   return `${sentence(barWords(place(at)))}: ${mm(spreadMm)} from ${low} to ${high}, beyond this hand (full spread ${mm(spreadMm / share)}).`;
 }
 

@@ -37,13 +37,7 @@ export async function* workBook(texts: readonly string[], pool: Pool): AsyncGene
   }
 }
 
-async function lineOf(
-  pool: Pool,
-  text: string,
-  page: number,
-  of: number,
-  signal: AbortSignal,
-): Promise<string> {
+async function lineOf(pool: Pool, text: string, page: number, of: number, signal: AbortSignal): Promise<string> {
   try {
     return (await pool.work({ text, page, of }, { signal, patient: true })).text;
   } catch (error) {

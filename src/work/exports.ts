@@ -7,18 +7,12 @@ import {
   type PlanRequest,
   type PlanResponse,
 } from '../core';
-import {
-  packMxl,
-  writeCsv,
-  writeMidiFile,
-  writeMusicXml,
-  type XmlPart,
-  type XmlSection,
-} from '../core/formats';
+import { packMxl, writeCsv, writeMidiFile, writeMusicXml, type XmlPart, type XmlSection } from '../core/formats';
 import { sentence } from '../wording/grammar';
 import { instrumentWords } from '../wording/instruments';
 import { requestWords } from '../wording/material';
 import { positionWords } from '../wording/places';
+import { PRODUCT } from '../wording/rooms/pages';
 
 /*
  * A plan as a file that other programs read.
@@ -46,7 +40,7 @@ export interface Writable {
   readonly clefs?: readonly Clef[];
 }
 
-const SOFTWARE = 'Dove Path';
+const SOFTWARE = PRODUCT;
 
 /** @returns the file's bytes */
 export function writeAs(format: NoteFormat, one: Writable): Uint8Array {
@@ -59,11 +53,7 @@ export function writeAs(format: NoteFormat, one: Writable): Uint8Array {
       return packMxl(musicXmlOf(title, [partFor([one])]));
     case 'midi': {
       const name = sentence(instrumentWords(request.instrument));
-      return writeMidiFile(
-        title,
-        [{ name, instrument: request.instrument, music: response }],
-        tempoOf(request),
-      );
+      return writeMidiFile(title, [{ name, instrument: request.instrument, music: response }], tempoOf(request));
     }
     case 'csv':
       return bytesOf(writeCsv(response, plan));

@@ -1,4 +1,4 @@
-import { answerText, isError } from './answer';
+import { answerText, isError } from './answering';
 import { pageLine } from './page';
 
 /** One request to be worked out, and where it is a page of a book, which one. */

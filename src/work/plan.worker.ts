@@ -47,12 +47,7 @@ function workOut(ask: Ask): Answer {
 }
 
 /** The same with what was found written as one more way. */
-function withWritten(
-  request: PlanRequest,
-  written: readonly Lock[],
-  kept: Ask['kept'],
-  weights: Weights,
-): Answer {
+function withWritten(request: PlanRequest, written: readonly Lock[], kept: Ask['kept'], weights: Weights): Answer {
   const response = plan(request, weights);
   const [best] = response.plans;
   const own = best && writtenPlan(request, written, weights).plan;

@@ -146,19 +146,12 @@ export function weightiestInWorker(asked: Ask, chosen: number, aim: Aim, most: n
 }
 
 /** The drill for something found in one plan of an answer; null where it has no such plan. */
-export function findingDrillInWorker(
-  asked: Ask,
-  chosen: number,
-  finding: Finding,
-): Promise<PlanRequest | null> {
+export function findingDrillInWorker(asked: Ask, chosen: number, finding: Finding): Promise<PlanRequest | null> {
   return ask((planner) => planner.findingDrill(asked, chosen, finding));
 }
 
 /** A drill that stays in one position; null where that has no octave of the key. */
-export function positionDrillInWorker(
-  request: PlanRequest,
-  asked: PositionDrill,
-): Promise<PlanRequest | null> {
+export function positionDrillInWorker(request: PlanRequest, asked: PositionDrill): Promise<PlanRequest | null> {
   return ask((planner) => planner.positionDrill(request, asked));
 }
 

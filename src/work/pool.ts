@@ -3,6 +3,7 @@ import { Piscina } from 'piscina';
 import { internalAnswer, refusalAnswer } from '../wording/issues';
 import { logged } from './logged';
 import type { Task, Worked } from './plan.thread';
+import { poolText } from '../wording/rooms/serving';
 
 /*
  * The server's threads: all planning is done in them, so that the server itself always answers. So many work at once, so many may wait, each has its time.
@@ -24,12 +25,7 @@ export interface Limits {
   readonly megabytes: number;
 }
 
-export const LIMITS: Limits = {
-  threads: availableParallelism(),
-  waiting: 200,
-  seconds: 30,
-  megabytes: 640,
-};
+export const LIMITS: Limits = { threads: availableParallelism(), waiting: 200, seconds: 30, megabytes: 640 };
 
 /** Too many wait already. */
 export class Busy extends Error {}
@@ -104,7 +100,7 @@ export function createPool(file: ThreadFile, limits: Limits = LIMITS): Pool {
 }
 
 function tooLong(seconds: number): string {
-  return `The plan took longer than ${seconds} s; send the music in parts, or ask for fewer alternatives.`;
+  return poolText.thePlanTookLonger(seconds);
 }
 
 function failed(status: number, answer: object): Worked {

@@ -24,10 +24,7 @@ test('a plan is answered over HTTP as by the core', async ({ request }) => {
 
 test('bad requests are 422 with paths, never a stack trace', async ({ request }) => {
   const send = async (data: string) => {
-    const response = await request.post('/api/plan', {
-      data,
-      headers: { 'content-type': 'application/json' },
-    });
+    const response = await request.post('/api/plan', { data, headers: { 'content-type': 'application/json' } });
     return { status: response.status(), body: await response.json() };
   };
   const misspelt = await send(JSON.stringify({ ...good, instrument: 'fiddle' }));
@@ -69,10 +66,7 @@ test('a book is streamed in order, a bad page among good ones', async ({ request
     'Eb4',
   ]);
   const lines = tonics.map((tonic) => JSON.stringify(scale(tonic))).join('\n');
-  const asLines = await request.post('/api/book', {
-    data: lines,
-    headers: { 'content-type': 'application/x-ndjson' },
-  });
+  const asLines = await request.post('/api/book', { data: lines, headers: { 'content-type': 'application/x-ndjson' } });
   expect(await asLines.text()).toBe(await asArray.text());
 });
 
@@ -89,10 +83,7 @@ test('a broken, empty or endless book is refused in a sentence', async ({ reques
 });
 
 test('a book is stopped when its reader goes away, and the server goes on', async ({ baseURL, request }) => {
-  const page = {
-    ...good,
-    material: { ...good.material, scale: 'chromatic', octaves: 3, direction: 'updown' },
-  };
+  const page = { ...good, material: { ...good.material, scale: 'chromatic', octaves: 3, direction: 'updown' } };
   const stop = new AbortController();
   const response = await fetch(`${baseURL}/api/book`, {
     method: 'POST',
@@ -105,13 +96,9 @@ test('a book is stopped when its reader goes away, and the server goes on', asyn
   expect(after.status()).toBe(200);
 });
 
-test('a long request is worked out beside the server, which answers others meanwhile', async ({
-  request,
-}) => {
+test('a long request is worked out beside the server, which answers others meanwhile', async ({ request }) => {
   const notes = Array.from({ length: 3000 }, (_, at) => ({ pitches: [['G3', 'E4', 'C5', 'A4'][at % 4]] }));
-  const long = request.post('/api/plan', {
-    data: { instrument: 'violin', material: { type: 'notes', notes } },
-  });
+  const long = request.post('/api/plan', { data: { instrument: 'violin', material: { type: 'notes', notes } } });
   const short = await request.post('/api/plan', { data: good });
   expect(short.status()).toBe(200);
   const answer = await (await long).json();
@@ -147,9 +134,7 @@ test('every answer carries its policies: pages, files, plans, errors', async ({ 
   expect((await request.get('/licences.txt')).headers()['content-type']).toContain('text/plain');
 });
 
-test('a request that was once a crash is answered, names of an object’s own are no names', async ({
-  request,
-}) => {
+test('a request that was once a crash is answered, names of an object’s own are no names', async ({ request }) => {
   const fights = {
     instrument: 'bass',
     material: { type: 'notes', notes: [{ pitches: ['A1'] }, { pitches: ['E1'] }] },
@@ -159,9 +144,7 @@ test('a request that was once a crash is answered, names of an object’s own ar
   expect(answer.status()).toBe(200);
   expect((await answer.json()).problems[0].code).toBe('out-of-rules');
   for (const name of ['__proto__', 'constructor', 'toString']) {
-    const odd = await request.post('/api/plan', {
-      data: { ...good, material: { ...good.material, scale: name } },
-    });
+    const odd = await request.post('/api/plan', { data: { ...good, material: { ...good.material, scale: name } } });
     expect(odd.status()).toBe(422);
   }
 });
@@ -171,8 +154,7 @@ test('a page names the scripts it begins with, and they are there', async ({ req
     const { link = '' } = (await request.get(page)).headers();
     const files = [...link.matchAll(/<([^>]+)>; rel=modulepreload/g)].map(([, file]) => file);
     expect(files.length, page).toBeGreaterThan(5);
-    for (const file of files)
-      expect((await request.get(file)).headers()['content-type'], file).toContain('javascript');
+    for (const file of files) expect((await request.get(file)).headers()['content-type'], file).toContain('javascript');
   }
   expect((await request.get('/api/schema/plan')).headers().link).toBeUndefined();
 });

@@ -107,11 +107,9 @@ test('a broken or foreign backup file is refused in a sentence and nothing chang
   await openBench(page, '/?demo');
   const plans = page.locator('#shelf').locator('xpath=../..').getByRole('listitem');
   const restore = (text: string) =>
-    page.getByLabel('Backup file to restore').setInputFiles({
-      name: 'file.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(text),
-    });
+    page
+      .getByLabel('Backup file to restore')
+      .setInputFiles({ name: 'file.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await restore('{"format":"dove-path-ba');
   await expect(page.getByText(/not a backup: it is not JSON/)).toBeVisible();
   await restore('{"plans":[]}');
@@ -131,9 +129,9 @@ test('an impossible rule says which note and what would help, and helps at a cli
   await problem.getByRole('button', { name: 'allow up to 6th position' }).click();
   await expect(problem).toHaveCount(0);
   await expect(chosenWay(page)).toContainText('shift');
-  await expect(
-    page.getByRole('combobox', { name: 'Positions', exact: true }).locator('option:checked'),
-  ).toHaveText('1st to 6th position');
+  await expect(page.getByRole('combobox', { name: 'Positions', exact: true }).locator('option:checked')).toHaveText(
+    '1st to 6th position',
+  );
 });
 
 test('where storage is blocked the user is told, and goes on working', async ({ page }) => {
@@ -146,16 +144,12 @@ test('where storage is blocked the user is told, and goes on working', async ({ 
   await expect(cursorWords(page)).toContainText('E flat 4');
 });
 
-test('no request leaves the machine, no policy is broken, nothing fails in the console', async ({
-  page,
-  baseURL,
-}) => {
+test('no request leaves the machine, no policy is broken, nothing fails in the console', async ({ page, baseURL }) => {
   const outside: string[] = [];
   const complaints: string[] = [];
   page.on('request', (request) => {
     const url = request.url();
-    if (!url.startsWith(baseURL ?? '') && !url.startsWith('blob:') && !url.startsWith('data:'))
-      outside.push(url);
+    if (!url.startsWith(baseURL ?? '') && !url.startsWith('blob:') && !url.startsWith('data:')) outside.push(url);
   });
   page.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
   page.on('pageerror', (error) => complaints.push(error.message));

@@ -45,13 +45,11 @@ export async function trailTokens(page: Page) {
   const rings = await page.locator('path[data-tokens]').evaluateAll((paths) =>
     (paths as SVGPathElement[]).flatMap((path) => {
       const { left, top } = (path.ownerSVGElement as SVGSVGElement).getBoundingClientRect();
-      return [...(path.getAttribute('d') ?? '').matchAll(/M(\S+) (\S+?)a(\S+) /g)].map(
-        ([, x, y, radius]) => ({
-          x: left + Number(x) + Number(radius),
-          y: top + Number(y),
-          width: 2 * Number(radius),
-        }),
-      );
+      return [...(path.getAttribute('d') ?? '').matchAll(/M(\S+) (\S+?)a(\S+) /g)].map(([, x, y, radius]) => ({
+        x: left + Number(x) + Number(radius),
+        y: top + Number(y),
+        width: 2 * Number(radius),
+      }));
     }),
   );
   return rings.sort((a, b) => a.x - b.x);

@@ -3,9 +3,7 @@ import { openBench, staffFingers, serious } from './bench';
 
 test.use({ colorScheme: 'dark' });
 
-test('by lamplight the page is dark, the staff is light on it, and everything is readable', async ({
-  page,
-}) => {
+test('by lamplight the page is dark, the staff is light on it, and everything is readable', async ({ page }) => {
   await openBench(page, '/?demo');
   await expect.poll(() => staffFingers(page)).not.toEqual([]);
   const colours = await page.evaluate(() => {

@@ -1,15 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import {
-  act,
-  chosenWay,
-  cursorWords,
-  openBench,
-  picture,
-  saved,
-  serious,
-  setWord,
-  staffFingers,
-} from './bench';
+import { act, chosenWay, cursorWords, openBench, picture, saved, serious, setWord, staffFingers } from './bench';
 
 const outcome = (page: Page) => page.getByTestId('outcome');
 const finger = (page: Page, name: string) =>
@@ -52,9 +42,7 @@ test('by keyboard alone: a finger is put, a string changed, all undone and redon
   await expect.poll(() => staffFingers(page)).toEqual(first);
 });
 
-test('every word of the brief is reached by Tab in its turn, and changed by the arrow keys', async ({
-  page,
-}) => {
+test('every word of the brief is reached by Tab in its turn, and changed by the arrow keys', async ({ page }) => {
   await openBench(page);
   const words = page.getByRole('region', { name: 'The brief' }).getByRole('combobox');
   const labels = await words.evaluateAll((all) => all.map((word) => word.getAttribute('aria-label') ?? ''));
@@ -73,15 +61,7 @@ test('every word of the brief is reached by Tab in its turn, and changed by the 
     ['Tempo', 'at 60 beats a minute'],
   ])
     await setWord(page, label, words);
-  for (const label of [
-    'Octaves',
-    'Direction',
-    'Little finger',
-    'Extensions',
-    'Open strings',
-    'Style',
-    'Tempo',
-  ]) {
+  for (const label of ['Octaves', 'Direction', 'Little finger', 'Extensions', 'Open strings', 'Style', 'Tempo']) {
     const before = await word(label).inputValue();
     await word(label).focus();
     await page.keyboard.press('ArrowDown');
@@ -174,9 +154,7 @@ test('where two demands fight the music stays in sight, both notes are marked, a
   await expect(page.getByTestId('trouble')).toHaveCount(0);
 });
 
-test('another material leaves the locks of the old one behind, and undo brings both back', async ({
-  page,
-}) => {
+test('another material leaves the locks of the old one behind, and undo brings both back', async ({ page }) => {
   await openScale(page);
   await finger(page, 'finger 3').click();
   await expect(page.getByTestId('kept')).toHaveCount(1);
@@ -196,9 +174,7 @@ test('two ways are laid side by side, their differences marked and added up', as
   const boxed = page.getByTestId('parts');
   expect(await boxed.count()).toBeGreaterThan(0);
   await panel.getByRole('listitem').last().getByRole('button').click();
-  await expect(panel.getByRole('listitem').first()).toContainText(
-    /Bar \d+.* costs \d+\.\d; the other .* \d+\.\d/,
-  );
+  await expect(panel.getByRole('listitem').first()).toContainText(/Bar \d+.* costs \d+\.\d; the other .* \d+\.\d/);
   const words = await chosenWay(page).first().textContent();
   expect(words).toContain('the best plan');
   expect(await serious(page)).toEqual([]);
@@ -213,10 +189,7 @@ test('the neck shows the hand to scale with its spread', async ({ page }) => {
   await expect(page.getByTestId('neck')).toContainText('To scale; fingertips');
   await picture(page).focus();
   for (let at = 0; at < 3; at++) await page.keyboard.press('ArrowRight');
-  await expect(page.getByTestId('neck').getByRole('img')).toHaveAttribute(
-    'aria-label',
-    /Neck to scale, .* semitones/,
-  );
+  await expect(page.getByTestId('neck').getByRole('img')).toHaveAttribute('aria-label', /Neck to scale, .* semitones/);
 });
 
 test.describe('more by touch alone', () => {

@@ -33,9 +33,7 @@ test('a field of a student is kept through a reload straight after it', async ({
   await expect(page.getByLabel('To remember')).toHaveValue('Plays by heart now');
 });
 
-test('a field of a student keeps what was typed though it could not be saved, and tries again', async ({
-  page,
-}) => {
+test('a field of a student keeps what was typed though it could not be saved, and tries again', async ({ page }) => {
   await openStudio(page, '/studio?demo');
   await page.getByRole('button', { name: /^Wren/ }).click();
   await refuseWrites(page, true);
@@ -191,9 +189,7 @@ test('a second click on a plan’s bin deletes no other plan; undo and the bin b
   await expect(page.locator('main li a[href^="/?plan="]')).toHaveCount(7);
 });
 
-test('what was emptied in one page comes back beside what another page has saved since', async ({
-  context,
-}) => {
+test('what was emptied in one page comes back beside what another page has saved since', async ({ context }) => {
   const [bench, studio] = [await context.newPage(), await context.newPage()];
   await openBench(bench, '/?demo');
   await saved(bench);
@@ -228,9 +224,7 @@ test('Back and Forward go through the plans that were opened, and undo outlives 
   await openBench(page, '/?demo');
   await setWord(page, 'Key', 'G');
   await saved(page);
-  await page
-    .getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true })
-    .click();
+  await page.getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true }).click();
   await expect(key(page)).toHaveValue('F');
   await saved(page);
   await page.goBack();
@@ -259,9 +253,7 @@ test('an address of nobody and nothing is said, not answered with another’s', 
   await expect(page.getByText('The student in this address is not in this browser')).toBeVisible();
 });
 
-test('the focus never goes to nowhere: after a deletion, a closed notice, a note set free', async ({
-  page,
-}) => {
+test('the focus never goes to nowhere: after a deletion, a closed notice, a note set free', async ({ page }) => {
   await openBench(page, '/?demo');
   const focused = () => page.evaluate(() => document.activeElement?.tagName);
   await page
@@ -274,10 +266,7 @@ test('the focus never goes to nowhere: after a deletion, a closed notice, a note
   await page.getByRole('button', { name: 'Close', exact: true }).focus();
   await page.keyboard.press('Enter');
   expect(await focused()).not.toBe('BODY');
-  await page
-    .getByRole('group', { name: 'Finger', exact: true })
-    .getByRole('button', { name: 'finger 3' })
-    .click();
+  await page.getByRole('group', { name: 'Finger', exact: true }).getByRole('button', { name: 'finger 3' }).click();
   await page.getByRole('button', { name: 'Set free' }).click();
   await expect(page.getByRole('application')).toBeFocused();
 });

@@ -1,15 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import {
-  act,
-  chosenWay,
-  cursorWords,
-  openBench,
-  openStudio,
-  picture,
-  saved,
-  setWord,
-  trailTokens,
-} from './bench';
+import { act, chosenWay, cursorWords, openBench, openStudio, picture, saved, setWord, trailTokens } from './bench';
 
 async function boxOf(place: Locator) {
   const box = await place.boundingBox();
@@ -36,9 +26,7 @@ async function places(page: Page) {
   return tops;
 }
 
-test('two octaves up and down stand whole on the Bench, legible, the neck level with the trail', async ({
-  page,
-}) => {
+test('two octaves up and down stand whole on the Bench, legible, the neck level with the trail', async ({ page }) => {
   await openBench(page, '/?demo');
   await expect(page.locator('[data-testid="staff"] [data-sign^="notehead"]')).toHaveCount(29);
   const seen = await page.evaluate(() => {
@@ -51,10 +39,7 @@ test('two octaves up and down stand whole on the Bench, legible, the neck level 
     return {
       heads: heads.length,
       gaps: heads.slice(1).map((head, at) => head.left - heads[at].right),
-      whole: [
-        ...heads,
-        ...boxes('path[data-tokens], [data-testid="trail-neck"], [aria-label="Finger"]'),
-      ].every(inside),
+      whole: [...heads, ...boxes('path[data-tokens], [data-testid="trail-neck"], [aria-label="Finger"]')].every(inside),
       scrolls: document.documentElement.scrollHeight - innerHeight,
       column: Number(document.querySelector('[data-testid="strip"]')?.getAttribute('data-column')),
       smallest: Math.min(
@@ -83,9 +68,7 @@ test('two octaves up and down stand whole on the Bench, legible, the neck level 
   }
 });
 
-test('nothing but the pictures moves when the plan is made anew, nor where there is none', async ({
-  page,
-}) => {
+test('nothing but the pictures moves when the plan is made anew, nor where there is none', async ({ page }) => {
   await openBench(page, '/?demo');
   await expect(page.getByTestId('findings').getByRole('listitem').first()).toBeVisible();
   const before = await places(page);
@@ -122,9 +105,7 @@ for (const [width, height] of [
     expect(ways.y + ways.height).toBeLessThanOrEqual(height);
     const fingers = await boxOf(page.getByRole('group', { name: 'Finger' }));
     expect(fingers.y + fingers.height).toBeLessThanOrEqual(height);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(
-      0,
-    );
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
   });
 
 test('the first minute: from an empty browser to a plan in five choices', async ({ page }) => {
@@ -164,9 +145,7 @@ test('the example studio stands beside one’s own and goes in one go', async ({
   await expect(plans).toContainText('My own');
 });
 
-test('a brief is typed in one go: understood, asked back about, and never silently wrong', async ({
-  page,
-}) => {
+test('a brief is typed in one go: understood, asked back about, and never silently wrong', async ({ page }) => {
   await openBench(page);
   const box = page.getByLabel('Type the brief');
   const read = page.locator('#typed-brief');
@@ -210,9 +189,7 @@ test('notes of one’s own are kept while the plan is a scale, and odd bars are 
 
 test('schools, students and other plans lie side by side; the plan is a table too', async ({ page }) => {
   await openBench(page, '/?demo');
-  await page
-    .getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true })
-    .click();
+  await page.getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true }).click();
   await expect(cursorWords(page)).toContainText('F 1');
   await act(page, 'Compare this plan with', 'with four-finger fingering');
   await expect(page.getByRole('heading', { name: 'Side by side with four-finger fingering' })).toBeVisible();
@@ -293,9 +270,7 @@ test('the music line moves the cursor of Hand, Shifts and Ear; their addresses h
   await expect(page).toHaveTitle('Wren: E♭ major scale, two octaves, violin · Ear · Dove Path');
   const elsewhere = await (await browser.newContext()).newPage();
   await elsewhere.goto(page.url());
-  await expect(elsewhere.getByTestId('note').getByRole('heading').first()).toContainText(
-    'B♭4 on the A string',
-  );
+  await expect(elsewhere.getByTestId('note').getByRole('heading').first()).toContainText('B♭4 on the A string');
   await elsewhere.context().close();
 });
 

@@ -41,9 +41,7 @@ const view = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name, exact: true });
 const ready = (page: Page) => expect(page.locator('main[data-ready="true"]')).toBeVisible();
 
-test('the first four jobs: a child’s scale, a shift asked for, one string, a chromatic cello', async ({
-  page,
-}) => {
+test('the first four jobs: a child’s scale, a shift asked for, one string, a chromatic cello', async ({ page }) => {
   await openBench(page);
   const hand = new Counted(page);
   await hand.say('half-size violin G major first position');
@@ -64,9 +62,7 @@ test('the first four jobs: a child’s scale, a shift asked for, one string, a c
 
 test('schools compared, and a plan given to another student', async ({ page }) => {
   await openBench(page, '/?demo');
-  await page
-    .getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true })
-    .click();
+  await page.getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true }).click();
   await expect(cursorWords(page)).toContainText('F 1');
   const hand = new Counted(page);
   await hand.click(page.getByRole('button', { name: 'Compare this plan with' }));

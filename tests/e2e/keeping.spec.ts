@@ -84,26 +84,20 @@ test('a plan deleted on another page can be kept', async ({ context }) => {
   await expect(one.getByRole('button', { name, exact: true })).toBeVisible();
 });
 
-test('where there is no room it is said, the backup has everything, and room again is used', async ({
-  page,
-}) => {
+test('where there is no room it is said, the backup has everything, and room again is used', async ({ page }) => {
   await openBench(page, '/?demo');
   await fill(page, true);
   await setWord(page, 'Key', 'G');
   await expect(page.getByTestId('save-state')).toHaveText('Not saved');
   await expect(page.getByText('the browser has no room left')).toBeVisible();
-  await page
-    .getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true })
-    .click();
+  await page.getByRole('button', { name: 'Otis: F major scale, two octaves, ¾ double bass', exact: true }).click();
   await expect(page.getByLabel('Key', { exact: true })).toHaveValue('G');
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save a backup' }).click();
   const stream = await (await download).createReadStream();
   let text = '';
   for await (const part of stream) text += String(part);
-  const { plans } = JSON.parse(text) as {
-    plans: { request: { instrument: string; material: { tonic: string } } }[];
-  };
+  const { plans } = JSON.parse(text) as { plans: { request: { instrument: string; material: { tonic: string } } }[] };
   const changed = plans.filter(({ request }) => request.material.tonic.startsWith('G'));
   expect(changed.map(({ request }) => request.instrument)).toEqual(['violin']);
   await fill(page, false);
@@ -171,18 +165,13 @@ test('a brief is kept under a name, begins another plan, is deleted and comes ba
   await expect(brief).toBeVisible();
 });
 
-test('what is undone stays undone, however late the store tells of what was kept before', async ({
-  page,
-}) => {
+test('what is undone stays undone, however late the store tells of what was kept before', async ({ page }) => {
   const client = await page.context().newCDPSession(page);
   await openBench(page);
   await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
   const kept = page.getByTestId('kept');
   for (const finger of ['finger 3', 'finger 2', 'finger 4']) {
-    await page
-      .getByRole('group', { name: 'Finger', exact: true })
-      .getByRole('button', { name: finger })
-      .click();
+    await page.getByRole('group', { name: 'Finger', exact: true }).getByRole('button', { name: finger }).click();
     await expect(kept).toHaveCount(1);
     await setWord(page, 'Octaves', 'one-octave');
     await expect(kept).toHaveCount(0);
@@ -246,11 +235,13 @@ for (const [version, plan, standing] of [
   }) => {
     await openStudio(page);
     const kept = version === 1 ? { plans: [plan] } : { plans: [plan], students: [], briefs: [] };
-    await page.locator('input[type="file"]').setInputFiles({
-      name: 'old.json',
-      mimeType: 'application/json',
-      buffer: Buffer.from(JSON.stringify({ format: 'dove-path-backup', version, savedAt: '', ...kept })),
-    });
+    await page
+      .locator('input[type="file"]')
+      .setInputFiles({
+        name: 'old.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(JSON.stringify({ format: 'dove-path-backup', version, savedAt: '', ...kept })),
+      });
     await expect(page.getByText('Before').first()).toBeVisible();
     await openBench(page, '/?plan=from-before');
     await expect(page.getByLabel('Name of this plan')).toHaveValue('Before');

@@ -58,9 +58,7 @@ test('the rehearsal opens as a plan of its own, and a series is made to order', 
   await standing(page);
   await page.getByRole('button', { name: 'How hard' }).click();
   await page.getByRole('region', { name: 'All shifts' }).getByRole('button').nth(1).click();
-  await expect(page.getByTestId('closeup').getByRole('heading', { level: 2 })).toContainText(
-    'G5 – A♭5, 2 to 1',
-  );
+  await expect(page.getByTestId('closeup').getByRole('heading', { level: 2 })).toContainText('G5 – A♭5, 2 to 1');
   await expect(page.getByLabel('From finger')).toHaveValue('2');
   await page.getByLabel('Key', { exact: true }).selectOption('G major');
   await page.getByRole('button', { name: 'Open it on the Bench' }).click();
@@ -111,9 +109,7 @@ test('each kind of finding is opened from the Bench: its notes are marked and it
     await standing(page);
     await expect(page.getByRole('heading', { name: VIEWS[kind], level: 1 })).toBeVisible();
     if (VIEWS[kind] === 'Ear')
-      await expect(page.getByTestId('note')).toContainText(
-        kind === 'comma' ? '22 cents' : 'No string checks',
-      );
+      await expect(page.getByTestId('note')).toContainText(kind === 'comma' ? '22 cents' : 'No string checks');
     await page.goBack();
     await standing(page);
     await all.click();
@@ -241,14 +237,10 @@ test('Ear gives targets in cents and mm, hears checks, explains a comma, and say
 test('double stops have pure targets of their own', async ({ page }) => {
   await openPlan(page, 'Wren: D major scale in thirds, one octave, violin');
   await view(page, 'Ear');
-  await expect(
-    page.getByText(/D4 \+ F♯4: major third 5:4, 14 cents narrower; the upper finger moves/),
-  ).toBeVisible();
+  await expect(page.getByText(/D4 \+ F♯4: major third 5:4, 14 cents narrower; the upper finger moves/)).toBeVisible();
 });
 
-test('without a plan, or with one that cannot be played, the views say so and show the way', async ({
-  page,
-}) => {
+test('without a plan, or with one that cannot be played, the views say so and show the way', async ({ page }) => {
   for (const name of ['hand', 'shifts', 'ear']) {
     await page.goto(`/${name}`);
     await expect(page.getByRole('alert')).toContainText('No plan is saved here yet');

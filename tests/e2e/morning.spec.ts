@@ -1,15 +1,5 @@
 import { expect, test } from '@playwright/test';
-import {
-  act,
-  emptyStudio,
-  chosenWay,
-  cursorWords,
-  openStudio,
-  picture,
-  saved,
-  setWord,
-  staffFingers,
-} from './bench';
+import { act, emptyStudio, chosenWay, cursorWords, openStudio, picture, saved, setWord, staffFingers } from './bench';
 
 test('a teacher’s morning', async ({ page }) => {
   // A student with a small hand.

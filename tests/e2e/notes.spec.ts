@@ -1,9 +1,7 @@
 import { expect, test } from '@playwright/test';
 import { openBench, picture, saved, setWord, staffFingers, serious } from './bench';
 
-test('a scale becomes notes to change, mistakes are pointed at, and nothing typed is lost', async ({
-  page,
-}) => {
+test('a scale becomes notes to change, mistakes are pointed at, and nothing typed is lost', async ({ page }) => {
   await openBench(page);
   await setWord(page, 'Kind', 'scale as notes to change');
   const notes = page.getByLabel('Notes', { exact: true });
@@ -17,9 +15,7 @@ test('a scale becomes notes to change, mistakes are pointed at, and nothing type
   await expect.poll(() => staffFingers(page)).toHaveLength(10);
   await alert.getByRole('button', { name: 'Show' }).click();
   await expect(notes).toBeFocused();
-  expect(await notes.evaluate((box: HTMLTextAreaElement) => [box.selectionStart, box.selectionEnd])).toEqual([
-    16, 17,
-  ]);
+  expect(await notes.evaluate((box: HTMLTextAreaElement) => [box.selectionStart, box.selectionEnd])).toEqual([16, 17]);
   await saved(page);
   await page.reload();
   await expect(notes).toHaveValue('D4 E F# G | A:2 H');

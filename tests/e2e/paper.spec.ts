@@ -76,10 +76,7 @@ test('a piece is dropped, its part chosen, as written stands beside ours, and ou
   const written = page.getByTestId('as-written');
   await expect(written).toHaveAttribute('data-ready', 'true');
   await expect(page.getByRole('button', { name: /^as written/i })).toHaveAttribute('aria-pressed', 'true');
-  await expect(page.getByRole('button', { name: /^the best plan/i })).toHaveAttribute(
-    'aria-pressed',
-    'false',
-  );
+  await expect(page.getByRole('button', { name: /^the best plan/i })).toHaveAttribute('aria-pressed', 'false');
   for (const bar of [1, 2]) {
     await written.getByRole('button', { name: `Take ours in bar ${bar}` }).click();
     await expect(written.getByRole('button', { name: `Keep theirs in bar ${bar}` })).toBeVisible();
@@ -120,9 +117,7 @@ test('a file that cannot be read says what and where, and keeps the page as it w
   await expect(picture(page)).toBeVisible();
 });
 
-test('a sheet is chosen, written on, printed with nothing of the interface, and saved as a PDF', async ({
-  page,
-}) => {
+test('a sheet is chosen, written on, printed with nothing of the interface, and saved as a PDF', async ({ page }) => {
   await openBench(page);
   await act(page, 'Save this plan as', 'Sheet, to print or as PDF …');
   await page.waitForURL(/\/sheet/);
@@ -152,9 +147,7 @@ test('a sheet is chosen, written on, printed with nothing of the interface, and 
   expect(printed.text).toContain('Every string rings');
   await page.emulateMedia({ media: 'screen' });
 
-  const file = await pdfOf(
-    await savedFile(page, () => page.getByRole('button', { name: 'Save as PDF' }).click()),
-  );
+  const file = await pdfOf(await savedFile(page, () => page.getByRole('button', { name: 'Save as PDF' }).click()));
   expect(file.pages).toBe(await pages.count());
   expect(file.text).toContain('Every string rings');
   await page.reload();
@@ -162,9 +155,7 @@ test('a sheet is chosen, written on, printed with nothing of the interface, and 
   await expect(page.getByLabel('Goal, in one line')).toHaveValue('Every string rings');
 });
 
-test('a book of twelve keys: made, stopped, gone on with, a page opened and changed, saved', async ({
-  page,
-}) => {
+test('a book of twelve keys: made, stopped, gone on with, a page opened and changed, saved', async ({ page }) => {
   await page.goto('/book');
   await ready(page);
   for (const key of ['B♭ major', 'F major', 'C major', 'G major', 'D major', 'A major'])
@@ -189,9 +180,7 @@ test('a book of twelve keys: made, stopped, gone on with, a page opened and chan
   await expect(made).toHaveAttribute('data-whole', 'true');
   await expect(made.getByRole('listitem')).toHaveCount(24);
   await expect(made.getByTestId('paper-page').locator('svg')).toContainText('Twelve keys');
-  const file = await pdfOf(
-    await savedFile(page, () => made.getByRole('button', { name: 'Save as PDF' }).click()),
-  );
+  const file = await pdfOf(await savedFile(page, () => made.getByRole('button', { name: 'Save as PDF' }).click()));
   expect(file.pages).toBe(25);
   expect(file.text).toContain('Contents');
 
@@ -209,12 +198,8 @@ test('a book of twelve keys: made, stopped, gone on with, a page opened and chan
   await page.getByRole('button', { name: /^Twelve keys/ }).click();
   await expect(made).toHaveAttribute('data-whole', 'true');
   await made.getByRole('button', { name: 'D major scale, two octaves', exact: true }).click();
-  await expect(
-    made.getByTestId('paper-page').locator('svg text').filter({ hasText: /^4$/ }).first(),
-  ).toBeVisible();
-  const notes = (
-    await savedFile(page, () => made.getByRole('button', { name: 'MusicXML' }).click())
-  ).toString();
+  await expect(made.getByTestId('paper-page').locator('svg text').filter({ hasText: /^4$/ }).first()).toBeVisible();
+  const notes = (await savedFile(page, () => made.getByRole('button', { name: 'MusicXML' }).click())).toString();
   expect(notes.match(/<print new-page="yes"\/>/g)?.length).toBe(23);
   expect(notes).toContain('D major scale, two octaves');
 });
@@ -223,8 +208,7 @@ test('a page for a class: score and parts, each in its clef, for four or for two
   await page.goto('/class');
   await ready(page);
   const pages = page.getByTestId('paper-page');
-  for (const name of ['Violins', 'Violas', 'Cellos', 'Basses'])
-    await expect(pages.first()).toContainText(name);
+  for (const name of ['Violins', 'Violas', 'Cellos', 'Basses']) await expect(pages.first()).toContainText(name);
   await page.getByLabel('Double bass').uncheck();
   await expect(pages.first()).not.toContainText('Basses');
   await page.getByLabel('On the paper', { exact: true }).selectOption({ label: 'score and parts' });

@@ -155,9 +155,7 @@ test('a student’s week: a session left and gone on with, the file home, three 
   await next.getByLabel('Minutes a day').fill('12');
   await expect(next.getByTestId('day-minutes')).toContainText('12 minutes of 12');
   await next.getByLabel('One goal, in words').fill('Hear each shift');
-  await next
-    .getByLabel(/^Words for One hard place|^Words for The hardest place/)
-    .fill('Bars 2 and 3, slowly');
+  await next.getByLabel(/^Words for One hard place|^Words for The hardest place/).fill('Bars 2 and 3, slowly');
   await next.getByRole('button', { name: 'Keep for next week' }).click();
   await expect(next).toContainText('Kept');
   await next.getByLabel('The teacher’s words').fill('Slow bow');
@@ -204,9 +202,7 @@ test('a session by keyboard alone, through a ladder with a goal; a ladder that g
   await ready(page);
   await page.getByRole('button', { name: 'metronome' }).press('Enter');
   await page.getByLabel('To', { exact: true }).last().fill('30');
-  await expect(page.getByRole('alert')).toContainText(
-    'This ladder goes nowhere: its goal (30) is not above its start',
-  );
+  await expect(page.getByRole('alert')).toContainText('This ladder goes nowhere: its goal (30) is not above its start');
   await expect(page.getByRole('button', { name: 'Begin' })).toBeDisabled();
   await page.getByLabel('To', { exact: true }).last().fill('100');
   await page.getByLabel('How many steps', { exact: true }).fill('2');
@@ -271,9 +267,7 @@ test('the metronome keeps to the audio clock, and lays its clicks out ahead, fur
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.keyboard.press('Space');
   const clicks = () =>
-    page.evaluate(() =>
-      performance.getEntriesByName('click').map((mark) => (mark as PerformanceMark).detail),
-    );
+    page.evaluate(() => performance.getEntriesByName('click').map((mark) => (mark as PerformanceMark).detail));
   await expect.poll(async () => (await clicks()).length).toBeGreaterThan(10);
   // Another page lies over this one: the browser would run its timers once a second.
   await page.evaluate(() => {

@@ -28,9 +28,7 @@ test('a student is made, measured and kept; what contradicts is said and not tak
   await expect(page.getByLabel('alto')).toHaveCount(0);
 });
 
-test('edits of a student are undone and redone, and a deleted one comes back with the plans', async ({
-  page,
-}) => {
+test('edits of a student are undone and redone, and a deleted one comes back with the plans', async ({ page }) => {
   await openStudio(page, '/studio?demo');
   await row(page, 'Wren').click();
   await expect(plans(page)).toHaveCount(3);

@@ -30,9 +30,7 @@ test('the page of keys tells every key and is accessible', async ({ page }) => {
   expect(await serious(page)).toEqual([]);
 });
 
-test('notes have the student’s names, or others, and the picture grows with its columns in line', async ({
-  page,
-}) => {
+test('notes have the student’s names, or others, and the picture grows with its columns in line', async ({ page }) => {
   await openBench(page, '/?demo');
   await page.getByRole('button', { name: 'Marlow: A flat major without open strings', exact: true }).click();
   await page.getByLabel('Note names').selectOption('theirs');
@@ -169,9 +167,7 @@ for (const key of ['C', 'A', 'C-sharp', 'D-flat'])
     const spare = () =>
       head.evaluate((box) => {
         const { right } = box.getBoundingClientRect();
-        const signs = [...box.querySelectorAll('[data-sign]')].map(
-          (sign) => sign.getBoundingClientRect().right,
-        );
+        const signs = [...box.querySelectorAll('[data-sign]')].map((sign) => sign.getBoundingClientRect().right);
         return signs.length > 0 ? right - Math.max(...signs) : -Infinity;
       });
     await expect.poll(spare).toBeGreaterThan(0);

@@ -67,11 +67,7 @@ function scales(
   );
 }
 
-function arpeggios(
-  instrument: InstrumentName,
-  octaves: number,
-  direction: Direction = 'updown',
-): PlanRequest[] {
+function arpeggios(instrument: InstrumentName, octaves: number, direction: Direction = 'updown'): PlanRequest[] {
   return KEYS.flatMap((key) =>
     CHORDS.map((chord): PlanRequest => {
       const tonic = lowestTonic(instrument, key);
@@ -160,8 +156,7 @@ function otherWayBack({ plan: { steps }, response }: Planned): string | null {
     const [a, b] = [response.events[steps[at].at], response.events[steps[late].at]];
     if (!('midi' in a) || !('midi' in b) || a.midi.join() !== b.midi.join()) continue;
     const same = steps[at].stops.every(
-      ({ string, finger }, n) =>
-        string === steps[late].stops[n].string && finger === steps[late].stops[n].finger,
+      ({ string, finger }, n) => string === steps[late].stops[n].string && finger === steps[late].stops[n].finger,
     );
     if (!same) return `notes ${at + 1} and ${late + 1}`;
   }
@@ -183,12 +178,7 @@ function againstTheLine(one: Planned): string | null {
 }
 
 /** Thumb position where every note lies in the neck positions of the highest string that has it. */
-function needlessThumb({
-  plan: { steps },
-  response,
-  setup,
-  request: { instrument },
-}: Planned): string | null {
+function needlessThumb({ plan: { steps }, response, setup, request: { instrument } }: Planned): string | null {
   const top = setup.strings[setup.strings.length - 1].midi;
   const neck = NECK[instrument];
   const all = response.events.flatMap((event) => ('midi' in event ? event.midi : []));
@@ -225,11 +215,9 @@ function augmentedSecond({ plan: { steps, shifts }, response }: Planned): string
 }
 
 /** The highest position of a plan; half position and a low first finger are one hand. */
-const highest = ({ plan: { steps } }: Planned) =>
-  Math.max(1, ...steps.filter((step) => !isOpen(step)).map(order));
+const highest = ({ plan: { steps } }: Planned) => Math.max(1, ...steps.filter((step) => !isOpen(step)).map(order));
 const crossings = (one: Planned) =>
-  one.plan.steps.filter((step, at) => at > 0 && stringAt(one, step) !== stringAt(one, one.plan.steps[at - 1]))
-    .length;
+  one.plan.steps.filter((step, at) => at > 0 && stringAt(one, step) !== stringAt(one, one.plan.steps[at - 1])).length;
 
 /** Compared with the secure plan of the same music. */
 function against(find: (one: Planned, secure: Planned) => string | null): Kind['find'] {
@@ -280,12 +268,7 @@ export function craftKinds(): Kind[] {
         cases: scales(kind, [3], ['updown']),
         find: highOnLow,
       },
-      {
-        name: name('arpeggio high on a low string'),
-        ceiling: 0.15,
-        cases: arpeggios(kind, 2),
-        find: highOnLow,
-      },
+      { name: name('arpeggio high on a low string'), ceiling: 0.15, cases: arpeggios(kind, 2), find: highOnLow },
       {
         name: name('comes down another way'),
         ceiling: bass ? 0.15 : 0.05,

@@ -1,11 +1,4 @@
-import {
-  clefsFor,
-  plan,
-  requestIssues,
-  type Plan,
-  type PlanRequest,
-  type PlanResponse,
-} from '../../src/core';
+import { clefsFor, plan, requestIssues, type Plan, type PlanRequest, type PlanResponse } from '../../src/core';
 import { openFile, passageOf, Unreadable, type PassageAsk, type Piece } from '../../src/core/formats';
 
 /*
@@ -76,15 +69,7 @@ interface XmlNote {
 }
 
 /** One note of MusicXML; a rest without a step. */
-export function xmlNote({
-  step,
-  alter,
-  octave = 4,
-  duration,
-  voice = '1',
-  more = '',
-  before = '',
-}: XmlNote): string {
+export function xmlNote({ step, alter, octave = 4, duration, voice = '1', more = '', before = '' }: XmlNote): string {
   const what = step
     ? `<pitch><step>${step}</step>${alter ? `<alter>${alter}</alter>` : ''}<octave>${octave}</octave></pitch>`
     : '<rest/>';
@@ -92,12 +77,8 @@ export function xmlNote({
 }
 
 /** A score of parts, each by its name and what its measures hold. */
-export function xmlScore(
-  parts: readonly { readonly name: string; readonly measures: readonly string[] }[],
-): string {
-  const list = parts.map(
-    ({ name }, n) => `<score-part id="P${n + 1}"><part-name>${name}</part-name></score-part>`,
-  );
+export function xmlScore(parts: readonly { readonly name: string; readonly measures: readonly string[] }[]): string {
+  const list = parts.map(({ name }, n) => `<score-part id="P${n + 1}"><part-name>${name}</part-name></score-part>`);
   const bodies = parts.map(
     ({ measures }, n) =>
       `<part id="P${n + 1}">${measures.map((inside, m) => `<measure number="${m + 1}">${inside}</measure>`).join('')}</part>`,

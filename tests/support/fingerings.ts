@@ -56,11 +56,6 @@ export function dearerBy({ request, fingers }: FingeringCase): number {
         .map((finger): Lock => ({ at, finger: Number(finger) as Finger })),
     );
   const locks = [...(request.rules?.locks ?? []), ...wanted];
-  const [own] = plan({
-    ...request,
-    rules: { ...request.rules, locks },
-    alternatives: 1,
-    explain: 'nothing',
-  }).plans;
+  const [own] = plan({ ...request, rules: { ...request.rules, locks }, alternatives: 1, explain: 'nothing' }).plans;
   return own ? own.cost - best.plans[0].cost : Infinity;
 }

@@ -1,14 +1,7 @@
 import fc from 'fast-check';
 import { response as validResponse } from '#generated/validators.js';
-import {
-  plan,
-  requestIssues,
-  resolveSetup,
-  type PlanRequest,
-  type PlanResponse,
-  type Rules,
-} from '../../src/core';
-import { answerText, answerValue, isError } from '../../src/work/answer';
+import { plan, requestIssues, resolveSetup, type PlanRequest, type PlanResponse, type Rules } from '../../src/core';
+import { answerText, answerValue, isError } from '../../src/work/answering';
 import { someRequest } from '../unit/requests';
 
 /*
@@ -41,11 +34,13 @@ export const demandingRequest: fc.Arbitrary<PlanRequest> = someRequest.chain((re
     { requiredKeys: [] },
   );
   const extension = fc.constantFrom(undefined, request.instrument === 'bass' ? 'C1' : undefined);
-  return fc.tuple(demands, extension).map(([more, extensionTo]) => ({
-    ...request,
-    ...(extensionTo ? { extensionTo } : {}),
-    rules: { ...request.rules, ...more },
-  }));
+  return fc
+    .tuple(demands, extension)
+    .map(([more, extensionTo]) => ({
+      ...request,
+      ...(extensionTo ? { extensionTo } : {}),
+      rules: { ...request.rules, ...more },
+    }));
 });
 
 /** What is wrong with the answer to a good request; null where nothing is. */
@@ -86,25 +81,18 @@ function planSoundness(request: PlanRequest, { events, plans, problems }: PlanRe
       const sounds = stops.map(({ string, semitones }) => (open.get(string) ?? NaN) + semitones);
       if (sounds.sort((a, b) => a - b).join() !== [...sounding[t].midi].sort((a, b) => a - b).join())
         return `event ${at} sounds ${sounds.join()}`;
-      const held = (one: {
-        readonly finger?: unknown;
-        readonly string?: string;
-        readonly position?: unknown;
-      }) =>
+      const held = (one: { readonly finger?: unknown; readonly string?: string; readonly position?: unknown }) =>
         (one.position === undefined || one.position === position) &&
         stops.some(
           ({ finger, string }) =>
-            (one.finger === undefined || one.finger === finger) &&
-            (one.string === undefined || one.string === string),
+            (one.finger === undefined || one.finger === finger) && (one.string === undefined || one.string === string),
         );
       if (rules.locks?.some((lock) => lock.at === at && !held(lock))) return `the lock at ${at} is not kept`;
       if (rules.never?.some((one) => one.at === at && !('shift' in one) && held(one)))
         return `what is forbidden at ${at} is there`;
-      if (rules.strings && stops.some(({ string }) => !rules.strings?.includes(string)))
-        return 'another string';
+      if (rules.strings && stops.some(({ string }) => !rules.strings?.includes(string))) return 'another string';
       if (rules.openStrings === 'never' && stops.some(({ finger }) => finger === 0)) return 'an open string';
-      if (rules.fourthFinger === 'never' && stops.some(({ finger }) => finger === 4))
-        return 'a little finger';
+      if (rules.fourthFinger === 'never' && stops.some(({ finger }) => finger === 4)) return 'a little finger';
     }
   }
   return null;
@@ -168,8 +156,7 @@ export const hostileRequest: fc.Arbitrary<unknown> = fc
     const copy = structuredClone(request) as unknown;
     const places = placesIn(copy);
     const [holder, name] = places[where % places.length];
-    if (added)
-      holder[typeof value === 'string' && value !== '__proto__' ? value.slice(0, 200) : 'more'] = value;
+    if (added) holder[typeof value === 'string' && value !== '__proto__' ? value.slice(0, 200) : 'more'] = value;
     else holder[name] = value;
     return copy;
   });
@@ -179,10 +166,7 @@ type Holder = Record<string, unknown>;
 function placesIn(value: unknown): [Holder, string][] {
   if (typeof value !== 'object' || value === null) return [];
   const holder = value as Holder;
-  return Object.keys(holder).flatMap((name) => [
-    [holder, name] as [Holder, string],
-    ...placesIn(holder[name]),
-  ]);
+  return Object.keys(holder).flatMap((name) => [[holder, name] as [Holder, string], ...placesIn(holder[name])]);
 }
 
 /** Largest answer to a request that cannot be understood, in bytes. */

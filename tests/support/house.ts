@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { basename, dirname, join, relative, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import ts from 'typescript';
+import { INSTRUMENT_NAMES } from '../../src/core';
 
 /*
  * Checks on the source tree itself: which way imports go, circles, names. Each takes sources and gives its faults as lines, so that a test can plant a case.
@@ -119,7 +120,7 @@ export function circles(sources: readonly Source[]): string[] {
 export function sharedBaseNames(sources: readonly Source[]): string[] {
   const files = new Map<string, string[]>();
   for (const { name } of sources) {
-    const base = bare(basename(name)).toLowerCase();
+    const base = bare(basename(name));
     if (base === 'index' || name.startsWith('pages/')) continue;
     files.set(base, [...(files.get(base) ?? []), name]);
   }
@@ -127,17 +128,105 @@ export function sharedBaseNames(sources: readonly Source[]): string[] {
 }
 
 /** Every node of a source's syntax tree; of an Astro file its script and its markup, read as one component. */
-export function walk({ name, text }: Source, see: (node: ts.Node) => boolean | void): void {
-  const kind = name.endsWith('.ts') ? ts.ScriptKind.TS : ts.ScriptKind.TSX;
-  const code = name.endsWith('.astro') ? astroAsComponent(text) : text;
+export function walk(source: Source, see: (node: ts.Node) => boolean | void): void {
   const visit = (node: ts.Node) => {
     if (see(node) !== false) ts.forEachChild(node, visit);
   };
-  visit(ts.createSourceFile(name, code, ts.ScriptTarget.Latest, true, kind));
+  visit(treeOf(source));
+}
+
+const trees = new WeakMap<Source, ts.SourceFile>();
+
+function treeOf(source: Source): ts.SourceFile {
+  const { name, text } = source;
+  const kind = name.endsWith('.ts') ? ts.ScriptKind.TS : ts.ScriptKind.TSX;
+  const code = name.endsWith('.astro') ? astroAsComponent(text) : text;
+  const tree = trees.get(source) ?? ts.createSourceFile(name, code, ts.ScriptTarget.Latest, true, kind);
+  trees.set(source, tree);
+  return tree;
 }
 
 function astroAsComponent(text: string): string {
   const [, script = '', markup = text] = /^---\n([^]*?)\n---\n([^]*)$/.exec(text) ?? [];
   const plain = markup.replace(/<!doctype[^>]*>/i, '').replace(/<style[^]*?<\/style>/g, '');
   return `${script}\nconst markup = <>${plain}</>;`;
+}
+
+const SPOKEN_ATTRIBUTES = /^(label|title|alt|placeholder|heading|aria-(label|description|roledescription|valuetext))$/;
+const SPOKEN_FIELDS = /^(message|label|title|placeholder|words)$/;
+const SILENT_ATTRIBUTES =
+  /^(className|class|style|d|href|id|key|type|role|transform|viewBox|rel|name|aria-(labelledby|describedby|controls|live|haspopup|current))$/;
+/** A class string, a path, markup of a file format, a header of HTTP, a list of fonts. */
+const NOT_WORDS =
+  /(^|\s)(flex|grid|text-|bg-|px-|py-|m[tblrxy]?-|p[tblr]?-|gap-|min-|max-|border|rounded|w-|h-|size-|items-|outline-|stroke-|fill-|absolute|inline)|^[MLHVCQ][\d .-]|^(translate|rotate|matrix|calc|url|var)\(|^<|charset|^HTTP\/|sans-serif|,serif|^[A-Z]+(, [A-Z]+)+$|transform=|^id(, [\w[\]+]+)*$|^(rest|time|tuplet|planner |\/request)…$|^width=|^(top|bottom) (start|end)$/;
+/** A key's name is data, and so is a word of the help, which asks the wording for its text. */
+const DATA = /^[A-G](b|#)? (major|minor)$|^(early music|finger pattern)$/;
+
+/** Two words or more, or one with the end of a sentence. */
+const isSpoken = (words: string) =>
+  /[a-z]{2,}[,;:’”]? [“‘(]?[a-z]{2,}|[A-Za-z]{3,}[.!?…]$|… [a-z]{3,}|[a-z]{3,} …/i.test(words) &&
+  !NOT_WORDS.test(words) &&
+  !DATA.test(words);
+
+/** English that a person reads and that does not come out of the wording. Programmers' errors and demo data are not meant. */
+export function englishIn(sources: readonly Source[]): string[] {
+  const found: string[] = [];
+  for (const source of sources) {
+    const tell = (words: string) => found.push(`${source.name}: “${words.replace(/\s+/g, ' ').trim()}”`);
+    walk(source, (node) => {
+      if (ts.isThrowStatement(node) || ts.isImportDeclaration(node) || ts.isTypeNode(node)) return false;
+      if (ts.isJsxText(node)) {
+        if (/[A-Za-z]{2,}/.test(node.text)) tell(node.text);
+        return;
+      }
+      if (ts.isJsxAttribute(node) && SILENT_ATTRIBUTES.test(node.name.getText())) return false;
+      const words = wordsOf(node);
+      const { parent } = node;
+      if (words === null || ((ts.isPropertyAssignment(parent) || ts.isPropertySignature(parent)) && parent.name === node)) return;
+      const attribute = ts.isJsxAttribute(parent) ? parent.name.getText() : '';
+      const field = ts.isPropertyAssignment(parent) && parent.initializer === node ? parent.name.getText() : '';
+      const spoken = SPOKEN_ATTRIBUTES.test(attribute) || SPOKEN_FIELDS.test(field);
+      if (isSpoken(words) || (spoken && /[A-Z][a-z]/.test(words))) tell(words);
+    });
+  }
+  return found;
+}
+
+/** The words of a string or a template, with … for what is put in; null for any other node. */
+function wordsOf(node: ts.Node): string | null {
+  if (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node)) return node.text;
+  if (!ts.isTemplateExpression(node)) return null;
+  return [node.head.text, ...node.templateSpans.map(({ literal }) => literal.text)].join('…');
+}
+
+const INSTRUMENTS = new Set<string>(INSTRUMENT_NAMES);
+const isInstrument = (node: ts.Node) => ts.isStringLiteral(node) && INSTRUMENTS.has(node.text);
+
+/** Places that compare with an instrument's name, or go by a table of instruments: what differs is a field of its record. */
+export function instrumentsCompared(sources: readonly Source[]): string[] {
+  const found: string[] = [];
+  for (const source of sources)
+    walk(source, (node) => {
+      const compared =
+        (ts.isBinaryExpression(node) &&
+          /^[!=]==?$/.test(node.operatorToken.getText()) &&
+          (isInstrument(node.left) || isInstrument(node.right))) ||
+        (ts.isCaseClause(node) && isInstrument(node.expression));
+      const table =
+        ts.isObjectLiteralExpression(node) &&
+        node.properties.filter(({ name }) => name && INSTRUMENTS.has(name.getText().replace(/['"]/g, ''))).length > 1;
+      if (compared || table) found.push(`${source.name}: ${node.getText().slice(0, 60)}`);
+    });
+  return found;
+}
+
+/** Places that spread an object made on the spot into another: unknown fields in it are not seen by the compiler. */
+export function literalsSpread(sources: readonly Source[]): string[] {
+  const found: string[] = [];
+  for (const source of sources)
+    walk(source, (node) => {
+      if (ts.isSpreadAssignment(node) && ts.isObjectLiteralExpression(node.expression))
+        found.push(`${source.name}: ${node.getText().slice(0, 60)}`);
+    });
+  return found;
 }

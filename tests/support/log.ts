@@ -5,15 +5,7 @@ import type { SessionRecord } from '../../src/core';
 export function sessionFor(studentId: string, day: string, part: Partial<SessionRecord> = {}): SessionRecord {
   const startedAt = Date.parse(`${day}T16:00:00Z`);
   return {
-    ...{
-      id: crypto.randomUUID(),
-      studentId,
-      day,
-      startedAt,
-      endedAt: null,
-      minutes: 0,
-      what: 'A major scale',
-    },
+    ...{ id: crypto.randomUUID(), studentId, day, startedAt, endedAt: null, minutes: 0, what: 'A major scale' },
     ...{ heard: { low: 0, in: 0, high: 0, missed: 0 }, goal: '', playerWords: '', teacherWords: '' },
     ...{ question: '', next: '', createdAt: startedAt, changedAt: startedAt },
     places: [
@@ -29,20 +21,9 @@ export function sessionFor(studentId: string, day: string, part: Partial<Session
 }
 
 /** A judged repetition of a session. */
-export function judged(
-  session: SessionRecord,
-  number: number,
-  heard: HeardAs,
-  part: Partial<Judged> = {},
-): Judged {
+export function judged(session: SessionRecord, number: number, heard: HeardAs, part: Partial<Judged> = {}): Judged {
   return {
-    ...{
-      kind: 'judged',
-      id: crypto.randomUUID(),
-      sessionId: session.id,
-      number,
-      at: session.startedAt + number,
-    },
+    ...{ kind: 'judged', id: crypto.randomUUID(), sessionId: session.id, number, at: session.startedAt + number },
     ...{ step: 0, from: 0, to: 1, bpm: 60, heard, place: heard === 'in' ? null : 1 },
     ...part,
   };

@@ -71,8 +71,7 @@ export function lowestTonic(instrument: InstrumentName, name: string): string {
 export function soundness({ instrument, material }: SweepCase): string | null {
   const { events, plans, problems } = worded({ instrument, material, alternatives: 1 });
   if (plans.length === 0) {
-    const named =
-      problems.length > 0 && problems.every(({ at, message }) => at !== undefined && message.length > 20);
+    const named = problems.length > 0 && problems.every(({ at, message }) => at !== undefined && message.length > 20);
     return named ? null : 'no plan and no note named';
   }
   const open = new Map(resolveSetup({ instrument }).strings.map(({ name, midi }) => [name, midi]));

@@ -123,8 +123,7 @@ export function world() {
       keepHistory: (id, history) => histories.set(id, history),
       historyOf: (id) => histories.get(id) ?? NO_HISTORY,
       keepDraft: (draft) => drafts.push(draft) > 0,
-      dropDraft: (id) =>
-        void drafts.splice(0, drafts.length, ...drafts.filter(({ record }) => record.id !== id)),
+      dropDraft: (id) => void drafts.splice(0, drafts.length, ...drafts.filter(({ record }) => record.id !== id)),
     },
     say(notice) {
       said.push(notice);

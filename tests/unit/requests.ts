@@ -8,15 +8,7 @@ const TONICS: Readonly<Record<string, readonly string[]>> = {
   bass: ['E1', 'F1', 'F#1', 'G1', 'Ab1', 'A1', 'Bb1', 'B1', 'C2', 'D2', 'Eb2', 'E2'],
   viola: ['C3', 'Db3', 'D3', 'Eb3', 'E3', 'F3', 'F#3', 'G3', 'Ab3', 'A3', 'Bb3', 'B3'],
 };
-const SCALES = [
-  'major',
-  'natural-minor',
-  'harmonic-minor',
-  'melodic-minor',
-  'chromatic',
-  'dorian',
-  'whole-tone',
-];
+const SCALES = ['major', 'natural-minor', 'harmonic-minor', 'melodic-minor', 'chromatic', 'dorian', 'whole-tone'];
 
 const runs = (instrument: string) =>
   fc.oneof(
@@ -65,12 +57,7 @@ const runs = (instrument: string) =>
 
 export const someRules: fc.Arbitrary<Rules> = fc.record(
   {
-    positions: fc.constantFrom(
-      { from: 1, to: 1 },
-      { from: 0.5, to: 3 },
-      { only: [1, 3] },
-      { from: 2, to: 7 },
-    ),
+    positions: fc.constantFrom({ from: 1, to: 1 }, { from: 0.5, to: 3 }, { only: [1, 3] }, { from: 2, to: 7 }),
     openStrings: fc.constantFrom('free' as const, 'prefer' as const, 'avoid' as const, 'never' as const),
     fourthFinger: fc.constantFrom('free' as const, 'no-shift' as const, 'avoid' as const, 'never' as const),
     extensions: fc.constantFrom('free' as const, 'avoid' as const, 'never' as const),

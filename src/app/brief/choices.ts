@@ -2,7 +2,8 @@ import { instrumentRecord, type PlanRequest, type Stringing } from '../../core';
 import { OCTAVE_WORDS } from '../../wording/brief';
 import type { WordChoice } from '../../wording/choice';
 import { stringingWords } from '../../wording/instruments';
-import { hasRoom, tonicClass, withTonic, type RunSpec } from './material';
+import { hasRoom, tonicClass, withTonic, type RunSpec } from './briefMaterial';
+import { choicesText } from '../../wording/rooms/typedBrief';
 
 /*
  * What the words of the brief can be changed to, and what follows from it.
@@ -27,7 +28,7 @@ const strungValue = ({ tuning, extensionTo }: Strung) => JSON.stringify({ tuning
 /** Ways to string the instrument: the usual one and those that are in use beside it. */
 export function tuningChoices({ instrument }: PlanRequest): WordChoice[] {
   const { stringings, tuning } = instrumentRecord(instrument);
-  const usual: WordChoice = [strungValue({}), tuning.length === 4 ? 'four strings' : 'usual tuning'];
+  const usual: WordChoice = [strungValue({}), tuning.length === 4 ? choicesText.fourStrings : choicesText.usualTuning];
   return [usual, ...stringings.map((one): WordChoice => [strungValue(one), stringingWords(one.code)])];
 }
 

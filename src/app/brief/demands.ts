@@ -1,12 +1,4 @@
-import {
-  midiOf,
-  parsePitch,
-  type Finger,
-  type Forbidding,
-  type Lock,
-  type PlanRequest,
-  type Setup,
-} from '../../core';
+import { midiOf, parsePitch, type Finger, type Forbidding, type Lock, type PlanRequest, type Setup } from '../../core';
 
 /*
  * What a teacher demands at single notes: locks and things that must never be there, laid into the request.

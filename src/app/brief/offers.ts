@@ -35,15 +35,7 @@ export type Asked = Extract<TypedBrief, { kind: 'asked' }>;
 
 export const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
 
-export const asked = (question: string, offers: readonly Offer[]): Asked => ({
-  kind: 'asked',
-  question,
-  offers,
-});
+export const asked = (question: string, offers: readonly Offer[]): Asked => ({ kind: 'asked', question, offers });
 
 export const offerTyped = (words: string, typed: string): Offer => ({ words, typed, brief: null });
-export const offerBrief = (words: string, request: PlanRequest): Offer => ({
-  words,
-  typed: null,
-  brief: { request },
-});
+export const offerBrief = (words: string, request: PlanRequest): Offer => ({ words, typed: null, brief: { request } });

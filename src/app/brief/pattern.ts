@@ -1,5 +1,6 @@
 import { letterSteps, parsePitch, type Plan, type PlanRequest, type ResponseEvent } from '../../core';
 import { withLock } from './demands';
+import { patternText } from '../../wording/rooms/typedBrief';
 
 /** A pattern carried on, with how many groups took it, or why none could. */
 export type Carried =
@@ -20,12 +21,8 @@ export function carryOn(
 ): Carried {
   const length = to - from + 1;
   const shape = shapeOf(events, from, length);
-  if (length < 2 || !shape)
-    return trouble('Mark two or more single notes with no rest between: they are the pattern.');
-  const fingers = Array.from(
-    { length },
-    (_, k) => plan.steps.find(({ at }) => at === from + k)?.stops[0].finger,
-  );
+  if (length < 2 || !shape) return trouble(patternText.markTwoOrMore);
+  const fingers = Array.from({ length }, (_, k) => plan.steps.find(({ at }) => at === from + k)?.stops[0].finger);
   let carried = request;
   let groups = 0;
   for (let start = from; sameShape(shape, shapeOf(events, start, length)); start += length) {
@@ -34,10 +31,7 @@ export function carryOn(
     });
     groups++;
   }
-  if (groups < 2)
-    return trouble(
-      `The ${length} notes after these do not go the same way, so there is nothing to repeat the fingering on.`,
-    );
+  if (groups < 2) return trouble(patternText.theNotesAfterThese(length));
   return { kind: 'carried', request: carried, groups: groups - 1 };
 }
 

@@ -10,7 +10,7 @@ import {
   type StudentRecord,
 } from '../../core';
 import { newRecord } from '../../store/records';
-import { playableTonics, tonicClass, withInstrument } from './material';
+import { playableTonics, tonicClass, withInstrument } from './briefMaterial';
 
 /*
  * What a student brings to a brief: the instrument, the hand and the positions they know.
@@ -33,10 +33,7 @@ export function playingIssues(plays: Playing): Issue[] {
  * strings the demands at single notes are left behind. The key stays; on another instrument it begins in the octave that lies most
  * like the old start above the lowest string, so that the hand meets it where it did. A taste noticed for another student is theirs.
  */
-export function forStudent(
-  request: PlanRequest,
-  { plays, positions, preferences }: StudentRecord,
-): PlanRequest {
+export function forStudent(request: PlanRequest, { plays, positions, preferences }: StudentRecord): PlanRequest {
   const otherStrings =
     plays.instrument !== request.instrument || !same(plays.tuning, request.tuning) || !!plays.extensionTo;
   const base = plays.instrument === request.instrument ? request : withInstrument(request, plays.instrument);
@@ -50,18 +47,12 @@ export function forStudent(
   if (material.type === 'notes') return turned;
   const height = heightOf(request, material.tonic);
   const away = (tonic: string) => Math.abs(heightOf(turned, tonic) - height);
-  const [tonic] = playableTonics({ ...turned, material }, tonicClass(material)).sort(
-    (a, b) => away(a) - away(b),
-  );
+  const [tonic] = playableTonics({ ...turned, material }, tonicClass(material)).sort((a, b) => away(a) - away(b));
   return tonic ? { ...turned, material: { ...material, tonic } } : { ...turned, material };
 }
 
 /** A plan given to another student: a copy on their instrument, for their hand, that knows where it came from. */
-export function givenTo(
-  { id, name, tags, request }: PlanRecord,
-  student: StudentRecord,
-  now: number,
-): PlanRecord {
+export function givenTo({ id, name, tags, request }: PlanRecord, student: StudentRecord, now: number): PlanRecord {
   return newRecord(forStudent(request, student), now, { name, tags, studentId: student.id, givenFrom: id });
 }
 

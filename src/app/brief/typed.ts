@@ -16,11 +16,12 @@ import type { Piece } from '../../wording/typed/phrases';
 import { isKnown, nearWords } from '../../wording/typed/plain';
 import { pieceWords } from '../../wording/typed/said';
 import { wishesMade } from '../../wording/wishes';
-import { withInstrument } from './material';
+import { withInstrument } from './briefMaterial';
 import { asked, offerBrief, offerTyped, type Asked, type Brief, type TypedBrief } from './offers';
 import { forStudent } from './student';
 import { isArpeggio, musicOf, onStrings } from './typedMusic';
 import { optionalWords } from './words';
+import { typedText } from '../../wording/rooms/typedBrief';
 
 /*
  * A brief typed in one go: understood as a request, or asked back about.
@@ -37,8 +38,7 @@ export function readTyped(typed: string, base: PlanRequest, students: readonly S
   );
   if (unknown.length > 0) return askUnknown(typed, unknown[0]);
   if (clash) return askWhich(clash);
-  if (pieces.length === 0)
-    return asked('Name a key, as in “E flat major, two octaves” or “G minor arpeggio, cello”.', []);
+  if (pieces.length === 0) return asked(typedText.nameAKeyAs, []);
   const student = students.find(({ name }) => name === valueOf(pieces, 'student'));
   const onto = playedOn(base, pieces, student);
   if ('kind' in onto) return onto;
@@ -48,7 +48,7 @@ export function readTyped(typed: string, base: PlanRequest, students: readonly S
   if ('kind' in music) return withStudent(music, student);
   const ruled = onStrings(withRules(music, pieces), pieces);
   if ('kind' in ruled) return withStudent(ruled, student);
-  const notes = mended.map(({ typed: word, read }) => `“${word}” is read as “${read}”.`);
+  const notes = mended.map(({ typed: word, read }) => typedText.isReadAs(word, read));
   return { kind: 'understood', brief: { request: ruled, student }, notes };
 }
 
@@ -70,31 +70,30 @@ function withStudent(one: Asked, student: StudentRecord | undefined): Asked {
 
 /** Words that say too little, with what can be meant. */
 const TOO_LITTLE: Readonly<Record<string, readonly string[]>> = {
-  octave: ['1 octave', 'in octaves'],
-  octaves: ['2 octaves', 'in octaves'],
-  pairs: ['slurred in pairs'],
+  octave: ['1 octave', typedText.inOctaves],
+  octaves: ['2 octaves', typedText.inOctaves],
+  pairs: [typedText.slurredInPairs],
   h: ['B', 'Bb'],
 };
 
 function askUnknown(typed: string, word: string): Asked {
   const near = /^\d/.test(word)
-    ? [`${word} octaves`, `${word} shifts`, `position ${word}`]
+    ? [typedText.octaves(word), typedText.shifts(word), typedText.position(word)]
     : (TOO_LITTLE[word] ?? (isKnown(word) ? [] : nearWords(word)));
   const place = typed.toLowerCase().indexOf(word);
-  const swap = (read: string) =>
-    place < 0 ? read : typed.slice(0, place) + read + typed.slice(place + word.length);
+  const swap = (read: string) => (place < 0 ? read : typed.slice(0, place) + read + typed.slice(place + word.length));
   return asked(
     /^\d/.test(word)
-      ? `${word} of what?`
+      ? typedText.ofWhat(word)
       : isKnown(word)
-        ? `“${word}” alone says too little.`
-        : `“${word}” means nothing here.`,
+        ? typedText.aloneSaysTooLittle(word)
+        : typedText.meansNothingHere(word),
     near.map((read) => offerTyped(read, swap(read))),
   );
 }
 
 function askWhich([a, b]: readonly [Piece, Piece]): Asked {
-  return asked(`${pieceWords(a)}, or ${pieceWords(b)}? Take one of the two out.`, []);
+  return asked(typedText.orTakeOneOf(pieceWords(a), pieceWords(b)), []);
 }
 
 /** "minor" alone is three scales, "pentatonic" two; a chord has but one. */
@@ -104,9 +103,9 @@ function askKindOfScale(typed: string, pieces: readonly Piece[], { material }: P
   if (isArpeggio(kind) || (!kind && material.type === 'arpeggio')) return null;
   const kinds =
     scale === 'minor'
-      ? ['melodic minor', 'harmonic minor', 'natural minor']
+      ? [typedText.melodicMinor, typedText.harmonicMinor, typedText.naturalMinor]
       : scale === 'pentatonic'
-        ? ['major pentatonic', 'minor pentatonic']
+        ? [typedText.majorPentatonic, typedText.minorPentatonic]
         : [];
   if (kinds.length === 0) return null;
   const swap = (read: string) =>
@@ -116,7 +115,7 @@ function askKindOfScale(typed: string, pieces: readonly Piece[], { material }: P
         : typed.replace(/m\b/, ` ${read}`)
       : typed.replace(/\bpentatonic\b/i, read);
   return asked(
-    `Which ${scale}?`,
+    typedText.which(scale ?? ''),
     kinds.map((read) => offerTyped(read, swap(read))),
   );
 }
@@ -130,10 +129,7 @@ function playedOn(
   const kind = valueOf(pieces, 'instrument');
   const size = valueOf(pieces, 'size');
   if (student && kind && student.plays.instrument !== kind)
-    return asked(
-      `${student.name} plays the ${instrumentWords(student.plays.instrument)}. Take the student or the instrument out.`,
-      [],
-    );
+    return asked(typedText.playsTheTakeThe(student.name, instrumentWords(student.plays.instrument)), []);
   let request = student ? forStudent(base, student) : base;
   if (kind && kind !== request.instrument) request = withoutPositions(withInstrument(request, kind));
   if (size) {
@@ -141,20 +137,16 @@ function playedOn(
     if (!(size in sizes)) {
       const name = instrumentWords(request.instrument);
       const offers = Object.keys(sizes).map((known) =>
-        offerBrief(sizeWords(request.instrument, known), {
-          ...request,
-          size: known,
-          stringLengthMm: undefined,
-        }),
+        offerBrief(sizeWords(request.instrument, known), { ...request, size: known, stringLengthMm: undefined }),
       );
-      return asked(`No ${name} of that size is known.`, offers);
+      return asked(typedText.noOfThatSize(name), offers);
     }
     request = { ...request, size, stringLengthMm: undefined };
   }
   const hand = valueOf(pieces, 'hand');
   const school = valueOf(pieces, 'school');
   if (school && !schoolsOf(instrumentRecord(request.instrument)).some((name) => name === school))
-    return asked('Schools of fingering are told apart on the double bass only.', []);
+    return asked(typedText.schoolsOfFingeringAre, []);
   return { ...request, ...(hand ? { hand } : {}), ...(school ? { school } : {}) };
 }
 
@@ -170,18 +162,14 @@ function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest 
   const { thumb } = instrumentRecord(request.instrument);
   const positions = valueOf(pieces, 'positions');
   const asksThumb = visits.includes('thumb') || JSON.stringify(positions ?? null).includes('thumb');
-  if (asksThumb && !thumb)
-    return asked(
-      `Thumb position belongs to cello and double bass, not to the ${instrumentWords(request.instrument)}.`,
-      [],
-    );
+  if (asksThumb && !thumb) return asked(typedText.thumbPositionBelongsTo(instrumentWords(request.instrument)), []);
   const strings = valueOf(pieces, 'strings');
   const names = strings && stringsNamed(request, strings);
   if (strings && !names)
     return asked(
-      `The ${instrumentWords(request.instrument)} has no ${strings.map((name) => printed(name)).join(' and ')} string.`,
+      typedText.theHasNoString(instrumentWords(request.instrument), strings.map((name) => printed(name)).join(' and ')),
       resolveSetup(request).strings.map(({ name }) =>
-        offerBrief(`the ${printed(name)} string`, { ...request, rules: { ...rules, strings: [name] } }),
+        offerBrief(typedText.theString(printed(name)), { ...request, rules: { ...rules, strings: [name] } }),
       ),
     );
   const tempo = valueOf(pieces, 'tempo');
@@ -205,9 +193,7 @@ function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest 
 /** The strings of some letters; null where one is none of the instrument's. */
 function stringsNamed(request: PlanRequest, letters: readonly string[]): string[] | null {
   const { strings } = resolveSetup(request);
-  const found = letters.map(
-    (letter) => strings.find(({ name }) => name.replace(/-?\d+$/, '') === letter)?.name,
-  );
+  const found = letters.map((letter) => strings.find(({ name }) => name.replace(/-?\d+$/, '') === letter)?.name);
   return found.every((name): name is string => name !== undefined) ? found : null;
 }
 
@@ -218,7 +204,7 @@ export function briefWords({ request, student }: Brief): string {
     .filter(({ value, usual }) => value !== usual)
     .map(({ value, choices, other }) => choices.find(([name]) => name === value)?.[1] ?? other ?? value);
   return [
-    `${requestWords(request)}${student ? `, for ${student.name}` : ''}`,
+    `${requestWords(request)}${student ? typedText.forIt(student.name) : ''}`,
     ...('direction' in request.material ? [DIRECTION_WORDS[request.material.direction]] : []),
     ...(rules.positions ? [positionRuleWords(rules.positions, request.instrument)] : []),
     ...wishesMade(request).map(({ words }) => words),

@@ -5,6 +5,7 @@ import { listed } from '../../wording/grammar';
 import { HAND_CHOICES, schoolChoices } from '../../wording/instruments';
 import { printed } from '../../wording/notes';
 import { tempoOf, tuningChoices, tuningOf, withTuning } from './choices';
+import { wordsText } from '../../wording/rooms/typedBrief';
 
 /*
  * Words of the brief that are said only where they are not as usual: each is added from one list, and taken out again.
@@ -31,20 +32,20 @@ export function optionalWords(request: PlanRequest): OptionalWord[] {
   const tunings = tuningChoices(request);
   return [
     {
-      label: 'Hand',
-      group: 'The player',
+      label: wordsText.hand,
+      group: wordsText.thePlayer,
       value: typeof request.hand === 'object' ? 'measured' : (request.hand ?? 'medium'),
       usual: 'medium',
       choices: HAND_CHOICES,
-      other: 'a measured hand',
+      other: wordsText.aMeasuredHand,
       put: (hand) => ({ ...request, hand: hand as PlanRequest['hand'] }),
     },
     ...(schools.length === 0
       ? []
       : [
           {
-            label: 'School',
-            group: 'The player',
+            label: wordsText.school,
+            group: wordsText.thePlayer,
             value: request.school ?? schools[0][0],
             usual: schools[0][0],
             choices: schools,
@@ -55,8 +56,8 @@ export function optionalWords(request: PlanRequest): OptionalWord[] {
       ? []
       : [
           {
-            label: 'Tuning',
-            group: 'Strings',
+            label: wordsText.tuning,
+            group: wordsText.strings,
             value: tuningOf(request),
             usual: tunings[0][0],
             choices: tunings,
@@ -65,33 +66,33 @@ export function optionalWords(request: PlanRequest): OptionalWord[] {
           },
         ]),
     {
-      label: 'Strings',
-      group: 'Strings',
+      label: wordsText.strings,
+      group: wordsText.strings,
       value: JSON.stringify(rules.strings ?? null),
       usual: 'null',
       choices: stringChoices(request),
-      other: `the strings ${listed((rules.strings ?? []).map((name) => printed(name)))}`,
+      other: wordsText.theStrings(listed((rules.strings ?? []).map((name) => printed(name)))),
       put: (strings) => withRules({ strings: (JSON.parse(strings) as string[] | null) ?? undefined }),
     },
     ...wishesFor(request).map(({ rule, label, choices }) => ({
       label,
-      group: 'Fingers',
+      group: wordsText.fingers,
       value: rules[rule] ?? choices[0][0],
       usual: choices[0][0],
       choices,
       put: (value: string) => withRules({ [rule]: value }),
     })),
     {
-      label: 'Style',
-      group: 'Style and tempo',
+      label: wordsText.style,
+      group: wordsText.styleAndTempo,
       value: request.style ?? 'secure',
       usual: 'secure',
       choices: STYLE_CHOICES,
       put: (style) => ({ ...request, style: style as PlanRequest['style'] }),
     },
     {
-      label: 'Tempo',
-      group: 'Style and tempo',
+      label: wordsText.tempo,
+      group: wordsText.styleAndTempo,
       value: tempoOf(request),
       usual: '',
       choices: TEMPO_CHOICES,

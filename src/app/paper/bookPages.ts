@@ -10,7 +10,8 @@ import {
 } from '../../core';
 import { sentence } from '../../wording/grammar';
 import { requestWords } from '../../wording/material';
-import { playableTonics, type RunSpec } from '../brief/material';
+import { playableTonics, type RunSpec } from '../brief/briefMaterial';
+import { bookPagesText } from '../../wording/rooms/paperDesk';
 
 /*
  * What a book is made of: its pages as requests, in order.
@@ -59,19 +60,12 @@ function baseOf({ plays, positions }: BookPlayer): PlanRequest {
 
 function keyPages({ keys, materials, octaves }: KeysAsk, base: PlanRequest): PlanRequest[] {
   return keys.flatMap((key) =>
-    materials.flatMap((material) =>
-      octaves.map((count) => pageRequest(base, key, material as BookMaterial, count)),
-    ),
+    materials.flatMap((material) => octaves.map((count) => pageRequest(base, key, material as BookMaterial, count))),
   );
 }
 
 /** One page: its key as low as the instrument has it. */
-export function pageRequest(
-  base: PlanRequest,
-  key: string,
-  material: BookMaterial,
-  octaves: number,
-): PlanRequest {
+export function pageRequest(base: PlanRequest, key: string, material: BookMaterial, octaves: number): PlanRequest {
   const [tonic, mode] = key.split(' ');
   const run = { tonic: `${tonic}4`, octaves, direction: 'updown' } as const;
   const minor = mode === 'minor';
@@ -126,18 +120,12 @@ function positionPages(key: string, position: PositionNumber, base: PlanRequest)
 }
 
 /** Where a position has no whole octave of a key: the scale from the lowest tonic up, with a stay in it. */
-function visiting(
-  base: PlanRequest,
-  key: string,
-  position: PositionNumber,
-  figure: BookMaterial,
-): PlanRequest {
+function visiting(base: PlanRequest, key: string, position: PositionNumber, figure: BookMaterial): PlanRequest {
   return { ...pageRequest(base, key, figure, 2), rules: { visit: [position] } };
 }
 
 function nameOf(request: PlanRequest, ask: BookAsk): string {
-  if (request.material.type === 'notes' && ask.kind === 'position')
-    return 'Every finger pattern on every string';
+  if (request.material.type === 'notes' && ask.kind === 'position') return bookPagesText.everyFingerPatternOn;
   return sentence(requestWords(request).split(', ').slice(0, 2).join(', '));
 }
 

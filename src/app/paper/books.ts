@@ -14,6 +14,7 @@ import { nearestRequests, type BookAsk } from './bookPages';
 import { atDesk, CalledOff } from './desk';
 import type { PageDone } from './paper.worker';
 import { fileName } from './sheets';
+import { booksText } from '../../wording/rooms/paperDesk';
 
 /*
  * A book while it is made: pages are worked out one after the other, with the time that is left; it can be stopped, and gone on with.
@@ -34,22 +35,12 @@ export const useBook = create<BookState>(() => NO_BOOK);
 const { getState: get, setState: set } = useBook;
 
 /** Makes a book's record and begins to work it out. */
-export async function makeBook(
-  ask: BookAsk,
-  name: string,
-  student: StudentRecord | undefined,
-): Promise<string | null> {
-  const player = {
-    plays: student?.plays ?? { instrument: 'violin' as const },
-    positions: student?.positions,
-  };
+export async function makeBook(ask: BookAsk, name: string, student: StudentRecord | undefined): Promise<string | null> {
+  const player = { plays: student?.plays ?? { instrument: 'violin' as const }, positions: student?.positions };
   const made = await atDesk(async (remote) => await remote.pagesFor(ask, player));
   const pages = made.map((page) => ({ id: crypto.randomUUID(), ...page }));
   if (pages.length === 0) {
-    say({
-      kind: 'trouble',
-      message: 'Nothing of this can be played in that position; choose another key or position.',
-    });
+    say({ kind: 'trouble', message: booksText.nothingOfThisCan });
     return null;
   }
   const now = Date.now();
@@ -69,7 +60,7 @@ export async function makeBook(
 export async function removeBook(book: BookRecord) {
   await remove(
     [{ kind: 'removed', table: 'books', record: book }],
-    `“${book.name}” was deleted. Pages that were opened are still plans.`,
+    booksText.wasDeletedPagesThat(book.name),
     book.name,
   );
 }
@@ -99,8 +90,7 @@ export async function workOn(book: BookRecord, student: StudentRecord | undefine
       set({ done, left: Math.ceil(each * (book.pages.length - done.length)), version: get().version + 1 });
     }
   } catch (error) {
-    if (!(error instanceof CalledOff))
-      say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
+    if (!(error instanceof CalledOff)) say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
   } finally {
     if (run === mine) set({ working: false, left: null });
   }
@@ -185,7 +175,6 @@ export async function saveBookNotes(book: BookRecord, order: readonly string[]) 
     const bytes = await atDesk(async (remote) => await remote.bookNotes(book.name, order));
     offerFile(bytes, `${fileName(book.name)}.musicxml`, 'application/vnd.recordare.musicxml+xml');
   } catch (error) {
-    if (!(error instanceof CalledOff))
-      say({ kind: 'trouble', message: 'The file could not be made. Try again; the book is safe.' });
+    if (!(error instanceof CalledOff)) say({ kind: 'trouble', message: booksText.theFileCouldNot });
   }
 }

@@ -23,6 +23,7 @@ import { save } from '../writes';
 import { atDesk, CalledOff, endDesk, openAtDesk } from './desk';
 import type { OpenedFile } from './paper.worker';
 import { joinSent } from './sent';
+import { bringInText } from '../../wording/rooms/paperDesk';
 
 /*
  * A piece that is brought in: a file is opened, its part and bars are chosen, and it becomes a plan.
@@ -59,12 +60,7 @@ export async function bringFile(file: File) {
     await take(opened, name);
   } catch (error) {
     if (error instanceof CalledOff) return;
-    put({
-      kind: 'trouble',
-      name,
-      message:
-        'The file could not be read to its end. Try it again, or save it again from the program that made it.',
-    });
+    put({ kind: 'trouble', name, message: bringInText.theFileCouldNot });
   }
 }
 
@@ -88,8 +84,8 @@ async function takeNotes(text: string, name: string) {
   const { notes, issues } = readNoteText(text, instrumentRecord('violin').writtenOctavesUp);
   const [issue] = issues;
   if (issue || notes.length === 0) {
-    const found = issue ? ` At letter ${issue.at + 1}: ${textIssueWords(issue)}` : '';
-    put({ kind: 'trouble', name, message: `This is no score, and no notes typed as text either.${found}` });
+    const found = issue ? bringInText.atLetter(issue.at + 1, textIssueWords(issue)) : '';
+    put({ kind: 'trouble', name, message: bringInText.thisIsNoScore(found) });
     return;
   }
   await keep({ instrument: 'violin', material: { type: 'notes', notes: [...notes] } }, name);
@@ -114,17 +110,13 @@ async function takeOwn(text: string, name: string) {
   } catch (error) {
     if (!(error instanceof BadRequest)) throw error;
     const [issue] = error.issues;
-    put({
-      kind: 'trouble',
-      name,
-      message: `This file cannot be read as a plan: ${issue.path} ${issueWords(issue)}`,
-    });
+    put({ kind: 'trouble', name, message: bringInText.thisFileCannotBe(issue.path, issueWords(issue)) });
   }
 }
 
 const ELSEWHERE: ReadonlyMap<string, string> = new Map([
-  ['dove-path-backup', 'This is a backup. Use “Restore” in the Studio for it.'],
-  ['dove-path-practice', 'This is a practice file. Bring it in on the Practice page.'],
+  ['dove-path-backup', bringInText.thisIsABackup],
+  ['dove-path-practice', bringInText.thisIsAPractice],
 ]);
 
 /** What a part is looked at with. */
@@ -152,13 +144,7 @@ export async function previewOf(chosen: Chosen, width: number): Promise<Preview 
   const { request, written, notices, svg } = found;
   const { material } = request;
   const notes = material.type === 'notes' ? material.notes.filter((note) => 'pitches' in note).length : 0;
-  return {
-    svg,
-    notes,
-    written: written.length,
-    notices: notices.map(noticeWords),
-    instrument: request.instrument,
-  };
+  return { svg, notes, written: written.length, notices: notices.map(noticeWords), instrument: request.instrument };
 }
 
 /** Makes the chosen bars a plan and opens it. What was found written is kept as far as it can be played. */
@@ -197,10 +183,11 @@ async function keep(
     put({ kind: 'trouble', name, message: issueWords(issue) });
     return;
   }
-  const judged =
-    written.length > 0 ? await atDesk(async (remote) => await remote.judge(request, written)) : null;
+  const judged = written.length > 0 ? await atDesk(async (remote) => await remote.judge(request, written)) : null;
   const record = newRecord(request, Date.now(), {
-    ...{ name: name.slice(0, 120), studentId, tags: ['piece'] },
+    name: name.slice(0, 120),
+    studentId,
+    tags: ['piece'],
     ...(written.length > 0 ? { written } : {}),
     // What is written stands first, as one of the ways.
     ...(judged?.plan ? { choice: { kind: 'way', fingering: fingeringOf(judged.plan) } } : {}),

@@ -18,6 +18,8 @@ import { CAUTION, dayInWords, titleInWords, togetherWords } from '../../wording/
 import { pageRequest, type BookMaterial } from './bookPages';
 import type { ClassAsk, ClassPart } from '../../notation/sheet/class';
 import { musicXmlOf, partFor } from '../../work/exports';
+import { classesText } from '../../wording/rooms/paperDesk';
+import { classNames } from '../../wording/instruments';
 
 /*
  * One scale, or a passage, for a whole string class: each instrument in its own octave with a fingering for a usual hand.
@@ -36,23 +38,14 @@ export interface ClassChoice {
 }
 
 export const FIRST_CLASS: ClassChoice = {
-  ...{ key: 'D major', material: 'scale', octaves: 1, notesPerBow: 1, typed: 'D4 E F# G A B C# D5' },
+  key: 'D major',
+  material: 'scale',
+  octaves: 1,
+  notesPerBow: 1,
+  typed: 'D4 E F# G A B C# D5',
   instruments: INSTRUMENT_NAMES,
   positions: {},
   shows: 'score',
-};
-
-const SHORT: Readonly<Record<InstrumentName, string>> = {
-  violin: 'Vn.',
-  viola: 'Va.',
-  cello: 'Vc.',
-  bass: 'Db.',
-};
-const NAMES: Readonly<Record<InstrumentName, string>> = {
-  violin: 'Violins',
-  viola: 'Violas',
-  cello: 'Cellos',
-  bass: 'Basses',
 };
 
 export interface ClassFound {
@@ -73,19 +66,26 @@ export function classFor(choice: ClassChoice, now: Date): ClassFound {
     const response = plan({ ...request, alternatives: 1, explain: 'nothing' });
     const [one] = response.plans;
     if (!one) {
-      troubles.push(
-        `${NAMES[instrument]} cannot play this in the positions chosen; choose others, or fewer octaves.`,
-      );
+      troubles.push(classesText.cannotPlayThisIn(classNames(instrument).many));
       return [];
     }
     const clefs = clefsFor(response.events, instrument, instrumentRecord(instrument).clefs);
-    return [{ request, response, plan: one, clefs, name: NAMES[instrument], shortName: SHORT[instrument] }];
+    return [
+      {
+        request,
+        response,
+        plan: one,
+        clefs,
+        name: classNames(instrument).many,
+        shortName: classNames(instrument).short,
+      },
+    ];
   });
   const together = shiftsTogether(parts);
   const [first] = parts;
   const title = first
     ? titleInWords(sentence(requestWords(first.request).split(', ').slice(0, 2).join(', ')))
-    : 'For the class';
+    : classesText.forTheClass;
   const places = together.map((at) => ({
     at,
     who: parts.filter((part) => part.plan.shifts.some(({ to }) => to === at)).map(({ name }) => name),
@@ -93,15 +93,13 @@ export function classFor(choice: ClassChoice, now: Date): ClassFound {
   return {
     troubles,
     ask: {
-      ...{
-        title,
-        date: dayInWords(now),
-        caution: CAUTION,
-        names: 'letters',
-        parts,
-        shows: choice.shows,
-        together,
-      },
+      title,
+      date: dayInWords(now),
+      caution: CAUTION,
+      names: 'letters',
+      parts,
+      shows: choice.shows,
+      together,
       togetherWords: togetherWords(places, first?.response),
     },
   };
@@ -121,7 +119,9 @@ function shiftsTogether(parts: readonly ClassPart[]): number[] {
 function requestFor(choice: ClassChoice, instrument: InstrumentName): PlanRequest | string {
   const positions = choice.positions[instrument] ?? undefined;
   const base: PlanRequest = {
-    ...{ instrument, hand: 'medium', style: 'secure' },
+    instrument,
+    hand: 'medium',
+    style: 'secure',
     material: { type: 'scale', tonic: 'C4', scale: 'major', octaves: 1, direction: 'updown' },
     ...(positions ? { rules: { positions } } : {}),
   };
@@ -133,12 +133,11 @@ function requestFor(choice: ClassChoice, instrument: InstrumentName): PlanReques
       : request;
   }
   const { notes, issues } = readNoteText(choice.typed);
-  if (issues.length > 0 || !notes.some((note) => 'pitches' in note))
-    return 'The typed notes cannot be read; see “How to type notes”.';
+  if (issues.length > 0 || !notes.some((note) => 'pitches' in note)) return classesText.theTypedNotesCannot;
   const moved = inReach(notes, instrument);
   return moved
     ? { ...base, material: { type: 'notes', key: choice.key, notes: moved } }
-    : `${NAMES[instrument]} have no octave for these notes.`;
+    : classesText.haveNoOctaveFor(classNames(instrument).many);
 }
 
 /** Notes moved by octaves to the lowest place that an instrument has for all of them. */

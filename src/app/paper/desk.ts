@@ -1,5 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { OpenedFile, PaperInWorker } from './paper.worker';
+import { deskText } from '../../wording/rooms/paperDesk';
 
 /*
  * The worker for paper and files: started when it is first needed, ended where somebody does not want to wait.
@@ -15,7 +16,7 @@ export class CalledOff extends Error {}
 function desk(): Remote<PaperInWorker> {
   if (!running) {
     const worker = new Worker(new URL('./paper.worker.ts', import.meta.url), { type: 'module' });
-    worker.addEventListener('error', () => endDesk(new Error('The part for paper and files stopped.')));
+    worker.addEventListener('error', () => endDesk(new Error(deskText.thePartForPaper)));
     running = { worker, remote: wrap<PaperInWorker>(worker) };
   }
   return running.remote;

@@ -19,11 +19,12 @@ import { classPages } from '../../notation/sheet/class';
 import { firstBars, pictureOf, type PictureName } from '../../notation/sheet/pictures';
 import { sheetPages, type SheetAsk, type SheetChoices } from '../../notation/sheet/sheet';
 import { musicXmlOf, partFor, writeAs, type NoteFormat, type Writable } from '../../work/exports';
-import { sheetPlan, type Planned, type Reader, type SheetPlan } from '../../work/sheets';
+import { sheetPlan, type Planned, type Reader, type SheetPlan } from '../../work/sheetParts';
 import { nearestWords } from '../../wording/sheets';
 import { pagesFor } from './bookPages';
 import { classFor, classXml, type ClassChoice, type ClassFound } from './classes';
 import { fontFiles } from './fonts';
+import { paperWorkerText } from '../../wording/rooms/paperDesk';
 
 /*
  * Everything that is slow about paper and files, away from the page: laying out, PDF, reading and judging.
@@ -61,7 +62,7 @@ function laid(composed: NonNullable<typeof last>, title: string): Laid {
   last = composed;
   const { width, height } = composed.pages[0] ?? { width: 0, height: 0 };
   const svgs = composed.pages.map((page, n) =>
-    svgOf(page, `${title}, page ${n + 1} of ${composed.pages.length}`, `p${n}`),
+    svgOf(page, paperWorkerText.pageOf(title, n + 1, composed.pages.length), `p${n}`),
   );
   return { svgs, width, height, marks: composed.marks };
 }
@@ -99,17 +100,8 @@ async function picture(name: PictureName, planned: Planned, title: string): Prom
 /** What a file is, told in a few words; the file itself stays here. */
 export type OpenedFile =
   | { readonly kind: 'json' | 'notes'; readonly text: string }
-  | {
-      readonly kind: 'piece';
-      readonly title: string;
-      readonly parts: readonly OpenedPart[];
-    }
-  | {
-      readonly kind: 'trouble';
-      readonly code: string;
-      readonly data: Unreadable['data'];
-      readonly path: string;
-    };
+  | { readonly kind: 'piece'; readonly title: string; readonly parts: readonly OpenedPart[] }
+  | { readonly kind: 'trouble'; readonly code: string; readonly data: Unreadable['data']; readonly path: string };
 
 export interface OpenedPart {
   readonly name: string;
@@ -138,12 +130,11 @@ const open = (bytes: Uint8Array, progress: (share: number) => void): OpenedFile 
       kind: 'piece',
       title,
       parts: parts.map(({ name, id, instrument, bars, voices }) => ({
-        ...{ name: name || id, instrument, bars: bars.map(({ number }) => number) },
+        name: name || id,
+        instrument,
+        bars: bars.map(({ number }) => number),
         voices: voices.map((voice) => voice.name),
-        notes: voices.reduce(
-          (sum, voice) => sum + voice.notes.filter(({ heads }) => heads.length > 0).length,
-          0,
-        ),
+        notes: voices.reduce((sum, voice) => sum + voice.notes.filter(({ heads }) => heads.length > 0).length, 0),
       })),
     };
   });
@@ -207,16 +198,16 @@ function page({ id, stamp, name, request, kept: fingering, nearest, reader }: Pa
   pagesDone.set(id, { plan: one && withoutMost(one), warning, name });
   const cost = found?.plan.cost ?? Infinity;
   return {
-    ...{ id, stamp, name, warning },
+    id,
+    stamp,
+    name,
+    warning,
     difficulty: found ? cost / Math.max(1, found.plan.steps.length) : Number.MAX_VALUE,
     shifts: found?.plan.shifts.length ?? 0,
   };
 }
 
-function planned(
-  request: PlanRequest,
-  fingering?: KeptFingering,
-): Omit<Planned, 'clefs' | 'findings'> | null {
+function planned(request: PlanRequest, fingering?: KeptFingering): Omit<Planned, 'clefs' | 'findings'> | null {
   const asked = { ...request, alternatives: 1, explain: 'nothing' } as const;
   if (fingering) {
     const { response, found } = planKept(asked, fingering);
@@ -234,9 +225,7 @@ function withoutMost(one: SheetPlan): SheetPlan {
   return {
     ...one,
     hard: [],
-    ...(findings
-      ? { findings: { ...findings, ranked: [], cues: [], traps: [], crowds: [], shifts: [] } }
-      : {}),
+    ...(findings ? { findings: { ...findings, ranked: [], cues: [], traps: [], crowds: [], shifts: [] } } : {}),
   };
 }
 

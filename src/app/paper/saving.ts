@@ -6,10 +6,11 @@ import { getStudent } from '../../store/read';
 import { clefsFor, type PlanRecord, type StudentRecord } from '../../core';
 import { planTitle } from '../../wording/material';
 import { FORMATS, type NoteFormat } from '../../work/exports';
-import type { Planned } from '../../work/sheets';
+import type { Planned } from '../../work/sheetParts';
 import type { PictureName } from '../../notation/sheet/pictures';
 import { atDesk } from './desk';
 import { fileName } from './sheets';
+import { savingText } from '../../wording/rooms/paperDesk';
 
 /*
  * The plan on the stand as a file: notes for other programs, pictures, or to be sent to somebody.
@@ -29,22 +30,14 @@ async function onStand(): Promise<OnStand | null> {
   const plan = planOf(state);
   const { record } = state;
   if (!last || !plan) {
-    say({
-      kind: 'trouble',
-      message: 'This can’t be played under these rules, so there is nothing to save. Change the brief first.',
-    });
+    say({ kind: 'trouble', message: savingText.thisCantBePlayed });
     return null;
   }
   const student = record.studentId ? await getStudent(record.studentId) : undefined;
   const { request } = last.ask;
   const read = student?.plays.instrument === request.instrument ? student.clefs : undefined;
   const clefs = clefsFor(last.response.events, request.instrument, read);
-  return {
-    record,
-    student,
-    title: planTitle(record),
-    planned: { request, response: last.response, plan, clefs },
-  };
+  return { record, student, title: planTitle(record), planned: { request, response: last.response, plan, clefs } };
 }
 
 /** Does something with the plan on the stand; what fails is said. */
@@ -54,10 +47,7 @@ async function withStand(work: (one: OnStand) => Promise<void>) {
     if (one) await work(one);
   } catch (error) {
     console.error(error);
-    say({
-      kind: 'trouble',
-      message: 'The file could not be made. Try again, or reload the page; your plans are safe.',
-    });
+    say({ kind: 'trouble', message: savingText.theFileCouldNot });
   }
 }
 
@@ -75,11 +65,7 @@ export const savePicture = (name: PictureName, kind: PictureKind) =>
     const svg = await atDesk(async (remote) => await remote.picture(name, planned, title));
     if (kind === 'svg') offerFile(svg, `${fileName(title)}-${name}.svg`, 'image/svg+xml');
     else if (kind === 'png')
-      offerFile(
-        new Uint8Array(await (await pngOf(svg)).arrayBuffer()),
-        `${fileName(title)}-${name}.png`,
-        'image/png',
-      );
+      offerFile(new Uint8Array(await (await pngOf(svg)).arrayBuffer()), `${fileName(title)}-${name}.png`, 'image/png');
     else await copy(svg);
   });
 
@@ -100,19 +86,16 @@ async function pngOf(svg: string): Promise<Blob> {
   context.fillRect(0, 0, canvas.width, canvas.height);
   context.drawImage(image, 0, 0, canvas.width, canvas.height);
   return new Promise((resolve, reject) => {
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error('no picture'))), 'image/png');
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(savingText.noPicture))), 'image/png');
   });
 }
 
 async function copy(svg: string) {
   try {
     await navigator.clipboard.write([new ClipboardItem({ 'image/png': pngOf(svg) })]);
-    say({ kind: 'done', message: 'The picture is on the clipboard.' });
+    say({ kind: 'done', message: savingText.thePictureIsOn });
   } catch {
-    say({
-      kind: 'trouble',
-      message: 'This browser does not let the picture be copied. Save it as PNG instead.',
-    });
+    say({ kind: 'trouble', message: savingText.thisBrowserDoesNot });
   }
 }
 
@@ -129,20 +112,14 @@ export const sendPlan = (withStudent: boolean) =>
       givenFrom: undefined,
       drillFor: undefined,
     };
-    const file = {
-      format: 'dove-path-plan',
-      version: SENT_VERSION,
-      savedAt: new Date().toISOString(),
-      plan,
-      ...kept,
-    };
+    const file = { format: 'dove-path-plan', version: SENT_VERSION, savedAt: new Date().toISOString(), plan, ...kept };
     offerFile(JSON.stringify(file), `${fileName(title)}.dovepath.json`);
     say({
       kind: 'done',
       message:
         withStudent && student
-          ? `The file has this plan and ${student.name || 'its student'}.`
-          : 'The file has this plan and nobody’s name.',
+          ? savingText.theFileHasThis(student.name || savingText.itsStudent)
+          : savingText.theFileHasThisPlan,
     });
     return Promise.resolve();
   });

@@ -8,6 +8,7 @@ import { issueWords } from '../../wording/issues';
 import { sentWords } from '../../wording/files';
 import { say } from '../notices';
 import { attempt } from '../writes';
+import { sentText } from '../../wording/rooms/paperDesk';
 
 /** Version that this app reads and writes. */
 const VERSION = 1;
@@ -19,19 +20,15 @@ const VERSION = 1;
 export async function joinSent(text: string): Promise<string | null> {
   const head = fileHead(text) as Partial<SentPlan>;
   if (typeof head.version !== 'number' || head.version > VERSION)
-    return `This plan comes from a later version of Dove Path (${String(head.version)}; this one reads up to ${VERSION}). Update the app, then open it.`;
+    return sentText.thisPlanComesFrom(String(head.version), VERSION);
   const plan = head.plan as PlanRecord | undefined;
   const issue = rowIssue('plans', plan);
   if (issue || !plan)
-    return `This plan is damaged: ${issue ? `${issue.path} ${issueWords(issue)}` : 'it is missing.'} Ask for it once more.`;
+    return sentText.thisPlanIsDamaged(issue ? `${issue.path} ${issueWords(issue)}` : sentText.itIsMissing);
   const student = head.student as StudentRecord | undefined;
-  if (student && rowIssue('students', student))
-    return 'The student in this file is damaged. Ask for the plan without them.';
+  if (student && rowIssue('students', student)) return sentText.theStudentInThis;
   const joined = await attempt(() =>
-    joinLists({
-      plans: [student ? plan : { ...plan, studentId: null }],
-      students: student ? [student] : [],
-    }),
+    joinLists({ plans: [student ? plan : { ...plan, studentId: null }], students: student ? [student] : [] }),
   );
   const put = joined?.plan;
   if (joined)
@@ -47,4 +44,4 @@ export async function joinSent(text: string): Promise<string | null> {
   return null;
 }
 
-const openOffer = (id: string) => ({ words: 'Open it', act: () => location.assign(`/?plan=${id}`) });
+const openOffer = (id: string) => ({ words: sentText.openIt, act: () => location.assign(`/?plan=${id}`) });

@@ -5,7 +5,7 @@ import type { PlanRecord } from '../../core';
 import { planTitle } from '../../wording/material';
 import { CAUTION, dayInWords, onWhat, titleInWords } from '../../wording/sheets';
 import { sentence } from '../../wording/grammar';
-import { ladderLabels } from '../../work/sheets';
+import { ladderLabels } from '../../work/sheetParts';
 import { offerFile } from '../files';
 import { meaningOf, type Meaning } from '../meaning';
 import { say } from '../notices';
@@ -14,6 +14,8 @@ import { save } from '../writes';
 import type { SheetChoices } from '../../notation/sheet/sheet';
 import { atDesk, CalledOff } from './desk';
 import type { Laid, PlanForSheet } from './paper.worker';
+import { sheetsText } from '../../wording/rooms/paperDesk';
+import { PRODUCT } from '../../wording/rooms/pages';
 
 /*
  * The sheet of one plan or several: what it says is put together here, and laid out at the desk.
@@ -29,22 +31,14 @@ export interface SheetLines {
 export function useOtherPlans(record: PlanRecord): readonly PlanRecord[] {
   const { studentId, id } = record;
   const plans = useLiveQuery(listPlans, []) ?? [];
-  return plans.filter(
-    (plan) => plan.id !== id && plan.studentId === studentId && !plan.tags.includes('drill'),
-  );
+  return plans.filter((plan) => plan.id !== id && plan.studentId === studentId && !plan.tags.includes('drill'));
 }
 
 /** The lines of a sheet as they stand: those that were written, else the goal of the last lesson. */
 export function useSheetLines(record: PlanRecord): SheetLines & { readonly goalBpm?: number } {
   const { studentId } = record;
-  const lesson = useLiveQuery(
-    async () => (studentId ? (await lessonsOf(studentId))[0] : undefined),
-    [studentId],
-  );
-  const kept = useLiveQuery(
-    async () => (await listPlans()).find(({ id }) => id === record.id)?.sheet,
-    [record.id],
-  );
+  const lesson = useLiveQuery(async () => (studentId ? (await lessonsOf(studentId))[0] : undefined), [studentId]);
+  const kept = useLiveQuery(async () => (await listPlans()).find(({ id }) => id === record.id)?.sheet, [record.id]);
   const sheet = kept ?? record.sheet;
   const goalBpm = lesson?.assigned.find(({ planId }) => planId === record.id)?.goalBpm;
   return {
@@ -120,15 +114,15 @@ async function layOut(
 ): Promise<Laid> {
   const { record, student, request } = meaning;
   const others = await Promise.all(also.map((plan) => meaningOf(plan)));
-  const plans = [meaning, ...others.flatMap((one) => (one.kind === 'there' ? [one.meaning] : []))].map(
-    forSheet,
-  );
+  const plans = [meaning, ...others.flatMap((one) => (one.kind === 'there' ? [one.meaning] : []))].map(forSheet);
   const several = plans.length > 1;
   const ask = {
-    title: several ? `${student?.name || 'Plans'}: ${plans.length} plans` : titleOf(meaning),
+    title: several ? sheetsText.plans(student?.name || 'Plans', plans.length) : titleOf(meaning),
     who: onWhat(request, student?.name),
     date: dayInWords(new Date()),
-    ...{ goal: lines.goal, reminders: lines.reminders, caution: CAUTION },
+    goal: lines.goal,
+    reminders: lines.reminders,
+    caution: CAUTION,
     ladder: ladderLabels(record.request, lines.goalBpm),
     names: student?.noteNames ?? 'letters',
     choices,
@@ -155,14 +149,10 @@ function forSheet(meaning: Meaning): PlanForSheet {
 /** Saves what was laid out last as a PDF. */
 export async function savePdf(title: string) {
   try {
-    const bytes = await atDesk(async (remote) => await remote.pdf(title, 'Dove Path', Date.now()));
+    const bytes = await atDesk(async (remote) => await remote.pdf(title, PRODUCT, Date.now()));
     offerFile(bytes, `${fileName(title)}.pdf`, 'application/pdf');
   } catch (error) {
-    if (!(error instanceof CalledOff))
-      say({
-        kind: 'trouble',
-        message: 'The PDF could not be made. Reload the page and try again; your plans are safe.',
-      });
+    if (!(error instanceof CalledOff)) say({ kind: 'trouble', message: sheetsText.thePdfCouldNot });
   }
 }
 

@@ -58,11 +58,7 @@ export function withTheirs(
 }
 
 /** Every bar in which the two part, in order. @param stand the plan on the stand */
-export function barsAgainst(
-  { plan, best }: Judged,
-  stand: Plan | undefined,
-  { place }: Speech,
-): BarAgainst[] {
+export function barsAgainst({ plan, best }: Judged, stand: Plan | undefined, { place }: Speech): BarAgainst[] {
   if (!plan || !best) return [];
   const bars = new Map<number, number[]>();
   const parts = new Set<number>();
@@ -79,7 +75,10 @@ export function barsAgainst(
     const here = new Set(events);
     return [
       {
-        ...{ bar, events, theirs: fingersOf(plan, here), ours: fingersOf(best, here) },
+        bar,
+        events,
+        theirs: fingersOf(plan, here),
+        ours: fingersOf(best, here),
         saved: costOf(plan, here) - costOf(best, here),
         kept: !others.has(bar),
       },

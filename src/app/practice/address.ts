@@ -5,12 +5,7 @@
 /** The address of a session on part of a plan. */
 export function practiceAddress(
   planId: string,
-  part: {
-    readonly from?: number;
-    readonly to?: number;
-    readonly target?: number;
-    readonly goal?: string;
-  } = {},
+  part: { readonly from?: number; readonly to?: number; readonly target?: number; readonly goal?: string } = {},
 ): string {
   const asked = new URLSearchParams({ plan: planId });
   for (const [name, value] of Object.entries(part)) if (value !== undefined) asked.set(name, String(value));

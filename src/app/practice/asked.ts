@@ -21,15 +21,13 @@ export function askedTask({ response, request, record }: Meaning, asked: URLSear
   const ladder: Ladder = record.tags.includes(REHEARSAL) ? rehearsalLadder(response) : { kind: 'repeat' };
   const bpm = Number(tempoOf(request)) || 60;
   return {
-    ...{
-      from,
-      to,
-      bpm,
-      times: usualTimes(ladder.kind),
-      beatsEach: 1,
-      clicks: 1,
-      hearFirst: target !== undefined,
-    },
+    from,
+    to,
+    bpm,
+    times: usualTimes(ladder.kind),
+    beatsEach: 1,
+    clicks: 1,
+    hearFirst: target !== undefined,
     ...(target !== undefined && target >= from && target <= to ? { target } : {}),
     ladder,
     reminders: [],

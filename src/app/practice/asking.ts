@@ -5,8 +5,9 @@ import { memoriesOf } from '../../store/memory';
 import { addAnswer } from '../../store/log';
 import { cardsOf } from '../../store/read';
 import { storageWords } from '../../wording/storage';
-import { hertz } from '../../audio/score';
+import { hertz } from '../../audio/heardScore';
 import { say } from '../notices';
+import { askingText } from '../../wording/rooms/app';
 
 /*
  * Cards that are asked: those that are due, one after the other. A wrong answer shows where it is before the next one comes, and the card comes again.
@@ -66,8 +67,12 @@ export async function answerCard(answer: string) {
     queue: right ? queue : [...queue, card],
   });
   const record: AnswerRecord = {
-    ...{ id: crypto.randomUUID(), cardId: card.id, studentId: card.studentId },
-    ...{ at: Date.now(), right, took: Math.round(performance.now() - askedAt) },
+    id: crypto.randomUUID(),
+    cardId: card.id,
+    studentId: card.studentId,
+    at: Date.now(),
+    right,
+    took: Math.round(performance.now() - askedAt),
   };
   await keepAnswer(record);
 }
@@ -77,7 +82,7 @@ async function keepAnswer(record: AnswerRecord): Promise<boolean> {
     await addAnswer(record);
     return true;
   } catch (error) {
-    const offer = { words: 'Try again', act: () => keepAnswer(record) };
+    const offer = { words: askingText.tryAgain, act: () => keepAnswer(record) };
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
     return false;
   }
@@ -95,9 +100,6 @@ export async function soundCard({ ask, right }: Quiz) {
     const player = await import('../../audio/player');
     await player.soundLine(second ? [other, target] : [target, other], SECONDS);
   } catch {
-    say({
-      kind: 'trouble',
-      message: 'No sound: the browser gives this page no way to play. Skip the cards by ear for now.',
-    });
+    say({ kind: 'trouble', message: askingText.noSoundTheBrowser });
   }
 }

@@ -19,6 +19,7 @@ import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import type { Meaning } from '../meaning';
 import { save } from '../writes';
+import { decksText } from '../../wording/rooms/app';
 
 /*
  * Decks of cards: of a student's positions and keys, or of a plan.
@@ -50,21 +51,16 @@ export function cardPositions({ plays, positions }: StudentRecord): PositionNumb
 }
 
 export function positionQuizzes({ plays }: StudentRecord, position: PositionNumber, key: string): Quiz[] {
-  return positionCards({
-    setup: resolveSetup(plays),
-    school: plays.school,
-    positions: [position],
-    keys: [key],
-  });
+  return positionCards({ setup: resolveSetup(plays), school: plays.school, positions: [position], keys: [key] });
 }
 
 /** What a plan can be asked about. */
 export const PLAN_DECKS = [
-  ['shifts', 'its shifts and their guide notes'],
-  ['names', 'its names, forward and backwards'],
-  ['checks', 'its checks'],
-  ['elsewhere', 'where else its notes lie'],
-  ['ear', 'its notes by ear'],
+  ['shifts', decksText.itsShiftsAndTheir],
+  ['names', decksText.itsNamesForwardAnd],
+  ['checks', decksText.itsChecks],
+  ['elsewhere', decksText.whereElseItsNotes],
+  ['ear', decksText.itsNotesByEar],
 ] as const;
 export type PlanDeck = (typeof PLAN_DECKS)[number][0];
 
@@ -73,9 +69,7 @@ export function planQuizzes({ findings, response }: Meaning, deck: PlanDeck): Qu
   const once = <T>(list: readonly T[], tag: (one: T) => string) => [
     ...new Map(list.map((one) => [tag(one), one])).values(),
   ];
-  const notes = once(heard, ({ note }) => `${note.string} ${note.semitones}`).filter(
-    ({ note }) => note.finger !== 0,
-  );
+  const notes = once(heard, ({ note }) => `${note.string} ${note.semitones}`).filter(({ note }) => note.finger !== 0);
   const found = (quiz: Quiz | null) => (quiz ? [quiz] : []);
   switch (deck) {
     case 'shifts':
@@ -107,7 +101,12 @@ export async function addCards(
   const fresh = quizzes.filter(({ ask }) => !known.has(JSON.stringify(ask)));
   // One after the other, so that a deck is asked in its order.
   const cards = fresh.map((quiz, at): CardRecord => ({
-    ...{ id: crypto.randomUUID(), studentId, deck, quiz, createdAt: now + at, changedAt: now + at },
+    id: crypto.randomUUID(),
+    studentId,
+    deck,
+    quiz,
+    createdAt: now + at,
+    changedAt: now + at,
     ...(planId ? { planId } : {}),
   }));
   if (cards.length === 0) return 0;
@@ -120,7 +119,5 @@ export function deckName(plan: PlanRecord, words: string): string {
 }
 
 export function addedWords(count: number): string {
-  return count === 0
-    ? 'All of these cards are in the box already.'
-    : `${counted(count, 'new card')} put into the box.`;
+  return count === 0 ? decksText.allOfTheseCards : decksText.putIntoTheBox(counted(count, decksText.newCard));
 }

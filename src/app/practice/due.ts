@@ -3,8 +3,9 @@ import { daysOf } from '../../store/days';
 import { sessionsOf } from '../../store/read';
 import type { StudentRecord } from '../../core';
 import { counted } from '../../wording/grammar';
-import { dayOf, daysBetween, daysFrom } from './days';
+import { dayOf, daysBetween, daysFrom } from './calendar';
 import { dueCards } from './overview';
+import { dueText } from '../../wording/rooms/app';
 
 /*
  * Due work of each student at a glance, for the list in the Studio.
@@ -41,11 +42,11 @@ async function wordsFor(id: string, now: number, today: string): Promise<string>
     away === null
       ? ''
       : away === 0
-        ? 'practised today'
+        ? dueText.practisedToday
         : away === 1
-          ? 'practised yesterday'
-          : `practised ${away} days ago`,
-    cards > 0 ? `${counted(cards, 'card')} due` : '',
+          ? dueText.practisedYesterday
+          : dueText.practisedDaysAgo(away),
+    cards > 0 ? dueText.due(counted(cards, 'card')) : '',
     asks > 0 ? counted(asks, 'question') : '',
   ];
   return parts.filter((part) => part !== '').join(', ');

@@ -46,9 +46,16 @@ export function lessonToday(studentId: string, overview: Overview, about: string
   const minutes = last?.minutes ?? USUAL_MINUTES;
   const now = Date.now();
   return {
-    ...{ id: crypto.randomUUID(), studentId, day: today, minutes, assigned, goal: '', words: '' },
+    id: crypto.randomUUID(),
+    studentId,
+    day: today,
+    minutes,
+    assigned,
+    goal: '',
+    words: '',
     items: proposed(overview, assigned, minutes, about),
-    ...{ createdAt: now, changedAt: now },
+    createdAt: now,
+    changedAt: now,
   };
 }
 

@@ -1,8 +1,9 @@
 import type { SessionRecord } from '../../core';
 import { say } from '../notices';
 import { remove, save } from '../writes';
-import { dayOf, dayWords } from './days';
+import { dayOf, dayWords } from './calendar';
 import { edit } from '../editing';
+import { logText } from '../../wording/rooms/app';
 
 /*
  * The log as it is edited: words, minutes, the day; an entry written by hand; one deleted.
@@ -10,10 +11,7 @@ import { edit } from '../editing';
 
 /** What can be written into an entry. */
 export type LogEdit = Partial<
-  Pick<
-    SessionRecord,
-    'day' | 'minutes' | 'what' | 'goal' | 'playerWords' | 'teacherWords' | 'question' | 'next'
-  >
+  Pick<SessionRecord, 'day' | 'minutes' | 'what' | 'goal' | 'playerWords' | 'teacherWords' | 'question' | 'next'>
 >;
 
 export function editEntry(entry: SessionRecord, to: LogEdit): Promise<boolean> {
@@ -24,35 +22,41 @@ export function editEntry(entry: SessionRecord, to: LogEdit): Promise<boolean> {
 export function addEntry(studentId: string, what: string, minutes: number): Promise<boolean> {
   const now = Date.now();
   const entry: SessionRecord = {
-    ...{ id: crypto.randomUUID(), studentId, day: dayOf(now), startedAt: now, endedAt: now, minutes, what },
-    ...{ places: [], heard: { low: 0, in: 0, high: 0, missed: 0 }, goal: '' },
-    ...{ playerWords: '', teacherWords: '', question: '', next: '', createdAt: now, changedAt: now },
+    id: crypto.randomUUID(),
+    studentId,
+    day: dayOf(now),
+    startedAt: now,
+    endedAt: now,
+    minutes,
+    what,
+    places: [],
+    heard: { low: 0, in: 0, high: 0, missed: 0 },
+    goal: '',
+    playerWords: '',
+    teacherWords: '',
+    question: '',
+    next: '',
+    createdAt: now,
+    changedAt: now,
   };
   return save([{ kind: 'added', table: 'sessions', record: entry }]);
 }
 
 export function removeEntry(entry: SessionRecord) {
   const words = `${entry.what}, ${dayWords(entry.day)}`;
-  return remove([{ kind: 'removed', table: 'sessions', record: entry }], `“${words}” was deleted.`, words);
+  return remove([{ kind: 'removed', table: 'sessions', record: entry }], logText.wasDeleted(words), words);
 }
 
 /** Ends a session that was left in the middle: what was judged stays in the log. */
 export function endLeft(entry: SessionRecord) {
   return save([
-    {
-      kind: 'updated',
-      table: 'sessions',
-      id: entry.id,
-      from: { endedAt: null },
-      to: { endedAt: Date.now() },
-    },
+    { kind: 'updated', table: 'sessions', id: entry.id, from: { endedAt: null }, to: { endedAt: Date.now() } },
   ]);
 }
 
 /** The log as a table for other programs. */
 export async function offerCsv(name: string, entries: readonly SessionRecord[]) {
   const [{ logCsv }, { offerFile }] = await Promise.all([import('./csv'), import('../files')]);
-  if (entries.length === 0)
-    say({ kind: 'done', message: 'The log is empty, so there is nothing to export yet.' });
+  if (entries.length === 0) say({ kind: 'done', message: logText.theLogIsEmpty });
   else offerFile(logCsv(entries), `practice-log-${name || 'student'}-${dayOf(Date.now())}.csv`, 'text/csv');
 }

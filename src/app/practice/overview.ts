@@ -15,7 +15,8 @@ import type { DaySum } from '../../store/records';
 import { memoriesOf } from '../../store/memory';
 import { cardsOf, lessonsOf, sessionsOf, listPlans } from '../../store/read';
 import { trendGoal, trendWords } from '../../wording/practice';
-import { dayOf, daysFrom, isFuture } from './days';
+import { dayOf, daysFrom, isFuture } from './calendar';
+import { overviewText } from '../../wording/rooms/app';
 
 /*
  * What is known of one student's practice: the last weeks whole, earlier ones by their sums.
@@ -44,10 +45,7 @@ export interface Overview {
 
 /** All of it, as it is now; undefined while it is read. */
 export function useOverview(studentId: string | undefined): Overview | undefined {
-  return useLiveQuery(
-    () => (studentId === undefined ? undefined : overviewOf(studentId, Date.now())),
-    [studentId],
-  );
+  return useLiveQuery(() => (studentId === undefined ? undefined : overviewOf(studentId, Date.now())), [studentId]);
 }
 
 export async function overviewOf(studentId: string, now: number): Promise<Overview> {
@@ -66,7 +64,13 @@ export async function overviewOf(studentId: string, now: number): Promise<Overvi
   const counted = days.filter(({ day }) => !isFuture(day, today));
   const sums = sumOf(counted.filter(({ day }) => day >= from));
   return {
-    ...{ today, sessions, days: counted, sums, lessons, cards, cardsDue },
+    today,
+    sessions,
+    days: counted,
+    sums,
+    lessons,
+    cards,
+    cardsDue,
     plans: plans.filter((plan) => plan.studentId === studentId),
     future: all.filter(({ day }) => isFuture(day, today)),
     left: sessions.find((one) => one.task && one.endedAt === null && one.day >= daysFrom(today, -LEFT_DAYS)),
@@ -101,7 +105,7 @@ export interface SessionGoal {
 export function goalsOf({ lessons, trends }: Pick<Overview, 'lessons' | 'trends'>): SessionGoal[] {
   const set = lessons[0]?.goal;
   return [
-    ...(set ? [{ words: set, why: 'Set at the last lesson' }] : []),
+    ...(set ? [{ words: set, why: overviewText.setAtTheLast }] : []),
     ...trends.slice(0, 3).map((trend) => ({ words: trendGoal(trend), why: trendWords(trend) })),
   ];
 }

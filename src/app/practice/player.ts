@@ -25,12 +25,8 @@ export function usePlayer(): Player {
   const students = read ?? [];
   useEffect(goOnWithDemo, []);
   const [chosen, setChosen] = useState(() => new URLSearchParams(location.search).get('student'));
-  const asked = useLiveQuery(
-    async () => chosen ?? (await playerOfPlan()) ?? lastPlayer.read() ?? '',
-    [chosen],
-  );
-  const student =
-    students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students.at(0));
+  const asked = useLiveQuery(async () => chosen ?? (await playerOfPlan()) ?? lastPlayer.read() ?? '', [chosen]);
+  const student = students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students.at(0));
   return {
     students,
     student,

@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { hertz } from '../../audio/score';
+import { hertz } from '../../audio/heardScore';
 import {
   AIDS,
   climbOf,
@@ -30,9 +30,10 @@ import { storageWords } from '../../wording/storage';
 import type { Meaning } from '../meaning';
 import { say } from '../notices';
 import { save } from '../writes';
-import { dayOf } from './days';
+import { dayOf } from './calendar';
 import { edit } from '../editing';
-import { excerptOn, passageOf, placesOf } from './passage';
+import { excerptOn, passageOf, placesOf } from './playedPassage';
+import { runText } from '../../wording/rooms/app';
 
 /*
  * A session that runs: repetitions are played, judged and written down one by one. Where it stands follows from what is written.
@@ -95,16 +96,24 @@ export async function begin(meaning: Meaning, task: PracticeTask, goal: string):
   if (!(await getPlan(record.id)) && !(await save([{ kind: 'added', table: 'plans', record }]))) return false;
   const now = Date.now();
   const session = {
-    ...{
-      id: crypto.randomUUID(),
-      studentId: student?.id ?? '',
-      day: dayOf(now),
-      startedAt: now,
-      endedAt: null,
-    },
-    ...{ minutes: 0, what: planTitle(record), planId: record.id, task, places: placesOf(meaning, task) },
-    ...{ heard: heardOf([]), goal, playerWords: '', teacherWords: '', question: '', next: '' },
-    ...{ createdAt: now, changedAt: now },
+    id: crypto.randomUUID(),
+    studentId: student?.id ?? '',
+    day: dayOf(now),
+    startedAt: now,
+    endedAt: null,
+    minutes: 0,
+    what: planTitle(record),
+    planId: record.id,
+    task,
+    places: placesOf(meaning, task),
+    heard: heardOf([]),
+    goal,
+    playerWords: '',
+    teacherWords: '',
+    question: '',
+    next: '',
+    createdAt: now,
+    changedAt: now,
   };
   stand(meaning, session, []);
   return true;
@@ -128,9 +137,7 @@ function stand(meaning: Meaning, session: Run['session'], judged: readonly Judge
   waved = null;
   const phase = climb.done ? 'done' : 'ready';
   const cursor = session.task.target ?? steps[climb.step].from;
-  setState({
-    run: { meaning, session, steps, judged, climb, phase, off: null, cursor, beat: null, pause: null },
-  });
+  setState({ run: { meaning, session, steps, judged, climb, phase, off: null, cursor, beat: null, pause: null } });
   void keepAwake(true);
 }
 
@@ -170,10 +177,7 @@ async function play() {
       onEnd: endPlaying,
     });
   } catch {
-    say({
-      kind: 'trouble',
-      message: 'No sound: the browser gives this page no way to play. Play by yourself, then say how it was.',
-    });
+    say({ kind: 'trouble', message: runText.noSoundTheBrowser });
     put({ phase: 'judging', beat: null });
   }
 }
@@ -252,10 +256,18 @@ async function write(heard: HeardAs, place: number | null) {
   const now = Date.now();
   const last = run.judged.at(-1);
   const one: Judged = {
-    ...{ kind: 'judged', id: crypto.randomUUID(), sessionId: session.id, number: (last?.number ?? -1) + 1 },
+    kind: 'judged',
+    id: crypto.randomUUID(),
+    sessionId: session.id,
+    number: (last?.number ?? -1) + 1,
     // A clock that is set back does not turn the order round.
-    ...{ at: Math.max(now, last?.at ?? 0), step: climb.step, from: step.from, to: step.to, bpm: step.bpm },
-    ...{ heard, place },
+    at: Math.max(now, last?.at ?? 0),
+    step: climb.step,
+    from: step.from,
+    to: step.to,
+    bpm: step.bpm,
+    heard,
+    place,
   };
   await record(one, [...run.judged, one], now);
 }
@@ -271,8 +283,11 @@ export async function takeBack() {
   }
   const now = Date.now();
   const back: Repetition = {
-    ...{ kind: 'taken-back', id: crypto.randomUUID(), sessionId: run.session.id },
-    ...{ at: now, judged: last.id },
+    kind: 'taken-back',
+    id: crypto.randomUUID(),
+    sessionId: run.session.id,
+    at: now,
+    judged: last.id,
   };
   await record(back, run.judged.slice(0, -1), now);
 }
@@ -314,7 +329,7 @@ async function keep(repetition: Repetition, session: SessionRecord): Promise<boo
     await addRepetition(repetition, session);
     return true;
   } catch (error) {
-    const offer = { words: 'Try again', act: () => keep(repetition, session) };
+    const offer = { words: runText.tryAgain, act: () => keep(repetition, session) };
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
     return false;
   }

@@ -3,6 +3,7 @@ import { trendGoal } from '../../wording/practice';
 import { meaningOf, practiseAsPlan } from '../meaning';
 import { say } from '../notices';
 import { practiceAddress } from './address';
+import { trendDrillText } from '../../wording/rooms/app';
 
 /*
  * From a trend to work: the drill most like a shift of its kind in one of the student's plans, or the place itself with its neighbours.
@@ -21,11 +22,7 @@ export async function workAtTrend(trend: Trend, plans: readonly PlanRecord[]): P
     if (at === undefined) continue;
     const shift = /^(up|down|shift)/.test(trend.kind) && findings.shifts.find((one) => one.shift.to === at);
     if (shift)
-      practiseAsPlan(
-        drillLike(request, response, plan, findings.setup, shift),
-        `Drill: ${trendGoal(trend)}`,
-        record,
-      );
+      practiseAsPlan(drillLike(request, response, plan, findings.setup, shift), `Drill: ${trendGoal(trend)}`, record);
     else {
       const last = response.events.length - 1;
       const part = { from: Math.max(0, at - AROUND), to: Math.min(last, at + AROUND), target: at };
@@ -33,8 +30,5 @@ export async function workAtTrend(trend: Trend, plans: readonly PlanRecord[]): P
     }
     return;
   }
-  say({
-    kind: 'done',
-    message: 'None of the student’s plans has such a place. Make one on the Bench, or a drill in Shifts.',
-  });
+  say({ kind: 'done', message: trendDrillText.noneOfTheStudents });
 }

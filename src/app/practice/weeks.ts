@@ -1,7 +1,7 @@
 import { format, parseISO, startOfISOWeek } from 'date-fns';
 import type { DaySum } from '../../store/records';
 import type { LessonRecord } from '../../core';
-import { dayOf, daysFrom } from './days';
+import { dayOf, daysFrom } from './calendar';
 
 /*
  * Practice by weeks: minutes, and the tempo reached in each plan with its goal.

@@ -53,8 +53,7 @@ export function planningOf(store: SessionStore, { planner }: Doors, { settled, a
     try {
       answer = await planner.plan(ask);
     } catch (error) {
-      if (question === newest)
-        set({ planning: { kind: 'failed', why: faultOf(error), last: lastPlanned(get()) } });
+      if (question === newest) set({ planning: { kind: 'failed', why: faultOf(error), last: lastPlanned(get()) } });
       return false;
     }
     if (question !== newest) return false;
@@ -65,12 +64,7 @@ export function planningOf(store: SessionStore, { planner }: Doors, { settled, a
     const planned: Planned = { ask, response: answer.response, own: answer.own };
     const more = ask.alone && answer.response.plans.length > 0;
     const { chosen, standing } = chosenFor(get().record, answer, follow);
-    set({
-      planning: { kind: 'planned', last: planned, more },
-      chosen,
-      standing,
-      ...within(get(), planned),
-    });
+    set({ planning: { kind: 'planned', last: planned, more }, chosen, standing, ...within(get(), planned) });
     if (settle(store)) settled();
     if (!more) answered();
     return more ?? false;

@@ -3,6 +3,7 @@ import type { PlanRecord } from '../../core';
 import { requestWords } from '../../wording/material';
 import type { Doors } from './doors';
 import type { SaveState, SessionStore } from './state';
+import { savingText } from '../../wording/rooms/app';
 
 /*
  * Saves what is on the stand: a moment after each change, as the difference to what the store has, and in step with other pages that have the same plan
@@ -81,7 +82,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       withdraw = doors.say({
         kind: 'trouble',
         message: doors.store.trouble(error),
-        offer: { words: 'Try again', act: tryAgain },
+        offer: { words: savingText.tryAgain, act: tryAgain },
       });
     } finally {
       busy = false;
@@ -97,17 +98,14 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
 
   /** Another page has changed the same fields since: what is on the stand here is saved as a plan of its own. */
   async function keepBoth(record: PlanRecord) {
-    const name = `${record.name || requestWords(record.request)} (second version)`;
+    const name = savingText.secondVersion(record.name || requestWords(record.request));
     const copy = { ...record, id: crypto.randomUUID(), name };
     await doors.store.commit([{ kind: 'added', table: 'plans', record: copy }]);
     const now = get().record;
     settle({ ...now, id: copy.id, name: now.name === record.name ? name : now.name }, copy);
     if (now === record) set({ save: 'saved' });
     else saveSoon();
-    doors.say({
-      kind: 'done',
-      message: `This plan was changed on another page at the same time. Both are saved: yours is now “${name}”.`,
-    });
+    doors.say({ kind: 'done', message: savingText.thisPlanWasChanged(name) });
   }
 
   function settle(record: PlanRecord, stored: PlanRecord | null) {
@@ -177,11 +175,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     if (!theirs) return;
     set({ before: null, beside: null });
     doors.page.show(next);
-    doors.say({
-      kind: 'done',
-      message:
-        'This plan was changed on another page and now stands here as it is there. Undo takes back your own edits only.',
-    });
+    doors.say({ kind: 'done', message: savingText.thisPlanWasChangedOn });
     replan();
   }
 
@@ -189,8 +183,8 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     set({ save: 'gone', stored: null });
     doors.say({
       kind: 'done',
-      message: 'This plan was deleted on another page. What stands here is the last of it.',
-      offer: { words: 'Keep it', act: keepGone },
+      message: savingText.thisPlanWasDeleted,
+      offer: { words: savingText.keepIt, act: keepGone },
     });
   }
 

@@ -73,16 +73,16 @@ export function checkpointsFor(note: Played, others: readonly Sounding[], target
     const lowerHz = above ? hertzOf(midiOf(other.pitch), other.cents) : hertzOf(note.midi, target.cents);
     return [
       {
-        ...{ string: other.string, touch: other.touch, pitch: other.pitch },
-        ...{
-          interval: pure.name,
-          ratio: pure.ratio,
-          byThirds: pure.byThirds,
-          above,
-          together,
-          cents,
-          offCents,
-        },
+        string: other.string,
+        touch: other.touch,
+        pitch: other.pitch,
+        interval: pure.name,
+        ratio: pure.ratio,
+        byThirds: pure.byThirds,
+        above,
+        together,
+        cents,
+        offCents,
         beats: beatsPerSecond(pure.ratio, lowerHz, offCents),
         fits: Math.abs(offCents) <= target.toleranceCents,
       },

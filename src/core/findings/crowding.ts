@@ -51,10 +51,7 @@ export function crowdsIn(plan: Plan, setup: Setup, hand: HandProfile): Crowd[] {
     if (pairs.length === 0) return [];
     const steps = plan.steps.filter(({ at }) => at >= from && at <= to);
     return pairs.flatMap((pair): Crowd[] => {
-      const events = nearest(
-        playedOn(steps, string, pair.fingers[0]),
-        playedOn(steps, string, pair.fingers[1]),
-      );
+      const events = nearest(playedOn(steps, string, pair.fingers[0]), playedOn(steps, string, pair.fingers[1]));
       return events ? [{ ...pair, events, string }] : [];
     });
   });
@@ -69,7 +66,6 @@ function playedOn(steps: readonly Step[], string: string, finger: Finger): numbe
 function nearest(ones: readonly number[], others: readonly number[]): [number, number] | null {
   let best: [number, number] | null = null;
   for (const a of ones)
-    for (const b of others)
-      if (!best || Math.abs(a - b) < best[1] - best[0]) best = [Math.min(a, b), Math.max(a, b)];
+    for (const b of others) if (!best || Math.abs(a - b) < best[1] - best[0]) best = [Math.min(a, b), Math.max(a, b)];
   return best;
 }

@@ -161,12 +161,7 @@ function stayCue(step: At): Cue | null {
   if (!before || !note || note.finger === 0) return null;
   if (note.string === before.string) return onOneString(step, before, note);
   const neighbours = Math.abs(note.string - before.string) === 1;
-  if (
-    neighbours &&
-    before.finger !== 0 &&
-    before.finger === note.finger &&
-    before.semitones === note.semitones
-  )
+  if (neighbours && before.finger !== 0 && before.finger === note.finger && before.semitones === note.semitones)
     return rank(note) >= WEAK ? 'bar-or-hop' : 'bar';
   const falls = next && fallsWith(note, next, fast) && !crowded(note, next, hand);
   if (falls) return 'block';
@@ -178,8 +173,7 @@ function stayCue(step: At): Cue | null {
 const WEAK = alongString(slotOf(3));
 
 function onOneString(step: At, before: Played, note: Played): Cue | null {
-  if (before.finger === note.finger)
-    return Math.abs(note.semitones - before.semitones) === 1 ? 'slide' : null;
+  if (before.finger === note.finger) return Math.abs(note.semitones - before.semitones) === 1 ? 'slide' : null;
   if (hopsBack(step, note)) return 'hop-back';
   if (before.finger === 0 || rank(note) < rank(before)) return null;
   if (crowded(before, note, step.hand)) return 'make-way';

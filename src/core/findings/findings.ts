@@ -48,22 +48,30 @@ export function findingsOf(request: PlanRequest, answer: PlanResponse, plan: Pla
   const stepAt = new Map(plan.steps.map((step) => [step.at, step]));
   const findings: Finding[] = [
     ...shifts.map((detail): Finding => ({
-      ...{ kind: 'shift', detail, weight: hardness(detail).weight },
+      kind: 'shift',
+      detail,
+      weight: hardness(detail).weight,
       events: [detail.shift.from, detail.shift.to],
     })),
     ...plan.reach
       .filter(({ verdict }) => verdict !== 'easy')
       .map((reach): Finding => ({
-        ...{ kind: 'stretch', reach, limitMm: reach.spreadMm / reach.share },
+        kind: 'stretch',
+        reach,
+        limitMm: reach.spreadMm / reach.share,
         events: [reach.at],
         weight: stretchWeight(reach, stepAt.get(reach.at), setup, events[reach.at].beats * beat),
       })),
     ...crowds.map((crowd): Finding => ({
-      ...{ kind: 'crowding', crowd, events: crowd.events },
+      kind: 'crowding',
+      crowd,
+      events: crowd.events,
       weight: 1 + 2 * (1 - crowd.roomMm / crowd.tipMm),
     })),
     ...traps.map((trap): Finding => ({
-      ...{ kind: 'trap', trap, events: [trap.from.at, trap.to.at] },
+      kind: 'trap',
+      trap,
+      events: [trap.from.at, trap.to.at],
       // Straight after it is a trap; some notes later the hand has had time.
       weight: Math.abs(trap.move) * (trap.to.at - trap.from.at === 1 ? 3 : 1.2),
     })),
@@ -74,16 +82,24 @@ export function findingsOf(request: PlanRequest, answer: PlanResponse, plan: Pla
         : [],
     ),
     ...roughPlaces(lines, plan.shifts, setup, beat).map((rough): Finding => ({
-      ...{ kind: rough.kind, rough, weight: roughWeight(rough) },
+      kind: rough.kind,
+      rough,
+      weight: roughWeight(rough),
       events: rough.notes.map(({ at }) => at),
     })),
     ...uncheckedRuns(heard).map((run): Finding => ({
-      ...{ kind: 'no-check', run, weight: runWeight(run.length) },
+      kind: 'no-check',
+      run,
+      weight: runWeight(run.length),
       events: run.map(({ note }) => note.at),
     })),
   ];
   return {
-    ...{ setup, shifts, traps, crowds, heard },
+    setup,
+    shifts,
+    traps,
+    crowds,
+    heard,
     cues: cuesFor(lines, shifts, setup, { level: aim.level, secondsPerBeat: beat, hand }),
     ranked: rankedFor(findings, aim.level),
   };

@@ -12,21 +12,53 @@ import type { ShiftDetail } from './shifts';
 const LEVEL_WEIGHTS: Readonly<Record<Level, Readonly<Record<Finding['kind'], number>>>> = {
   // The low second finger and the first shift are the year's news; an ear that is just opening is not sent after commas.
   'first-year': {
-    ...{ shift: 1.6, trap: 1.6, stretch: 1.1, crowding: 1, comma: 0.3, 'no-check': 0.6 },
-    ...{ opened: 1, 'low-first': 1.2, skip: 1.4, apart: 1 },
+    shift: 1.6,
+    trap: 1.6,
+    stretch: 1.1,
+    crowding: 1,
+    comma: 0.3,
+    'no-check': 0.6,
+    opened: 1,
+    'low-first': 1.2,
+    skip: 1.4,
+    apart: 1,
   },
   early: {
-    ...{ shift: 1.2, trap: 1.3, stretch: 1, crowding: 1, comma: 0.6, 'no-check': 0.8 },
-    ...{ opened: 1, 'low-first': 1.1, skip: 1.2, apart: 1 },
+    shift: 1.2,
+    trap: 1.3,
+    stretch: 1,
+    crowding: 1,
+    comma: 0.6,
+    'no-check': 0.8,
+    opened: 1,
+    'low-first': 1.1,
+    skip: 1.2,
+    apart: 1,
   },
   middle: {
-    ...{ shift: 1, trap: 1, stretch: 1, crowding: 1, comma: 1, 'no-check': 1 },
-    ...{ opened: 1, 'low-first': 1, skip: 1, apart: 1 },
+    shift: 1,
+    trap: 1,
+    stretch: 1,
+    crowding: 1,
+    comma: 1,
+    'no-check': 1,
+    opened: 1,
+    'low-first': 1,
+    skip: 1,
+    apart: 1,
   },
   // The hand is formed: what is left is reach, and the ear.
   advanced: {
-    ...{ shift: 0.8, trap: 0.6, stretch: 1, crowding: 0.8, comma: 1.6, 'no-check': 1.4 },
-    ...{ opened: 0.9, 'low-first': 0.8, skip: 0.8, apart: 0.8 },
+    shift: 0.8,
+    trap: 0.6,
+    stretch: 1,
+    crowding: 0.8,
+    comma: 1.6,
+    'no-check': 1.4,
+    opened: 0.9,
+    'low-first': 0.8,
+    skip: 0.8,
+    apart: 0.8,
   },
 };
 
@@ -77,12 +109,7 @@ const HELD = 0.25;
 const MOST_HELD = 2;
 
 /** An opened hand on the low instruments is everyday work as long as it lies within the hand. */
-export function stretchWeight(
-  reach: ReachAnswer,
-  step: Step | undefined,
-  setup: Setup,
-  seconds: number,
-): number {
+export function stretchWeight(reach: ReachAnswer, step: Step | undefined, setup: Setup, seconds: number): number {
   if (reach.verdict === 'beyond') return 10;
   const held = Math.min(MOST_HELD, HELD * seconds);
   const everyday = setup.instrument.fingering.by === 'frames' && (step?.extended ?? false);
@@ -90,12 +117,7 @@ export function stretchWeight(
 }
 
 /** What is rough disturbs less than a shift or a stretch: a skip most, for the whole arm goes; then an opened hand that has not settled. */
-const ROUGH: Readonly<Record<Rough['kind'], number>> = {
-  skip: 1.8,
-  opened: 1.6,
-  'low-first': 1.4,
-  apart: 1.2,
-};
+const ROUGH: Readonly<Record<Rough['kind'], number>> = { skip: 1.8, opened: 1.6, 'low-first': 1.4, apart: 1.2 };
 /** Each second less makes it rougher, up to one. */
 const HURRIED = 1;
 

@@ -90,11 +90,7 @@ export function shiftDetails(
         hear: hearFirst(to, setup, school),
         ...landingHarmonic(to, setup),
         ...(bowed
-          ? {
-              bow: bowChanges(events, shift.from, shift.to, bowed)
-                ? ('changes' as const)
-                : ('goes-on' as const),
-            }
+          ? { bow: bowChanges(events, shift.from, shift.to, bowed) ? ('changes' as const) : ('goes-on' as const) }
           : {}),
         cues: handCues(setup.instrument, shift, up, sung(shift, from, to, style, beats * secondsPerBeat)),
       },
@@ -122,8 +118,7 @@ export function hearFirst(to: Played, setup: Setup, school?: School): HearFirst 
   const lowest = low(0, (string) => string !== to.string || !home);
   if (lowest) return lowest;
   const octave = setup.strings.findLastIndex(({ midi }) => (to.midi - midi) % 12 === 0 && midi < to.midi);
-  if (octave >= 0)
-    return { kind: 'open', string: octave, octaves: (to.midi - setup.strings[octave].midi) / 12 };
+  if (octave >= 0) return { kind: 'open', string: octave, octaves: (to.midi - setup.strings[octave].midi) / 12 };
   for (let octaves = 1; octaves <= 3; octaves++) {
     const lower = low(octaves, () => true);
     if (lower) return lower;
@@ -180,12 +175,7 @@ function sung(shift: Shift, from: Played, to: Played, style: Style | undefined, 
 /** More than a tone: less is made by hand and wrist. */
 const ARM_TRAVELS = 2;
 
-function handCues(
-  { upTheNeck, bodyJoint }: InstrumentRecord,
-  shift: Shift,
-  up: boolean,
-  sung: boolean,
-): HandCue[] {
+function handCues({ upTheNeck, bodyJoint }: InstrumentRecord, shift: Shift, up: boolean, sung: boolean): HandCue[] {
   const [was, is] = [positionOrder(shift.fromPosition), positionOrder(shift.toPosition)];
   const cues: HandCue[] = sung ? ['lighten', 'slide-in'] : ['lighten'];
   if (upTheNeck === 'thumb-round') {

@@ -1,4 +1,4 @@
-import { beatsOf } from '../material/notes';
+import { beatsOf } from '../material/noteEvents';
 import { MOST_BEATS, MOST_VOICES, type NoteSpec } from '../vocabulary';
 import { LETTERS, letterSteps, parsePitch, pitchName, type Pitch } from '../pitch/pitch';
 
@@ -108,8 +108,7 @@ function readWord(written: string, at: number, line: Line): NoteSpec {
 function readBeats(text: string, at: number): number {
   const parts = /^(\d+(?:\.\d+)?)(?:\/(\d+))?$/.exec(text);
   const beats = parts ? Number(parts[1]) / Number(parts[2] ?? 1) : NaN;
-  if (!(beats > 0 && beats <= MOST_BEATS))
-    throw new Unreadable({ at, length: text.length + 1, code: 'no-length' });
+  if (!(beats > 0 && beats <= MOST_BEATS)) throw new Unreadable({ at, length: text.length + 1, code: 'no-length' });
   return beats;
 }
 
@@ -120,18 +119,12 @@ function readVoices(head: string, at: number, last: Pitch | null): Pitch[] {
     const below = voices[voices.length - 1];
     const pitch = readPitch(name, from, below ?? last, below !== undefined);
     if (below && letterSteps(pitch) <= letterSteps(below))
-      throw new Unreadable({
-        ...{ at: from, length: name.length, code: 'not-above' },
-        ...{ found: name, other: pitchName(below) },
-      });
+      throw new Unreadable({ at: from, length: name.length, code: 'not-above', found: name, other: pitchName(below) });
     voices.push(pitch);
     from += name.length + 1;
   }
   if (voices.length > MOST_VOICES)
-    throw new Unreadable({
-      ...{ at, length: head.length, code: 'too-many-together' },
-      found: String(voices.length),
-    });
+    throw new Unreadable({ at, length: head.length, code: 'too-many-together', found: String(voices.length) });
   return voices;
 }
 
@@ -157,8 +150,11 @@ function readPitch(name: string, at: number, near: Pitch | null, above: boolean)
     throw new Unreadable({ at: at + 1, length: signs.length, code: 'no-sign', found: signs });
   if (rest !== '')
     throw new Unreadable({
-      ...{ at: at + name.length - rest.length, length: rest.length, code: 'cannot-follow' },
-      ...{ found: rest, other: name.slice(0, name.length - rest.length) },
+      at: at + name.length - rest.length,
+      length: rest.length,
+      code: 'cannot-follow',
+      found: rest,
+      other: name.slice(0, name.length - rest.length),
     });
   if (octave !== '') return { letter, alteration, octave: Number(octave) };
   if (!near) throw new Unreadable({ at, length: name.length, code: 'no-octave', found: name });

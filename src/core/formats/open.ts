@@ -1,7 +1,7 @@
 import { unzipSync, zipSync } from 'fflate';
-import { readMidi } from './midi/read';
+import { readMidi } from './midi/readMidi';
 import { CHUNK } from './musicxml/elements';
-import { readMusicXml } from './musicxml/read';
+import { readMusicXml } from './musicxml/readXml';
 import { MOST_FILE_BYTES, Unreadable, type Piece } from './piece';
 
 /*
@@ -76,15 +76,13 @@ function readMxl(bytes: Uint8Array, onProgress?: (share: number) => void): Piece
     unzipSync(bytes, {
       filter: ({ name, size, originalSize }) => {
         if (!wanted(name)) return false;
-        if (originalSize > MOST_FILE_BYTES || originalSize > 1e6 + size * MOST_PACKED)
-          throw tooLarge(originalSize);
+        if (originalSize > MOST_FILE_BYTES || originalSize > 1e6 + size * MOST_PACKED) throw tooLarge(originalSize);
         return true;
       },
     });
   try {
     const container = unpacked((name) => name === CONTAINER)[CONTAINER];
-    const path =
-      container && /full-path\s*=\s*["']([^"']+)["']/.exec(new TextDecoder().decode(container))?.[1];
+    const path = container && /full-path\s*=\s*["']([^"']+)["']/.exec(new TextDecoder().decode(container))?.[1];
     const isScore = (name: string) => (path ? name === path : /^[^/]+\.(musicxml|xml)$/i.test(name));
     const [score] = Object.values(unpacked(isScore));
     if (!score) throw new Unreadable('no-score-inside');

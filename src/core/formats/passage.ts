@@ -8,7 +8,7 @@ import {
   type Lock,
   type PlanRequest,
 } from '../vocabulary';
-import { MOST_EVENTS } from '../material/issues';
+import { MOST_EVENTS } from '../material/materialIssues';
 import { midiOf, parsePitch, pitchName } from '../pitch/pitch';
 import { signatureName } from '../pitch/key';
 import { beatsText, compared, fraction, minus, numberOf, plus, times, ZERO, type Fraction } from './fraction';
@@ -56,8 +56,7 @@ export function partOf({ parts }: Piece, asked: string | undefined): PiecePart {
     parts.find(({ name }) => name.toLowerCase() === plain) ??
     (Number.isInteger(number) ? parts[number - 1] : undefined) ??
     parts.find(({ name }) => name.toLowerCase().includes(plain));
-  if (!found)
-    throw new Unreadable('no-part', { part: asked, parts: parts.map(({ name, id }) => name || id) });
+  if (!found) throw new Unreadable('no-part', { part: asked, parts: parts.map(({ name, id }) => name || id) });
   return found;
 }
 
@@ -88,16 +87,11 @@ export function passageOf(piece: Piece, ask: PassageAsk): Passage {
   const notices: FileNotice[] = [...piece.notices, ...part.notices];
   const others = part.voices.filter((one) => one !== voice);
   if (others.length > 0)
-    notices.push({
-      code: 'other-voices',
-      data: { count: others.length, voices: others.map(({ name }) => name) },
-    });
+    notices.push({ code: 'other-voices', data: { count: others.length, voices: others.map(({ name }) => name) } });
   const of = Number(timeAt(part, from).split('/')[1]);
   const line = joinedTies(filled(voice, from, to), notices, (MOST_BEATS * 4) / of);
-  if (!line.some(({ heads }) => heads.length > 0))
-    throw new Unreadable('nothing-there', {}, `/part/${part.id}`);
-  if (line.length > MOST_EVENTS)
-    throw new Unreadable('too-long-passage', { count: line.length, most: MOST_EVENTS });
+  if (!line.some(({ heads }) => heads.length > 0)) throw new Unreadable('nothing-there', {}, `/part/${part.id}`);
+  if (line.length > MOST_EVENTS) throw new Unreadable('too-long-passage', { count: line.length, most: MOST_EVENTS });
   const metre = metreOf(part, bars, line);
   const beat = (quarters: Fraction) => times(quarters, of, 4);
   const notes = line.map((note, at): NoteSpec => {
@@ -149,8 +143,7 @@ function barsAsked({ bars, id }: PiecePart, asked: PassageAsk['bars']): readonly
 function voiceAsked({ voices, id }: PiecePart, asked: string | undefined): PieceVoice {
   if (asked === undefined) return voices[0];
   const found = voices.find(({ name }) => name === asked);
-  if (!found)
-    throw new Unreadable('no-voice', { voice: asked, voices: voices.map(({ name }) => name) }, `/part/${id}`);
+  if (!found) throw new Unreadable('no-voice', { voice: asked, voices: voices.map(({ name }) => name) }, `/part/${id}`);
   return found;
 }
 
@@ -287,7 +280,5 @@ function lockOf({ finger, string }: PieceHead, at: number, instrument: Instrumen
   const { tuning } = instrumentRecord(instrument);
   const name = string === undefined ? undefined : tuning[tuning.length - string];
   if (finger === undefined && name === undefined) return [];
-  return [
-    { at, ...(finger === undefined ? {} : { finger }), ...(name === undefined ? {} : { string: name }) },
-  ];
+  return [{ at, ...(finger === undefined ? {} : { finger }), ...(name === undefined ? {} : { string: name }) }];
 }

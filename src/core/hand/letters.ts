@@ -212,10 +212,7 @@ function nearest(finger: number, at: number, other: number, n: number, extended:
 }
 
 /** All frames out of the options where no finger is below a lower one, none too far from the next, and 1 to 4 lie down together. */
-function steadyFrames(
-  [firsts, seconds, thirds, fourths]: readonly number[][],
-  extended: boolean,
-): number[][] {
+function steadyFrames([firsts, seconds, thirds, fourths]: readonly number[][], extended: boolean): number[][] {
   const most = mostGap(1, extended);
   const widest = mostGap(3, extended);
   const next = (from: number, to: number) => to - from >= LEAST_GAP[1] && to - from <= most;

@@ -7,12 +7,7 @@ import { schoolOf } from './positions';
 import { shapeHand } from './shapes';
 
 /** The hand that plays an instrument: by letters, or by shapes of semitones. */
-export function handModel(
-  setup: Setup,
-  key: Key,
-  demanded: readonly DemandedPitch[],
-  school?: School,
-): HandModel {
+export function handModel(setup: Setup, key: Key, demanded: readonly DemandedPitch[], school?: School): HandModel {
   const { fingering } = setup.instrument;
   return fingering.by === 'letters'
     ? letterHand(setup, fingering, key, demanded)

@@ -32,8 +32,7 @@ export function schoolOf({ schools, usual }: FrameFingering, school?: School): F
 /** Every position of an instrument, along the neck; all of thumb position is one. */
 export function positionsOf({ instrument }: Pick<Setup, 'instrument'>, school?: School): PositionNumber[] {
   const { fingering } = instrument;
-  const labels =
-    fingering.by === 'letters' ? letterPositions(fingering) : framePositions(schoolOf(fingering, school));
+  const labels = fingering.by === 'letters' ? letterPositions(fingering) : framePositions(schoolOf(fingering, school));
   return [...new Set(labels)];
 }
 

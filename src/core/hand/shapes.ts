@@ -68,13 +68,11 @@ function layOut(school: FrameSchool, reach: number): Layout {
       }
     });
   });
-  for (const holds of byStop)
-    holds.sort((a, b) => a.position - b.position || a.stops[0].finger - b.stops[0].finger);
+  for (const holds of byStop) holds.sort((a, b) => a.position - b.position || a.stops[0].finger - b.stops[0].finger);
   for (const { node, from, thumb } of school.touched)
     places.forEach((place, position) => {
       const near = place.stop >= from[0] && place.stop <= from[1];
-      if (near && place.region.thumb === thumb && node <= reach)
-        byStop[node].push(touchedAt(place, position, node));
+      if (near && place.region.thumb === thumb && node <= reach) byStop[node].push(touchedAt(place, position, node));
     });
   return {
     places,
@@ -157,15 +155,13 @@ function onePlace(a: Hold, b: Hold): boolean {
 
 /** @param first whether hold a wins where they are equal */
 function outdoes(a: Hold, b: Hold, useful: Useful, first: boolean): boolean {
-  if (a.extended !== b.extended || a.leaned !== b.leaned || a.unsteady > b.unsteady || !noWider(a, b))
-    return false;
+  if (a.extended !== b.extended || a.leaned !== b.leaned || a.unsteady > b.unsteady || !noWider(a, b)) return false;
   return hasUseful(a, b, useful) && (first || a.unsteady < b.unsteady || !hasUseful(b, a, useful));
 }
 
 /** True where every useful finger of b lies in the same place in a. */
 function hasUseful({ frame: a }: Hold, { frame: b }: Hold, useful: Useful): boolean {
-  for (let finger = 1; finger <= THUMB; finger++)
-    if (a[finger] !== b[finger] && useful(b, finger)) return false;
+  for (let finger = 1; finger <= THUMB; finger++) if (a[finger] !== b[finger] && useful(b, finger)) return false;
   return true;
 }
 
@@ -177,11 +173,7 @@ function noWider({ frame: a, stops: [{ finger }] }: Hold, { frame: b }: Hold): b
 
 function holdAt(place: Place, position: number, at: number, finger: number, semitones: number): Hold {
   const { extended, unsteady, leaned } = place.region.shapes[at];
-  return makeHold(position, [makeStop(0, finger, semitones)], place.frames[at], {
-    extended,
-    leaned,
-    unsteady,
-  });
+  return makeHold(position, [makeStop(0, finger, semitones)], place.frames[at], { extended, leaned, unsteady });
 }
 
 /** The third finger (with one-two-four the fourth would not reach) laid out to a node. */

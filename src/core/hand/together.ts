@@ -1,13 +1,5 @@
 import type { Setup } from '../instrument/setup';
-import {
-  makeHold,
-  makeStop,
-  NO_FRAME,
-  type DemandedPitch,
-  type HandModel,
-  type Hold,
-  type Stop,
-} from './hold';
+import { makeHold, makeStop, NO_FRAME, type DemandedPitch, type HandModel, type Hold, type Stop } from './hold';
 import { alongString, THUMB } from './finger';
 import { reachShare } from './reach';
 import type { HandProfile } from '../instrument/record';
@@ -24,8 +16,7 @@ export function holdsFor(setup: Setup, model: HandModel, pitches: readonly Deman
   for (let lowest = 0; lowest + pitches.length <= setup.strings.length; lowest++) {
     const perVoice = pitches.map((pitch, voice) => voiceHolds(setup, model, lowest + voice, pitch));
     if (perVoice.length === 1) found.push(...perVoice[0]);
-    else if (perVoice.every((voice) => voice.length > 0))
-      found.push(...together(perVoice, model.fixedFrames));
+    else if (perVoice.every((voice) => voice.length > 0)) found.push(...together(perVoice, model.fixedFrames));
   }
   return found;
 }
@@ -34,12 +25,10 @@ export function holdsFor(setup: Setup, model: HandModel, pitches: readonly Deman
 function voiceHolds(setup: Setup, model: HandModel, string: number, pitch: DemandedPitch): readonly Hold[] {
   const pressed = model.holds(string, pitch);
   const semitones = pitch.midi - setup.strings[string].midi;
-  if (semitones !== 0 && !(string === 0 && semitones < 0 && -semitones <= setup.extensionSemitones))
-    return pressed;
+  if (semitones !== 0 && !(string === 0 && semitones < 0 && -semitones <= setup.extensionSemitones)) return pressed;
   const stops = [makeStop(string, 0, semitones)];
   const found = pressed.slice();
-  for (let position = 0; position < model.positionCount; position++)
-    found.push(makeHold(position, stops, NO_FRAME));
+  for (let position = 0; position < model.positionCount; position++) found.push(makeHold(position, stops, NO_FRAME));
   return found;
 }
 
@@ -52,9 +41,7 @@ function together(perVoice: readonly (readonly Hold[])[], shared: boolean): Hold
   let partial: Hold[] = [...perVoice[0]];
   for (const voice of perVoice.slice(1)) {
     partial = partial.flatMap((low) =>
-      voice
-        .filter((high) => (!shared || inOneShape(low, high)) && agree(low, high))
-        .map((high) => joined(low, high)),
+      voice.filter((high) => (!shared || inOneShape(low, high)) && agree(low, high)).map((high) => joined(low, high)),
     );
     if (!shared) partial = distinct(partial.map(pinned));
   }
@@ -168,7 +155,6 @@ function pairsOfMany(hold: Hold): readonly Pair[] {
     .filter((finger) => finger > 0)
     .sort((a, b) => alongString(a) - alongString(b));
   if (playing.length === 0) return [];
-  if (playing.length === 1)
-    return pairsOfOne({ ...hold, stops: hold.stops.filter(({ finger }) => finger > 0) });
+  if (playing.length === 1) return pairsOfOne({ ...hold, stops: hold.stops.filter(({ finger }) => finger > 0) });
   return playing.flatMap((low, at) => playing.slice(at + 1).map((high): Pair => [low, high]));
 }

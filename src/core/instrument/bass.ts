@@ -25,10 +25,7 @@ const leaning = (places: Shape['places']): Shape => ({ ...shape(places, PIVOT), 
 const SCHOOLS = {
   'one-two-four': bassSchool([shape(ONE_TWO_FOUR)], ONE_TWO_FOUR),
   'four-finger': bassSchool([shape({ 1: 0, 2: 1, 3: 2, 4: 3 })], { 1: 0, 2: 1, 3: 2, 4: 3 }),
-  pivot: bassSchool(
-    [shape(ONE_TWO_FOUR), leaning({ 1: 1, 2: 2, 4: 3 }), leaning({ 1: -1, 2: 0, 4: 1 })],
-    ONE_TWO_FOUR,
-  ),
+  pivot: bassSchool([shape(ONE_TWO_FOUR), leaning({ 1: 1, 2: 2, 4: 3 }), leaning({ 1: -1, 2: 0, 4: 1 })], ONE_TWO_FOUR),
 };
 
 export const BASS: InstrumentRecord = {

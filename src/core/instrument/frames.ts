@@ -5,11 +5,7 @@ import type { FrameSchool, Region, Shape, Touched } from './record';
  * What the instruments whose hand goes in frames have in common: shapes up the neck, thumb position, harmonics, the square hand.
  */
 
-export const shape = (places: Shape['places'], unsteady = 0, extended = 0): Shape => ({
-  places,
-  unsteady,
-  extended,
-});
+export const shape = (places: Shape['places'], unsteady = 0, extended = 0): Shape => ({ places, unsteady, extended });
 
 /** Numbers of positions by the stop of the first finger: on the cello, and on the bass as every school counts them. */
 export const FRAME_POSITIONS: FrameSchool['positions'] = {

@@ -83,9 +83,7 @@ export interface FrameFingering {
 }
 
 /** Prices that are one number. */
-export type PlainWeight = {
-  [Name in keyof Weights]: Weights[Name] extends number ? Name : never;
-}[keyof Weights];
+export type PlainWeight = { [Name in keyof Weights]: Weights[Name] extends number ? Name : never }[keyof Weights];
 
 /** Prices of an instrument's own, and the usual ones times a factor. */
 export interface WeightChanges {

@@ -23,11 +23,7 @@ export interface Barred {
   readonly time: string;
   /** Beats before the first bar. */
   readonly pickup: number;
-  readonly events: readonly {
-    readonly beats: number;
-    readonly bar?: true;
-    readonly bars?: readonly number[];
-  }[];
+  readonly events: readonly { readonly beats: number; readonly bar?: true; readonly bars?: readonly number[] }[];
   /** Where the time changes. A beat stays the length it had at the beginning. */
   readonly changes?: readonly { readonly at: number; readonly time?: string }[];
 }
@@ -91,9 +87,7 @@ function timesOf({ time, changes = [] }: Barred, onsets: Float64Array): TimeInFo
     return (bar.beats * of) / bar.of;
   };
   const others = changes.flatMap(({ at, time: other }) =>
-    other === undefined || at >= onsets.length - 1
-      ? []
-      : [{ start: onsets[at], time: other, beats: lengthOf(other) }],
+    other === undefined || at >= onsets.length - 1 ? [] : [{ start: onsets[at], time: other, beats: lengthOf(other) }],
   );
   return [{ start: 0, time, beats: lengthOf(time) }, ...others];
 }

@@ -21,7 +21,7 @@ import type {
 } from '../vocabulary';
 import { COMMON_TIME } from './bars';
 import { bowing, withBows } from './bows';
-import { notesOf } from './notes';
+import { notesOf } from './noteEvents';
 /** Letter steps between the voices of a double stop. */
 const VOICE_STEPS: Readonly<Record<DoubleStopInterval, number>> = {
   third: 2,
@@ -77,11 +77,7 @@ function line(spec: MaterialSpec): Line {
       return {
         key: scaleKey(spec.tonic, spec.scale),
         returns: spec.direction === 'updown',
-        events: melody(
-          spec.direction,
-          (going) => broken(scaleRun(spec, going), BROKEN_STEPS[spec.type]),
-          false,
-        ),
+        events: melody(spec.direction, (going) => broken(scaleRun(spec, going), BROKEN_STEPS[spec.type]), false),
       };
     case 'double-stops':
       return {

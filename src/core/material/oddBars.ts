@@ -1,5 +1,5 @@
 import type { NoteSpec } from '../vocabulary';
-import { beatsOf } from './notes';
+import { beatsOf } from './noteEvents';
 
 /*
  * Bars as they were typed that hold more or less than the time has: a slip of the pencil, or a pick-up.

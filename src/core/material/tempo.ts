@@ -30,8 +30,7 @@ export function atOneTempo<T extends Timed>(
   let next = 0;
   let factor = 1;
   return events.map((event) => {
-    while (next < turns.length && turns[next].at <= event.at)
-      factor = opening / (turns[next++].bpm ?? opening);
+    while (next < turns.length && turns[next].at <= event.at) factor = opening / (turns[next++].bpm ?? opening);
     return factor === 1 ? event : { ...event, beats: event.beats * factor };
   });
 }

@@ -79,13 +79,7 @@ function ownCents(table: OwnTable | undefined, semitones: number): number {
  * A note's target against equal temperament, in cents.
  * @param semitones from the tonic up to the note, for a table of one's own
  */
-export function targetCents(
-  system: System,
-  pitch: Class,
-  tonic: Class,
-  semitones = 0,
-  table?: OwnTable,
-): number {
+export function targetCents(system: System, pitch: Class, tonic: Class, semitones = 0, table?: OwnTable): number {
   switch (system) {
     case 'equal':
       return 0;

@@ -74,7 +74,5 @@ export function spellMidi(midi: number, sign: 'sharp' | 'flat'): Pitch {
   const natural = LETTER_SEMITONES.indexOf(within as 0);
   if (natural >= 0) return { letter: natural, alteration: 0, octave };
   const below = LETTER_SEMITONES.indexOf((within - 1) as 0);
-  return sign === 'sharp'
-    ? { letter: below, alteration: 1, octave }
-    : { letter: below + 1, alteration: -1, octave };
+  return sign === 'sharp' ? { letter: below, alteration: 1, octave } : { letter: below + 1, alteration: -1, octave };
 }

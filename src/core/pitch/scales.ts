@@ -66,9 +66,7 @@ const SCALE_SOURCES: ReadonlyMap<string, ScaleSource> = new Map([
 
 const CHORD_SOURCES: ReadonlyMap<string, string> = new Map(
   ChordType.all().flatMap(({ name, aliases }) =>
-    [name, ...aliases]
-      .filter((known) => known !== '')
-      .map((known) => [hyphened(known), name || aliases[0]] as const),
+    [name, ...aliases].filter((known) => known !== '').map((known) => [hyphened(known), name || aliases[0]] as const),
   ),
 );
 
@@ -109,18 +107,12 @@ export function chordPattern(name: string): Pattern | null {
 }
 
 export function hasMinorThird(pattern: Pattern): boolean {
-  return (
-    pattern.up.some((degree) => degree.semitones === 3) &&
-    !pattern.up.some((degree) => degree.semitones === 4)
-  );
+  return pattern.up.some((degree) => degree.semitones === 3) && !pattern.up.some((degree) => degree.semitones === 4);
 }
 
 /** The pitch a degree and some octaves above the tonic. */
 export function degreePitch(tonic: Pitch, degree: Degree, octaves: number): Pitch {
-  return spellAt(
-    letterSteps(tonic) + degree.steps + 7 * octaves,
-    midiOf(tonic) + degree.semitones + 12 * octaves,
-  );
+  return spellAt(letterSteps(tonic) + degree.steps + 7 * octaves, midiOf(tonic) + degree.semitones + 12 * octaves);
 }
 
 /**

@@ -1,14 +1,5 @@
 import { alongString, fingerAt, THUMB, type FingerPlaces } from '../hand/finger';
-import type {
-  Finger,
-  FrameAnswer,
-  Plan,
-  ReachAnswer,
-  ResponseEvent,
-  Shift,
-  ShiftKind,
-  Step,
-} from '../vocabulary';
+import type { Finger, FrameAnswer, Plan, ReachAnswer, ResponseEvent, Shift, ShiftKind, Step } from '../vocabulary';
 import type { Hold, Stop } from '../hand/hold';
 import { reachVerdict } from '../hand/reach';
 import { stopMm } from '../instrument/geometry';
@@ -31,10 +22,7 @@ import type { HoldTrellis } from './graph';
  */
 
 export function responseEvent(event: MusicEvent): ResponseEvent {
-  const bar = {
-    ...(event.bar ? { bar: event.bar } : {}),
-    ...(event.bars ? { bars: [...event.bars] } : {}),
-  };
+  const bar = { ...(event.bar ? { bar: event.bar } : {}), ...(event.bars ? { bars: [...event.bars] } : {}) };
   if (event.kind === 'rest') return { at: event.at, rest: true, beats: event.beats, ...bar };
   return {
     at: event.at,
@@ -56,12 +44,7 @@ export function plansOf(context: Context, trellis: HoldTrellis, paths: readonly 
   return paths.map((path) => planOf(context, trellis, path, heldStep));
 }
 
-function planOf(
-  context: Context,
-  trellis: HoldTrellis,
-  path: Path,
-  heldStep: (hold: Hold) => HeldStep,
-): Plan {
+function planOf(context: Context, trellis: HoldTrellis, path: Path, heldStep: (hold: Hold) => HeldStep): Plan {
   const candidates = Array.from(path, (node, t) => trellis.layers[t].candidates[node]);
   const held = heldAlong(context, trellis, path);
   const tally = newTally();
@@ -71,11 +54,7 @@ function planOf(
   return {
     cost: Object.values(terms).reduce((sum, cost) => sum + cost, 0),
     terms,
-    steps: held.map(({ hold }, t) => ({
-      ...heldStep(hold),
-      at: context.sounding[t].at,
-      cost: costs[t],
-    })),
+    steps: held.map(({ hold }, t) => ({ ...heldStep(hold), at: context.sounding[t].at, cost: costs[t] })),
     shifts: shiftsOf(context, held),
     reach: candidates.flatMap((candidate, t) => reachOf(context, candidate, context.sounding[t].at)),
     frames: framesOf(context, held),

@@ -1,7 +1,7 @@
 import { resolveSetup, setupIssues } from '../instrument/setup';
 import type { Issue } from '../issue';
 import { buildMusic } from '../material/build';
-import { materialIssues } from '../material/issues';
+import { materialIssues } from '../material/materialIssues';
 import { parsePitch } from '../pitch/pitch';
 import type { PlanRequest, Rules } from '../vocabulary';
 

@@ -55,12 +55,7 @@ export function planKept(request: PlanRequest, kept: KeptFingering, weights?: We
 }
 
 /** The plan that holds every note as it was kept: within the rules and positions of now if it can be, else without them. */
-function ownPlan(
-  request: PlanRequest,
-  kept: KeptFingering,
-  { events }: PlanResponse,
-  weights?: Weights,
-): Plan | null {
+function ownPlan(request: PlanRequest, kept: KeptFingering, { events }: PlanResponse, weights?: Weights): Plan | null {
   const fits = kept.every(({ at, stops }) => {
     const event = events[at];
     return event && 'pitches' in event && event.pitches.length === stops.length;
@@ -83,8 +78,5 @@ function ownPlan(
 
 /** A lock for each stop of a kept note; an open string leaves the hand where it likes. */
 function locksFor({ at, stops, position }: KeptStep, placed: boolean): Lock[] {
-  return stops.map(({ finger, string }) => ({
-    ...{ at, finger, string },
-    ...(placed && finger !== 0 ? { position } : {}),
-  }));
+  return stops.map(({ finger, string }) => ({ at, finger, string, ...(placed && finger !== 0 ? { position } : {}) }));
 }

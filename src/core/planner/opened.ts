@@ -45,14 +45,12 @@ function forward(
   const first = model.anchor(lower);
   if (first < 2) return null;
   const frame = [NaN, first, first + 2, first + 3, first + 4, NaN];
-  const lies = ({ stops }: Hold) =>
-    stops.every(({ finger, semitones }) => finger === 0 || frame[finger] === semitones);
+  const lies = ({ stops }: Hold) => stops.every(({ finger, semitones }) => finger === 0 || frame[finger] === semitones);
   if (!stay.every((one) => lies(one.hold))) return null;
   if (around.some((one) => one?.hold.position === lower)) return null;
   const { positions, visit = [], locks = [] } = request.rules ?? {};
   const placed = new Set(sounding.slice(from, to).map(({ at }) => at));
-  if (!positionAllowed(positions, model.label(lower)) || visit.includes(model.label(hold.position)))
-    return null;
+  if (!positionAllowed(positions, model.label(lower)) || visit.includes(model.label(hold.position))) return null;
   if (locks.some(({ at, position }) => position !== undefined && placed.has(at))) return null;
   return stay.map(({ touch, hold: { stops } }) => ({
     touch: { ...touch, position: lower },

@@ -3,15 +3,7 @@ import { contextFor, type Context } from './cost';
 import type { Weights } from '../vocabulary';
 import { alikeIn, buildTrellis, sameBackIn, type HoldTrellis, type Path } from './graph';
 import type { PlanRequest } from '../vocabulary';
-import {
-  cheapestNear,
-  cheapestPath,
-  fewestShifts,
-  passesOver,
-  type Counted,
-  type Passes,
-  type Wanted,
-} from './search';
+import { cheapestNear, cheapestPath, fewestShifts, passesOver, type Counted, type Passes, type Wanted } from './search';
 
 /*
  * A request laid out for the search, and the best plan in it.

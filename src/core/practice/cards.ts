@@ -102,12 +102,7 @@ function placeCards(setup: Setup, key: string, position: PositionNumber, own: re
   });
 }
 
-function nameCard(
-  setup: Setup,
-  key: string,
-  position: PositionNumber,
-  { string, finger, pitch }: Lying,
-): Quiz {
+function nameCard(setup: Setup, key: string, position: PositionNumber, { string, finger, pitch }: Lying): Quiz {
   const ask = { kind: 'name', string: setup.strings[string].name, finger, position, key } as const;
   return { ask, right: [pitchClassName(pitch)] };
 }
@@ -181,9 +176,13 @@ const MOST_SEMITONES = 7;
 export function shiftCards({ shift, from, to }: ShiftDetail, setup: Setup): Quiz[] {
   if (from.string !== to.string || shift.kind === 'open-string') return [];
   const ask = {
-    ...{ from: pitchName(from.pitch), to: pitchName(to.pitch), string: setup.strings[to.string].name },
-    ...{ fromFinger: shift.fromFinger, toFinger: shift.toFinger },
-    ...{ fromPosition: shift.fromPosition, toPosition: shift.toPosition },
+    from: pitchName(from.pitch),
+    to: pitchName(to.pitch),
+    string: setup.strings[to.string].name,
+    fromFinger: shift.fromFinger,
+    toFinger: shift.toFinger,
+    fromPosition: shift.fromPosition,
+    toPosition: shift.toPosition,
   };
   const most = Math.max(MOST_SEMITONES, shift.semitones + 2);
   const options = Array.from({ length: most }, (_, at) => String(at + 1));

@@ -41,8 +41,7 @@ export function climbed(before: Climb, verdict: HeardAs, { steps, times, plain }
       ? { step: before.step, clean, unclean: 0, judged, done }
       : { step: before.step + 1, clean: 0, unclean: 0, judged, done };
   }
-  if (unclean >= FALLS_AFTER)
-    return { step: Math.max(0, before.step - 1), clean: 0, unclean: 0, judged, done: false };
+  if (unclean >= FALLS_AFTER) return { step: Math.max(0, before.step - 1), clean: 0, unclean: 0, judged, done: false };
   return { step: before.step, clean, unclean, judged, done: false };
 }
 

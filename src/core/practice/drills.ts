@@ -5,7 +5,7 @@ import { parseKey } from '../material/build';
 import { spellInKey } from '../pitch/inkey';
 import { letterSteps, midiOf, pitchName, type Pitch } from '../pitch/pitch';
 import type { PlanRequest, Finger, Plan, PlanResponse } from '../vocabulary';
-import { drillKey, drillRequest, type DrillNote } from './notes';
+import { drillKey, drillRequest, type DrillNote } from './drillNotes';
 import { withinHand } from './within';
 
 /*
@@ -86,19 +86,17 @@ function alikeStart({ start, semitones }: ShiftDrill, isLike: (start: number) =>
  * The drill for a shift of a plan, to be changed: its fingers, string, distance and key. A shift across strings or over an open one goes along the string
  * of its goal, from where the old finger lies on it.
  */
-export function drillOfShift(
-  { shift, from, to }: ShiftDetail,
-  response: PlanResponse,
-  setup: Setup,
-): ShiftDrill {
+export function drillOfShift({ shift, from, to }: ShiftDetail, response: PlanResponse, setup: Setup): ShiftDrill {
   const name = drillKey(response);
   const open = setup.strings[to.string];
   const { fromFinger, toFinger, guide } = shift;
-  const begun =
-    from.string === to.string ? from.pitch : spellInKey(readKey(name), open.midi + from.semitones);
+  const begun = from.string === to.string ? from.pitch : spellInKey(readKey(name), open.midi + from.semitones);
   const steps = letterSteps(begun) - open.steps;
   return {
-    ...{ key: name, string: open.name, toFinger, span: SPAN },
+    key: name,
+    string: open.name,
+    toFinger,
+    span: SPAN,
     fromFinger: fromFinger === 0 ? (guide?.finger ?? 1) : fromFinger,
     distance: letterSteps(to.pitch) - letterSteps(begun),
     start: Math.max(0, steps - BELOW),
@@ -128,8 +126,7 @@ export function drillLike(
   const within = withinHand(request, setup, key);
   const sequence = Array.from({ length: SPAN }, (_, at) => at - BELOW).filter((move) => move !== 0);
   const pair = (move: number): DrillNote[] => {
-    const [a, b] =
-      move === 0 ? [from.pitch, to.pitch] : [moved(key, from.pitch, move), moved(key, to.pitch, move)];
+    const [a, b] = move === 0 ? [from.pitch, to.pitch] : [moved(key, from.pitch, move), moved(key, to.pitch, move)];
     const inReach = within(a, shift.fromFinger, from.string) && within(b, shift.toFinger, to.string);
     if (move !== 0 && !inReach) return [];
     return [
@@ -156,17 +153,11 @@ function moved(key: Key, pitch: Pitch, steps: number): Pitch {
 }
 
 /** Octaves built as players build them, step by step up the scale: the lower note alone, the upper alone, then both. */
-export function octaveBuilding(
-  request: PlanRequest,
-  setup: Setup,
-  keyName: string,
-  span: number,
-): PlanRequest {
+export function octaveBuilding(request: PlanRequest, setup: Setup, keyName: string, span: number): PlanRequest {
   const key = readKey(keyName);
   const { strings, fingers, start, together } = setup.instrument.octaves;
   const [low, high] = strings.map((string) => setup.strings[string] ?? setup.strings[0]);
-  const held = (finger: Finger | undefined, string: string) =>
-    finger === undefined ? {} : { finger, string };
+  const held = (finger: Finger | undefined, string: string) => (finger === undefined ? {} : { finger, string });
   const notes = Array.from({ length: span }, (_, at) => noteOf(key, low.steps + start + at)).flatMap(
     (pitch, at): DrillNote[] => {
       const pair = [pitchName(pitch), pitchName({ ...pitch, octave: pitch.octave + 1 })];
@@ -193,11 +184,7 @@ export interface Series {
 const startOf = (finger: Finger) => (finger === 'T' ? 7 : Number(finger));
 
 /** One finger shifting up the scale on one string, a step at a time: the first series everybody learns. */
-export function sameFingerSeries(
-  request: PlanRequest,
-  setup: Setup,
-  { finger, ...series }: Series,
-): PlanRequest {
+export function sameFingerSeries(request: PlanRequest, setup: Setup, { finger, ...series }: Series): PlanRequest {
   const pair = { fromFinger: finger, toFinger: finger, distance: 1 };
   return shiftDrill(request, setup, { ...series, ...pair, start: startOf(finger) });
 }
@@ -206,11 +193,7 @@ export function sameFingerSeries(
 const MATCHED = 3;
 
 /** A note under a higher finger matched by the first finger after a shift: the same pitch, heard twice. */
-export function matchingDrill(
-  request: PlanRequest,
-  setup: Setup,
-  { finger, ...series }: Series,
-): PlanRequest {
+export function matchingDrill(request: PlanRequest, setup: Setup, { finger, ...series }: Series): PlanRequest {
   const fromFinger = finger === 1 ? MATCHED : finger;
   const pair = { fromFinger, toFinger: 1 as const, distance: 0 };
   return shiftDrill(request, setup, { ...series, ...pair, start: startOf(fromFinger) });

@@ -87,9 +87,7 @@ function shiftKinds({ fromPosition, toPosition, kind }: Shift, up: boolean): (Ki
   const [from, to] = [positionOrder(fromPosition), positionOrder(toPosition)];
   const away = Math.abs(to - from);
   // Into, out of and within thumb position the hand goes far, whatever the numbers say.
-  const distance = Number.isFinite(away)
-    ? Math.max(1, Math.min(MOST_DISTANCE, Math.round(away)))
-    : MOST_DISTANCE;
+  const distance = Number.isFinite(away) ? Math.max(1, Math.min(MOST_DISTANCE, Math.round(away))) : MOST_DISTANCE;
   return [named(`${up ? 'up' : 'down'}-${distance}`), SHIFT_KIND[kind]];
 }
 

@@ -1,16 +1,7 @@
 import { FAST } from '../findings/rough';
 import type { Issue } from '../issue';
 import { rangesGrowing, type Passage } from './growing';
-import {
-  AIDS,
-  BOW_COUNTS,
-  HALVES,
-  RHYTHMS,
-  VOICES,
-  type AidName,
-  type RhythmName,
-  type VoicesName,
-} from './terms';
+import { AIDS, BOW_COUNTS, HALVES, RHYTHMS, VOICES, type AidName, type RhythmName, type VoicesName } from './terms';
 import { MOST_BPM } from '../vocabulary';
 import type { Ladder, PracticeTask } from '../vocabulary';
 
@@ -85,8 +76,7 @@ function bowCounts(notes: number): number[] {
 /** What is wrong with a task; empty where nothing is. */
 export function taskIssues({ ladder, from, to, target }: PracticeTask): Issue[] {
   if (to < from) return [{ path: '/to', code: 'passage-turned' }];
-  if (target !== undefined && (target < from || target > to))
-    return [{ path: '/target', code: 'target-outside' }];
+  if (target !== undefined && (target < from || target > to)) return [{ path: '/target', code: 'target-outside' }];
   if (ladder.kind !== 'tempo') return [];
   if (ladder.to <= ladder.from)
     return [{ path: '/ladder/to', code: 'goal-not-above', data: { from: ladder.from, to: ladder.to } }];

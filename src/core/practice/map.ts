@@ -31,12 +31,7 @@ export interface MapSpot {
  * The notes of a key on each string, open strings included, as far as the positions reach; in the order of strings and then of places.
  * @param positions those whose places are shown, the lowest first
  */
-export function mapOfKey(
-  setup: Setup,
-  key: Key,
-  positions: readonly PositionNumber[],
-  school?: School,
-): MapSpot[] {
+export function mapOfKey(setup: Setup, key: Key, positions: readonly PositionNumber[], school?: School): MapSpot[] {
   const holdings = new Map<string, Holding[]>();
   const tag = (string: number, semitones: number) => `${string}.${semitones}`;
   for (const position of positions)

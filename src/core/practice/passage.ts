@@ -6,7 +6,7 @@ import { spellInKey } from '../pitch/inkey';
 import { letterSteps, midiOf, pitchName, spellAt } from '../pitch/pitch';
 import type { PlanRequest, Plan, PlanResponse, ReachAnswer } from '../vocabulary';
 import { drillLike, noteOf, readKey } from './drills';
-import { drillKey, drillRequest, plannedNote, type DrillNote } from './notes';
+import { drillKey, drillRequest, plannedNote, type DrillNote } from './drillNotes';
 import { easyPlace } from './rehearsal';
 import { withinHand } from './within';
 
@@ -81,12 +81,7 @@ export function passageDrill(
   ];
   const times = Array.from({ length: TIMES }, () => once(1, notes)).flat();
   const whole = joined(response, plan, first - 1, Math.min(last + 1, first + LONGEST));
-  return begun(request, drillKey(response), [
-    ...once(2, notes),
-    ...times,
-    ...once(1, [...notes].reverse()),
-    ...whole,
-  ]);
+  return begun(request, drillKey(response), [...once(2, notes), ...times, ...once(1, [...notes].reverse()), ...whole]);
 }
 
 /** Two checks that a comma parts, against each other: the note with the one string and with the other, in turn. */

@@ -5,7 +5,7 @@ import { keyAlteration, type Key } from '../pitch/key';
 import { letterSteps, pitchName, spellAt } from '../pitch/pitch';
 import { plan } from '../planner/plan';
 import { readKey } from './drills';
-import { drillRequest, type DrillNote } from './notes';
+import { drillRequest, type DrillNote } from './drillNotes';
 import { oneAfterAnother } from './series';
 
 /*
@@ -34,29 +34,29 @@ export function patternsInPosition(
     return planned(drill) ? [drill] : [];
   };
   /** True where the first finger lies there in its own place, not reached for. */
-  const liesThere = (note: DrillNote) =>
-    planned(drillRequest(request, key, [note]))?.steps[0].extended === false;
+  const liesThere = (note: DrillNote) => planned(drillRequest(request, key, [note]))?.steps[0].extended === false;
   const drillsFrom = (string: OpenString, first: number): PlanRequest[] => {
     const lowest = letterSteps(spellInKey(read, string.midi + first));
-    const spelled = (midi: number, n: number) =>
-      byLetters ? spellAt(lowest + n, midi) : spellInKey(read, midi);
+    const spelled = (midi: number, n: number) => (byLetters ? spellAt(lowest + n, midi) : spellInKey(read, midi));
     return setup.instrument.firstPatterns.flatMap(({ fingers, places }) => {
       const up = places.map((place, n): DrillNote => ({
-        ...{ pitches: [pitchName(spelled(string.midi + first + place, n))], finger: fingers[n] },
-        ...{ string: string.name, position, ...(n === 0 ? { bar: true } : {}) },
+        pitches: [pitchName(spelled(string.midi + first + place, n))],
+        finger: fingers[n],
+        string: string.name,
+        position,
+        ...(n === 0 ? { bar: true } : {}),
       }));
       const down = up.slice(0, -1).reverse();
-      return fits([
-        ...up,
-        ...down.map((note, n) => ({ ...note, bar: false, beats: n === down.length - 1 ? 2 : 1 })),
-      ]);
+      return fits([...up, ...down.map((note, n) => ({ ...note, bar: false, beats: n === down.length - 1 ? 2 : 1 }))]);
     });
   };
   const drills = setup.strings.flatMap((string) => {
     for (const first of firstFingers(read, string)) {
       const one: DrillNote = {
-        ...{ pitches: [pitchName(spellInKey(read, string.midi + first))], finger: 1 },
-        ...{ string: string.name, position },
+        pitches: [pitchName(spellInKey(read, string.midi + first))],
+        finger: 1,
+        string: string.name,
+        position,
       };
       const found = liesThere(one) ? drillsFrom(string, first) : [];
       if (found.length > 0) return found;

@@ -2,7 +2,7 @@ import type { ShiftDetail } from '../findings/shifts';
 import type { Setup } from '../instrument/setup';
 import { pitchName } from '../pitch/pitch';
 import type { PlanRequest, Plan, PlanResponse } from '../vocabulary';
-import { drillKey, drillRequest, plannedNote, type DrillNote } from './notes';
+import { drillKey, drillRequest, plannedNote, type DrillNote } from './drillNotes';
 
 /** The steps of a rehearsal, in order; the light one is the ghost. */
 export const REHEARSAL_STEPS = ['hear', 'guide', 'light', 'rhythm', 'turned', 'joined'] as const;
@@ -75,10 +75,7 @@ function lockedNote(response: PlanResponse, plan: Plan, at: number, beats: numbe
 const sameNote = (a: DrillNote, b: DrillNote) => a.pitches[0] === b.pitches[0] && a.string === b.string;
 
 /** The target where it is easily heard: half position is left to the plan for the lowest notes. */
-export function easyPlace(
-  { hear, to }: Pick<ShiftDetail, 'hear' | 'to'>,
-  setup: Setup,
-): Omit<DrillNote, 'beats'> {
+export function easyPlace({ hear, to }: Pick<ShiftDetail, 'hear' | 'to'>, setup: Setup): Omit<DrillNote, 'beats'> {
   const octaves = hear.kind === 'in-place' ? 0 : hear.octaves;
   const pitches = [pitchName({ ...to.pitch, octave: to.pitch.octave - octaves })];
   if (hear.kind === 'in-place') return { pitches, string: setup.strings[to.string].name };

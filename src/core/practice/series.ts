@@ -3,7 +3,7 @@ import type { NoteSpec, PositionNumber, Lock, PlanRequest } from '../vocabulary'
 import { midiOf, parsePitch, pitchName } from '../pitch/pitch';
 import { plan } from '../planner/plan';
 import { sameFingerSeries, type Series } from './drills';
-import { bareRequest } from './notes';
+import { bareRequest } from './drillNotes';
 
 /*
  * Series that go over the whole instrument: one finger on every string, and scales that stay in one position.
@@ -17,9 +17,7 @@ export function oneAfterAnother(drills: readonly PlanRequest[]): PlanRequest {
   for (const { material, rules } of drills) {
     if (material.type !== 'notes') continue;
     const from = notes.length;
-    notes.push(
-      ...material.notes.map((note, at) => (at === 0 && from > 0 ? { ...note, bar: true as const } : note)),
-    );
+    notes.push(...material.notes.map((note, at) => (at === 0 && from > 0 ? { ...note, bar: true as const } : note)));
     locks.push(...(rules?.locks ?? []).map((lock) => ({ ...lock, at: lock.at + from })));
   }
   const key = first.material.type === 'notes' ? first.material.key : undefined;
@@ -27,11 +25,7 @@ export function oneAfterAnother(drills: readonly PlanRequest[]): PlanRequest {
 }
 
 /** One finger shifting up the scale on every string, from the lowest on. */
-export function sameFingerOnAll(
-  request: PlanRequest,
-  setup: Setup,
-  series: Omit<Series, 'string'>,
-): PlanRequest {
+export function sameFingerOnAll(request: PlanRequest, setup: Setup, series: Omit<Series, 'string'>): PlanRequest {
   return oneAfterAnother(
     setup.strings.map(({ name }) => sameFingerSeries(request, setup, { ...series, string: name })),
   );
@@ -66,13 +60,7 @@ export function onePositionDrill(
   for (const { octaves, openStrings } of ways)
     for (const pitch of tonics) {
       if (!pitch) continue;
-      const material = {
-        type: figure,
-        tonic: pitchName(pitch),
-        scale: mode,
-        octaves,
-        direction: 'updown',
-      } as const;
+      const material = { type: figure, tonic: pitchName(pitch), scale: mode, octaves, direction: 'updown' } as const;
       const rules = { positions: { only: [position] }, openStrings } as const;
       const drill: PlanRequest = { ...bareRequest(request), material, rules };
       if (plan({ ...drill, alternatives: 1, explain: 'nothing' }).plans.length > 0) return drill;

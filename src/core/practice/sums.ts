@@ -48,8 +48,7 @@ export function added(a: Counts, b: Counts, sign: 1 | -1 = 1): Counts {
 /** Sums with others put to them. */
 export function joinedSums(sums: Sums, more: Sums): Sums {
   const all: Record<string, Counts> = { ...sums };
-  for (const [signature, counts] of Object.entries(more))
-    all[signature] = added(all[signature] ?? NONE, counts);
+  for (const [signature, counts] of Object.entries(more)) all[signature] = added(all[signature] ?? NONE, counts);
   return all;
 }
 

@@ -61,13 +61,13 @@ export function trendsIn(sums: Sums): Trend[] {
     const side = sides.find(holds);
     const more = often.find(holds);
     told.push({
-      ...{ kind, counts, chance },
+      kind,
+      counts,
+      chance,
       ...(side ? { side: counts[1] > counts[2] ? ('low' as const) : ('high' as const) } : {}),
       ...(more ? { others: more.others } : {}),
     });
-    left = Object.fromEntries(
-      Object.entries(left).filter(([signature]) => !kindsIn(signature).includes(kind)),
-    );
+    left = Object.fromEntries(Object.entries(left).filter(([signature]) => !kindsIn(signature).includes(kind)));
   }
 }
 
@@ -78,11 +78,7 @@ const sideAnswer: Question = (kind, counts, all) => {
   // A tempo is no place that could be moved.
   if (n === 0 || kind.startsWith('tempo')) return null;
   const others = added(all, counts, -1);
-  return {
-    ...{ kind, counts, others, strictness: 1 },
-    chance: evenChance(low, n),
-    byLuck: (level) => evenAttained(n, level),
-  };
+  return { kind, counts, others, strictness: 1, chance: evenChance(low, n), byLuck: (level) => evenAttained(n, level) };
 };
 
 /** Off here against off elsewhere. */
@@ -91,7 +87,10 @@ const oftenAnswer: Question = (kind, counts, all) => {
   const [tries, off, allOff] = [counts[0], offOf(counts), offOf(all)];
   if (others[0] === 0 || allOff === 0) return null;
   return {
-    ...{ kind, counts, others, strictness: OFTEN_STRICTNESS },
+    kind,
+    counts,
+    others,
+    strictness: OFTEN_STRICTNESS,
     chance: shareChance(off, tries, allOff, all[0]),
     byLuck: (level) => shareAttained(tries, allOff, all[0], level),
   };

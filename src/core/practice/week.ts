@@ -30,17 +30,8 @@ export function proposeWeek({ assigned, trends, hardPlace, cardsDue, minutes }: 
   const day = Math.max(1, Math.floor(minutes));
   const [trend] = trends;
   const [scale, ...others] = assigned;
-  const item = (kind: ItemKind, part: Partial<WeekItem> = {}): WeekItem => ({
-    kind,
-    minutes: 1,
-    every: 1,
-    ...part,
-  });
-  const place = trend
-    ? item('place', { about: trend.kind })
-    : hardPlace
-      ? item('place', { planId: hardPlace })
-      : null;
+  const item = (kind: ItemKind, part: Partial<WeekItem> = {}): WeekItem => ({ kind, minutes: 1, every: 1, ...part });
+  const place = trend ? item('place', { about: trend.kind }) : hardPlace ? item('place', { planId: hardPlace }) : null;
   const wanted: (WeekItem | null)[] = [
     item('tune'),
     scale === undefined ? null : item('plan', { planId: scale }),

@@ -127,9 +127,7 @@ function isHeldSo({ steps }: Plan, wanted: readonly Wanted[]): boolean {
       step !== undefined &&
       (position === undefined || step.position === position) &&
       step.stops.some(
-        (stop) =>
-          (finger === undefined || stop.finger === finger) &&
-          (string === undefined || stop.string === string),
+        (stop) => (finger === undefined || stop.finger === finger) && (string === undefined || stop.string === string),
       );
     return has !== (not === true);
   });

@@ -32,13 +32,7 @@ export const ELEMENTS = [
 ] as const;
 export type Element = (typeof ELEMENTS)[number];
 
-export const SHIFT_KINDS = [
-  'same-finger',
-  'old-finger',
-  'new-finger',
-  'open-string',
-  'across-strings',
-] as const;
+export const SHIFT_KINDS = ['same-finger', 'old-finger', 'new-finger', 'open-string', 'across-strings'] as const;
 export type ShiftKind = (typeof SHIFT_KINDS)[number];
 
 export const PROBLEMS = ['too-low', 'too-high', 'not-together', 'beyond-reach', 'out-of-rules'] as const;
@@ -52,14 +46,7 @@ export const FELT = ['frame', 'reach', 'height', 'colour'] as const;
 export type Felt = (typeof FELT)[number];
 
 /** What makes a moment good for a shift. */
-export const MOMENTS = [
-  'during-open',
-  'semitone',
-  'first-finger',
-  'turning-point',
-  'on-the-beat',
-  'nearer',
-] as const;
+export const MOMENTS = ['during-open', 'semitone', 'first-finger', 'turning-point', 'on-the-beat', 'nearer'] as const;
 export type Moment = (typeof MOMENTS)[number];
 
 /** What plans of the same music are compared by. */

@@ -3,9 +3,9 @@
  * `records`; nothing at run time reads them but what makes the validators, so no page loads them.
  */
 export * from './answers';
-export * from './instruments';
+export * from './players';
 export * from './music';
-export * from './practice';
+export * from './practising';
 export * from './rules';
 export type * from './weights';
 export type * from './records';

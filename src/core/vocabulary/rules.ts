@@ -13,14 +13,7 @@ export const CHROMATIC = ['slide', 'finger-per-semitone'] as const;
 export const EXPLAIN = ['shifts', 'all', 'nothing'] as const;
 
 /** What a teacher's taste is told by. */
-export const PREFERENCES = [
-  'open-string',
-  'little-finger',
-  'shift',
-  'crossing',
-  'extension',
-  'height',
-] as const;
+export const PREFERENCES = ['open-string', 'little-finger', 'shift', 'crossing', 'extension', 'height'] as const;
 export type Preference = (typeof PREFERENCES)[number];
 /** Times its usual price a thing may cost by taste; beyond that it is a rule. */
 export const LEAST_FACTOR = 0.25;

@@ -32,11 +32,7 @@ export function tagged<Options extends TSchema[]>(field: string, options: [...Op
 }
 
 /** The second where the first holds, else the third. */
-export function either<Then extends TSchema, Else extends TSchema>(
-  when: object,
-  then: Then,
-  otherwise: Else,
-) {
+export function either<Then extends TSchema, Else extends TSchema>(when: object, then: Then, otherwise: Else) {
   return Type.Unsafe<Static<Then> | Static<Else>>({ if: when, then, else: otherwise });
 }
 

@@ -34,10 +34,7 @@ export function clefsFor(
     const ledgers = choices.map((clef) => ledgerSteps(event, clef, instrument));
     const away = ledgers[0] === 0 ? AWAY_FROM_HOME : 0;
     const best = choices.map((_, to) =>
-      costs.reduce(
-        (low, cost, from) => (cost + change(from, to) < costs[low] + change(low, to) ? from : low),
-        to,
-      ),
+      costs.reduce((low, cost, from) => (cost + change(from, to) < costs[low] + change(low, to) ? from : low), to),
     );
     cameFrom.push(best);
     costs = best.map((from, to) => costs[from] + change(from, to) + ledgers[to] + (to === 0 ? 0 : away));
@@ -72,8 +69,6 @@ function change(from: number, to: number): number {
 
 function ledgerSteps(event: ResponseEvent, clef: Clef, instrument: InstrumentName): number {
   if (!('pitches' in event)) return 0;
-  const away = event.pitches.map((name) =>
-    Math.abs(letterSteps(written(name, instrument)) - MIDDLE_LINES[clef]),
-  );
+  const away = event.pitches.map((name) => Math.abs(letterSteps(written(name, instrument)) - MIDDLE_LINES[clef]));
   return Math.max(0, Math.max(...away) - STAFF_HALF);
 }

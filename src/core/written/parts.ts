@@ -27,13 +27,7 @@ const EXACT = 1e-6;
  * For each event its parts.
  * @param barred false for a few notes that are no bars: each has one part then
  */
-export function partsOf({
-  music,
-  barred,
-}: {
-  readonly music: WritableMusic;
-  readonly barred: boolean;
-}): Part[][] {
+export function partsOf({ music, barred }: { readonly music: WritableMusic; readonly barred: boolean }): Part[][] {
   const { of } = readTime(music.time);
   const quarters = (beats: number) => (beats * 4) / of;
   const onsets = onsetsOf(music.events);

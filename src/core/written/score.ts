@@ -2,14 +2,7 @@ import type { Clef, InstrumentName } from '../vocabulary';
 import { bowsOf, hasBows } from '../material/bows';
 import { parsePitch, type Pitch } from '../pitch/pitch';
 import { beamGroups } from './beams';
-import {
-  keysAt,
-  partsOf,
-  signatureChangesIn,
-  type Part,
-  type SignatureChange,
-  type WritableMusic,
-} from './parts';
+import { keysAt, partsOf, signatureChangesIn, type Part, type SignatureChange, type WritableMusic } from './parts';
 import { signsToShow } from './signs';
 import { writtenFifths } from './signature';
 import { hasFlag, lengthOf, valuesOf, type NoteValue } from './values';
@@ -62,10 +55,7 @@ export interface WrittenBar {
   readonly notes: readonly WrittenNote[];
 }
 
-type Draft = { -readonly [Name in keyof WrittenNote]: WrittenNote[Name] } & {
-  bar: number;
-  unbeamed: boolean;
-};
+type Draft = { -readonly [Name in keyof WrittenNote]: WrittenNote[Name] } & { bar: number; unbeamed: boolean };
 
 /** A written note with the number of its bar; -1 for a few notes that are no bars. */
 export type NoteInBar = WrittenNote & { readonly bar: number };
@@ -106,8 +96,18 @@ export function writtenNotes(
         const quarters = n + 1 < values.length ? lengthOf(value) : left;
         const shown = drafts.length === from ? signs[at] : pitches.map(() => null);
         drafts.push({
-          ...{ at, start, quarters, value, pitches, signs: shown, clef: clefs[at] },
-          ...{ first: false, last: false, beams: [], bar: bars.length - 1, unbeamed: own.length > 1 },
+          at,
+          start,
+          quarters,
+          value,
+          pitches,
+          signs: shown,
+          clef: clefs[at],
+          first: false,
+          last: false,
+          beams: [],
+          bar: bars.length - 1,
+          unbeamed: own.length > 1,
         });
         start += quarters;
       }
@@ -122,11 +122,7 @@ export function writtenNotes(
 }
 
 /** @param clefs the clef of each event */
-export function writtenBars(
-  music: WritableMusic,
-  instrument: InstrumentName,
-  clefs: readonly Clef[],
-): WrittenBar[] {
+export function writtenBars(music: WritableMusic, instrument: InstrumentName, clefs: readonly Clef[]): WrittenBar[] {
   const all = writtenNotes(music, instrument, clefs);
   const keyAt = keysAt(music);
   const byBar: NoteInBar[][] = all.bars.map(() => []);
@@ -136,14 +132,16 @@ export function writtenBars(
     const notes = byBar[n];
     const { number, start, length } = bar as NonNullable<Part['bar']>;
     const quarter = quarterOf(music);
-    const own = writtenFifths(
-      notes.length > 0 ? keyAt(notes[0].at).fifths : (before?.fifths ?? music.key.fifths),
-    );
+    const own = writtenFifths(notes.length > 0 ? keyAt(notes[0].at).fifths : (before?.fifths ?? music.key.fifths));
     const bpm = music.changes?.find(
       (change) => change.bpm !== undefined && notes.some((note) => note.first && note.at === change.at),
     )?.bpm;
     const written: WrittenBar = {
-      ...{ number, start: start * quarter, length: length * quarter, time, fifths: own },
+      number,
+      start: start * quarter,
+      length: length * quarter,
+      time,
+      fifths: own,
       newTime: before === undefined || before.time !== time,
       newKey: before === undefined || before.fifths !== own,
       ...(bpm === undefined ? {} : { bpm }),
@@ -181,8 +179,7 @@ function putTuplets(drafts: readonly Draft[]) {
   let sum = 0;
   drafts.forEach((draft, n) => {
     const { tuplet } = draft.value;
-    const same =
-      from >= 0 && tuplet?.actual === drafts[from].value.tuplet?.actual && draft.bar === drafts[from].bar;
+    const same = from >= 0 && tuplet?.actual === drafts[from].value.tuplet?.actual && draft.bar === drafts[from].bar;
     if (!same) from = -1;
     if (!tuplet) return;
     if (from < 0) {
@@ -204,7 +201,9 @@ function putTuplets(drafts: readonly Draft[]) {
 function putBeams(drafts: readonly Draft[], bars: readonly Part[], time: string) {
   const groups = beamGroups(
     drafts.map(({ start, value, pitches, bar, unbeamed }, n) => ({
-      ...{ start, time: bars[bar]?.time ?? time, bar: drafts[n - 1]?.bar !== bar },
+      start,
+      time: bars[bar]?.time ?? time,
+      bar: drafts[n - 1]?.bar !== bar,
       joins: pitches.length > 0 && hasFlag(value) && !unbeamed,
     })),
   );

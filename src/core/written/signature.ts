@@ -4,10 +4,4 @@ export function writtenFifths(fifths: number): number {
 }
 
 /** Signs before a note, by its alteration in semitones. */
-export const SIGNS: Readonly<Record<number, string>> = {
-  '-2': 'bb',
-  '-1': 'b',
-  '0': 'n',
-  '1': '#',
-  '2': '##',
-};
+export const SIGNS: Readonly<Record<number, string>> = { '-2': 'bb', '-1': 'b', '0': 'n', '1': '#', '2': '##' };

@@ -90,9 +90,7 @@ export function valuesOf(quarters: number): NoteValue[] {
 /** The one value that a length is drawn with where there is room for one alone: its own, or the longest below it. */
 export function noteValue(quarters: number): NoteValue {
   const [first, ...rest] = valuesOf(quarters);
-  return rest.length === 0
-    ? first
-    : (DOTTED_BELOW.find((value) => lengthOf(value) <= quarters + EXACT) ?? first);
+  return rest.length === 0 ? first : (DOTTED_BELOW.find((value) => lengthOf(value) <= quarters + EXACT) ?? first);
 }
 
 const DOTTED_BELOW: readonly NoteValue[] = [1, 2, 4, 8, 16, 32].flatMap((of) =>

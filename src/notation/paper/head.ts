@@ -34,22 +34,13 @@ export function drawKey(inks: Ink[], fifths: number, before: number, clef: Clef,
   const glyph = fifths === 0 ? 'accidentalNatural' : fifths > 0 ? 'accidentalSharp' : 'accidentalFlat';
   for (let n = 0; n < Math.abs(signs); n++) {
     const y =
-      signs > 0
-        ? clef === 'tenor'
-          ? TENOR_SHARPS[n]
-          : SHARP_YS[n] + CLEF_DOWN[clef]
-        : FLAT_YS[n] + CLEF_DOWN[clef];
+      signs > 0 ? (clef === 'tenor' ? TENOR_SHARPS[n] : SHARP_YS[n] + CLEF_DOWN[clef]) : FLAT_YS[n] + CLEF_DOWN[clef];
     inks.push({ kind: 'glyph', glyph, x: x + n * KEY_SIGN, y, size: 1 });
   }
 }
 
 /** Draws what is written anew where a bar begins, from a place on. */
-export function drawSignatureChange(
-  inks: Ink[],
-  { signature, time }: SignatureChange,
-  clef: Clef,
-  x: number,
-) {
+export function drawSignatureChange(inks: Ink[], { signature, time }: SignatureChange, clef: Clef, x: number) {
   if (signature) drawKey(inks, signature.fifths, signature.before, clef, x);
   if (time) drawTime(inks, time, x + (signature ? changedKeyWidth(signature) : 0));
 }

@@ -191,14 +191,7 @@ export function placed(inks: readonly Ink[], scale: number, dx: number, dy: numb
           ...(ink.width ? { width: ink.width * scale } : {}),
         };
       case 'box':
-        return {
-          ...ink,
-          x: x(ink.x),
-          y: y(ink.y),
-          w: ink.w * scale,
-          h: ink.h * scale,
-          width: ink.width * scale,
-        };
+        return { ...ink, x: x(ink.x), y: y(ink.y), w: ink.w * scale, h: ink.h * scale, width: ink.width * scale };
       case 'disc':
         return {
           ...ink,

@@ -97,5 +97,4 @@ export function drawSlurs({ inks, sky }: Desk, sets: readonly SetNote[], left: n
 }
 
 /** True where the first slur that is told of on a line ends there: it began on the line before. */
-const goesOn = (sets: readonly SetNote[]) =>
-  sets.find(({ note }) => note.slur !== undefined)?.note.slur === 'stop';
+const goesOn = (sets: readonly SetNote[]) => sets.find(({ note }) => note.slur !== undefined)?.note.slur === 'stop';

@@ -1,11 +1,4 @@
-import {
-  letterSteps,
-  MIDDLE_LINES,
-  type Clef,
-  type InstrumentName,
-  type Pitch,
-  type WrittenNote,
-} from '../../core';
+import { letterSteps, MIDDLE_LINES, type Clef, type InstrumentName, type Pitch, type WrittenNote } from '../../core';
 import { instrumentRecord } from '../../core';
 import { glyphOf, glyphWidth, line, type GlyphName, type Ink } from './ink';
 import type { Skyline } from './skyline';
@@ -140,8 +133,7 @@ function headOffsets(heads: readonly number[], up: boolean, width: number): numb
   order.forEach((voice, n) => {
     const before = order[n - 1];
     if (before === undefined || offs[before] !== 0) return;
-    if (Math.abs(heads[voice] - heads[before]) < 0.75)
-      offs[voice] = up ? width - STEM_WIDTH : -(width - STEM_WIDTH);
+    if (Math.abs(heads[voice] - heads[before]) < 0.75) offs[voice] = up ? width - STEM_WIDTH : -(width - STEM_WIDTH);
   });
   return offs;
 }
@@ -155,13 +147,7 @@ function drawDots({ inks }: Desk, { note, x, heads, width, up }: SetNote, off: n
     taken.add(at);
     for (let dot = 0; dot < note.value.dots; dot++) {
       const flag = up && note.value.of >= 8 && note.beams.length === 0 ? 0.55 : 0;
-      inks.push({
-        kind: 'glyph',
-        glyph: 'dot',
-        x: x + off + width + 0.35 + flag + dot * 0.6,
-        y: at,
-        size: 1,
-      });
+      inks.push({ kind: 'glyph', glyph: 'dot', x: x + off + width + 0.35 + flag + dot * 0.6, y: at, size: 1 });
     }
   }
 }
@@ -266,13 +252,7 @@ export function drawRest({ inks, sky }: Desk, { value }: WrittenNote, x: number,
 }
 
 /** A note that is only touched on the way: a small head before the note that it leads to. */
-export function drawGuide(
-  { inks, sky, instrument }: Desk,
-  pitch: Pitch,
-  clef: Clef,
-  x: number,
-  sign: string | null,
-) {
+export function drawGuide({ inks, sky, instrument }: Desk, pitch: Pitch, clef: Clef, x: number, sign: string | null) {
   const y = headY(pitch, clef, instrument);
   const size = 0.62;
   const at = x - GUIDE_ROOM + (sign ? 0.75 : 0.2);

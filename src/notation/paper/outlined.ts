@@ -21,10 +21,7 @@ export function outlined(page: Page, files: FontFiles): Page {
     fonts.set(name, font);
     return font;
   };
-  return {
-    ...page,
-    inks: page.inks.map((ink) => (ink.kind === 'text' ? shapeOf(ink, fontOf(ink.font)) : ink)),
-  };
+  return { ...page, inks: page.inks.map((ink) => (ink.kind === 'text' ? shapeOf(ink, fontOf(ink.font)) : ink)) };
 }
 
 function shapeOf({ text, x, y, size, tone = 'ink' }: Extract<Ink, { kind: 'text' }>, font: Font): Ink {

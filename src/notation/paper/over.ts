@@ -1,6 +1,7 @@
 import type { Pitch } from '../../core';
 import { glyphOf, line, textWidth, words, type Ink } from './ink';
 import type { Desk, SetNote } from './notes';
+import { overText } from '../../wording/rooms/drawings';
 
 /*
  * What is written over and under a staff: fingers, bows, strings, positions, ringing notes, checks and names.
@@ -70,7 +71,7 @@ export function writeFingers({ inks, sky }: Desk, over: Over, sets: readonly Set
       sky.put(from, to, y, 4);
     }
     if (over.extensions.has(note.at)) {
-      const extension = 'ext.';
+      const extension = overText.ext;
       inks.push(...words(middle, y, extension, { size: 1.25, anchor: 'middle' }));
       const half = textWidth(extension, 'sans', 1.25) / 2;
       sky.put(middle - half, middle + half, y - 1, 4);
@@ -121,7 +122,10 @@ function placedOn(
   return stretches
     .filter(({ from, to }) => to >= first && from <= last)
     .map(({ from, to, text, short = text }) => ({
-      ...{ text, short, begins: from >= first, ends: to <= last },
+      text,
+      short,
+      begins: from >= first,
+      ends: to <= last,
       from: from >= first ? (xOf.get(from)?.from ?? left) : left,
       to: to <= last ? (xOf.get(to)?.to ?? right) : right,
     }));
@@ -176,16 +180,7 @@ export function writeMarked(desk: Desk, over: Over, sets: readonly SetNote[], ed
   const { inks, sky } = desk;
   const y = rowOver(desk, all) - 0.2;
   for (const { from, to, text } of all) {
-    inks.push({
-      kind: 'box',
-      x: from - 0.2,
-      y: y - 1.75,
-      w: 1.75,
-      h: 1.75,
-      width: 0.14,
-      stroke: 'ink',
-      fill: 'paper',
-    });
+    inks.push({ kind: 'box', x: from - 0.2, y: y - 1.75, w: 1.75, h: 1.75, width: 0.14, stroke: 'ink', fill: 'paper' });
     inks.push(...words(from + 0.675, y - 0.4, text, { size: 1.5, font: 'bold', anchor: 'middle' }));
     if (to > from + 1.9) inks.push(line(from + 1.55, y - 0.1, to, y - 0.1, 0.2));
     sky.put(from - 0.2, Math.max(to, from + 1.6), y - 2, 4);
@@ -203,15 +198,16 @@ export function writeUnder({ inks, sky }: Desk, over: Over, sets: readonly SetNo
   const first = sets.filter(({ note }) => note.first);
   const heard = first.filter(({ note }) => over.rings.has(note.at) || over.checks.has(note.at));
   const middleOf = ({ x, width }: SetNote) => x + width / 2;
-  const row =
-    Math.max(...heard.map((set) => sky.bottom(middleOf(set) - 0.6, middleOf(set) + 0.6)), 4.2) + 0.75;
+  const row = Math.max(...heard.map((set) => sky.bottom(middleOf(set) - 0.6, middleOf(set) + 0.6)), 4.2) + 0.75;
   for (const set of heard) {
     const middle = middleOf(set);
     if (over.rings.has(set.note.at))
       inks.push({ kind: 'disc', x: middle, y: row, r: 0.33, fill: 'paper', stroke: 'ink', width: 0.13 });
     else
       inks.push({
-        ...{ kind: 'shape', stroke: 'ink', width: 0.17 },
+        kind: 'shape',
+        stroke: 'ink',
+        width: 0.17,
         path: CHECK.map(([letter, dx, dy]) => [letter, middle + dx, row + dy]),
       });
     sky.put(middle - 0.5, middle + 0.5, 0, row + 0.45);

@@ -1,16 +1,8 @@
 import fontkit from '@pdf-lib/fontkit';
-import {
-  PDFDocument,
-  PDFHexString,
-  PDFName,
-  PDFNumber,
-  rgb,
-  type PDFFont,
-  type PDFPage,
-  type PDFRef,
-} from 'pdf-lib';
+import { PDFDocument, PDFHexString, PDFName, PDFNumber, rgb, type PDFFont, type PDFPage, type PDFRef } from 'pdf-lib';
 import { glyphOf, type FontName, type Ink, type Page, type Paint, type Tone } from './ink';
 import { pathText } from './svg';
+import { PRODUCT } from '../../wording/rooms/pages';
 
 /*
  * Pages as a PDF: everything drawn as lines and shapes, words as words in fonts that are put in with the letters that are used.
@@ -47,14 +39,12 @@ export async function pdfOf(
   pdf.registerFontkit(fontkit);
   pdf.setTitle(title, { showInWindowTitleBar: true });
   pdf.setAuthor(author);
-  pdf.setCreator('Dove Path');
-  pdf.setProducer('Dove Path');
+  pdf.setCreator(PRODUCT);
+  pdf.setProducer(PRODUCT);
   pdf.setCreationDate(now);
   pdf.setModificationDate(now);
   pdf.setLanguage('en');
-  const used = new Set(
-    pages.flatMap(({ inks }) => inks.flatMap((ink) => (ink.kind === 'text' ? [ink.font] : []))),
-  );
+  const used = new Set(pages.flatMap(({ inks }) => inks.flatMap((ink) => (ink.kind === 'text' ? [ink.font] : []))));
   const fonts = new Map<FontName, PDFFont>();
   for (const name of used) fonts.set(name, await pdf.embedFont(files[name], { subset: true }));
   for (const { width, height, inks } of pages) {

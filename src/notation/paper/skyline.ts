@@ -19,8 +19,7 @@ export function skyline(width: number, upper: number, lower: number): Skyline {
   const bottoms = new Float64Array(count).fill(lower);
   const place = (x: number) => Math.max(0, Math.min(count - 1, Math.floor(x / STEP)));
   return {
-    top: (from, to) =>
-      tops.subarray(place(from), place(to) + 1).reduce((most, y) => Math.min(most, y), Infinity),
+    top: (from, to) => tops.subarray(place(from), place(to) + 1).reduce((most, y) => Math.min(most, y), Infinity),
     bottom: (from, to) =>
       bottoms.subarray(place(from), place(to) + 1).reduce((most, y) => Math.max(most, y), -Infinity),
     put(from, to, up, down) {

@@ -116,11 +116,7 @@ const WIDEST = 1.35;
  * Breaks music into lines that are about equally full; the last is no lonely bar where that can be helped.
  * @param width @param heads room of a line, and what its beginning takes, by the bar it begins with
  */
-export function lineBreaksFor(
-  bars: readonly BarSpace[],
-  width: number,
-  heads: (bar: number) => number,
-): LineOfBars[] {
+export function lineBreaksFor(bars: readonly BarSpace[], width: number, heads: (bar: number) => number): LineOfBars[] {
   const best: number[] = [0];
   const cameFrom: number[] = [0];
   for (let last = 1; last <= bars.length; last++) {
@@ -140,8 +136,7 @@ export function lineBreaksFor(
     }
   }
   const lines: LineOfBars[] = [];
-  for (let last = bars.length; last > 0; last = cameFrom[last])
-    lines.unshift({ first: cameFrom[last], last });
+  for (let last = bars.length; last > 0; last = cameFrom[last]) lines.unshift({ first: cameFrom[last], last });
   return lines;
 }
 

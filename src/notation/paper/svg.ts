@@ -1,4 +1,5 @@
 import { glyphOf, type GlyphName, type Ink, type Page, type Paint, type Segment, type Tone } from './ink';
+import { svgText } from '../../wording/rooms/drawings';
 
 /*
  * A page as SVG.
@@ -18,7 +19,7 @@ const FAMILIES = {
   sans: "'Atkinson Hyperlegible Next Variable','Atkinson Hyperlegible Next',sans-serif",
   bold: "'Atkinson Hyperlegible Next Variable','Atkinson Hyperlegible Next',sans-serif",
   serif: "'Literata Variable',Literata,serif",
-  title: "'Literata Variable',Literata,serif",
+  title: svgText.literataVariableLiterataSerif,
 } as const;
 
 const short = (value: number) => String(Math.round(value * 100) / 100);

@@ -1,25 +1,10 @@
-import {
-  keyAlteration,
-  SIGNS,
-  type Clef,
-  type InstrumentName,
-  type Pitch,
-  type WrittenBar,
-} from '../../core';
+import { keyAlteration, SIGNS, type Clef, type InstrumentName, type Pitch, type WrittenBar } from '../../core';
 import { AFTER_BAR } from '../signatureWidths';
 import { drawClef, drawKey, drawTime, drawSignatureChange } from './head';
 import { line, placed, textWidth, words, type Ink } from './ink';
 import { drawSlurs, drawTies, drawTuplets } from './joins';
 import { drawGuide, drawNotes, drawRest, GUIDE_ROOM, setNote, type Desk, type SetNote } from './notes';
-import {
-  writeFingers,
-  writeMarked,
-  writePositions,
-  writeStrings,
-  writeUnder,
-  type Edges,
-  type Over,
-} from './over';
+import { writeFingers, writeMarked, writePositions, writeStrings, writeUnder, type Edges, type Over } from './over';
 import { skyline } from './skyline';
 import { BAR_LINE, drawStaffLines } from './staff';
 import {
@@ -71,15 +56,9 @@ export function drawLines(written: readonly PartOnPaper[], options: LineOptions)
   const named = written.some(({ name }) => name !== undefined);
   const indents = named ? nameWidths(written) : [0, 0];
   const inner = options.width - headWidthOf(7, true) - indents[0];
-  const parts = written.map((part) => ({
-    ...part,
-    bars: written.length === 1 ? parted(part.bars, inner) : part.bars,
-  }));
+  const parts = written.map((part) => ({ ...part, bars: written.length === 1 ? parted(part.bars, inner) : part.bars }));
   const spaces = barSpaces(
-    parts.map(({ bars, over }) => ({
-      bars,
-      before: new Map([...over.guides.keys()].map((at) => [at, GUIDE_ROOM])),
-    })),
+    parts.map(({ bars, over }) => ({ bars, before: new Map([...over.guides.keys()].map((at) => [at, GUIDE_ROOM])) })),
   );
   const widest = (bar: number) => Math.max(...parts.map(({ bars }) => Math.abs(bars[bar].fifths)));
   const headOf = (bar: number) =>
@@ -132,7 +111,11 @@ function drawLine(
   const end = x;
   const staves = parts.map((part, n) =>
     drawStaff(part, {
-      ...{ first, starts, end, spaces: own, options: n === 0 ? options : { ...options, numbers: false } },
+      first,
+      starts,
+      end,
+      spaces: own,
+      options: n === 0 ? options : { ...options, numbers: false },
       columns: own.map((bar) => placesInBar(bar, bar.natural * factor)),
     }),
   );
@@ -155,9 +138,7 @@ function drawLine(
     const final = first + n + 1 === parts[0].bars.length;
     if (final) {
       inks.push(line(at - 0.75, tops[0], at - 0.75, tops[tops.length - 1] + 4, BAR_LINE));
-      inks.push(
-        line(at - THICK_LINE / 2, tops[0], at - THICK_LINE / 2, tops[tops.length - 1] + 4, THICK_LINE),
-      );
+      inks.push(line(at - THICK_LINE / 2, tops[0], at - THICK_LINE / 2, tops[tops.length - 1] + 4, THICK_LINE));
     } else inks.push(line(at, tops[0], at, tops[tops.length - 1] + 4, BAR_LINE));
   });
   return { inks, top: staves[0].top, bottom, places: staves.map(({ places }) => places) };
@@ -202,10 +183,7 @@ interface DrawnStaff {
   readonly places: ReadonlyMap<number, number>;
 }
 
-function drawStaff(
-  part: PartOnPaper,
-  { first, starts, end, spaces, columns, options }: StaffLine,
-): DrawnStaff {
+function drawStaff(part: PartOnPaper, { first, starts, end, spaces, columns, options }: StaffLine): DrawnStaff {
   const { bars, instrument, over } = part;
   const inks: Ink[] = [];
   const sky = skyline(end + 2, -0.1, 4.1);
@@ -223,9 +201,7 @@ function drawStaff(
   const timed = first === 0 || opening.newTime;
   if (timed) drawTime(inks, opening.time, x);
   if (options.numbers && opening.number > 1)
-    inks.push(
-      ...words(left, Math.min(sky.top(left, left + 2), -0.3) - 0.5, String(opening.number), { size: 1.4 }),
-    );
+    inks.push(...words(left, Math.min(sky.top(left, left + 2), -0.3) - 0.5, String(opening.number), { size: 1.4 }));
 
   const sets: SetNote[] = [];
   const places = new Map<number, number>();
@@ -276,13 +252,7 @@ function clefBefore(bars: readonly WrittenBar[], first: number): Clef {
   return 'treble';
 }
 
-function edgesOf(
-  bars: readonly WrittenBar[],
-  first: number,
-  count: number,
-  left: number,
-  right: number,
-): Edges {
+function edgesOf(bars: readonly WrittenBar[], first: number, count: number, left: number, right: number): Edges {
   const events = bars.slice(first, first + count).flatMap(({ notes }) => notes.map(({ at }) => at));
   return { left, right: right - 0.6, first: Math.min(...events), last: Math.max(...events) };
 }

@@ -1,13 +1,11 @@
 import { brokenWords, line, placed, words, type FontName, type Ink, type Page } from '../paper/ink';
+import { blocksText } from '../../wording/rooms/drawings';
 
 /*
  * What a page is made of, from top to bottom: blocks that are never parted. In points; y is 0 at a block's top.
  */
 
-export const PAPERS = {
-  a4: { width: 595.28, height: 841.89 },
-  letter: { width: 612, height: 792 },
-} as const;
+export const PAPERS = { a4: { width: 595.28, height: 841.89 }, letter: { width: 612, height: 792 } } as const;
 export type Paper = keyof typeof PAPERS;
 
 export interface Block {
@@ -52,10 +50,7 @@ export function compose(blocks: readonly Block[], paper: Paper, foot: Foot): Com
     let last = n;
     while (blocks[last].withNext && last + 1 < blocks.length && !blocks[last + 1].newPage) last++;
     const group = blocks.slice(n, last + 1);
-    const needed = group.reduce(
-      (sum, block, at) => sum + block.height + (at === 0 && y === 0 ? 0 : block.before),
-      0,
-    );
+    const needed = group.reduce((sum, block, at) => sum + block.height + (at === 0 && y === 0 ? 0 : block.before), 0);
     if (blocks[n].newPage || y + needed > room) {
       pages.push([]);
       y = 0;
@@ -76,7 +71,8 @@ export function compose(blocks: readonly Block[], paper: Paper, foot: Foot): Com
   return {
     marks,
     pages: pages.map((inks, n) => ({
-      ...{ width, height },
+      width,
+      height,
       inks: [...inks, ...footInks(foot.left, n + foot.from, of, width, height)],
     })),
   };
@@ -87,7 +83,7 @@ function footInks(left: string, page: number, of: number, width: number, height:
   const size = 7.5;
   return [
     ...words(MARGIN, y, left, { size, tone: 'grey' }),
-    ...(of > 1 ? words(width - MARGIN, y, `${page} of ${of}`, { size, tone: 'grey', anchor: 'end' }) : []),
+    ...(of > 1 ? words(width - MARGIN, y, blocksText.of(page, of), { size, tone: 'grey', anchor: 'end' }) : []),
   ];
 }
 
@@ -109,7 +105,8 @@ export function paragraph(
   return {
     inks: lines.flatMap((one, n) => words(0, size + n * leading, one, { size, font })),
     height: size * 0.25 + lines.length * leading,
-    ...{ before, withNext },
+    before,
+    withNext,
   };
 }
 
@@ -164,9 +161,7 @@ export function emptyTable(
   });
   for (let row = 0; row <= rows; row++)
     inks.push(
-      line(0, head + row * tall, width, head + row * tall, row === 0 ? 0.9 : 0.5, {
-        tone: row === 0 ? 'ink' : 'grey',
-      }),
+      line(0, head + row * tall, width, head + row * tall, row === 0 ? 0.9 : 0.5, { tone: row === 0 ? 'ink' : 'grey' }),
     );
   return { inks, height, before: size * 0.4 };
 }

@@ -1,7 +1,8 @@
-import type { SheetPlan } from '../../work/sheets';
+import type { SheetPlan } from '../../work/sheetParts';
 import { words, type Ink } from '../paper/ink';
 import { compose, heading, innerWidth, paragraph, PAPERS, type Block, type Composed } from './blocks';
 import { sheetBlocks, type SheetAsk, type SheetChoices } from './sheet';
+import { bookText } from '../../wording/rooms/drawings';
 
 /*
  * A book: a title with contents, then a sheet for each plan.
@@ -36,14 +37,10 @@ export function bookPages(ask: BookAsk): Composed {
   const body = compose(blocks, paper, { left: ask.caution, from: front + 1 });
   const all = front + body.pages.length;
   const numbered = compose(blocks, paper, { left: ask.caution, from: front + 1, of: all });
-  const contents = compose(contentBlocks(ask, numbered.marks, perPage), paper, {
-    left: ask.caution,
-    from: 1,
-    of: all,
-  });
+  const contents = compose(contentBlocks(ask, numbered.marks, perPage), paper, { left: ask.caution, from: 1, of: all });
   return {
     pages: [...contents.pages, ...numbered.pages],
-    marks: [{ title: 'Contents', page: 1 }, ...numbered.marks],
+    marks: [{ title: bookText.contents, page: 1 }, ...numbered.marks],
   };
 }
 

@@ -1,5 +1,5 @@
 import type { NoteNames } from '../../core';
-import type { Planned } from '../../work/sheets';
+import type { Planned } from '../../work/sheetParts';
 import type { PartOnPaper } from '../paper/system';
 import { line, words } from '../paper/ink';
 import { compose, heading, innerWidth, paragraph, type Block, type Composed } from './blocks';
@@ -70,6 +70,9 @@ function titleBlock(title: string, date: string, width: number): Block {
       line(0, height + 2, width, height + 2, 0.8),
     ],
     height: height + 5,
-    ...{ before: 0, newPage: true, withNext: true, mark: title },
+    before: 0,
+    newPage: true,
+    withNext: true,
+    mark: title,
   };
 }

@@ -7,7 +7,7 @@ import {
   type PlanResponse,
   type Step,
 } from '../../core';
-import type { Planned } from '../../work/sheets';
+import type { Planned } from '../../work/sheetParts';
 import { printed } from '../../wording/notes';
 import { fingerSign, positionWords } from '../../wording/places';
 import { extensionMarks, numeralOf } from '../marks';
@@ -42,8 +42,7 @@ export function overOf(
   const shown = choices.fingers === 'needed' ? neededAt(plan) : null;
   const fingers = new Map<number, readonly string[]>();
   if (choices.fingers !== 'none')
-    for (const step of steps)
-      if (!shown || shown.has(step.at)) fingers.set(step.at, step.stops.map(fingerSign));
+    for (const step of steps) if (!shown || shown.has(step.at)) fingers.set(step.at, step.stops.map(fingerSign));
   const guides = new Map(
     shifts.flatMap(({ to, guide }) => {
       const pitch = guide && parsePitch(guide.pitch);
@@ -111,9 +110,7 @@ function heardAt({ steps, shifts }: Plan, findings: Findings | undefined) {
 function namesOf({ events }: PlanResponse, names: NoteNames): Map<number, string> {
   return new Map(
     events.flatMap((event) =>
-      'pitches' in event
-        ? [[event.at, event.pitches.map((name) => printed(name, names)).join(' ')] as const]
-        : [],
+      'pitches' in event ? [[event.at, event.pitches.map((name) => printed(name, names)).join(' ')] as const] : [],
     ),
   );
 }

@@ -1,6 +1,7 @@
 import { stopMm, type HandProfile, type Plan, type Setup } from '../../core';
 import { printed } from '../../wording/notes';
 import { line, words, type Ink } from '../paper/ink';
+import { sheetNeckText } from '../../wording/rooms/drawings';
 
 /*
  * The neck with every place that a plan stops, to scale along the strings.
@@ -10,10 +11,7 @@ const WIDTH = 480;
 const ROW = 20;
 
 export function neckInks({ steps }: Plan, { strings, lengthMm }: Setup, { fingertipMm }: HandProfile) {
-  const places = new Map<
-    string,
-    { readonly string: number; readonly mm: number; readonly fingers: Set<string> }
-  >();
+  const places = new Map<string, { readonly string: number; readonly mm: number; readonly fingers: Set<string> }>();
   for (const { stops } of steps)
     for (const { string, semitones, finger } of stops) {
       const key = `${string}/${semitones}`;
@@ -62,7 +60,7 @@ export function neckInks({ steps }: Plan, { strings, lengthMm }: Setup, { finger
   for (let mm = 0; mm <= most; mm += 50) {
     inks.push(line(x(mm), rule - 3, x(mm), rule + 3, 0.6));
     inks.push(
-      ...words(x(mm), rule + 11, mm === 0 ? 'nut' : `${mm} mm`, {
+      ...words(x(mm), rule + 11, mm === 0 ? 'nut' : sheetNeckText.mm(mm), {
         size: 7,
         anchor: mm === 0 ? 'start' : 'middle',
         tone: 'grey',

@@ -14,6 +14,7 @@ import { placeName } from '../../wording/places';
 import { sentence } from '../../wording/grammar';
 import { line, textWidth, words, type Ink } from '../paper/ink';
 import { at as moved, type Block } from './blocks';
+import { patternsText } from '../../wording/rooms/drawings';
 
 /*
  * Finger patterns as small fingerboards in the size they have on this student's instrument: a hand can be laid on the paper. Fingers that touch are joined.
@@ -58,7 +59,7 @@ export function patternsOf(plan: Plan, { strings }: Setup, { instrument }: PlanR
     }
   }
   return [...byPlace].map(([title, laid]) => ({
-    title: /position|thumb/i.test(title) ? title : `${title} position`,
+    title: /position|thumb/i.test(title) ? title : patternsText.position(title),
     fingers: [...laid.values()],
   }));
 }
@@ -94,13 +95,11 @@ function drawPattern(
   const lowest = Math.min(...used);
   const row = STRING_MM * MM;
   const y = (string: number) => size * 1.7 + (highest - string + 0.7) * row;
-  const heading = scale < 1 ? `${title} (smaller than it is)` : title;
+  const heading = scale < 1 ? patternsText.smallerThanItIs(title) : title;
   const inks: Ink[] = [...words(0, size, heading, { size, font: 'bold' })];
   for (let string = lowest; string <= highest; string++) {
     const plays = used.includes(string);
-    inks.push(
-      line(x(nut ? 0 : from), y(string), width, y(string), plays ? 0.9 : 0.5, plays ? {} : { tone: 'grey' }),
-    );
+    inks.push(line(x(nut ? 0 : from), y(string), width, y(string), plays ? 0.9 : 0.5, plays ? {} : { tone: 'grey' }));
     inks.push(
       ...words(2, y(string) + size * 0.34, printed(strings[string].name), {
         size: size * 0.9,
@@ -118,12 +117,7 @@ function drawPattern(
     inks.push({ kind: 'disc', x: cx, y: cy, r: tip, fill: again ? 'paper' : 'ink', stroke: 'ink', width: 1 });
     const tone = again ? 'ink' : 'paper';
     inks.push(
-      ...words(cx, cy + tip * 0.42, String(finger), {
-        size: tip * 1.25,
-        font: 'bold',
-        anchor: 'middle',
-        tone,
-      }),
+      ...words(cx, cy + tip * 0.42, String(finger), { size: tip * 1.25, font: 'bold', anchor: 'middle', tone }),
     );
   }
   return { inks, width: Math.max(width, textWidth(heading, 'bold', size)), height: y(lowest) + row * 0.6 };
@@ -139,9 +133,7 @@ interface Board {
 
 /** Bars between the fingers of a string that touch. */
 function joined(fingers: readonly Laid[], string: number, { lengthMm, hand, place, y, tip }: Board): Ink[] {
-  const own = fingers
-    .filter((one) => one.string === string && !one.again)
-    .sort((a, b) => a.semitones - b.semitones);
+  const own = fingers.filter((one) => one.string === string && !one.again).sort((a, b) => a.semitones - b.semitones);
   return own.slice(1).flatMap(({ semitones }, n): Ink[] => {
     const below = own[n].semitones;
     const room = stopMm(lengthMm, semitones) - stopMm(lengthMm, below);
@@ -160,9 +152,7 @@ export function patternBlocks(
   width: number,
   size: number,
 ): Block[] {
-  const drawn = patternsOf(plan, setup, request).map((pattern) =>
-    drawPattern(pattern, setup, hand, size, width),
-  );
+  const drawn = patternsOf(plan, setup, request).map((pattern) => drawPattern(pattern, setup, hand, size, width));
   const rows: DrawnPattern[][] = [];
   let used = 0;
   for (const one of drawn) {
@@ -194,10 +184,7 @@ function measure(size: number): Block {
       line(0, y, length, y, 0.7),
       line(0, y - 3, 0, y + 3, 0.7),
       line(length, y - 3, length, y + 3, 0.7),
-      ...words(length + 6, size, 'is 20 mm where the print is true to size; joined fingers touch', {
-        size: size * 0.85,
-        tone: 'grey',
-      }),
+      ...words(length + 6, size, patternsText.is20MmWhere, { size: size * 0.85, tone: 'grey' }),
     ],
     height: size * 1.3,
     before: size * 0.4,

@@ -1,5 +1,5 @@
 import { clefsFor, plan, resolveHand, resolveSetup, writtenBars, type PlanRequest } from '../../core';
-import type { Planned } from '../../work/sheets';
+import type { Planned } from '../../work/sheetParts';
 import { placed, type Ink, type Page } from '../paper/ink';
 import { NOTHING_OVER } from '../paper/over';
 import { svgOf } from '../paper/svg';
@@ -8,6 +8,7 @@ import { at } from './blocks';
 import { neckInks } from './neck';
 import { partOnPaper } from './sheet';
 import { trailInks, TRAIL_HEIGHT } from './trail';
+import { picturesText } from '../../wording/rooms/drawings';
 
 /*
  * Pictures of one plan, to be put into other papers: the staff with its fingers, the hand trail under it, the neck.
@@ -73,5 +74,5 @@ export function firstBars(request: PlanRequest, width: number): string {
     inks.push(...placed(own, space, 0, y - top * space));
     y += (bottom - top) * space + 12;
   }
-  return svgOf({ width, height: y, inks }, 'The first bars', 'first');
+  return svgOf({ width, height: y, inks }, picturesText.theFirstBars, 'first');
 }

@@ -1,5 +1,5 @@
 import { resolveHand, resolveSetup, writtenBars, type NoteNames } from '../../core';
-import type { HardPlace, Planned, SheetPlan } from '../../work/sheets';
+import type { HardPlace, Planned, SheetPlan } from '../../work/sheetParts';
 import { line, placed, words, type Ink } from '../paper/ink';
 import { drawLines, type DrawnLine, type PartOnPaper } from '../paper/system';
 import {
@@ -15,6 +15,7 @@ import {
 } from './blocks';
 import { overOf, type MarkChoices } from './marks';
 import { patternBlocks } from './patterns';
+import { sheetText } from '../../wording/rooms/drawings';
 
 /*
  * A sheet for a student: plans with what belongs to them, from top to bottom.
@@ -82,10 +83,7 @@ export function sheetBlocks(ask: SheetAsk): Block[] {
     ...(ask.reminders ? [paragraph(ask.reminders, width, sizes.text, { font: 'serif' })] : []),
     ...plans.flatMap((plan) => planBlocks(ask, plan, width, plans.length > 1)),
     ...(choices.ladder && ask.ladder.length > 0
-      ? [
-          heading('Steps, with a box for each clean time', sizes.section),
-          ...tickRows(ask.ladder, BOXES, width, sizes.text),
-        ]
+      ? [heading(sheetText.stepsWithABox, sizes.section), ...tickRows(ask.ladder, BOXES, width, sizes.text)]
       : []),
     ...(choices.log
       ? [
@@ -95,7 +93,7 @@ export function sheetBlocks(ask: SheetAsk): Block[] {
               ['Date', 0.16],
               ['Minutes', 0.12],
               ['Tempo', 0.14],
-              ['How it went, and what to ask', 0.58],
+              [sheetText.howItWentAnd, 0.58],
             ],
             LOG_ROWS,
             width,
@@ -155,13 +153,13 @@ function planBlocks({ choices, names }: SheetAsk, one: SheetPlan, width: number,
     legendBlock(part, sizes.text),
     ...(choices.patterns
       ? [
-          heading('Finger patterns, in true size', sizes.section),
+          heading(sheetText.fingerPatternsInTrue, sizes.section),
           ...patternBlocks(one.plan, setup, hand, one.request, width, sizes.text),
         ]
       : []),
     ...(hard.length > 0
       ? [
-          heading('Hard places', sizes.section),
+          heading(sheetText.hardPlaces, sizes.section),
           ...hard.flatMap((place, n) => hardBlocks(place, n, width, choices, names)),
         ]
       : []),
@@ -180,12 +178,7 @@ export function partOnPaper(one: Planned, choices: MarkChoices, names?: NoteName
 }
 
 /** Lines of music as blocks. @param space of a staff, in points */
-export function systemBlocks(
-  parts: readonly PartOnPaper[],
-  width: number,
-  space: number,
-  filled = false,
-): Block[] {
+export function systemBlocks(parts: readonly PartOnPaper[], width: number, space: number, filled = false): Block[] {
   return drawLines(parts, { width: width / space, numbers: true, filled }).map((drawn, n) =>
     lineBlock(drawn, space, n === 0),
   );
@@ -202,10 +195,10 @@ function lineBlock({ inks, top, bottom }: DrawnLine, space: number, first: boole
 /** What the signs mean that are on this sheet. */
 function legendBlock({ over }: PartOnPaper, size: number): Block {
   const told = [
-    ...(over.guides.size > 0 ? ['small note: guide note, not heard'] : []),
-    ...(over.rings.size > 0 ? ['circle: ringing note'] : []),
-    ...(over.checks.size > 0 ? ['tick: check it against an open string'] : []),
-    ...(over.strings.length > 0 ? ['numerals: strings, I the highest'] : []),
+    ...(over.guides.size > 0 ? [sheetText.smallNoteGuideNote] : []),
+    ...(over.rings.size > 0 ? [sheetText.circleRingingNote] : []),
+    ...(over.checks.size > 0 ? [sheetText.tickCheckItAgainst] : []),
+    ...(over.strings.length > 0 ? [sheetText.numeralsStringsIThe] : []),
     ...(over.extensions.size > 0 ? ['ext.: extension'] : []),
   ];
   return { ...paragraph(told.join('  ·  '), Infinity, size * 0.82), before: size * 0.4 };

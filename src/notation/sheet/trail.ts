@@ -1,5 +1,6 @@
 import { stopMm, type Plan, type Setup } from '../../core';
 import { line, words, type Ink, type Segment } from '../paper/ink';
+import { trailText } from '../../wording/rooms/drawings';
 
 /*
  * The hand trail on paper: the vertical axis is real distance along the neck, the band is the hand, and a shift is a step with its distance.
@@ -35,7 +36,7 @@ export function trailInks(
   ];
   for (let mm = 50; mm < most; mm += 50) {
     inks.push(line(left, y(mm), right, y(mm), 0.4, { tone: 'light' }));
-    inks.push(...words(left, y(mm) - 1.5, `${mm} mm`, { size: 6.5, tone: 'grey' }));
+    inks.push(...words(left, y(mm) - 1.5, trailText.mm(mm), { size: 6.5, tone: 'grey' }));
   }
   const upper: Segment[] = [];
   const lower: Segment[] = [];
@@ -57,7 +58,7 @@ export function trailInks(
       const from = xs.get(before.at) as number;
       inks.push(line(from, y(before.handMm[0]), x, y(shown[n].handMm[0]), 1.5, { dash: [3, 2] }));
       inks.push(
-        ...words((from + x) / 2, TRAIL_HEIGHT + 7, `${Math.round(shift.travelMm)} mm`, {
+        ...words((from + x) / 2, TRAIL_HEIGHT + 7, trailText.millimetres(Math.round(shift.travelMm)), {
           size: 7,
           anchor: 'middle',
         }),

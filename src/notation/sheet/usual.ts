@@ -1,4 +1,4 @@
-import { sheetPlan, ladderLabels, type Planned } from '../../work/sheets';
+import { sheetPlan, ladderLabels, type Planned } from '../../work/sheetParts';
 import { dayInWords } from '../../wording/sheets';
 import { CAUTION, onWhat } from '../../wording/sheets';
 import { sheetPages, USUAL_CHOICES, type SheetAsk, type SheetChoices } from './sheet';
@@ -13,7 +13,10 @@ export function usualSheet(planned: Omit<Planned, 'clefs'>, now: Date, choices: 
     title: one.title,
     who: onWhat(planned.request),
     date: dayInWords(now),
-    ...{ goal: '', reminders: '', caution: CAUTION, names: 'letters' },
+    goal: '',
+    reminders: '',
+    caution: CAUTION,
+    names: 'letters',
     plans: [one],
     ladder: ladderLabels(planned.request),
     choices: { ...USUAL_CHOICES, ...choices },

@@ -1,4 +1,5 @@
 import { refusalAnswer } from '../../wording/issues';
+import { _bodyText } from '../../wording/rooms/serving';
 
 /** Past this many times its limit a sender is cut off without an answer. */
 const DRAINED = 10;
@@ -28,10 +29,7 @@ export async function readBody(request: Request, most: number): Promise<Body> {
 }
 
 export function json(status: number, text: string, headers: Record<string, string> = {}): Response {
-  return new Response(text, {
-    status,
-    headers: { 'content-type': 'application/json; charset=utf-8', ...headers },
-  });
+  return new Response(text, { status, headers: { 'content-type': 'application/json; charset=utf-8', ...headers } });
 }
 
 /** An error of the whole request, with one sentence. */
@@ -39,15 +37,13 @@ export function refusal(status: number, message: string, headers: Record<string,
   return json(status, JSON.stringify(refusalAnswer(message)), headers);
 }
 
-export const CUT_OFF = 'The request was cut off before its end; send it again.';
+export const CUT_OFF = _bodyText.theRequestWasCut;
 
 /** Seconds after which one who was sent away may come again. */
 const COME_AGAIN = 2;
 
 export function busy(): Response {
-  return refusal(503, `Too many plans are being worked out; send it again in ${COME_AGAIN} s.`, {
-    'retry-after': String(COME_AGAIN),
-  });
+  return refusal(503, _bodyText.tooManyPlansAre(COME_AGAIN), { 'retry-after': String(COME_AGAIN) });
 }
 
 /** How a way in is asked: what is left out is answered with the methods there are. */

@@ -4,14 +4,15 @@ import type { PlanRecord } from '../../core';
 import { later } from '../../ui/later';
 import type { Shown } from './shown';
 import { TasteLine } from './TasteLine';
+import { aboutPlanText } from '../../wording/rooms/benchBrief';
 
-const AsWritten = later('What was written', async () => (await import('./AsWritten')).AsWritten);
+const AsWritten = later(aboutPlanText.whatWasWritten, async () => (await import('./AsWritten')).AsWritten);
 const GivenDifferences = later(
-  'What differs for this student',
+  aboutPlanText.whatDiffersForThis,
   async () => (await import('./Given')).GivenDifferences,
 );
 const SavedFingering = later(
-  'The saved fingering',
+  aboutPlanText.theSavedFingering,
   async () => (await import('./SavedFingering')).SavedFingering,
 );
 

@@ -9,6 +9,7 @@ import type { Lock } from '../../core';
 import { number } from '../../wording/grammar';
 import type { Speech } from '../../wording/plans';
 import { beyondWords, unplayableWords } from '../../wording/written';
+import { asWrittenText } from '../../wording/rooms/benchPlan';
 
 interface Props {
   readonly written: readonly Lock[];
@@ -50,20 +51,20 @@ export function AsWritten({ written, speech }: Props) {
     >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 id="as-written" className="flex-1 font-serif text-lg font-semibold">
-          As written, beside ours
+          {asWrittenText.asWrittenBesideOurs}
         </h2>
         {bars.length > 0 && (
           <>
             <button type="button" className="button" onClick={() => put(() => false)}>
-              Keep all of theirs
+              {asWrittenText.keepAllOfTheirs}
             </button>
             <button type="button" className="button" onClick={() => setRequestAnew(free)}>
-              Take ours everywhere
+              {asWrittenText.takeOursEverywhere}
             </button>
           </>
         )}
       </div>
-      {!judged && <p className="text-faded">What is written is being judged …</p>}
+      {!judged && <p className="text-faded">{asWrittenText.whatIsWrittenIs}</p>}
       {judged && <Sum judged={judged} />}
       {judged && (judged.unplayable.length > 0 || judged.beyond.length > 0) && (
         <ul className="list-disc pl-5 text-madder">
@@ -78,11 +79,7 @@ export function AsWritten({ written, speech }: Props) {
       {bars.length > 0 && (
         <ul className="mt-1 max-h-64 overflow-y-auto">
           {bars.map((bar) => (
-            <Bar
-              key={bar.bar}
-              bar={bar}
-              onPut={(theirs) => put((one) => (one === bar ? !theirs : !one.kept))}
-            />
+            <Bar key={bar.bar} bar={bar} onPut={(theirs) => put((one) => (one === bar ? !theirs : !one.kept))} />
           ))}
         </ul>
       )}
@@ -94,13 +91,18 @@ export function AsWritten({ written, speech }: Props) {
 const MOST_TOLD = 8;
 
 function Sum({ judged: { plan, best } }: { readonly judged: Judged }) {
-  if (!plan || !best) return <p>What is written cannot be played as a whole; see below.</p>;
+  if (!plan || !best) return <p>{asWrittenText.whatIsWrittenCannot}</p>;
   const more = plan.cost - best.cost;
   return (
     <p>
       {more > 0.05
-        ? `The written fingering is harder than ours by ${number(more, 1)} (ours: ${number(best.cost, 1)}), with ${plan.shifts.length} shifts to our ${best.shifts.length}.`
-        : 'The written fingering is as easy for this hand as ours.'}
+        ? asWrittenText.theWrittenFingeringIs(
+            number(more, 1),
+            number(best.cost, 1),
+            plan.shifts.length,
+            best.shifts.length,
+          )
+        : asWrittenText.theWrittenFingeringIsAs}
     </p>
   );
 }
@@ -112,21 +114,26 @@ interface BarProps {
 
 function Bar({ bar: { bar, theirs, ours, saved, kept }, onPut }: BarProps) {
   const verdict =
-    saved > 0.05 ? `ours easier by ${number(saved, 1)}` : saved < -0.05 ? 'theirs easier here' : 'equal here';
+    saved > 0.05
+      ? asWrittenText.oursEasierBy(number(saved, 1))
+      : saved < -0.05
+        ? asWrittenText.theirsEasierHere
+        : asWrittenText.equalHere;
   return (
     <li className="flex min-h-11 flex-wrap items-center gap-x-3 border-t border-rule first:border-t-0">
-      <span className="w-16 font-semibold">Bar {bar}</span>
+      <span className="w-16 font-semibold">{asWrittenText.bar(bar)}</span>
       <span className="min-w-56 flex-1">
-        <span className="text-faded">written</span> {theirs} <span className="text-faded">· ours</span> {ours}
+        <span className="text-faded">{asWrittenText.written}</span> {theirs}{' '}
+        <span className="text-faded">{asWrittenText.ours}</span> {ours}
       </span>
       <span className="text-sm text-faded">{verdict}</span>
       <button
         type="button"
         className="button"
-        aria-label={`${kept ? 'Take ours' : 'Keep theirs'} in bar ${bar}`}
+        aria-label={asWrittenText.inBar(kept ? asWrittenText.takeOurs : asWrittenText.keepTheirs, bar)}
         onClick={() => onPut(!kept)}
       >
-        {kept ? 'Take ours' : 'Keep theirs'}
+        {kept ? asWrittenText.takeOurs : asWrittenText.keepTheirs}
       </button>
     </li>
   );

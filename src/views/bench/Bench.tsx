@@ -30,17 +30,18 @@ import { Stage } from './Stage';
 import { useShown } from './shown';
 import { StudentMatch } from './StudentMatch';
 import { ThisPlan } from './ThisPlan';
+import { benchText } from '../../wording/rooms/benchPlan';
 
-const FirstMinute = later('How to begin', async () => (await import('./FirstMinute')).FirstMinute);
-const Palette = later('The list of commands', async () => (await import('./Palette')).Palette);
-const Problems = later('What stands in the way', async () => (await import('./Problems')).Problems);
+const FirstMinute = later(benchText.howToBegin, async () => (await import('./FirstMinute')).FirstMinute);
+const Palette = later(benchText.theListOfCommands, async () => (await import('./Palette')).Palette);
+const Problems = later(benchText.whatStandsInThe, async () => (await import('./Problems')).Problems);
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
-  unsaved: 'Not saved yet',
+  unsaved: benchText.notSavedYet,
   saved: 'Saved',
-  saving: 'Saving …',
-  failed: 'Not saved',
-  gone: 'Deleted on another page',
+  saving: benchText.saving,
+  failed: benchText.notSaved,
+  gone: benchText.deletedOnAnotherPage,
 };
 
 // Storage, planner and engraver are made ready while the page is put up: they would be asked for at the end of it.
@@ -79,7 +80,7 @@ export default function Bench() {
   const student = useStudent(record.studentId);
   const title = planTitle(record, student);
   useEffect(() => {
-    document.title = `${title} · Bench · Dove Path`;
+    document.title = benchText.benchDovePath(title);
   }, [title]);
   const { now, after } = useShown(planning, chosen, student?.noteNames);
   const problems = after?.response.problems ?? [];
@@ -88,7 +89,7 @@ export default function Bench() {
     <div className="bench">
       <Head here="/" plan={record.id} brief={briefAddress(record.request)}>
         <label className="flex min-w-20 flex-1 items-center gap-2">
-          <span className="sr-only">Name of this plan</span>
+          <span className="sr-only">{benchText.nameOfThisPlan}</span>
           <input
             className="w-full rounded border border-transparent bg-transparent px-2 py-1 font-serif text-lg hover:border-rule focus:bg-sheet"
             value={record.name}
@@ -99,7 +100,7 @@ export default function Bench() {
         </label>
         <UndoButtons history={history} onUndo={undo} onRedo={redo} />
         <button type="button" className="button" onClick={() => setPalette(true)}>
-          Commands …
+          {benchText.commands}
         </button>
         <p className="text-sm text-faded" data-testid="save-state" data-state={save}>
           {SAVE_WORDS[save]}
@@ -107,16 +108,16 @@ export default function Bench() {
       </Head>
       <NoticeBar />
       <main id="main" tabIndex={-1} className="bench-main" data-ready={ready}>
-        <h1 className="sr-only">Bench</h1>
+        <h1 className="sr-only">{benchText.bench}</h1>
         <div className="bench-brief">
           {save === 'unsaved' && nothingKept && <FirstMinute />}
-          <Section name="The brief" on={[record]}>
+          <Section name={benchText.theBrief} on={[record]}>
             <BriefSentence request={record.request} studentId={record.studentId} />
           </Section>
           {record.drillFor && <DrillFor id={record.drillFor} />}
         </div>
         <div className="bench-stage">
-          <Section name="The picture of the plan" on={[now]}>
+          <Section name={benchText.thePictureOfThe} on={[now]}>
             <Stage now={now} after={after} request={record.request} />
           </Section>
           <div className="flex flex-col gap-2 pt-2">
@@ -127,29 +128,19 @@ export default function Bench() {
         <div ref={side} className="bench-side">
           <div className="bench-ways">
             {(problems.length > 0 || issues.length > 0) && (
-              <Problems
-                problems={problems}
-                issues={issues}
-                request={record.request}
-                speech={after?.speech ?? null}
-              />
+              <Problems problems={problems} issues={issues} request={record.request} speech={after?.speech ?? null} />
             )}
             <PlannerTrouble planning={planning} />
             {after && (
-              <Section name="The list of ways" on={[after]}>
+              <Section name={benchText.theListOfWays} on={[after]}>
                 <Alternatives shown={after} />
               </Section>
             )}
           </div>
           <aside className="bench-more">
             {after?.plan && (
-              <Section name="The findings" on={[after]}>
-                <FindingsList
-                  key={record.id}
-                  planId={record.id}
-                  level={student?.level ?? 'middle'}
-                  shown={after}
-                />
+              <Section name={benchText.theFindings} on={[after]}>
+                <FindingsList key={record.id} planId={record.id} level={student?.level ?? 'middle'} shown={after} />
               </Section>
             )}
             <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />
@@ -158,12 +149,12 @@ export default function Bench() {
                 <div>
                   <BringInHere />
                 </div>
-                <Section name="The list of plans">
+                <Section name={benchText.theListOfPlans}>
                   <PlanShelf openId={record.id} />
                 </Section>
               </>
             )}
-            <Section name="The list of briefs">
+            <Section name={benchText.theListOfBriefs}>
               <Briefs request={record.request} />
             </Section>
           </aside>

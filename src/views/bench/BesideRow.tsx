@@ -46,13 +46,7 @@ export const BesideRow = memo(function BesideRow({
           >
             {fingersOf(theirs)}
           </text>
-          <text
-            x={middleOf(layout, step.at)}
-            y={37}
-            fontSize={12}
-            textAnchor="middle"
-            fill="var(--color-faded)"
-          >
+          <text x={middleOf(layout, step.at)} y={37} fontSize={12} textAnchor="middle" fill="var(--color-faded)">
             {theirs.stops.map((stop) => printed(stop.string)).join('+')}
             {columnOf(layout, step.at) >= ROOM_FOR_POSITION &&
               ` ${theirs.position === 'thumb' ? 'T' : positionName(theirs.position, speech.instrument)}`}

@@ -10,7 +10,7 @@ import {
   withKind,
   withTonic,
   type RunSpec,
-} from '../../app/brief/material';
+} from '../../app/brief/briefMaterial';
 import { setRequest, setStudent, takeOwnNotes } from '../../app/edits';
 import { useStudents } from '../../app/students';
 import {
@@ -24,21 +24,15 @@ import {
 import { later } from '../../ui/later';
 import { positionChoices } from '../../wording/brief';
 import { instrumentWords, sizeChoices } from '../../wording/instruments';
-import {
-  CHORD_CHOICES,
-  DIRECTION_CHOICES,
-  KIND_CHOICES,
-  kindOf,
-  SCALE_CHOICES,
-  TYPED,
-} from '../../wording/material';
+import { CHORD_CHOICES, DIRECTION_CHOICES, KIND_CHOICES, kindOf, SCALE_CHOICES, TYPED } from '../../wording/material';
 import { classWords, noteWords } from '../../wording/notes';
 import { positionRuleWords } from '../../wording/places';
 import { MoreWishes } from './MoreWishes';
 import { SayIt } from './SayIt';
 import { Word } from './Word';
+import { briefSentenceText } from '../../wording/rooms/benchBrief';
 
-const TypedNotes = later('The box for notes', async () => (await import('./TypedNotes')).TypedNotes);
+const TypedNotes = later(briefSentenceText.theBoxForNotes, async () => (await import('./TypedNotes')).TypedNotes);
 
 interface BriefProps {
   readonly request: PlanRequest;
@@ -50,16 +44,18 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
   const { material, rules = {} } = request;
   const setRules = (part: Rules) => setRequest({ ...request, rules: { ...rules, ...part } });
   return (
-    <section aria-label="The brief" className="brief">
+    <section aria-label={briefSentenceText.theBrief} className="brief">
       <p className="contents">
         {material.type === 'notes' ? (
           <NotesWords request={request} material={material} />
         ) : (
           <RunWords request={request} material={material} />
         )}{' '}
-        for <StudentWord studentId={studentId} /> on <InstrumentWords request={request} />, in{' '}
+        {briefSentenceText.forIt} <StudentWord studentId={studentId} /> {briefSentenceText.on}{' '}
+        <InstrumentWords request={request} />
+        {briefSentenceText.inIt}{' '}
         <Word
-          label="Positions"
+          label={briefSentenceText.positions}
           value={JSON.stringify(rules.positions ?? null)}
           choices={positionChoices(request.instrument)}
           other={positionRuleWords(rules.positions, request.instrument)}
@@ -82,18 +78,18 @@ function StudentWord({ studentId }: { readonly studentId: string | null }) {
   const students = useStudents();
   return (
     <Word
-      label="Student"
+      label={briefSentenceText.student}
       value={studentId ?? ''}
       choices={[
         ['', 'anyone'],
         ...students.map(({ id, name }) => [id, name || 'a student'] as const),
-        [NEW, 'new student …'],
+        [NEW, briefSentenceText.newStudent],
       ]}
       onChange={(id) => {
         if (id === NEW) location.assign('/studio?new');
         else setStudent(students.find((student) => student.id === id) ?? null);
       }}
-      other="a student"
+      other={briefSentenceText.aStudent}
     />
   );
 }
@@ -106,17 +102,12 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
     setRequest({ ...request, material: { ...material, ...part } as RunSpec });
   const setKind = (kind: string) => {
     if (kind === TYPED) takeOwnNotes();
-    else
-      setRequest({
-        ...request,
-        material: kind === AS_NOTES ? writtenOut(material) : withKind(material, kind),
-      });
+    else setRequest({ ...request, material: kind === AS_NOTES ? writtenOut(material) : withKind(material, kind) });
   };
   // The octave that was chosen is kept over keys that have no room there.
   const chosen = useRef<{ readonly tonic: string; readonly rank: number } | null>(null);
   const setKey = (name: string) => {
-    const rank =
-      chosen.current?.tonic === material.tonic ? chosen.current.rank : octaveRank(request, material);
+    const rank = chosen.current?.tonic === material.tonic ? chosen.current.rank : octaveRank(request, material);
     const moved = withTonic(request, material, name, rank);
     if (moved.material.type !== 'notes') chosen.current = { tonic: moved.material.tonic, rank };
     setRequest(moved);
@@ -126,48 +117,52 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
     <>
       A{' '}
       <Word
-        label="Octaves"
+        label={briefSentenceText.octaves}
         value={String(material.octaves)}
         choices={octaveChoices(request, material)}
         onChange={(value) => setMaterial({ octaves: Number(value) })}
       />{' '}
       <Word
-        label="Key"
+        label={briefSentenceText.key}
         value={tonicClass(material)}
         choices={TONICS.map((name) => [name, classWords(name).replace(' ', '-')] as const)}
         onChange={setKey}
       />{' '}
       {material.type === 'arpeggio' ? (
         <Word
-          label="Chord"
+          label={briefSentenceText.chord}
           value={material.chord}
           choices={CHORD_CHOICES}
           onChange={(chord) => setMaterial({ chord })}
         />
       ) : (
         <Word
-          label="Scale"
+          label={briefSentenceText.scale}
           value={material.scale}
           choices={SCALE_CHOICES}
           onChange={(scale) => setMaterial({ scale })}
         />
       )}{' '}
       <Word
-        label="Kind"
+        label={briefSentenceText.kind}
         value={kindOf(material)}
-        choices={[...KIND_CHOICES, [AS_NOTES, 'scale as notes to change'], [TYPED, 'notes of my own']]}
+        choices={[
+          ...KIND_CHOICES,
+          [AS_NOTES, briefSentenceText.scaleAsNotesTo],
+          [TYPED, briefSentenceText.notesOfMyOwn],
+        ]}
         onChange={setKind}
       />{' '}
-      from{' '}
+      {briefSentenceText.from}{' '}
       <Word
-        label="Start"
+        label={briefSentenceText.start}
         value={material.tonic}
         choices={starts.map((name) => [name, noteWords(name)] as const)}
         onChange={(tonic) => setMaterial({ tonic })}
         then=","
       />{' '}
       <Word
-        label="Direction"
+        label={briefSentenceText.direction}
         value={material.direction}
         choices={DIRECTION_CHOICES}
         onChange={(value) => setMaterial({ direction: value as RunSpec['direction'] })}
@@ -192,23 +187,23 @@ function NotesWords({
   return (
     <>
       <Word
-        label="Kind"
+        label={briefSentenceText.kind}
         value={TYPED}
         choices={[
-          [TYPED, 'Notes of my own'],
+          [TYPED, briefSentenceText.notesOfMyOwnLabel],
           ...KIND_CHOICES.map(([kind, words]) => [kind, `a ${words}`] as const),
         ]}
         onChange={(kind) => setRequest({ ...request, material: withKind(asScale(request), kind) })}
       />{' '}
-      in{' '}
+      {briefSentenceText.inWord}{' '}
       <Word
-        label="Key"
+        label={briefSentenceText.key}
         value={tonic}
         choices={TONICS.map((name) => [name, classWords(name).replace(' ', '-')] as const)}
         onChange={(name) => setKey(`${name} ${mode}`)}
       />{' '}
       <Word
-        label="Mode"
+        label={briefSentenceText.mode}
         value={mode}
         choices={MODES.map((name) => [name, name] as const)}
         onChange={(name) => setKey(`${tonic} ${name}`)}
@@ -224,13 +219,13 @@ function InstrumentWords({ request }: { readonly request: PlanRequest }) {
     <>
       a{' '}
       <Word
-        label="Size"
+        label={briefSentenceText.size}
         value={request.size ?? instrumentRecord(instrument).defaultSize}
         choices={sizeChoices(instrument)}
         onChange={(size) => setRequest({ ...request, size, stringLengthMm: undefined })}
       />{' '}
       <Word
-        label="Instrument"
+        label={briefSentenceText.instrument}
         value={instrument}
         choices={INSTRUMENT_NAMES.map((name) => [name, instrumentWords(name)] as const)}
         onChange={(value) => setRequest(withInstrument(request, value as InstrumentName))}

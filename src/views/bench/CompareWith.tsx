@@ -7,6 +7,7 @@ import { listPlans } from '../../store/read';
 import { ActMenu } from '../../ui/ActMenu';
 import { schoolChoices } from '../../wording/instruments';
 import { planTitle } from '../../wording/material';
+import { compareWithText } from '../../wording/rooms/benchPlan';
 
 /** Plans offered at most, the newest first; the rest is opened and compared from there. */
 const MOST_PLANS = 30;
@@ -20,31 +21,35 @@ export function CompareWith() {
   const acts = [
     ...schoolChoices(instrument)
       .filter(([name]) => name !== school)
-      .map(([name, words]) => ({ id: `school ${name}`, words: `with ${words}`, group: 'Another school' })),
+      .map(([name, words]) => ({
+        id: compareWithText.school(name),
+        words: compareWithText.withIt(words),
+        group: compareWithText.anotherSchool,
+      })),
     ...students
       .filter(({ id }) => id !== record.studentId)
       .map(({ id, name }) => ({
-        id: `student ${id}`,
-        words: `for ${name || 'no name yet'}`,
-        group: 'Another student',
+        id: compareWithText.student(id),
+        words: compareWithText.forIt(name || compareWithText.noNameYet),
+        group: compareWithText.anotherStudent,
       })),
     ...plans
       .filter(({ id }) => id !== record.id)
       .slice(0, MOST_PLANS)
       .map((plan) => ({
-        id: `plan ${plan.id}`,
+        id: compareWithText.plan(plan.id),
         words: planTitle(
           plan,
           students.find(({ id }) => id === plan.studentId),
         ),
-        group: 'Another plan',
+        group: compareWithText.anotherPlan,
       })),
   ];
   if (acts.length === 0) return null;
   return (
     <ActMenu
-      label="Compare this plan with"
-      words="Compare with …"
+      label={compareWithText.compareThisPlanWith}
+      words={compareWithText.compareWith}
       acts={acts}
       onAct={(act) => {
         const [what, id] = act.split(' ');

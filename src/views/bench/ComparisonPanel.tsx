@@ -4,6 +4,7 @@ import { countWords, sentence } from '../../wording/grammar';
 import { placeName, stretchWords } from '../../wording/places';
 import { TERM_WORDS, type Speech } from '../../wording/plans';
 import { fingersOf } from './BesideRow';
+import { comparisonPanelText } from '../../wording/rooms/benchPlan';
 
 interface ComparisonProps {
   readonly plan: Plan;
@@ -20,10 +21,10 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
     <section aria-labelledby="beside" className="rounded-lg border border-rule bg-sheet px-4 py-2">
       <div className="flex items-center justify-between gap-3">
         <h2 id="beside" className="font-serif text-lg font-semibold">
-          Side by side with {words}
+          {comparisonPanelText.sideBySideWith(words)}
         </h2>
         <button type="button" className="button" onClick={() => layBeside(null)}>
-          Close the comparison
+          {comparisonPanelText.closeTheComparison}
         </button>
       </div>
       <div className="mt-1 grid gap-6 md:grid-cols-2">
@@ -31,10 +32,10 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
           <thead>
             <tr className="border-b-2 border-rule align-bottom">
               <th scope="col" className="pr-3">
-                Cost of
+                {comparisonPanelText.costOf}
               </th>
               <th scope="col" className="px-2 text-right">
-                this plan
+                {comparisonPanelText.thisPlan}
               </th>
               <th scope="col" className="px-2 text-right">
                 {words}
@@ -53,7 +54,7 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
             ))}
             <tr className="font-bold">
               <th scope="row" className="pr-3">
-                in all
+                {comparisonPanelText.inAll}
               </th>
               <Amount own={plan.cost} their={other.cost} />
               <Amount own={other.cost} their={plan.cost} />
@@ -63,10 +64,10 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
         <div>
           <h3 className="font-semibold">
             {places.length === 0
-              ? 'They do not differ'
+              ? comparisonPanelText.theyDoNotDiffer
               : places.length === 1
-                ? 'They differ in one place'
-                : `They differ in ${countWords(places.length)} places`}
+                ? comparisonPanelText.theyDifferInOne
+                : comparisonPanelText.theyDifferInPlaces(countWords(places.length))}
           </h3>
           <ul className="flex flex-col">
             {places.map((place) => (
@@ -106,15 +107,18 @@ function PlaceWords({ place, plan, other, speech }: PlaceProps) {
   const notes = sentence(stretchWords(speech.place, place.from, place.to));
   return (
     <>
-      <strong>{notes}</strong>: {words(plan)} costs {place.firstCost.toFixed(1)}; the other {words(other)}{' '}
-      {place.secondCost.toFixed(1)}
+      <strong>{notes}</strong>
+      {comparisonPanelText.costsTheOther(
+        words(plan),
+        place.firstCost.toFixed(1),
+        words(other),
+        place.secondCost.toFixed(1),
+      )}
     </>
   );
 }
 
 function positionsOf(steps: readonly Step[], { instrument }: Speech): string {
-  const names = steps
-    .map((step) => placeName(step, instrument))
-    .filter((name, at, all) => name !== all[at - 1]);
+  const names = steps.map((step) => placeName(step, instrument)).filter((name, at, all) => name !== all[at - 1]);
   return names.join(' – ');
 }

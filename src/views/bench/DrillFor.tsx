@@ -3,6 +3,7 @@ import { useBench } from '../../app/bench';
 import { keepLooked, openPlan } from '../../app/opening';
 import { getPlan } from '../../store/read';
 import { planTitle } from '../../wording/material';
+import { drillForText } from '../../wording/rooms/benchPlan';
 
 /** Of a drill: the plan it was made for and the way back to it; it is kept when asked or worked at. */
 export function DrillFor({ id }: { readonly id: string }) {
@@ -11,19 +12,15 @@ export function DrillFor({ id }: { readonly id: string }) {
   if (!plan) return null;
   return (
     <p className="border-l-4 border-dove px-3">
-      Made for{' '}
-      <button
-        type="button"
-        className="cursor-pointer text-dove underline"
-        onClick={() => void openPlan(plan.id)}
-      >
+      {drillForText.madeFor}{' '}
+      <button type="button" className="cursor-pointer text-dove underline" onClick={() => void openPlan(plan.id)}>
         {planTitle(plan, undefined)}
       </button>
       {unsaved && (
         <>
-          . Not saved yet.{' '}
+          {drillForText.notSavedYet}{' '}
           <button type="button" className="button" onClick={() => void keepLooked()}>
-            Keep it with this plan
+            {drillForText.keepItWithThis}
           </button>
         </>
       )}

@@ -11,6 +11,7 @@ import { say } from '../../app/notices';
 import { openDrill, practise } from '../../app/opening';
 import { partAround } from '../../app/practice/address';
 import type { Shown } from './shown';
+import { findingsListText } from '../../wording/rooms/benchPlan';
 
 interface Props {
   readonly planId: string;
@@ -25,16 +26,16 @@ const MOST = 60;
 
 /** Where each kind of finding is looked at closely. */
 const VIEWS: Readonly<Record<Finding['kind'], readonly [string, string]>> = {
-  shift: ['/shifts', 'take it apart'],
-  stretch: ['/hand', 'see the hand'],
-  crowding: ['/hand', 'see the hand'],
-  trap: ['/hand', 'see the hand'],
-  comma: ['/ear', 'hear it'],
-  'no-check': ['/ear', 'hear it'],
-  opened: ['/shifts', 'take it apart'],
-  'low-first': ['/shifts', 'take it apart'],
-  skip: ['/hand', 'see the hand'],
-  apart: ['/hand', 'see the hand'],
+  shift: ['/shifts', findingsListText.takeItApart],
+  stretch: ['/hand', findingsListText.seeTheHand],
+  crowding: ['/hand', findingsListText.seeTheHand],
+  trap: ['/hand', findingsListText.seeTheHand],
+  comma: ['/ear', findingsListText.hearIt],
+  'no-check': ['/ear', findingsListText.hearIt],
+  opened: ['/shifts', findingsListText.takeItApart],
+  'low-first': ['/shifts', findingsListText.takeItApart],
+  skip: ['/hand', findingsListText.seeTheHand],
+  apart: ['/hand', findingsListText.seeTheHand],
 };
 
 /** What is worth attention in this plan for this student, the weightiest first; each selects its notes and leads to its close-up. */
@@ -55,31 +56,26 @@ export const FindingsList = memo(function FindingsList({ planId, level, shown: a
       here = false;
     };
   }, [ask, response, chosen, level]);
-  const shown = (all ? found : found.slice(0, FIRST)).filter(({ events }) =>
-    events.every((at) => response.events[at]),
-  );
+  const shown = (all ? found : found.slice(0, FIRST)).filter(({ events }) => events.every((at) => response.events[at]));
   const setup = resolveSetup(ask.request);
   const drill = async (finding: Finding) => {
     try {
       const made = await findingDrillInWorker(ask, chosen, finding);
       if (made) await openDrill(made, drillTitle(finding, speech));
     } catch {
-      say({
-        kind: 'trouble',
-        message: 'The drill could not be made: the planner stopped. Try again; your plan is safe.',
-      });
+      say({ kind: 'trouble', message: findingsListText.theDrillCouldNot });
     }
   };
   return (
     <section aria-labelledby="findings" data-testid="findings">
       <div className="flex items-center gap-2">
         <h2 id="findings" className="font-serif text-lg font-semibold">
-          Findings
+          {findingsListText.findings}
         </h2>
         <Help word="finding" />
       </div>
       {ask.request.hand === undefined && <p className="text-sm text-faded">{REACH_UNKNOWN}</p>}
-      {found.length === 0 && <p className="text-faded">Nothing here needs special attention.</p>}
+      {found.length === 0 && <p className="text-faded">{findingsListText.nothingHereNeedsSpecial}</p>}
       <ol className="flex flex-col gap-1">
         {shown.map((finding, at) => {
           const [view, words] = VIEWS[finding.kind];
@@ -100,10 +96,7 @@ export const FindingsList = memo(function FindingsList({ planId, level, shown: a
                 {findingWords(finding, setup, speech)}
               </button>{' '}
               <span className="flex gap-4">
-                <a
-                  className="whitespace-nowrap text-dove underline"
-                  href={`${view}?plan=${planId}&at=${last}`}
-                >
+                <a className="whitespace-nowrap text-dove underline" href={`${view}?plan=${planId}&at=${last}`}>
                   {words}
                 </a>
                 <button
@@ -111,14 +104,14 @@ export const FindingsList = memo(function FindingsList({ planId, level, shown: a
                   className="cursor-pointer whitespace-nowrap text-dove underline"
                   onClick={() => void drill(finding)}
                 >
-                  drill it
+                  {findingsListText.drillIt}
                 </button>
                 <button
                   type="button"
                   className="cursor-pointer whitespace-nowrap text-dove underline"
                   onClick={() => void practise(partAround(finding.events, speech.events.length))}
                 >
-                  practise it
+                  {findingsListText.practiseIt}
                 </button>
               </span>
             </li>
@@ -126,12 +119,12 @@ export const FindingsList = memo(function FindingsList({ planId, level, shown: a
         })}
       </ol>
       {found.length > FIRST && (
-        <button
-          type="button"
-          className="mt-1 cursor-pointer text-dove underline"
-          onClick={() => setAll(!all)}
-        >
-          {all ? 'only the weightiest' : count > MOST ? `the first ${MOST} of ${count}` : `all ${count}`}
+        <button type="button" className="mt-1 cursor-pointer text-dove underline" onClick={() => setAll(!all)}>
+          {all
+            ? findingsListText.onlyTheWeightiest
+            : count > MOST
+              ? findingsListText.theFirstOf(MOST, count)
+              : findingsListText.all(count)}
         </button>
       )}
     </section>

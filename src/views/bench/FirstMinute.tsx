@@ -7,11 +7,12 @@ import { BackupButtons } from '../../ui/BackupButtons';
 import { BringInHere } from '../../ui/BringInHere';
 import { Pick, TextField } from '../../ui/fields';
 import { HAND_CHOICES, instrumentWords, sizeChoices } from '../../wording/instruments';
+import { firstMinuteText } from '../../wording/rooms/benchBrief';
 
 const STAGES: readonly (readonly [Stage, string])[] = [
-  ['first-position', 'first position'],
-  ['first-shifts', 'the first shifts'],
-  ['everywhere', 'all over the fingerboard'],
+  ['first-position', firstMinuteText.firstPosition],
+  ['first-shifts', firstMinuteText.theFirstShifts],
+  ['everywhere', firstMinuteText.allOverTheFingerboard],
 ];
 
 /** What is seen where nothing is kept yet: what this is, and three ways to begin. */
@@ -19,18 +20,15 @@ export function FirstMinute() {
   const question = useRef<HTMLDialogElement>(null);
   return (
     <section
-      aria-label="How to begin"
+      aria-label={firstMinuteText.howToBegin}
       className="flex flex-wrap items-center gap-x-3 gap-y-2 rounded-md border-2 border-dove bg-sheet px-3 py-2"
     >
-      <p className="min-w-72 flex-1">
-        Dove Path works out which finger plays which note, for one student’s hand on one instrument, and says
-        why. What you make stays in this browser.
-      </p>
+      <p className="min-w-72 flex-1">{firstMinuteText.dovePathWorksOut}</p>
       <button type="button" className="button" onClick={() => question.current?.showModal()}>
-        Plan a scale
+        {firstMinuteText.planAScale}
       </button>
       <button type="button" className="button" onClick={() => void takeDemo()}>
-        Look at the example studio
+        {firstMinuteText.lookAtTheExample}
       </button>
       <BackupButtons restoreOnly />
       <BringInHere />
@@ -64,13 +62,13 @@ function Questions({ onDone }: { readonly onDone: () => void }) {
       }}
     >
       <h2 id="first-scale" className="font-serif text-xl font-semibold">
-        A first scale
+        {firstMinuteText.aFirstScale}
       </h2>
       <fieldset className="grid grid-cols-3 gap-3">
-        <legend className="mb-1 font-semibold">1. Who plays, and on what?</legend>
-        <TextField label="Name (may stay empty)" value={answers.name} onPut={(name) => put({ name })} />
+        <legend className="mb-1 font-semibold">{firstMinuteText.n1WhoPlaysAnd}</legend>
+        <TextField label={firstMinuteText.nameMayStayEmpty} value={answers.name} onPut={(name) => put({ name })} />
         <Pick
-          label="Instrument"
+          label={firstMinuteText.instrument}
           value={answers.instrument}
           choices={INSTRUMENT_NAMES.map((kind) => [kind, instrumentWords(kind)] as const)}
           onPick={(kind) => {
@@ -79,29 +77,26 @@ function Questions({ onDone }: { readonly onDone: () => void }) {
           }}
         />
         <Pick
-          label="Size"
+          label={firstMinuteText.size}
           value={answers.size}
           choices={sizeChoices(answers.instrument)}
           onPick={(size) => put({ size })}
         />
       </fieldset>
       <fieldset>
-        <legend className="mb-1 font-semibold">2. The left hand, for this size?</legend>
+        <legend className="mb-1 font-semibold">{firstMinuteText.n2TheLeftHand}</legend>
         <Pick
-          label="Hand"
+          label={firstMinuteText.hand}
           value={answers.hand ?? ''}
-          choices={[['', 'not measured: reach unknown'], ...HAND_CHOICES]}
+          choices={[['', firstMinuteText.notMeasuredReachUnknown], ...HAND_CHOICES]}
           onPick={(hand) => put({ hand: (hand || null) as HandSize | null })}
         />
-        <p className="mt-1 text-sm text-faded">
-          Small, medium and large are meant for players of this size of instrument. Measure the hand in the
-          Studio when you can.
-        </p>
+        <p className="mt-1 text-sm text-faded">{firstMinuteText.smallMediumAndLarge}</p>
       </fieldset>
       <fieldset>
-        <legend className="mb-1 font-semibold">3. How far have they come?</legend>
+        <legend className="mb-1 font-semibold">{firstMinuteText.n3HowFarHave}</legend>
         <Pick
-          label="As far as"
+          label={firstMinuteText.asFarAs}
           value={answers.stage}
           choices={STAGES}
           onPick={(stage) => put({ stage: stage as Stage })}
@@ -109,10 +104,10 @@ function Questions({ onDone }: { readonly onDone: () => void }) {
       </fieldset>
       <div className="flex justify-end gap-2">
         <button type="button" className="button" onClick={onDone}>
-          Not now
+          {firstMinuteText.notNow}
         </button>
         <button type="submit" className="button">
-          Plan it
+          {firstMinuteText.planIt}
         </button>
       </div>
     </form>

@@ -8,6 +8,7 @@ import { middleOf, type Layout } from '../../notation/score';
 import { columnOf, type RowProps } from './rows';
 import type { Visible } from './shape';
 import { Fingers, isSpread, SpreadWord, Tokens, TOKENS } from './Tokens';
+import { handTrailText } from '../../wording/rooms/benchPicture';
 
 const TOP = 34;
 const BOTTOM = 26;
@@ -43,11 +44,11 @@ export function TrailAxis({
   return (
     <svg width={width} height={height} aria-hidden className="block">
       <text x={6} y={15} fontSize={12} fill="var(--color-faded)">
-        from the nut
+        {handTrailText.fromTheNut}
       </text>
       {marks(marksFor(height)).map((mm) => (
         <text key={mm} x={width - 5} y={y(mm) + 4} fontSize={12} textAnchor="end" fill="var(--color-faded)">
-          {mm === 0 ? 'nut' : `${mm} mm`}
+          {mm === 0 ? handTrailText.nut : handTrailText.mm(mm)}
         </text>
       ))}
     </svg>
@@ -63,14 +64,7 @@ interface TrailProps extends RowProps {
  * The hand trail: every note where its finger stands along the neck, in real mm; the hand as a band from first to fourth finger, which
  * steps at a shift.
  */
-export const HandTrail = memo(function HandTrail({
-  plan,
-  visible,
-  layout,
-  height,
-  demanded,
-  speech,
-}: TrailProps) {
+export const HandTrail = memo(function HandTrail({ plan, visible, layout, height, demanded, speech }: TrailProps) {
   const { at: y, marks } = trailScale(plan, height);
   const steps = plan.steps.filter((step) => step.at >= visible.first && step.at < visible.last);
   const verdicts = new Map(plan.reach.map(({ at, verdict }) => [at, verdict]));
@@ -85,7 +79,7 @@ export const HandTrail = memo(function HandTrail({
       height={height}
       className="relative block"
       role="img"
-      aria-label={`Hand trail of ${plan.steps.length} notes with ${plan.shifts.length} shifts`}
+      aria-label={handTrailText.handTrailOfNotes(plan.steps.length, plan.shifts.length)}
     >
       {marks(marksFor(height)).map((mm) => (
         <line
@@ -131,7 +125,7 @@ export const HandTrail = memo(function HandTrail({
         .filter(([at]) => at >= visible.first && at < visible.last)
         .map(([at, what]) => (
           <g key={at} data-testid={what} color="var(--color-dove)">
-            <title>{what === 'kept' ? 'Kept as you put it' : 'Something is forbidden here'}</title>
+            <title>{what === 'kept' ? handTrailText.keptAsYouPut : handTrailText.somethingIsForbiddenHere}</title>
             {what === 'kept' ? (
               <Lock x={middleOf(layout, at) - 9} y={height - 21} size={18} strokeWidth={2.5} />
             ) : (
@@ -192,20 +186,14 @@ function ShiftStep({ shift, from, to, instrument, layout, y, raised }: ShiftProp
   const x = layout.left(to.at);
   const [start, end] = [y(middleMm(from)), y(middleMm(to))];
   const up = end < start;
-  const inWords = `${up ? '↑' : '↓'} ${Math.round(shift.travelMm)} mm`;
+  const inWords = handTrailText.millimetres(up ? '↑' : '↓', Math.round(shift.travelMm));
   const top = y(Math.max(from.handMm[1], to.handMm[1]));
   return (
     <g data-testid="shift">
-      <title>{`Shift ${placeName(from, instrument)} to ${placeName(to, instrument)}, ${mmWords(shift.travelMm)}`}</title>
-      <line
-        x1={x}
-        x2={x}
-        y1={start}
-        y2={end}
-        stroke="var(--color-copper)"
-        strokeWidth={4}
-        strokeLinecap="round"
-      />
+      <title>
+        {handTrailText.shiftTo(placeName(from, instrument), placeName(to, instrument), mmWords(shift.travelMm))}
+      </title>
+      <line x1={x} x2={x} y1={start} y2={end} stroke="var(--color-copper)" strokeWidth={4} strokeLinecap="round" />
       <circle cx={x} cy={end} r={5.5} fill="var(--color-copper)" />
       <text
         x={x}

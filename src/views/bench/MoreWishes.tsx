@@ -6,6 +6,7 @@ import { ActMenu } from '../../ui/ActMenu';
 import { Help } from '../../ui/Help';
 import { wishesMade, wishesToAdd } from '../../wording/wishes';
 import { Word } from './Word';
+import { moreWishesText } from '../../wording/rooms/benchBrief';
 
 /** What is not as usual: each thing is added from one list, changed where it stands, and removed again. */
 export function MoreWishes({ request }: { readonly request: PlanRequest }) {
@@ -34,9 +35,7 @@ export function MoreWishes({ request }: { readonly request: PlanRequest }) {
               other={other}
               onChange={(chosen) => setRequest(put(chosen))}
             />
-            {label === 'Style' && value !== 'secure' && (
-              <Help word={value === 'early' ? 'early music' : 'singing'} />
-            )}
+            {label === 'Style' && value !== 'secure' && <Help word={value === 'early' ? 'early music' : 'singing'} />}
             <Remove
               words={own.find(([name]) => name === value)?.[1] ?? other ?? label}
               onRemove={() => setRequest(put(usual))}
@@ -50,8 +49,8 @@ export function MoreWishes({ request }: { readonly request: PlanRequest }) {
         </span>
       ))}
       <ActMenu
-        label="Add a wish"
-        words="add a wish"
+        label={moreWishesText.addAWish}
+        words={moreWishesText.addAWishLabel}
         acts={offered}
         onAct={(id) => {
           const wish = offered.find((one) => one.id === id);
@@ -66,7 +65,7 @@ function Remove({ words, onRemove }: { readonly words: string; readonly onRemove
   return (
     <button
       type="button"
-      aria-label={`Remove this choice: ${words}`}
+      aria-label={moreWishesText.removeThisChoice(words)}
       className="inline-flex min-h-8 min-w-8 cursor-pointer items-center justify-center"
       onClick={(event) => {
         event.currentTarget.closest('section')?.querySelector<HTMLElement>('[aria-haspopup=menu]')?.focus();

@@ -21,6 +21,7 @@ import { crowdWords } from '../../wording/findings';
 import { sentence } from '../../wording/grammar';
 import { noteWords } from '../../wording/notes';
 import { fingerWords } from '../../wording/places';
+import { neckFigureText } from '../../wording/rooms/benchPicture';
 
 interface Props {
   readonly response: PlanResponse;
@@ -44,43 +45,28 @@ export function NeckFigure({ response, plan, request, setup, cursor, level, larg
   const rings = new Set(heard.flatMap(({ ringing }) => ringing.map(({ string }) => string)));
   const guide = guideOf(plan, step, setup);
   return (
-    <figure aria-label="The neck at this note" data-testid="neck">
+    <figure aria-label={neckFigureText.theNeckAtThis} data-testid="neck">
       <figcaption className="flex min-h-6 flex-wrap gap-x-4 px-1 text-sm text-faded">
         {guide && <span className="text-copper">{guide.words}</span>}
         {heard.map(
           ({ note, checks: [check] }) =>
             check?.fits && (
               <span key={note.voice}>
-                Check {noteWords(pitchName(note.pitch))}: {shortCheck(check, setup)}.
+                {neckFigureText.check(noteWords(pitchName(note.pitch)), shortCheck(check, setup))}
               </span>
             ),
         )}
-        {spread && spread.verdict !== 'easy' && (
-          <span className="text-ochre">
-            A stretch: warm up, keep the thumb soft, stop at any pain or tingling.
-          </span>
-        )}
+        {spread && spread.verdict !== 'easy' && <span className="text-ochre">{neckFigureText.aStretchWarmUp}</span>}
         {crowdedPairs(step.hand, setup, hand).map((pair) => (
           <span key={pair.fingers.join()} className="text-ochre">
             {sentence(crowdWords(pair))}
           </span>
         ))}
-        {large && (
-          <span>
-            To scale; fingertips {hand.fingertipMm} mm wide, string {Math.round(setup.lengthMm)} mm.
-          </span>
-        )}
+        {large && <span>{neckFigureText.toScaleFingertipsMm(hand.fingertipMm, Math.round(setup.lengthMm))}</span>}
       </figcaption>
       {large && (
         <div className="rounded-lg border border-rule bg-sheet px-2 py-1">
-          <Neck
-            setup={setup}
-            hand={hand}
-            step={step}
-            spread={spread}
-            guide={guide ?? undefined}
-            rings={rings}
-          />
+          <Neck setup={setup} hand={hand} step={step} spread={spread} guide={guide ?? undefined} rings={rings} />
         </div>
       )}
     </figure>
@@ -96,6 +82,6 @@ function guideOf({ shifts }: Plan, { at }: Step, setup: Setup) {
   return {
     string: guide.string,
     mm: stopMm(setup.lengthMm, midiOf(pitch) - open.midi),
-    words: `Guide note: ${fingerWords(guide.finger)} on ${noteWords(guide.pitch)}, unheard (dotted).`,
+    words: neckFigureText.guideNoteOnUnheard(fingerWords(guide.finger), noteWords(guide.pitch)),
   };
 }

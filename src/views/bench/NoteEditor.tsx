@@ -9,15 +9,7 @@ import {
   type PlanRequest,
   type PlanResponse,
 } from '../../core';
-import {
-  fingersFor,
-  lockAt,
-  neverAt,
-  stringsFor,
-  withLock,
-  withNever,
-  withoutDemands,
-} from '../../app/brief/demands';
+import { fingersFor, lockAt, neverAt, stringsFor, withLock, withNever, withoutDemands } from '../../app/brief/demands';
 import { setRequest } from '../../app/edits';
 import { useBench } from '../../app/bench';
 import { ActMenu } from '../../ui/ActMenu';
@@ -28,6 +20,7 @@ import { changedPlaces } from '../../wording/differences';
 import { positionWords, stringWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
 import { tradeBetween } from '../../wording/ways';
+import { noteEditorText } from '../../wording/rooms/benchPicture';
 
 interface Props {
   readonly response: PlanResponse;
@@ -55,10 +48,14 @@ export function NoteEditor({ response, plan, request }: Props) {
   const possible = pitch === null ? [] : fingersFor(setup, pitch);
   return (
     <section
-      aria-label="Change this note"
+      aria-label={noteEditorText.changeThisNote}
       className="finger-row flex min-h-12 flex-wrap items-center gap-x-3 gap-y-1"
     >
-      <div role="group" aria-label="Finger" className="flex overflow-hidden rounded-md border border-dove">
+      <div
+        role="group"
+        aria-label={noteEditorText.finger}
+        className="flex overflow-hidden rounded-md border border-dove"
+      >
         {fingersOf(request).map((finger) => (
           <FingerButton
             key={finger}
@@ -72,29 +69,25 @@ export function NoteEditor({ response, plan, request }: Props) {
       </div>
       <Choose
         look="steady"
-        label="String here"
+        label={noteEditorText.stringHere}
         value={lock?.string ?? ''}
         choices={[
-          ['', 'any string'],
-          ...(pitch === null ? [] : stringsFor(setup, pitch)).map(
-            (name) => [name, stringWords(name)] as const,
-          ),
+          ['', noteEditorText.anyString],
+          ...(pitch === null ? [] : stringsFor(setup, pitch)).map((name) => [name, stringWords(name)] as const),
         ]}
         onChoose={(string) => put({ string: string || undefined })}
       />
       <Choose
         look="steady"
-        label="Position here"
+        label={noteEditorText.positionHere}
         value={lock?.position === undefined ? '' : String(lock.position)}
         choices={[
-          ['', 'any position'],
+          ['', noteEditorText.anyPosition],
           ...positionsOf(setup, request.school).map(
             (position) => [String(position), positionWords(position, instrument)] as const,
           ),
         ]}
-        onChoose={(value) =>
-          put({ position: value === '' ? undefined : value === 'thumb' ? 'thumb' : Number(value) })
-        }
+        onChoose={(value) => put({ position: value === '' ? undefined : value === 'thumb' ? 'thumb' : Number(value) })}
       />
       <button
         type="button"
@@ -102,18 +95,18 @@ export function NoteEditor({ response, plan, request }: Props) {
         disabled={pitch === null || at === 0 || lock?.shift === true || shift !== undefined}
         onClick={() => put({ shift: true })}
       >
-        shift here
+        {noteEditorText.shiftHere}
       </button>
       {step ? (
         <ActMenu
-          label="Never here"
-          words="never here …"
+          label={noteEditorText.neverHere}
+          words={noteEditorText.neverHereMenu}
           acts={[
-            ...(shift ? [{ id: 'shift', words: 'never shift to this note' }] : []),
+            ...(shift ? [{ id: 'shift', words: noteEditorText.neverShiftToThis }] : []),
             ...(stop
               ? [
-                  { id: 'finger', words: `never ${demandWords({ finger: stop.finger }, instrument)} here` },
-                  { id: 'string', words: `never ${demandWords({ string: stop.string }, instrument)} here` },
+                  { id: 'finger', words: noteEditorText.neverDemand(demandWords({ finger: stop.finger }, instrument)) },
+                  { id: 'string', words: noteEditorText.neverDemand(demandWords({ string: stop.string }, instrument)) },
                 ]
               : []),
           ]}
@@ -124,15 +117,15 @@ export function NoteEditor({ response, plan, request }: Props) {
           }}
         />
       ) : (
-        <span className="text-faded">{pitch === null ? 'A rest: nothing to hold here.' : ''}</span>
+        <span className="text-faded">{pitch === null ? noteEditorText.aRestNothingTo : ''}</span>
       )}
       {(lock || never.length > 0) && (
         <span className="flex items-center gap-2" data-testid="demands">
           <Lock size={16} aria-hidden />
           {[
-            ...(lock ? [`kept here: ${demandWords(lock, instrument)}`] : []),
+            ...(lock ? [noteEditorText.keptHere(demandWords(lock, instrument))] : []),
             ...never.map((one) =>
-              'shift' in one ? 'no shift to here' : `never ${demandWords(one, instrument)}`,
+              'shift' in one ? noteEditorText.noShiftToHere : noteEditorText.never(demandWords(one, instrument)),
             ),
           ].join('; ')}
           <button
@@ -143,7 +136,7 @@ export function NoteEditor({ response, plan, request }: Props) {
               setRequest(withoutDemands(request, at));
             }}
           >
-            <LockOpen size={16} aria-hidden /> Set free
+            <LockOpen size={16} aria-hidden /> {noteEditorText.setFree}
           </button>
         </span>
       )}
@@ -166,12 +159,13 @@ interface FingerButtonProps {
 }
 
 function FingerButton({ finger, possible, played, locked, onPut }: FingerButtonProps) {
-  const name = finger === 'T' ? 'thumb' : finger === 0 ? 'open string' : `finger ${finger}`;
+  const name =
+    finger === 'T' ? 'thumb' : finger === 0 ? noteEditorText.openString : noteEditorText.fingerNumber(finger);
   return (
     <button
       type="button"
       aria-pressed={locked}
-      aria-label={`${name}${played ? ', played now' : ''}`}
+      aria-label={`${name}${played ? noteEditorText.playedNow : ''}`}
       disabled={!possible}
       onClick={onPut}
       className={`min-h-10 min-w-10 cursor-pointer border-r border-rule px-2 text-lg font-bold last:border-r-0 ${
@@ -202,7 +196,7 @@ export function EditOutcome({ plan, speech }: OutcomeProps) {
   const trade = tradeBetween(plan, before, speech);
   return (
     <p role="status" data-testid="outcome" className="border-l-4 border-dove px-3">
-      {where === '' ? 'Nothing had to change.' : `Changed: ${where}.`}
+      {where === '' ? noteEditorText.nothingHadToChange : `Changed: ${where}.`}
       {trade && ` Now: ${trade}.`}
     </p>
   );

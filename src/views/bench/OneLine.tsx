@@ -36,11 +36,7 @@ export function OneLine({ picture, shape, frame, onPoint }: PictureProps) {
   return (
     <div {...frame} className={`flex h-full overflow-y-auto ${frame.className}`}>
       <StripHead {...picture} shape={shape} at={headAt} first={view.left < 1} />
-      <div
-        ref={scroller}
-        className="min-w-0 flex-1 overflow-x-auto overflow-y-hidden"
-        style={{ height: shape.height }}
-      >
+      <div ref={scroller} className="min-w-0 flex-1 overflow-x-auto overflow-y-hidden" style={{ height: shape.height }}>
         <Strip
           {...picture}
           shape={shape}

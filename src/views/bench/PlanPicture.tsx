@@ -24,8 +24,9 @@ import type { Room } from './PictureRoom';
 import { sameScore } from './sameScore';
 import { shapeOf } from './shape';
 import type { Picture } from './Strip';
+import { planPictureText } from '../../wording/rooms/benchPicture';
 
-const ManyLines = later('The music in lines', async () => (await import('./ManyLines')).ManyLines);
+const ManyLines = later(planPictureText.theMusicInLines, async () => (await import('./ManyLines')).ManyLines);
 
 /** Where no fingering fits the brief, the music is shown all the same. */
 export const NO_PLAN: Plan = { cost: 0, terms: {}, steps: [], shifts: [], reach: [], frames: [] };
@@ -51,8 +52,7 @@ interface Props {
 const FRAME = {
   tabIndex: 0,
   role: 'application',
-  'aria-label':
-    'Staff, strings and hand trail; left and right arrows move the cursor, 0 to 4 put a finger, up and down another string, Delete sets free',
+  'aria-label': planPictureText.staffStringsAndHand,
   className: 'rounded-lg border border-rule bg-sheet',
 } as const;
 
@@ -62,25 +62,14 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
   const { cursor, selection, marking } = props;
   const { zoom, names: shownNames, lines } = useLook();
   const { events, problems } = response;
-  const clefs = useMemo(
-    () => clefsRead(events, asked.instrument, student),
-    [events, asked.instrument, student],
-  );
+  const clefs = useMemo(() => clefsRead(events, asked.instrument, student), [events, asked.instrument, student]);
   const trouble = useMemo(
     () => [...new Set(problems.flatMap(({ at, fight = [] }) => (at === undefined ? fight : [at, ...fight])))],
     [problems],
   );
   const strings = useMemo(() => setup.strings.map(({ name }) => name), [setup]);
   const score = useMemo(
-    () =>
-      sameScore({
-        music: response,
-        steps: plan.steps,
-        strings,
-        instrument: asked.instrument,
-        clefs,
-        barred: true,
-      }),
+    () => sameScore({ music: response, steps: plan.steps, strings, instrument: asked.instrument, clefs, barred: true }),
     [response, plan.steps, strings, asked.instrument, clefs],
   );
   const names = namesToWrite(shownNames, student?.noteNames);
@@ -113,12 +102,7 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
   };
   const Layout = shape.many ? ManyLines : OneLine;
   return (
-    <Layout
-      picture={picture}
-      shape={shape}
-      frame={FRAME}
-      onPoint={(at, mark) => moveCursor(at, mark || marking)}
-    />
+    <Layout picture={picture} shape={shape} frame={FRAME} onPoint={(at, mark) => moveCursor(at, mark || marking)} />
   );
 });
 

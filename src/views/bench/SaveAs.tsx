@@ -3,26 +3,27 @@ import type { PictureKind } from '../../app/paper/saving';
 import { ActMenu } from '../../ui/ActMenu';
 import type { NoteFormat } from '../../work/exports';
 import type { PictureName } from '../../notation/sheet/pictures';
+import { saveAsText } from '../../wording/rooms/benchPlan';
 
 /** What is loaded only when something is saved. */
 const saving = () => import('../../app/paper/saving');
 
 const NOTES: readonly (readonly [NoteFormat, string])[] = [
-  ['musicxml', 'Notes with fingers (MusicXML)'],
-  ['mxl', 'The same, packed (.mxl)'],
-  ['midi', 'Sound of the notes (MIDI)'],
-  ['csv', 'Table of notes and fingers (CSV)'],
+  ['musicxml', saveAsText.notesWithFingersMusicxml],
+  ['mxl', saveAsText.theSamePackedMxl],
+  ['midi', saveAsText.soundOfTheNotes],
+  ['csv', saveAsText.tableOfNotesAnd],
 ];
 
 const PICTURES: readonly (readonly [PictureName, string])[] = [
-  ['staff', 'Picture of the staff'],
-  ['trail', 'Picture of staff and hand trail'],
-  ['neck', 'Picture of the neck'],
+  ['staff', saveAsText.pictureOfTheStaff],
+  ['trail', saveAsText.pictureOfStaffAnd],
+  ['neck', saveAsText.pictureOfTheNeck],
 ];
 const KINDS: readonly (readonly [PictureKind, string])[] = [
   ['svg', 'SVG'],
   ['png', 'PNG'],
-  ['copy', 'to the clipboard'],
+  ['copy', saveAsText.toTheClipboard],
 ];
 
 /** Every kind of file that can be made of the plan on the stand. */
@@ -31,16 +32,16 @@ export function SaveAs() {
   const hasStudent = useBench(({ record }) => record.studentId !== null);
   return (
     <ActMenu
-      label="Save this plan as"
-      words="Save as …"
+      label={saveAsText.saveThisPlanAs}
+      words={saveAsText.saveAs}
       acts={[
-        { id: 'sheet', words: 'Sheet, to print or as PDF …' },
-        ...NOTES.map(([format, words]) => ({ id: `notes ${format}`, words })),
+        { id: 'sheet', words: saveAsText.sheetToPrintOr },
+        ...NOTES.map(([format, words]) => ({ id: saveAsText.notes(format), words })),
         ...PICTURES.flatMap(([name, words]) =>
-          KINDS.map(([kind, how]) => ({ id: `picture ${name} ${kind}`, words: `${words}, ${how}` })),
+          KINDS.map(([kind, how]) => ({ id: saveAsText.picture(name, kind), words: `${words}, ${how}` })),
         ),
-        { id: 'send', words: 'File to send, without the student' },
-        ...(hasStudent ? [{ id: 'send student', words: 'File to send, with the student' }] : []),
+        { id: 'send', words: saveAsText.fileToSendWithout },
+        ...(hasStudent ? [{ id: saveAsText.sendStudent, words: saveAsText.fileToSendWith }] : []),
       ]}
       onAct={(act) => void save(act, id)}
     />

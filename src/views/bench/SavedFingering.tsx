@@ -4,6 +4,7 @@ import type { Standing } from '../../app/session/state';
 import type { Plan } from '../../core';
 import { fingeringDifferences } from '../../wording/differences';
 import type { Speech } from '../../wording/plans';
+import { savedFingeringText } from '../../wording/rooms/benchPlan';
 
 interface Props {
   readonly standing: Standing;
@@ -38,17 +39,17 @@ export function SavedFingering({ standing, plans, chosen, speech }: Props) {
           </ul>
           <div className="mt-1 flex flex-wrap gap-2">
             <button type="button" className="button" onClick={() => layBeside(beside === 0 ? null : 0)}>
-              {beside === 0 ? 'Close the comparison' : 'Compare the two'}
+              {beside === 0 ? savedFingeringText.closeTheComparison : savedFingeringText.compareTheTwo}
             </button>
             <button type="button" className="button" onClick={() => choosePlan(best)}>
-              Use the new fingering
+              {savedFingeringText.useTheNewFingering}
             </button>
           </div>
         </>
       )}
       {standing !== 'kept' && (
         <button type="button" className="button mt-1" onClick={() => choosePlan(saved)}>
-          Keep this one
+          {savedFingeringText.keepThisOne}
         </button>
       )}
     </section>
@@ -56,14 +57,13 @@ export function SavedFingering({ standing, plans, chosen, speech }: Props) {
 }
 
 const HEADINGS: Readonly<Record<Exclude<Standing, 'as-planned'>, string>> = {
-  kept: 'The saved fingering is shown',
-  unplayable: 'The saved fingering cannot be played here any more',
-  lost: 'This plan comes from an old backup',
+  kept: savedFingeringText.theSavedFingeringIs,
+  unplayable: savedFingeringText.theSavedFingeringCannot,
+  lost: savedFingeringText.thisPlanComesFrom,
 };
 
 const SENTENCES: Readonly<Record<Exclude<Standing, 'as-planned'>, string>> = {
-  kept: 'This plan was saved when the planner chose another fingering. Yours stays as it was learned. What would be new:',
-  unplayable:
-    'The brief no longer allows it. The best fingering is shown; the saved one is not lost until you keep another.',
-  lost: 'It holds only the number of its fingering, and nobody can tell which one that was. The best fingering is shown: check that it is the one that was learned.',
+  kept: savedFingeringText.thisPlanWasSaved,
+  unplayable: savedFingeringText.theBriefNoLonger,
+  lost: savedFingeringText.itHoldsOnlyThe,
 };

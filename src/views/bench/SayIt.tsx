@@ -4,6 +4,7 @@ import { setBrief, takeOwnNotes } from '../../app/edits';
 import { say } from '../../app/notices';
 import { useStudents } from '../../app/students';
 import type { PlanRequest } from '../../core';
+import { sayItText } from '../../wording/rooms/benchBrief';
 
 type Reader = typeof import('../../app/brief/typed');
 
@@ -21,7 +22,7 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
       setReader(fetched);
       return fetched;
     } catch {
-      say({ kind: 'trouble', message: 'Typed briefs could not be fetched. Reload the page and try again.' });
+      say({ kind: 'trouble', message: sayItText.typedBriefsCouldNot });
       return null;
     }
   };
@@ -56,10 +57,10 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
     >
       <input
         ref={box}
-        aria-label="Type the brief"
+        aria-label={sayItText.typeTheBrief}
         aria-describedby="typed-brief"
         className="min-h-8 w-full rounded-md border border-rule bg-sheet px-2"
-        placeholder="or type it: G minor arpeggio, cello, no open strings"
+        placeholder={sayItText.orTypeItG}
         maxLength={200}
         autoComplete="off"
         spellCheck={false}
@@ -90,14 +91,14 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
                 {note}
               </span>
             ))}
-            <span className="block text-sm text-faded">Enter plans this.</span>
+            <span className="block text-sm text-faded">{sayItText.enterPlansThis}</span>
           </>
         )}
         {reading.kind === 'own-notes' && (
           <>
-            <strong>{reading.notes ? 'These notes' : 'Notes of my own'}</strong>
+            <strong>{reading.notes ? sayItText.theseNotes : sayItText.notesOfMyOwn}</strong>
             <span className="block text-sm text-faded">
-              {reading.notes ? 'Enter plans them.' : 'Enter opens a box to type them into.'}
+              {reading.notes ? sayItText.enterPlansThem : sayItText.enterOpensABox}
             </span>
           </>
         )}

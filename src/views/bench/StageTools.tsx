@@ -1,18 +1,11 @@
 import { Play, Square, ZoomIn, ZoomOut } from 'lucide-react';
 import { memo, useMemo, useState } from 'react';
 import { tempoOf } from '../../app/brief/choices';
-import { dronesFor } from '../../audio/score';
+import { dronesFor } from '../../audio/heardScore';
 import { classWords, printed } from '../../wording/notes';
 import { stretchWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
-import {
-  midiOf,
-  parsePitch,
-  resolveSetup,
-  type PlanRequest,
-  type PlanResponse,
-  type Setup,
-} from '../../core';
+import { midiOf, parsePitch, resolveSetup, type PlanRequest, type PlanResponse, type Setup } from '../../core';
 import { carryMarked, toggleMarking, unmark } from '../../app/edits';
 import {
   bpmOf,
@@ -25,20 +18,12 @@ import {
   SLOWEST,
   useListening,
 } from '../../app/listening';
-import {
-  LINE_WORDS,
-  NAMES_WORDS,
-  setLines,
-  setNames,
-  toggleNeck,
-  useLook,
-  ZOOM_WORDS,
-  zoomBy,
-} from '../../app/look';
+import { LINE_WORDS, NAMES_WORDS, setLines, setNames, toggleNeck, useLook, ZOOM_WORDS, zoomBy } from '../../app/look';
 import { useBench } from '../../app/bench';
 import { Choose } from '../../ui/Choose';
 import { practise } from '../../app/opening';
 import type { Shown } from './shown';
+import { stageToolsText } from '../../wording/rooms/benchPicture';
 
 /** Above the picture, in one row: hearing it, marking notes in it, and how it is shown. */
 export const StageTools = memo(function StageTools({ shown }: { readonly shown: Shown }) {
@@ -62,15 +47,10 @@ function Listen({ response, asked }: ListenProps) {
   const request = useBench((state) => state.record.request);
   const drones = useMemo(() => dronesOf(response, resolveSetup(asked)), [response, asked]);
   return (
-    <section aria-label="Listen" className="flex flex-wrap items-center gap-1.5">
-      <button
-        type="button"
-        className="button flex items-center gap-1.5"
-        onClick={listen}
-        aria-pressed={playing}
-      >
+    <section aria-label={stageToolsText.listen} className="flex flex-wrap items-center gap-1.5">
+      <button type="button" className="button flex items-center gap-1.5" onClick={listen} aria-pressed={playing}>
         {playing ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}
-        {playing ? 'Stop' : 'Listen'}
+        {playing ? stageToolsText.stop : stageToolsText.listen}
       </button>
       <span role="status" className={count === null ? 'sr-only' : 'font-serif text-lg font-bold text-dove'}>
         {count}
@@ -81,13 +61,13 @@ function Listen({ response, asked }: ListenProps) {
         </span>
         <TempoBox request={request} />
       </label>
-      <Tick words="loop" on={loop} onTick={setLoop} />
-      <Tick words="count in" on={countIn} onTick={setCountIn} />
+      <Tick words={stageToolsText.loop} on={loop} onTick={setLoop} />
+      <Tick words={stageToolsText.countIn} on={countIn} onTick={setCountIn} />
       <Choose
         look="slim"
-        label="Drone"
+        label={stageToolsText.drone}
         value={String(drone ?? '')}
-        choices={[['', 'no drone'], ...drones.map(({ midi, words }) => [String(midi), words] as const)]}
+        choices={[['', stageToolsText.noDrone], ...drones.map(({ midi, words }) => [String(midi), words] as const)]}
         onChoose={(midi) => setDrone(midi === '' ? null : Number(midi))}
       />
     </section>
@@ -106,7 +86,7 @@ function TempoBox({ request }: { readonly request: PlanRequest }) {
   return (
     <input
       type="number"
-      aria-label="Beats a minute"
+      aria-label={stageToolsText.beatsAMinute}
       min={SLOWEST}
       max={FASTEST}
       placeholder={String(bpmOf(request))}
@@ -122,16 +102,13 @@ function dronesOf({ key, events }: PlanResponse, setup: Setup) {
   const [tonic] = key.name.split(' ');
   const pitch = parsePitch(`${tonic}4`);
   const lowest = Math.min(...events.flatMap((event) => ('midi' in event ? event.midi : [])));
-  const drones = dronesFor(
-    setup,
-    tonic,
-    pitch ? midiOf(pitch) % 12 : 0,
-    Number.isFinite(lowest) ? lowest : 60,
-  );
+  const drones = dronesFor(setup, tonic, pitch ? midiOf(pitch) % 12 : 0, Number.isFinite(lowest) ? lowest : 60);
   return drones.map(({ midi, kind, name }) => ({
     midi,
     words:
-      kind === 'tonic' ? `drone on ${classWords(name)}, the tonic` : `drone on the ${printed(name)} string`,
+      kind === 'tonic'
+        ? stageToolsText.droneOnTheTonic(classWords(name))
+        : stageToolsText.droneOnTheString(printed(name)),
   }));
 }
 
@@ -144,12 +121,7 @@ interface TickProps {
 function Tick({ words, on, onTick }: TickProps) {
   return (
     <label className="flex min-h-8 items-center gap-1">
-      <input
-        type="checkbox"
-        className="size-5"
-        checked={on}
-        onChange={(event) => onTick(event.target.checked)}
-      />
+      <input type="checkbox" className="size-5" checked={on} onChange={(event) => onTick(event.target.checked)} />
       {words}
     </label>
   );
@@ -159,7 +131,7 @@ function Mark() {
   const marking = useBench((state) => state.marking);
   return (
     <button type="button" className="button" aria-pressed={marking} onClick={toggleMarking}>
-      {marking ? 'Marking …' : 'Mark notes'}
+      {marking ? stageToolsText.marking : stageToolsText.markNotes}
     </button>
   );
 }
@@ -168,18 +140,18 @@ function Mark() {
 export function Marked({ speech }: { readonly speech: Speech }) {
   const selection = useBench((state) => state.selection);
   return (
-    <section aria-label="Marked notes" className="flex flex-wrap items-center gap-2">
+    <section aria-label={stageToolsText.markedNotes} className="flex flex-wrap items-center gap-2">
       {selection && (
         <>
           <span data-testid="marked">{stretchWords(speech.place, selection.from, selection.to)}</span>
           <button type="button" className="button" onClick={carryMarked}>
-            Repeat this fingering
+            {stageToolsText.repeatThisFingering}
           </button>
           <button type="button" className="button" onClick={() => void practise()}>
-            Practise them
+            {stageToolsText.practiseThem}
           </button>
           <button type="button" className="button" onClick={unmark}>
-            Unmark
+            {stageToolsText.unmark}
           </button>
         </>
       )}
@@ -190,11 +162,11 @@ export function Marked({ speech }: { readonly speech: Speech }) {
 function Look() {
   const { zoom, lines, names, neck } = useLook();
   return (
-    <section aria-label="How it is shown" className="ml-auto flex flex-wrap items-center gap-1.5">
+    <section aria-label={stageToolsText.howItIsShown} className="ml-auto flex flex-wrap items-center gap-1.5">
       <button
         type="button"
         className="button"
-        aria-label="More of the music"
+        aria-label={stageToolsText.moreOfTheMusic}
         disabled={zoom === 0}
         onClick={() => zoomBy(-1)}
       >
@@ -206,16 +178,16 @@ function Look() {
       <button
         type="button"
         className="button"
-        aria-label="Closer picture"
+        aria-label={stageToolsText.closerPicture}
         disabled={zoom === ZOOM_WORDS.length - 1}
         onClick={() => zoomBy(1)}
       >
         <ZoomIn size={16} aria-hidden />
       </button>
-      <Choose look="slim" label="Lines" value={lines} choices={LINE_WORDS} onChoose={setLines} />
-      <Choose look="slim" label="Note names" value={names} choices={NAMES_WORDS} onChoose={setNames} />
+      <Choose look="slim" label={stageToolsText.lines} value={lines} choices={LINE_WORDS} onChoose={setLines} />
+      <Choose look="slim" label={stageToolsText.noteNames} value={names} choices={NAMES_WORDS} onChoose={setNames} />
       <button type="button" className="button" aria-pressed={neck} onClick={toggleNeck}>
-        Neck
+        {stageToolsText.neck}
       </button>
     </section>
   );

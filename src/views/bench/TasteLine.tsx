@@ -1,6 +1,7 @@
 import { setRequest } from '../../app/edits';
 import type { PlanRequest, PlanResponse } from '../../core';
 import { tasteWords } from '../../wording/taste';
+import { tasteLineText } from '../../wording/rooms/benchBrief';
 
 interface Props {
   readonly request: PlanRequest;
@@ -14,14 +15,10 @@ export function TasteLine({ request, taste: { decided, overruled } }: Props) {
   if (decided.length + overruled.length === 0) return null;
   return (
     <p className="flex flex-wrap items-center gap-3 border-l-4 border-dove px-3" data-testid="taste-line">
-      {decided.length > 0 && `Your taste decided here: ${named(decided)}.`}
-      {overruled.length > 0 && ` A rule of the brief wins over your taste: ${named(overruled)}.`}
-      <button
-        type="button"
-        className="button"
-        onClick={() => setRequest({ ...request, preferences: undefined })}
-      >
-        Plan without it
+      {decided.length > 0 && tasteLineText.yourTasteDecidedHere(named(decided))}
+      {overruled.length > 0 && tasteLineText.aRuleOfThe(named(overruled))}
+      <button type="button" className="button" onClick={() => setRequest({ ...request, preferences: undefined })}>
+        {tasteLineText.planWithoutIt}
       </button>
     </p>
   );

@@ -45,8 +45,7 @@ export function Fingers({ steps, open, layout, radius, y }: FingersProps) {
 export type Verdict = Plan['reach'][number]['verdict'] | undefined;
 type Spread = 'stretch' | 'beyond';
 
-export const isSpread = (verdict: Verdict): verdict is Spread =>
-  verdict === 'stretch' || verdict === 'beyond';
+export const isSpread = (verdict: Verdict): verdict is Spread => verdict === 'stretch' || verdict === 'beyond';
 
 /** How tokens look: an open string is a ring at the nut, a finger that is stretched has an edge of its own. */
 export const TOKENS = [

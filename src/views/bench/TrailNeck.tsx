@@ -28,9 +28,7 @@ export const TrailNeck = memo(function TrailNeck({ plan, step, setup, hand, abov
   const high = Math.max(4, (hand.fingertipMm / 2) * perMm);
   const wide = Math.min(MOST_WIDE, gap / 2);
   const held = step?.stops ?? [];
-  const idle = step
-    ? laidFingers(step.hand).filter(([finger]) => !held.some((stop) => stop.finger === finger))
-    : [];
+  const idle = step ? laidFingers(step.hand).filter(([finger]) => !held.some((stop) => stop.finger === finger)) : [];
   const on = held.find(({ finger }) => finger !== 0)?.string ?? held[0]?.string;
   return (
     <svg
@@ -51,14 +49,7 @@ export const TrailNeck = memo(function TrailNeck({ plan, step, setup, hand, abov
             stroke="var(--color-faded)"
             strokeWidth={1 + 0.7 * (names.length - 1 - at)}
           />
-          <text
-            x={x(name)}
-            y={height - 7}
-            fontSize={13}
-            fontWeight={700}
-            textAnchor="middle"
-            fill="currentColor"
-          >
+          <text x={x(name)} y={height - 7} fontSize={13} fontWeight={700} textAnchor="middle" fill="currentColor">
             {printed(name)}
           </text>
         </g>

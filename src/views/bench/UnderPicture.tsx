@@ -14,12 +14,13 @@ import { EditOutcome, NoteEditor } from './NoteEditor';
 import { NO_PLAN } from './PlanPicture';
 import type { Shown } from './shown';
 import { Marked } from './StageTools';
+import { underPictureText } from '../../wording/rooms/benchPicture';
 
-const NeckFigure = later('The neck', async () => (await import('./NeckFigure')).NeckFigure);
-const PlanTable = later('The plan as a table', async () => (await import('./PlanTable')).PlanTable);
-const WhyLines = later('The reason', async () => (await import('../../ui/WhyLines')).WhyLines);
+const NeckFigure = later(underPictureText.theNeck, async () => (await import('./NeckFigure')).NeckFigure);
+const PlanTable = later(underPictureText.thePlanAsA, async () => (await import('./PlanTable')).PlanTable);
+const WhyLines = later(underPictureText.theReason, async () => (await import('../../ui/WhyLines')).WhyLines);
 const ComparisonPanel = later(
-  'The comparison',
+  underPictureText.theComparison,
   async () => (await import('./ComparisonPanel')).ComparisonPanel,
 );
 
@@ -69,9 +70,7 @@ export const UnderPicture = memo(function UnderPicture({ shown, request }: Props
 
 /** True where the whole passage keeps the hand wide open. */
 function asksWideHand({ material }: PlanRequest): boolean {
-  return (
-    material.type === 'double-stops' && ['octave', 'fingered-octave', 'tenth'].includes(material.interval)
-  );
+  return material.type === 'double-stops' && ['octave', 'fingered-octave', 'tenth'].includes(material.interval);
 }
 
 /** The note at the cursor, said aloud. */
@@ -79,8 +78,7 @@ function cursorWords({ events }: PlanResponse, plan: Plan, cursor: number, speec
   const step = plan.steps.find((candidate) => candidate.at === cursor);
   const event = events[cursor];
   const place = barWords(speech.place(cursor));
-  if (!event || !('pitches' in event)) return `Rest, ${place}`;
-  if (!step)
-    return `${noteCount(events, cursor)}, ${place}: ${listed(event.pitches.map(spoken))}, not planned`;
+  if (!event || !('pitches' in event)) return underPictureText.rest(place);
+  if (!step) return underPictureText.notPlanned(noteCount(events, cursor), place, listed(event.pitches.map(spoken)));
   return stepWords(step, speech);
 }

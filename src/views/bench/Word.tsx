@@ -16,12 +16,7 @@ export function Word({ label, value, choices, onChange, other, then = '' }: Word
   const known = choices.some(([name]) => name === value);
   return (
     <span className="whitespace-nowrap">
-      <select
-        className="word"
-        aria-label={label}
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-      >
+      <select className="word" aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
         {!known && <option value={value}>{other || value}</option>}
         {choices.map(([name, words]) => (
           <option key={name} value={name}>

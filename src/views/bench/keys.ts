@@ -1,14 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
-import {
-  fingersFor,
-  lockAt,
-  neverAt,
-  nextString,
-  withLock,
-  withNever,
-  withoutDemands,
-} from '../../app/brief/demands';
+import { fingersFor, lockAt, neverAt, nextString, withLock, withNever, withoutDemands } from '../../app/brief/demands';
 import { moveCursor, setRequest } from '../../app/edits';
 import { KEYMAP } from '../../app/keymap';
 import { listen } from '../../app/listening';
@@ -25,9 +17,7 @@ interface Picture {
   readonly planned: boolean;
 }
 
-const PICTURE_KEYS: readonly string[] = KEYMAP.filter(({ place }) => place === 'picture').flatMap(
-  ({ keys }) => keys,
-);
+const PICTURE_KEYS: readonly string[] = KEYMAP.filter(({ place }) => place === 'picture').flatMap(({ keys }) => keys);
 
 /** The keys of the picture, once it has the focus. @returns what is to be its ref */
 export function usePictureKeys(picture: Picture) {
@@ -46,12 +36,7 @@ export function usePictureKeys(picture: Picture) {
 function pressed(event: KeyboardEvent, picture: Picture) {
   const { cursor, response, marking, planned } = picture;
   const last = response.events.length - 1;
-  const moves: Readonly<Record<string, number>> = {
-    ArrowRight: cursor + 1,
-    ArrowLeft: cursor - 1,
-    Home: 0,
-    End: last,
-  };
+  const moves: Readonly<Record<string, number>> = { ArrowRight: cursor + 1, ArrowLeft: cursor - 1, Home: 0, End: last };
   const to = moves[event.key];
   if (to !== undefined) moveCursor(to, event.shiftKey || marking);
   else if (event.key === ' ') {

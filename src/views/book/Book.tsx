@@ -11,6 +11,7 @@ import { counted } from '../../wording/grammar';
 import { removeBook } from '../../app/paper/books';
 import { Made } from './Made';
 import { NewBook } from './NewBook';
+import { bookText } from '../../wording/rooms/paperViews';
 
 /** Books: many plans in order, made, printed and kept. */
 export default function Book() {
@@ -21,25 +22,17 @@ export default function Book() {
   const open = books?.find(({ id }) => id === openId);
   const show = (id: string | null) => {
     setOpenId(id);
-    const query = new URLSearchParams({
-      ...(student ? { student: student.id } : {}),
-      ...(id ? { book: id } : {}),
-    });
+    const query = new URLSearchParams({ ...(student ? { student: student.id } : {}), ...(id ? { book: id } : {}) });
     history.replaceState(null, '', `${location.pathname}?${query}`);
   };
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/book" student={student?.id} />
       <NoticeBar />
-      <main
-        id="main"
-        tabIndex={-1}
-        data-ready={player.ready && books !== undefined}
-        className="flex flex-col gap-4"
-      >
-        <PlayerPick heading="Book" player={player} />
+      <main id="main" tabIndex={-1} data-ready={player.ready && books !== undefined} className="flex flex-col gap-4">
+        <PlayerPick heading={bookText.book} player={player} />
         {books && player.ready && (
-          <Section name="The book" on={[openId]}>
+          <Section name={bookText.theBook} on={[openId]}>
             <div
               className={`grid items-start gap-5 ${open ? 'lg:grid-cols-[13rem_minmax(0,1fr)]' : 'lg:grid-cols-[20rem_minmax(0,1fr)]'}`}
             >
@@ -67,7 +60,7 @@ function Shelf({ books, open, onOpen }: ShelfProps) {
   return (
     <section aria-labelledby="shelf" className="flex flex-col gap-2">
       <h2 id="shelf" className="font-serif text-lg font-semibold">
-        {books.length === 0 ? 'No book yet' : counted(books.length, 'book')}
+        {books.length === 0 ? bookText.noBookYet : counted(books.length, 'book')}
       </h2>
       <ul className="flex flex-col gap-2">
         {books.map((book) => (
@@ -86,16 +79,16 @@ function Shelf({ books, open, onOpen }: ShelfProps) {
             <button
               type="button"
               className="min-h-11 cursor-pointer px-3 text-sm text-dove underline"
-              aria-label={`Delete ${book.name}`}
+              aria-label={bookText.deleteIt(book.name)}
               onClick={() => void removeBook(book)}
             >
-              delete
+              {bookText.deleteWord}
             </button>
           </li>
         ))}
       </ul>
       <button type="button" className="button self-start" onClick={() => onOpen(null)}>
-        A new book
+        {bookText.aNewBook}
       </button>
     </section>
   );

@@ -1,21 +1,14 @@
 import { useEffect, useState } from 'react';
 import { Download } from 'lucide-react';
 import { chooseForSheet, useSheetChoices } from '../../app/paper/choices';
-import {
-  bookFrame,
-  inOrder,
-  openPage,
-  saveBookNotes,
-  stopWork,
-  useBook,
-  workOn,
-} from '../../app/paper/books';
+import { bookFrame, inOrder, openPage, saveBookNotes, stopWork, useBook, workOn } from '../../app/paper/books';
 import { atDesk } from '../../app/paper/desk';
 import { savePdf } from '../../app/paper/sheets';
 import type { SheetChoices } from '../../notation/sheet/sheet';
 import type { BookRecord, StudentRecord } from '../../core';
 import { Choices } from '../../ui/SheetChoices';
 import { counted } from '../../wording/grammar';
+import { madeText } from '../../wording/rooms/paperViews';
 
 interface Props {
   readonly book: BookRecord;
@@ -56,7 +49,7 @@ export function Made({ book, student }: Props) {
           disabled={!laid}
           onClick={() => void savePdf(book.name)}
         >
-          <Download size={17} aria-hidden /> Save as PDF
+          <Download size={17} aria-hidden /> {madeText.saveAsPdf}
         </button>
         <button
           type="button"
@@ -69,7 +62,7 @@ export function Made({ book, student }: Props) {
             )
           }
         >
-          <Download size={17} aria-hidden /> MusicXML
+          <Download size={17} aria-hidden /> {madeText.musicxml}
         </button>
       </div>
       {!whole && (
@@ -78,28 +71,29 @@ export function Made({ book, student }: Props) {
             className="min-w-40 flex-1"
             max={book.pages.length}
             value={done.length}
-            aria-label="Pages worked out"
+            aria-label={madeText.pagesWorkedOut}
           />
           <span>
-            {done.length} of {counted(book.pages.length, 'page')}
-            {own && state.left !== null && state.working
-              ? `, about ${counted(state.left, 'second')} left`
-              : ''}
+            {madeText.of(
+              done.length,
+              counted(book.pages.length, 'page'),
+              own && state.left !== null && state.working ? madeText.aboutLeft(counted(state.left, 'second')) : '',
+            )}
           </span>
           {own && state.working ? (
             <button type="button" className="button" onClick={stopWork}>
-              Cancel
+              {madeText.cancel}
             </button>
           ) : (
             <button type="button" className="button" onClick={() => void workOn(book, student)}>
-              Go on
+              {madeText.goOn}
             </button>
           )}
         </div>
       )}
       <Choices choices={choices} onChoose={chooseForSheet} without={OTHER_PAPER} />
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(16rem,1fr)_minmax(0,1.15fr)]">
-        <ol className="flex flex-col" aria-label="Pages of the book">
+        <ol className="flex flex-col" aria-label={madeText.pagesOfTheBook}>
           {order.map((page, at) => (
             <li
               key={page.id}
@@ -114,23 +108,21 @@ export function Made({ book, student }: Props) {
                 {page.warning && <span className="block text-sm text-madder">{page.warning}</span>}
               </button>
               <span className="text-sm text-faded">
-                {page.shifts === 0 ? 'no shift' : counted(page.shifts, 'shift')}
-                {pageOf(at) ? `, page ${pageOf(at)}` : ''}
+                {page.shifts === 0 ? madeText.noShift : counted(page.shifts, 'shift')}
+                {pageOf(at) ? madeText.page(pageOf(at) ?? '') : ''}
               </span>
               <button
                 type="button"
                 className="cursor-pointer text-dove underline"
-                aria-label={`Open ${page.name} on the Bench`}
+                aria-label={madeText.openOnTheBench(page.name)}
                 onClick={() => void openPage(book, page.id)}
               >
-                open
+                {madeText.open}
               </button>
             </li>
           ))}
         </ol>
-        {laid && (
-          <OnePage key={`${laid.version} ${shown}`} number={shown} of={laid.pages} onTurn={setShown} />
-        )}
+        {laid && <OnePage key={`${laid.version} ${shown}`} number={shown} of={laid.pages} onTurn={setShown} />}
       </div>
     </section>
   );
@@ -157,8 +149,7 @@ function useBookLaid(
     let here = true;
     const frame = bookFrame(book, student, choices);
     atDesk(async (remote) => await remote.book(frame, order)).then(
-      ({ pages, marks }) =>
-        here && setLaid((now) => ({ what, pages, marks, version: (now?.version ?? 0) + 1 })),
+      ({ pages, marks }) => here && setLaid((now) => ({ what, pages, marks, version: (now?.version ?? 0) + 1 })),
       () => undefined,
     );
     return () => {
@@ -182,7 +173,7 @@ function OnePage({
   const [svg, setSvg] = useState('');
   useEffect(() => {
     let here = true;
-    atDesk(async (remote) => await remote.pageSvg(number, `Page ${number} of ${of}`)).then(
+    atDesk(async (remote) => await remote.pageSvg(number, madeText.pageOf(number, of))).then(
       (drawn) => here && setSvg(drawn),
       () => undefined,
     );
@@ -194,11 +185,11 @@ function OnePage({
     <div className="sticky top-2 flex flex-col gap-2">
       <p className="flex items-center justify-center gap-3">
         <button type="button" className="button" disabled={number <= 1} onClick={() => onTurn(number - 1)}>
-          Page before
+          {madeText.pageBefore}
         </button>
-        {number} of {of}
+        {madeText.countOf(number, of)}
         <button type="button" className="button" disabled={number >= of} onClick={() => onTurn(number + 1)}>
-          Next page
+          {madeText.nextPage}
         </button>
       </p>
       <div className="paper-page" data-testid="paper-page" dangerouslySetInnerHTML={{ __html: svg }} />

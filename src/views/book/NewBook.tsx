@@ -14,6 +14,7 @@ import { counted, sentence } from '../../wording/grammar';
 import { printedKey } from '../../wording/notes';
 import { positionWords } from '../../wording/places';
 import { BOOK_MATERIAL_WORDS, bookName } from '../../wording/books';
+import { newBookText } from '../../wording/rooms/paperViews';
 
 interface Props {
   readonly student: StudentRecord | undefined;
@@ -48,21 +49,19 @@ export function NewBook({ student, onMade }: Props) {
       className="flex flex-col gap-3 rounded-lg border border-rule bg-sheet px-4 py-3"
     >
       <h2 id="new-book" className="font-serif text-xl font-semibold">
-        A new book{student ? ` for ${student.name || 'this student'}` : ''}
+        {newBookText.aNewBook(student ? newBookText.forIt(student.name || newBookText.thisStudent) : '')}
       </h2>
       <div className="grid gap-3 sm:grid-cols-2">
         <Pick
-          label="Made of"
+          label={newBookText.madeOf}
           value={ask.kind}
           choices={[
-            ['keys', 'keys and materials'],
-            ['position', 'a position learned'],
+            ['keys', newBookText.keysAndMaterials],
+            ['position', newBookText.aPositionLearned],
           ]}
-          onPick={(kind) =>
-            setAsk(kind === 'keys' ? FIRST : { kind: 'position', key: 'D major', position: 3 })
-          }
+          onPick={(kind) => setAsk(kind === 'keys' ? FIRST : { kind: 'position', key: 'D major', position: 3 })}
         />
-        <TextField label="Name" value={shown} onPut={setName} />
+        <TextField label={newBookText.name} value={shown} onPut={setName} />
       </div>
       {ask.kind === 'keys' ? (
         <Keys ask={ask} onPut={setAsk} />
@@ -72,9 +71,16 @@ export function NewBook({ student, onMade }: Props) {
       <p className="flex flex-wrap items-center gap-3">
         <span data-testid="page-count" className="flex-1">
           {ask.kind === 'keys'
-            ? `${counted(ask.keys.length, 'key')} × ${counted(ask.materials.length, 'material')} × ${ask.octaves.length === 1 ? 'one number of octaves' : `${ask.octaves.length} numbers of octaves`}: ${counted(count, 'page')}, and the contents.`
-            : 'Up to four pages: every finger pattern on every string, scale, broken thirds, arpeggio; and the contents.'}
-          {count > MOST_BOOK_PAGES && ` A book has at most ${MOST_BOOK_PAGES}; choose fewer.`}
+            ? newBookText.andTheContents(
+                counted(ask.keys.length, 'key'),
+                counted(ask.materials.length, 'material'),
+                ask.octaves.length === 1
+                  ? newBookText.oneNumberOfOctaves
+                  : newBookText.numbersOfOctaves(ask.octaves.length),
+                counted(count, 'page'),
+              )
+            : newBookText.upToFourPages}
+          {count > MOST_BOOK_PAGES && newBookText.aBookHasAt(MOST_BOOK_PAGES)}
         </span>
         <button
           type="button"
@@ -82,7 +88,7 @@ export function NewBook({ student, onMade }: Props) {
           disabled={making || count === 0 || count > MOST_BOOK_PAGES}
           onClick={() => void make()}
         >
-          {making ? 'It is being begun …' : 'Make this book'}
+          {making ? newBookText.itIsBeingBegun : newBookText.makeThisBook}
         </button>
       </p>
     </section>
@@ -99,7 +105,7 @@ function Keys({ ask, onPut }: { readonly ask: KeysAsk; readonly onPut: (ask: Key
   return (
     <>
       <fieldset>
-        <legend className="text-sm text-faded">Keys</legend>
+        <legend className="text-sm text-faded">{newBookText.keys}</legend>
         <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-4 xl:grid-cols-6">
           {BOOK_KEYS.map((key) => (
             <Tick
@@ -115,11 +121,11 @@ function Keys({ ask, onPut }: { readonly ask: KeysAsk; readonly onPut: (ask: Key
           className="mt-1 cursor-pointer text-sm text-dove underline"
           onClick={() => onPut({ ...ask, keys: all ? [] : [...BOOK_KEYS] })}
         >
-          {all ? 'none' : 'all 24'}
+          {all ? newBookText.none : newBookText.all24}
         </button>
       </fieldset>
       <fieldset className="flex flex-wrap gap-x-5">
-        <legend className="text-sm text-faded">Materials</legend>
+        <legend className="text-sm text-faded">{newBookText.materials}</legend>
         {BOOK_MATERIALS.map((material) => (
           <Tick
             key={material}
@@ -131,7 +137,7 @@ function Keys({ ask, onPut }: { readonly ask: KeysAsk; readonly onPut: (ask: Key
       </fieldset>
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <fieldset className="flex flex-wrap gap-x-5">
-          <legend className="text-sm text-faded">Octaves</legend>
+          <legend className="text-sm text-faded">{newBookText.octaves}</legend>
           {[1, 2, 3, 4].map((count) => (
             <Tick
               key={count}
@@ -143,7 +149,7 @@ function Keys({ ask, onPut }: { readonly ask: KeysAsk; readonly onPut: (ask: Key
         </fieldset>
         <div className="w-48">
           <Pick
-            label="In order of"
+            label={newBookText.inOrderOf}
             value={ask.order}
             choices={[
               ['fifths', 'fifths'],
@@ -170,16 +176,13 @@ function Position({ ask, instrument, onPut }: PositionProps) {
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       <Pick
-        label="Position"
+        label={newBookText.position}
         value={String(ask.position)}
-        choices={positions.map((position) => [
-          String(position),
-          sentence(positionWords(position, instrument)),
-        ])}
+        choices={positions.map((position) => [String(position), sentence(positionWords(position, instrument))])}
         onPick={(position) => onPut({ ...ask, position: Number(position) as PositionNumber })}
       />
       <Pick
-        label="Key"
+        label={newBookText.key}
         value={ask.key}
         choices={BOOK_KEYS.map((key) => [key, printedKey(key)])}
         onPick={(key) => onPut({ ...ask, key })}
@@ -188,15 +191,7 @@ function Position({ ask, instrument, onPut }: PositionProps) {
   );
 }
 
-function Tick({
-  words,
-  on,
-  onFlip,
-}: {
-  readonly words: string;
-  readonly on: boolean;
-  readonly onFlip: () => void;
-}) {
+function Tick({ words, on, onFlip }: { readonly words: string; readonly on: boolean; readonly onFlip: () => void }) {
   return (
     <label className="flex min-h-9 items-center gap-2">
       <input type="checkbox" className="size-5" checked={on} onChange={onFlip} />

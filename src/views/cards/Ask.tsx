@@ -17,6 +17,7 @@ import {
 } from '../../core';
 import { answerWords, askWords, rightWords, spotOf, typedName } from '../../wording/cards';
 import { counted } from '../../wording/grammar';
+import { askText } from '../../wording/rooms/cardBox';
 
 interface Props {
   readonly student: StudentRecord;
@@ -50,21 +51,15 @@ export function Ask({ student, asking }: Props) {
         >
           {askWords(quiz.ask, way)}
         </h2>
-        <p className="text-faded">
-          {card.deck} · {counted(queue.length, 'card')} after this
-        </p>
+        <p className="text-faded">{askText.afterThis(card.deck, counted(queue.length, 'card'))}</p>
         <button type="button" className="button" onClick={stopAsking}>
-          Stop
+          {askText.stop}
         </button>
       </div>
       {quiz.ask.kind.startsWith('ear') && (
         <div>
-          <button
-            type="button"
-            className="button flex items-center gap-2"
-            onClick={() => void soundCard(quiz)}
-          >
-            <Volume2 size={18} aria-hidden /> Hear both again
+          <button type="button" className="button flex items-center gap-2" onClick={() => void soundCard(quiz)}>
+            <Volume2 size={18} aria-hidden /> {askText.hearBothAgain}
           </button>
         </div>
       )}
@@ -73,7 +68,7 @@ export function Ask({ student, asking }: Props) {
       <div role="status" data-testid="verdict">
         {done && (
           <p className={`border-l-4 px-3 text-xl ${right ? 'border-sage' : 'border-madder'}`}>
-            <strong>{right ? 'Right.' : `No, not ${answerWords(quiz, answer, way)}.`}</strong>{' '}
+            <strong>{right ? askText.right : askText.noNot(answerWords(quiz, answer, way))}</strong>{' '}
             {rightWords(quiz, setup, way)}
           </p>
         )}
@@ -81,7 +76,7 @@ export function Ask({ student, asking }: Props) {
       {done && (
         <div>
           <button type="button" autoFocus className="button min-h-12 px-6 text-lg" onClick={nextCard}>
-            {queue.length > 0 ? 'Next' : 'Done'}
+            {queue.length > 0 ? askText.next : askText.done}
           </button>
         </div>
       )}
@@ -94,7 +89,7 @@ function Shown({ quiz, setup, student }: Omit<AnsweringProps, 'answer'>) {
   const spots = shownSpots(quiz, setup, student);
   if (spots.length === 0) return null;
   const upTo = Math.max(LEAST_NECK, ...spots.map(({ semitones }) => semitones + 1));
-  return <Field setup={setup} upTo={upTo} spots={spots} label="Where it lies" />;
+  return <Field setup={setup} upTo={upTo} spots={spots} label={askText.whereItLies} />;
 }
 
 function shownSpots({ ask, right }: Quiz, setup: Setup, { plays }: StudentRecord): Spot[] {
@@ -114,7 +109,10 @@ function shownSpots({ ask, right }: Quiz, setup: Setup, { plays }: StudentRecord
         ...(ask.kind === 'across' ? right.flatMap((finger) => asked(ask.other, finger)) : []),
       ];
       return found.map(({ string, semitones, finger }) => ({
-        ...{ string: setup.strings[string].name, semitones, label: String(finger), tone: 'right' as const },
+        string: setup.strings[string].name,
+        semitones,
+        label: String(finger),
+        tone: 'right' as const,
       }));
     }
     case 'check':
@@ -161,11 +159,7 @@ function OnNeck({ quiz, setup, student, answer }: AnsweringProps) {
     if (answer === null) return spot;
     const own = answerOf(quiz, spot);
     const tone = right.includes(own) ? 'right' : own === answer ? 'wrong' : 'plain';
-    return {
-      ...spot,
-      tone,
-      label: spot.label ?? (tone === 'plain' ? undefined : tone === 'right' ? '✓' : '×'),
-    };
+    return { ...spot, tone, label: spot.label ?? (tone === 'plain' ? undefined : tone === 'right' ? '✓' : '×') };
   });
   const upTo = Math.max(LEAST_NECK, ...spots.map(({ semitones }) => semitones + 1));
   return (
@@ -173,7 +167,7 @@ function OnNeck({ quiz, setup, student, answer }: AnsweringProps) {
       setup={setup}
       upTo={upTo}
       spots={toned}
-      label={ask.kind === 'place' ? 'The fingers as they lie, string by string' : 'The neck'}
+      label={ask.kind === 'place' ? askText.theFingersAsThey : askText.theNeck}
       {...(answer === null ? { onChoose: (spot: Spot) => void answerCard(answerOf(quiz, spot)) } : {})}
     />
   );
@@ -265,9 +259,9 @@ function Typed({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
       .filter((word) => word !== '');
     const names = words.map((word) => typedName(word, student.noteNames));
     const unread = words[names.indexOf(null)];
-    if (words.length === 0) setWrong('Type a note, such as F#, E♭ or C.');
-    else if (unread !== undefined) setWrong(`“${unread}” is not a note. Write it like F#, Eb or C.`);
-    else if (!many && words.length > 1) setWrong('One note is asked.');
+    if (words.length === 0) setWrong(askText.typeANoteSuch);
+    else if (unread !== undefined) setWrong(askText.isNotANote(unread));
+    else if (!many && words.length > 1) setWrong(askText.oneNoteIsAsked);
     else void answerCard(names.join(' '));
   };
   return (
@@ -279,7 +273,7 @@ function Typed({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
       }}
     >
       <label className="flex flex-col text-sm text-faded">
-        {many ? 'The names, one after the other' : 'The note'}
+        {many ? askText.theNamesOneAfter : askText.theNote}
         <input
           autoFocus
           className={`min-h-14 rounded-md border-2 border-dove bg-paper px-3 text-2xl text-ink ${many ? 'w-[28rem] max-w-full' : 'w-40'}`}
@@ -296,7 +290,7 @@ function Typed({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
         )}
       </label>
       <button type="submit" className="button mt-5 min-h-14 px-6 text-lg">
-        Answer
+        {askText.answer}
       </button>
     </form>
   );

@@ -9,6 +9,7 @@ import { Section } from '../../ui/Section';
 import { counted } from '../../wording/grammar';
 import { Ask } from './Ask';
 import { Decks } from './Decks';
+import { cardsText } from '../../wording/rooms/cardBox';
 
 /** Cards: what is due is asked; decks are made of positions, keys and plans. */
 export default function Cards() {
@@ -28,10 +29,10 @@ export default function Cards() {
         data-ready={player.ready && (overview !== undefined || !student)}
         className="flex flex-col gap-4"
       >
-        <PlayerPick heading="Cards" player={player} />
+        <PlayerPick heading={cardsText.cards} player={player} />
         {player.ready && !student && <Nobody />}
         {student && overview && asking.card && (
-          <Section name="The card" on={[asking.card]}>
+          <Section name={cardsText.theCard} on={[asking.card]}>
             <Ask student={student} asking={asking} />
           </Section>
         )}
@@ -40,21 +41,21 @@ export default function Cards() {
             <section aria-labelledby="due" className="rounded-lg border border-rule bg-sheet px-4 py-3">
               <h2 id="due" className="font-serif text-xl font-semibold">
                 {over
-                  ? `${counted(asking.answered, 'answer')}, ${asking.wrong === 0 ? 'all right' : `${asking.wrong} wrong`}.`
+                  ? `${counted(asking.answered, 'answer')}, ${asking.wrong === 0 ? cardsText.allRight : cardsText.wrong(asking.wrong)}.`
                   : dueWords(overview.cardsDue, overview.cards.length)}
               </h2>
-              {over && overview.cardsDue > 0 && <p>{counted(overview.cardsDue, 'card')} still to answer.</p>}
+              {over && overview.cardsDue > 0 && <p>{cardsText.stillToAnswer(counted(overview.cardsDue, 'card'))}</p>}
               {overview.cardsDue > 0 && (
                 <button
                   type="button"
                   className="button mt-2 min-h-12 px-6 text-lg"
                   onClick={() => void startAsking(student.id)}
                 >
-                  {over ? 'Go on' : 'Begin'}
+                  {over ? cardsText.goOn : cardsText.begin}
                 </button>
               )}
             </section>
-            <Section name="The decks" on={[overview]}>
+            <Section name={cardsText.theDecks} on={[overview]}>
               <Decks student={student} overview={overview} />
             </Section>
           </>
@@ -65,8 +66,6 @@ export default function Cards() {
 }
 
 function dueWords(due: number, all: number): string {
-  if (all === 0) return 'The box is empty. Make a deck below.';
-  return due === 0
-    ? `${counted(all, 'card')} in the box; none is due today.`
-    : `${counted(due, 'card')} of ${all} to answer`;
+  if (all === 0) return cardsText.theBoxIsEmpty;
+  return due === 0 ? cardsText.inTheBoxNone(counted(all, 'card')) : cardsText.ofToAnswer(counted(due, 'card'), all);
 }

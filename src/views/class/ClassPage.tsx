@@ -18,6 +18,7 @@ import { positionChoices } from '../../wording/brief';
 import { sentence } from '../../wording/grammar';
 import { instrumentWords } from '../../wording/instruments';
 import { printedKey } from '../../wording/notes';
+import { classPageText } from '../../wording/rooms/paperViews';
 
 const OTHER_PAPER = ['patterns', 'hard', 'ladder', 'log', 'blank'] as const;
 
@@ -26,9 +27,7 @@ export default function ClassPage() {
   const [choice, setChoice] = useState<ClassChoice>(FIRST_CLASS);
   const choices = useSheetChoices();
   const put = (part: Partial<ClassChoice>) => setChoice((now) => ({ ...now, ...part }));
-  const { kind, laid } = useLaid<ClassLaid>(JSON.stringify([choice, choices]), () =>
-    layClass(choice, choices),
-  );
+  const { kind, laid } = useLaid<ClassLaid>(JSON.stringify([choice, choices]), () => layClass(choice, choices));
   const empty = !laid || laid.svgs.length === 0;
   const title = laid?.title ?? '';
   return (
@@ -37,14 +36,9 @@ export default function ClassPage() {
       <NoticeBar />
       <main id="main" tabIndex={-1} data-ready={kind !== 'laying'} className="flex flex-col gap-4">
         <div className="flex flex-wrap items-center gap-3">
-          <h1 className="flex-1 font-serif text-2xl font-bold">A page for a class</h1>
-          <button
-            type="button"
-            className="button flex items-center gap-1"
-            disabled={empty}
-            onClick={() => print()}
-          >
-            <Printer size={17} aria-hidden /> Print
+          <h1 className="flex-1 font-serif text-2xl font-bold">{classPageText.aPageForA}</h1>
+          <button type="button" className="button flex items-center gap-1" disabled={empty} onClick={() => print()}>
+            <Printer size={17} aria-hidden /> {classPageText.print}
           </button>
           <button
             type="button"
@@ -52,7 +46,7 @@ export default function ClassPage() {
             disabled={empty || kind !== 'laid'}
             onClick={() => void savePdf(title)}
           >
-            <Download size={17} aria-hidden /> Save as PDF
+            <Download size={17} aria-hidden /> {classPageText.saveAsPdf}
           </button>
           <button
             type="button"
@@ -60,10 +54,10 @@ export default function ClassPage() {
             disabled={empty}
             onClick={() => void saveClassNotes(title)}
           >
-            <Download size={17} aria-hidden /> MusicXML
+            <Download size={17} aria-hidden /> {classPageText.musicxml}
           </button>
         </div>
-        <Section name="The page for a class" on={[choice]}>
+        <Section name={classPageText.thePageForA} on={[choice]}>
           <div className="grid items-start gap-5 xl:grid-cols-[22rem_minmax(0,1fr)]">
             <div className="flex flex-col gap-3">
               <What choice={choice} onPut={put} />
@@ -95,38 +89,34 @@ function What({ choice, onPut }: PartProps) {
   return (
     <div className="grid grid-cols-2 gap-3">
       <Pick
-        label="Played together"
+        label={classPageText.playedTogether}
         value={choice.material}
         choices={[
           ...BOOK_MATERIALS.map((name) => [name, BOOK_MATERIAL_WORDS[name]] as const),
-          ['notes', 'typed notes'],
+          ['notes', classPageText.typedNotes],
         ]}
         onPick={(material) => onPut({ material: material as ClassChoice['material'] })}
       />
       <Pick
-        label="Key"
+        label={classPageText.key}
         value={choice.key}
         choices={BOOK_KEYS.map((key) => [key, printedKey(key)])}
         onPick={(key) => onPut({ key })}
       />
       {choice.material === 'notes' ? (
         <div className="col-span-2">
-          <TextField
-            label="Notes, as they are typed on the Bench"
-            value={choice.typed}
-            onPut={(typed) => onPut({ typed })}
-          />
+          <TextField label={classPageText.notesAsTheyAre} value={choice.typed} onPut={(typed) => onPut({ typed })} />
         </div>
       ) : (
         <>
           <Pick
-            label="Octaves"
+            label={classPageText.octaves}
             value={String(choice.octaves)}
             choices={[1, 2, 3].map((n) => [String(n), String(n)])}
             onPick={(n) => onPut({ octaves: Number(n) })}
           />
           <Pick
-            label="Notes to a bow"
+            label={classPageText.notesToABow}
             value={String(choice.notesPerBow)}
             choices={[1, 2, 3, 4, 8].map((n) => [String(n), String(n)])}
             onPick={(n) => onPut({ notesPerBow: Number(n) })}
@@ -134,12 +124,12 @@ function What({ choice, onPut }: PartProps) {
         </>
       )}
       <Pick
-        label="On the paper"
+        label={classPageText.onThePaper}
         value={choice.shows}
         choices={[
-          ['score', 'the score'],
-          ['parts', 'the parts'],
-          ['both', 'score and parts'],
+          ['score', classPageText.theScore],
+          ['parts', classPageText.theParts],
+          ['both', classPageText.scoreAndParts],
         ]}
         onPick={(shows) => onPut({ shows: shows as ClassChoice['shows'] })}
       />
@@ -151,7 +141,7 @@ function Who({ choice, onPut }: PartProps) {
   const has = (instrument: InstrumentName) => choice.instruments.includes(instrument);
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="text-sm text-faded">Who plays, and where</legend>
+      <legend className="text-sm text-faded">{classPageText.whoPlaysAndWhere}</legend>
       {INSTRUMENT_NAMES.map((instrument) => (
         <div key={instrument} className="flex flex-wrap items-end gap-3">
           <label className="flex min-h-10 w-28 items-center gap-2">
@@ -160,9 +150,7 @@ function Who({ choice, onPut }: PartProps) {
               className="size-5"
               checked={has(instrument)}
               onChange={() =>
-                onPut({
-                  instruments: INSTRUMENT_NAMES.filter((one) => (one === instrument ? !has(one) : has(one))),
-                })
+                onPut({ instruments: INSTRUMENT_NAMES.filter((one) => (one === instrument ? !has(one) : has(one))) })
               }
             />
             {sentence(instrumentWords(instrument))}
@@ -170,13 +158,11 @@ function Who({ choice, onPut }: PartProps) {
           {has(instrument) && (
             <div className="min-w-40 flex-1">
               <Pick
-                label={`Positions, ${instrument}`}
+                label={classPageText.positions(instrument)}
                 value={JSON.stringify(choice.positions[instrument] ?? null)}
                 choices={positionChoices(instrument)}
                 onPick={(rule) =>
-                  onPut({
-                    positions: { ...choice.positions, [instrument]: JSON.parse(rule) as PositionRule | null },
-                  })
+                  onPut({ positions: { ...choice.positions, [instrument]: JSON.parse(rule) as PositionRule | null } })
                 }
               />
             </div>

@@ -27,6 +27,7 @@ import { TargetBoard } from '../../board/TargetBoard';
 import type { Cursor } from '../../ui/MusicLine';
 import { NoteCloseUp } from './NoteCloseUp';
 import { Together } from './Together';
+import { earText } from '../../wording/rooms/meaningViews';
 
 /** Ear: where each note goes, how exactly, and what to check it against. */
 export default function Ear() {
@@ -36,33 +37,33 @@ export default function Ear() {
   const set = (more: Partial<Aim>) => setPart({ ...part, ...more });
   const state = useMeaning(part);
   return (
-    <MeaningPage music here="/ear" heading="Ear" state={state}>
+    <MeaningPage music here="/ear" heading={earText.ear} state={state}>
       {(meaning, cursor) => (
         <>
           <div className="flex flex-wrap items-center gap-2">
             <Choose
-              label="Intonation"
+              label={earText.intonation}
               value={meaning.aim.system}
               choices={SYSTEMS.map((system) => [system, SYSTEM_WORDS[system]] as const)}
               onChoose={(system) => set({ system: system as Aim['system'], table })}
             />
             <Choose
-              label="Open strings"
+              label={earText.openStrings}
               value={meaning.aim.tuning}
               choices={STRING_TUNING_CHOICES}
               onChoose={(tuning) => set({ tuning: tuning as Aim['tuning'] })}
             />
             <Choose
-              label="Level"
+              label={earText.level}
               value={meaning.aim.level}
               choices={LEVELS.map(
-                (level) => [level, `${LEVEL_WORDS[level]}: within ${TOLERANCES[level]} cents`] as const,
+                (level) => [level, earText.withinCents(LEVEL_WORDS[level], TOLERANCES[level])] as const,
               )}
               onChoose={(level) => set({ level: level as Level })}
             />
             {meaning.aim.system === 'own' && (
               <label className="flex items-center gap-2 text-sm text-faded">
-                Cents on each semitone from the tonic up
+                {earText.centsOnEachSemitone}
                 <input
                   className="min-h-10 w-80 rounded-md border border-rule bg-sheet px-2 text-ink"
                   value={typed}
@@ -163,25 +164,22 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
       className="max-h-[72vh] overflow-auto rounded-lg border border-rule bg-sheet"
       tabIndex={0}
       role="region"
-      aria-label="Targets"
+      aria-label={earText.targets}
     >
       <table className="w-full border-collapse text-left text-[0.95rem]">
         <thead className="sticky top-0 bg-sheet">
           <tr className="border-b-2 border-rule">
-            <th className="px-3 py-2">Note</th>
-            <th className="px-3 py-2">String, finger</th>
-            <th className="px-3 py-2 text-right">Target</th>
-            <th className="px-3 py-2 text-right">From the nut</th>
-            <th className="px-3 py-2 text-right">Within</th>
-            <th className="px-3 py-2">Best check</th>
+            <th className="px-3 py-2">{earText.note}</th>
+            <th className="px-3 py-2">{earText.stringFinger}</th>
+            <th className="px-3 py-2 text-right">{earText.target}</th>
+            <th className="px-3 py-2 text-right">{earText.fromTheNut}</th>
+            <th className="px-3 py-2 text-right">{earText.within}</th>
+            <th className="px-3 py-2">{earText.bestCheck}</th>
           </tr>
         </thead>
         <tbody>
           {notes.map(({ note, target, checks, comma, ringing }, at) => (
-            <tr
-              key={`${note.at}.${note.voice}`}
-              className={`border-b border-rule ${at === open ? 'bg-haze' : ''}`}
-            >
+            <tr key={`${note.at}.${note.voice}`} className={`border-b border-rule ${at === open ? 'bg-haze' : ''}`}>
               <th scope="row" className="px-1">
                 <button
                   type="button"
@@ -193,7 +191,7 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
                 </button>
               </th>
               <td className="px-3 whitespace-nowrap">
-                {printed(setup.strings[note.string].name)}, {note.finger === 0 ? 'open' : note.finger}
+                {printed(setup.strings[note.string].name)}, {note.finger === 0 ? earText.open : note.finger}
               </td>
               <td className="px-3 text-right whitespace-nowrap">{targetCents(target.cents)}</td>
               <td className="px-3 text-right whitespace-nowrap">
@@ -206,21 +204,19 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
                 {checks[0]?.fits
                   ? shortCheck(checks[0], setup)
                   : note.finger === 0
-                    ? 'its own tuning'
-                    : 'none that fits'}
-                {comma && <span className="text-madder"> · comma</span>}
-                {ringing.length > 0 && <span className="text-sage"> · rings</span>}
+                    ? earText.itsOwnTuning
+                    : earText.noneThatFits}
+                {comma && <span className="text-madder"> {earText.comma}</span>}
+                {ringing.length > 0 && <span className="text-sage"> {earText.rings}</span>}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       <p className="flex flex-wrap items-center gap-x-2 px-3 py-1 text-sm text-faded">
-        comma <Help word="comma" /> rings <Help word="ringing" />
+        {earText.commaWord} <Help word="comma" /> {earText.ringsWord} <Help word="ringing" />
       </p>
-      <p className="px-3 pb-1 text-sm text-faded">
-        Target: cents against equal temperament with A at 440 Hz. In brackets: how far from the equal place.
-      </p>
+      <p className="px-3 pb-1 text-sm text-faded">{earText.targetCentsAgainstEqual}</p>
     </div>
   );
 }
@@ -237,15 +233,18 @@ function Landmarks({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="landmarks">
       <h2 id="landmarks" className="font-serif text-xl font-semibold">
-        Landmarks
+        {earText.landmarks}
       </h2>
       <ul className="list-disc pl-5">
         {[...tonics.values()].map((one) => (
           <li key={one.note.midi}>
-            {noteWords(pitchName(one.note.pitch))}: {fingerWords(one.note.finger)} on the{' '}
-            {stringWords(findings.setup.strings[one.note.string].name)},{' '}
-            {placeName(one.note.step, findings.setup.instrument.name)} position
-            {one.checks[0]?.fits ? `; ${checkWords(one.checks[0], one.note, findings.setup)}` : ''}.
+            {earText.onThePosition(
+              noteWords(pitchName(one.note.pitch)),
+              fingerWords(one.note.finger),
+              stringWords(findings.setup.strings[one.note.string].name),
+              placeName(one.note.step, findings.setup.instrument.name),
+              one.checks[0]?.fits ? `; ${checkWords(one.checks[0], one.note, findings.setup)}` : '',
+            )}
           </li>
         ))}
       </ul>

@@ -2,21 +2,13 @@ import { useEffect, useState } from 'react';
 import { checkWords, commaAdvice, mistunedWords, noCheckWords, targetWords } from '../../wording/checks';
 import { mmFine, number, sentence } from '../../wording/grammar';
 import { noteWords, printed } from '../../wording/notes';
-import {
-  contactMm,
-  hertzOf,
-  isOpen,
-  midiOf,
-  pitchName,
-  TOLERANCES,
-  type Checkpoint,
-  type Heard,
-} from '../../core';
+import { contactMm, hertzOf, isOpen, midiOf, pitchName, TOLERANCES, type Checkpoint, type Heard } from '../../core';
 import { Choose } from '../../ui/Choose';
 import type { Meaning } from '../../app/meaning';
 import { say } from '../../app/notices';
+import { noteCloseUpText } from '../../wording/rooms/meaningViews';
 
-const OFF = [5, 10, 15, 20, 30].map((cents) => [String(cents), `${cents} cents`] as const);
+const OFF = [5, 10, 15, 20, 30].map((cents) => [String(cents), noteCloseUpText.cents(cents)] as const);
 const SECONDS = 3;
 
 interface Props {
@@ -38,33 +30,35 @@ export function NoteCloseUp({ meaning, heard }: Props) {
       data-testid="note"
     >
       <h2 id="note" className="font-serif text-xl font-semibold">
-        {name} on the {printed(setup.strings[note.string].name)} string
+        {noteCloseUpText.onTheString(name, printed(setup.strings[note.string].name))}
       </h2>
       <p>
-        {isOpen(note)
-          ? `The open string, tuned ${targetWords(target.cents)}.`
-          : `${sentence(targetWords(target.cents))}: the middle of the finger ${mmFine(target.mm)} from the nut, within ${mmFine(target.toleranceMm)} (${TOLERANCES[meaning.aim.level]} cents).`}{' '}
-        The bow meets the string about {number(contactMm(setup.lengthMm, target.mm))} mm from the bridge.
+        {noteCloseUpText.theBowMeetsThe(
+          isOpen(note)
+            ? noteCloseUpText.theOpenStringTuned(targetWords(target.cents))
+            : noteCloseUpText.theMiddleOfThe(
+                sentence(targetWords(target.cents)),
+                mmFine(target.mm),
+                mmFine(target.toleranceMm),
+                TOLERANCES[meaning.aim.level],
+              ),
+          number(contactMm(setup.lengthMm, target.mm)),
+        )}
       </p>
       {checks.length > 0 && (
         <>
           <div className="flex items-center gap-2">
-            <h3 className="font-semibold">Check it with</h3>
-            <span className="text-sm text-faded">mistuned by</span>
-            <Choose label="Mistuned by" value={off} choices={OFF} onChoose={setOff} />
+            <h3 className="font-semibold">{noteCloseUpText.checkItWith}</h3>
+            <span className="text-sm text-faded">{noteCloseUpText.mistunedBy}</span>
+            <Choose label={noteCloseUpText.mistunedByLabel} value={off} choices={OFF} onChoose={setOff} />
           </div>
           <ul className="flex flex-col gap-1">
             {checks.map((check) => (
-              <li
-                key={tagOf(check)}
-                className="flex flex-col gap-1 border-t border-rule pt-1 first:border-t-0"
-              >
+              <li key={tagOf(check)} className="flex flex-col gap-1 border-t border-rule pt-1 first:border-t-0">
                 <span>
                   {sentence(checkWords(check, note, setup))}.{' '}
                   {check.together && (
-                    <span className="text-sm text-faded">
-                      {sentence(mistunedWords(check, note, Number(off)))}.
-                    </span>
+                    <span className="text-sm text-faded">{sentence(mistunedWords(check, note, Number(off)))}.</span>
                   )}
                 </span>
                 <span className="flex flex-wrap gap-2">
@@ -78,7 +72,7 @@ export function NoteCloseUp({ meaning, heard }: Props) {
                         aria-pressed={playing === tag}
                         onClick={() => (playing === tag ? stop() : hear(check, side * Number(off), tag))}
                       >
-                        {playing === tag ? 'Stop' : words(off)}
+                        {playing === tag ? noteCloseUpText.stop : words(off)}
                       </button>
                     );
                   })}
@@ -88,19 +82,17 @@ export function NoteCloseUp({ meaning, heard }: Props) {
           </ul>
         </>
       )}
-      {!checks.some(({ fits }) => fits) && note.finger !== 0 && (
-        <p>{sentence(noCheckWords(note, elsewhere, setup))}</p>
-      )}
+      {!checks.some(({ fits }) => fits) && note.finger !== 0 && <p>{sentence(noCheckWords(note, elsewhere, setup))}</p>}
       {ringing.length > 0 && (
         <p className="text-sage">
-          When it is true,{' '}
-          {ringing.map(({ string }) => `the ${printed(setup.strings[string].name)} string`).join(' and ')}{' '}
-          rings along.
+          {noteCloseUpText.whenItIsTrue}{' '}
+          {ringing.map(({ string }) => noteCloseUpText.theString(printed(setup.strings[string].name))).join(' and ')}{' '}
+          {noteCloseUpText.ringsAlong}
         </p>
       )}
       {comma && (
         <p className="border-l-4 border-madder px-3" data-testid="comma">
-          {commaAdvice(comma, setup)} They are {number(comma.apart)} cents apart.
+          {noteCloseUpText.theyAreCentsApart(commaAdvice(comma, setup), number(comma.apart))}
         </p>
       )}
     </section>
@@ -111,9 +103,9 @@ const tagOf = ({ string, touch, interval }: Checkpoint) => `${string}.${touch}.$
 
 /** Pure, and off to either side. */
 const SIDES: readonly { readonly side: number; readonly words: (off: string) => string }[] = [
-  { side: 0, words: () => 'Hear it pure' },
-  { side: -1, words: (off) => `${off} cents low` },
-  { side: 1, words: (off) => `${off} cents high` },
+  { side: 0, words: () => noteCloseUpText.hearItPure },
+  { side: -1, words: (off) => noteCloseUpText.centsLow(off) },
+  { side: 1, words: (off) => noteCloseUpText.centsHigh(off) },
 ];
 
 /** Sounds a note against what it is checked with: together where both can sound at once, else one after the other. */
@@ -144,10 +136,7 @@ function useHearing() {
       })
       .catch(() => {
         setPlaying(null);
-        say({
-          kind: 'trouble',
-          message: 'No sound: the browser gives this page no way to play. Check its sound settings.',
-        });
+        say({ kind: 'trouble', message: noteCloseUpText.noSoundTheBrowser });
       });
   };
   return { playing, hear, stop };

@@ -2,36 +2,37 @@ import { intervalName } from '../../wording/checks';
 import { noteWords } from '../../wording/notes';
 import { isOpen, pitchName, pureBetween, widerWhenPure, type Played } from '../../core';
 import type { Meaning } from '../../app/meaning';
+import { togetherText } from '../../wording/rooms/meaningViews';
 
 /** Double stops with their own pure targets: how far the upper finger moves for a pure interval. */
 export function Together({ meaning }: { readonly meaning: Meaning }) {
   const byEvent = new Map<number, Played[]>();
-  for (const { note } of meaning.findings.heard)
-    byEvent.set(note.at, [...(byEvent.get(note.at) ?? []), note]);
+  for (const { note } of meaning.findings.heard) byEvent.set(note.at, [...(byEvent.get(note.at) ?? []), note]);
   const seen = new Set<string>();
   const rows = [...byEvent.values()].flatMap((notes) => {
     const [low, high] = notes;
     if (notes.length !== 2) return [];
     const name = `${noteWords(pitchName(low.pitch))} + ${noteWords(pitchName(high.pitch))}`;
     const pure = pureBetween(low.pitch, high.pitch);
-    return pure && !seen.has(name) && seen.add(name)
-      ? [{ name, pure, moves: isOpen(high) ? 'lower' : 'upper' }]
-      : [];
+    return pure && !seen.has(name) && seen.add(name) ? [{ name, pure, moves: isOpen(high) ? 'lower' : 'upper' }] : [];
   });
   if (rows.length === 0) return null;
   return (
     <section aria-labelledby="together">
       <h2 id="together" className="font-serif text-xl font-semibold">
-        Sounding together
+        {togetherText.soundingTogether}
       </h2>
-      <p className="text-sm text-faded">
-        How far from its equal width each is when pure, and which finger moves for it: never an open string.
-      </p>
+      <p className="text-sm text-faded">{togetherText.howFarFromIts}</p>
       <ul className="list-disc pl-5">
         {rows.map(({ name, pure, moves }) => (
           <li key={name}>
-            {name}: {intervalName(pure.name)} {pure.ratio.join(':')}, {wideWords(widerWhenPure(pure))}; the{' '}
-            {moves} finger moves.
+            {togetherText.theFingerMoves(
+              name,
+              intervalName(pure.name),
+              pure.ratio.join(':'),
+              wideWords(widerWhenPure(pure)),
+              moves,
+            )}
           </li>
         ))}
       </ul>
@@ -41,6 +42,6 @@ export function Together({ meaning }: { readonly meaning: Meaning }) {
 
 function wideWords(cents: number): string {
   const whole = Math.round(Math.abs(cents));
-  if (whole === 0) return 'as the tuner has it';
+  if (whole === 0) return togetherText.asTheTunerHas;
   return `${whole} ${whole === 1 ? 'cent' : 'cents'} ${cents < 0 ? 'narrower' : 'wider'}`;
 }

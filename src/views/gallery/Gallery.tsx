@@ -15,9 +15,9 @@ import { MeaningPage } from '../../ui/MeaningPage';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { Section } from '../../ui/Section';
 import { UndoButtons } from '../../ui/UndoButtons';
+import { galleryText } from '../../wording/rooms/shared';
 
-const LONG =
-  'A very long name, as somebody will give it one day, with more words in it than any row has room for';
+const LONG = galleryText.aVeryLongName;
 const CHANGE = { was: {}, is: {} };
 
 const SCALE: PlanRequest = {
@@ -26,46 +26,45 @@ const SCALE: PlanRequest = {
 };
 const OCTAVES: PlanRequest = {
   instrument: 'cello',
-  material: {
-    type: 'double-stops',
-    interval: 'octave',
-    tonic: 'C3',
-    scale: 'major',
-    octaves: 1,
-    direction: 'up',
-  },
+  material: { type: 'double-stops', interval: 'octave', tonic: 'C3', scale: 'major', octaves: 1, direction: 'up' },
 };
 
 /** Every shared part in every state it has. Only while the program is developed. */
 export default function Gallery() {
   return (
     <main id="main" tabIndex={-1} className="mx-auto flex max-w-6xl flex-col gap-6 px-5 py-6">
-      <h1 className="font-serif text-3xl font-bold">Gallery</h1>
-      <p>By lamplight, set the machine to its dark look.</p>
-      <Part name="Head">
+      <h1 className="font-serif text-3xl font-bold">{galleryText.gallery}</h1>
+      <p>{galleryText.byLamplightSetThe}</p>
+      <Part name={galleryText.head}>
         <Head here="/hand" />
         <Head here="/" plan="one">
           <p className="font-serif text-lg">{LONG}</p>
         </Head>
       </Part>
-      <Part name="Notices">
+      <Part name={galleryText.notices}>
         <NoticeBar />
         <p className="flex flex-wrap gap-2">
-          <Press words="done" onPress={() => say({ kind: 'done', message: 'Two plans restored.' })} />
           <Press
-            words="done, with an offer"
+            words={galleryText.done}
+            onPress={() => say({ kind: 'done', message: galleryText.twoPlansRestored })}
+          />
+          <Press
+            words={galleryText.doneWithAnOffer}
             onPress={() =>
               say({
                 kind: 'done',
-                message: `“${LONG}” was deleted.`,
-                offer: { words: 'Undo', act: () => undefined },
+                message: galleryText.wasDeleted(LONG),
+                offer: { words: galleryText.undo, act: () => undefined },
               })
             }
           />
-          <Press words="trouble" onPress={() => say({ kind: 'trouble', message: 'The storage is full.' })} />
+          <Press
+            words={galleryText.trouble}
+            onPress={() => say({ kind: 'trouble', message: galleryText.theStorageIsFull })}
+          />
         </p>
       </Part>
-      <Part name="Undo and redo">
+      <Part name={galleryText.undoAndRedo}>
         <UndoButtons history={NO_HISTORY} onUndo={() => undefined} onRedo={() => undefined} />
         <UndoButtons
           history={{ past: [CHANGE], future: [CHANGE], run: null }}
@@ -73,37 +72,41 @@ export default function Gallery() {
           onRedo={() => undefined}
         />
       </Part>
-      <Part name="Choices, backup, caution">
+      <Part name={galleryText.choicesBackupCaution}>
         <Choices />
         <BackupButtons />
         <Caution />
       </Part>
-      <Part name="A part that fails">
-        <Section name="The neck">
+      <Part name={galleryText.aPartThatFails}>
+        <Section name={galleryText.theNeck}>
           <Fails />
         </Section>
       </Part>
-      <Part name="A view of a plan: loading, nothing there">
-        <MeaningPage here="/hand" heading="Hand" state={{ kind: 'loading' }}>
+      <Part name={galleryText.aViewOfA}>
+        <MeaningPage here="/hand" heading={galleryText.hand} state={{ kind: 'loading' }}>
           {() => null}
         </MeaningPage>
-        <MeaningPage here="/ear" heading="Ear" state={{ kind: 'nothing', message: 'There is no plan yet.' }}>
+        <MeaningPage
+          here="/ear"
+          heading={galleryText.ear}
+          state={{ kind: 'nothing', message: galleryText.thereIsNoPlan }}
+        >
           {() => null}
         </MeaningPage>
       </Part>
-      <Part name="Staff and neck">
+      <Part name={galleryText.staffAndNeck}>
         <Music request={SCALE} />
         <Music request={OCTAVES} />
       </Part>
-      <Part name="Finger patterns">
+      <Part name={galleryText.fingerPatterns}>
         <Pattern fingers={{ 1: 2, 2: 4, 3: 5, 4: 7 }} lengthMm={328} />
         <Pattern fingers={{ 1: 2 }} lengthMm={1050} />
         <Pattern fingers={{ T: 12, 1: 14, 2: 16, 3: 17 }} lengthMm={692} />
       </Part>
-      <Part name="Spans">
-        <svg width={300} height={70} role="img" aria-label="two spans">
-          <Span from={20} to={220} y={24} tone="var(--color-sage)" side="above" words="72 mm, easy" />
-          <Span from={60} to={90} y={40} tone="var(--color-madder)" side="below" words="beyond this hand" />
+      <Part name={galleryText.spans}>
+        <svg width={300} height={70} role="img" aria-label={galleryText.twoSpans}>
+          <Span from={20} to={220} y={24} tone="var(--color-sage)" side="above" words={galleryText.n72MmEasy} />
+          <Span from={60} to={90} y={40} tone="var(--color-madder)" side="below" words={galleryText.beyondThisHand} />
         </svg>
       </Part>
     </main>
@@ -133,7 +136,7 @@ function Choices() {
     ['short', 'short'],
     ['long', LONG],
   ] as const;
-  return <Choose label="A choice" value={value} choices={choices} onChoose={setValue} />;
+  return <Choose label={galleryText.aChoice} value={value} choices={choices} onChoose={setValue} />;
 }
 
 function Fails(): ReactNode {
@@ -171,7 +174,7 @@ function Music({ request }: { readonly request: PlanRequest }) {
         <Staff
           score={score}
           layout={evenLayout(events.length, 40, 150, 1.1)}
-          label={`${events.length} notes`}
+          label={galleryText.notes(events.length)}
         />
       </div>
       <Neck setup={setup} hand={resolveHand(setup, request.hand)} step={step} spread={widest} />

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { TONICS } from '../../app/brief/material';
+import { TONICS } from '../../app/brief/briefMaterial';
 import type { Meaning } from '../../app/meaning';
 import { Field, type Spot } from '../../board/Field';
 import {
@@ -22,10 +22,11 @@ import { shortCheck } from '../../wording/checks';
 import { listed, sentence } from '../../wording/grammar';
 import { noteName, noteWords, printed } from '../../wording/notes';
 import { positionName, positionWords, stringWords } from '../../wording/places';
+import { boardMapText } from '../../wording/rooms/meaningViews';
 
 const MODES = ['major', 'minor'] as const;
 const SHOWN = [
-  ['names', 'note names'],
+  ['names', boardMapText.noteNames],
   ['fingers', 'fingers'],
 ] as const;
 /** Where nothing else is known of a student the map goes up to here. */
@@ -45,10 +46,7 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
   const [everywhere, setEverywhere] = useState(false);
   const known = useMemo(() => positionsFor(meaning), [meaning]);
   const key = useMemo(() => readKey(`${tonic} ${mode}`), [tonic, mode]);
-  const whole = useMemo(
-    () => mapOfKey(setup, key, known, request.school),
-    [setup, key, known, request.school],
-  );
+  const whole = useMemo(() => mapOfKey(setup, key, known, request.school), [setup, key, known, request.school]);
   const inPlace = only === 'all' ? whole : whole.map((spot) => held(spot, only)).filter(isHeld);
   const spots = everywhere && chosen ? placesOfNote(whole, chosen.pitch) : inPlace;
   const names = student?.noteNames;
@@ -66,28 +64,30 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
     <section aria-labelledby="map" className="flex flex-col gap-2" data-testid="map">
       <div className="flex flex-wrap items-center gap-2">
         <h2 id="map" className="font-serif text-xl font-semibold">
-          Map of the fingerboard
+          {boardMapText.mapOfTheFingerboard}
         </h2>
         <Choose
-          label="Key of the map"
+          label={boardMapText.keyOfTheMap}
           value={tonic}
           choices={TONICS.map((name) => [name, printed(name, names)] as const)}
           onChoose={setTonic}
         />
         <Choose
-          label="Mode of the map"
+          label={boardMapText.modeOfTheMap}
           value={mode}
           choices={MODES.map((name) => [name, name] as const)}
           onChoose={setMode}
         />
-        <Choose label="Written in the places" value={shown} choices={SHOWN} onChoose={setShown} />
+        <Choose label={boardMapText.writtenInThePlaces} value={shown} choices={SHOWN} onChoose={setShown} />
         <Choose
-          label="Positions of the map"
+          label={boardMapText.positionsOfTheMap}
           value={only}
           choices={[
             [
               'all',
-              student?.positions ? `all that ${student.name || 'the student'} knows` : 'all positions shown',
+              student?.positions
+                ? boardMapText.allThatKnows(student.name || boardMapText.theStudent)
+                : boardMapText.allPositionsShown,
             ],
             ...known.map((position) => [String(position), positionWords(position, kind)] as const),
           ]}
@@ -99,21 +99,20 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
           setup={setup}
           upTo={top}
           spots={drawn}
-          label={`Fingerboard to scale: the notes of ${printed(tonic)} ${mode}`}
+          label={boardMapText.fingerboardToScaleThe(printed(tonic), mode)}
           onChoose={(spot) => setChosen((spot as (typeof drawn)[number]).spot)}
         />
       </div>
       {spots.some(({ ringsWith }) => ringsWith !== undefined) && (
-        <p className="text-sm text-faded">Two rings: an open string rings along when the note is true.</p>
+        <p className="text-sm text-faded">{boardMapText.twoRingsAnOpen}</p>
       )}
       <div role="status" className="min-h-28 text-[0.98rem]">
         {chosen ? (
           <Chosen meaning={meaning} spot={chosen} whole={whole} />
         ) : (
           <p className="text-faded">
-            Choose a note: where else it is, with which finger in which position, and what to check it by.
-            {byLetters &&
-              ' A sharp or a flat keeps the finger of its letter: the finger moves, not its number.'}
+            {boardMapText.chooseANoteWhere}
+            {byLetters && boardMapText.aSharpOrA}
           </p>
         )}
       </div>
@@ -125,7 +124,7 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
             checked={everywhere}
             onChange={(event) => setEverywhere(event.target.checked)}
           />
-          only the places of {noteWords(pitchName(chosen.pitch), names)}
+          {boardMapText.onlyThePlacesOf(noteWords(pitchName(chosen.pitch), names))}
         </label>
       )}
     </section>
@@ -156,20 +155,17 @@ function fingersWords({ semitones, holdings }: MapSpot): string {
   return [...new Set(holdings.map(({ finger }) => finger))].join('/');
 }
 
-function whereWords(
-  { string, semitones, holdings }: MapSpot,
-  { findings: { setup }, request }: Meaning,
-): string {
-  const on = `on the ${stringWords(setup.strings[string].name)}`;
-  if (semitones === 0) return `open ${on}`;
-  const by = holdings.map(
-    ({ finger, position }: Holding) => `${finger} in ${positionName(position, request.instrument)}`,
+function whereWords({ string, semitones, holdings }: MapSpot, { findings: { setup }, request }: Meaning): string {
+  const on = boardMapText.onThe(stringWords(setup.strings[string].name));
+  if (semitones === 0) return boardMapText.open(on);
+  const by = holdings.map(({ finger, position }: Holding) =>
+    boardMapText.inIt(finger, positionName(position, request.instrument)),
   );
-  return `${on}: ${listed(by)} position`;
+  return boardMapText.position(on, listed(by));
 }
 
 function ringWords({ ringsWith }: MapSpot, { findings: { setup } }: Meaning): string {
-  return ringsWith === undefined ? '' : `; rings with the open ${stringWords(setup.strings[ringsWith].name)}`;
+  return ringsWith === undefined ? '' : boardMapText.ringsWithTheOpen(stringWords(setup.strings[ringsWith].name));
 }
 
 interface ChosenProps {
@@ -192,17 +188,19 @@ function Chosen({ meaning, spot, whole }: ChosenProps) {
       </li>
       <li>
         {others.length === 0
-          ? 'Nowhere else within these positions.'
-          : `The same note ${listed(others.map((other) => whereWords(other, meaning)))}.`}
+          ? boardMapText.nowhereElseWithinThese
+          : boardMapText.theSameNote(listed(others.map((other) => whereWords(other, meaning))))}
       </li>
       {spot.semitones > 0 && (
         <li>
-          {fitting
-            ? `Check it: ${shortCheck(fitting, setup)}.`
-            : 'No string checks it: sing it first, or use a drone.'}
+          {fitting ? boardMapText.checkIt(shortCheck(fitting, setup)) : boardMapText.noStringChecksIt}
           {heard &&
             heard.ringing.length > 0 &&
-            ` ${sentence(listed(heard.ringing.map(({ string }) => `the ${stringWords(setup.strings[string].name)}`)))} rings along when it is true.`}
+            boardMapText.ringsAlongWhenIt(
+              sentence(
+                listed(heard.ringing.map(({ string }) => boardMapText.the(stringWords(setup.strings[string].name)))),
+              ),
+            )}
         </li>
       )}
     </ul>
@@ -213,12 +211,7 @@ function Chosen({ meaning, spot, whole }: ChosenProps) {
 function heardAt({ request, aim, findings: { setup } }: Meaning, { pitch, string, holdings }: MapSpot) {
   const [holding] = holdings;
   if (!holding) return undefined;
-  const lock = {
-    at: 0,
-    string: setup.strings[string].name,
-    finger: holding.finger,
-    position: holding.position,
-  };
+  const lock = { at: 0, string: setup.strings[string].name, finger: holding.finger, position: holding.position };
   const alone: PlanRequest = {
     ...request,
     material: { type: 'notes', notes: [{ pitches: [pitchName(pitch)], beats: 1 }] },

@@ -6,6 +6,7 @@ import { frameBefore, frameWords } from '../../wording/frames';
 import { sentence } from '../../wording/grammar';
 import { printed } from '../../wording/notes';
 import { stretchWords } from '../../wording/places';
+import { framesText } from '../../wording/rooms/meaningViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -21,13 +22,11 @@ export function Frames({ meaning, open, onOpen }: Props) {
     <section aria-labelledby="frames">
       <div className="flex items-center gap-2">
         <h2 id="frames" className="font-serif text-xl font-semibold">
-          Finger patterns, string by string
+          {framesText.fingerPatternsStringBy}
         </h2>
         <Help word="finger pattern" />
       </div>
-      <p className="text-sm text-faded">
-        To scale; the tones between the fingers are written above, half tones as ½.
-      </p>
+      <p className="text-sm text-faded">{framesText.toScaleTheTones}</p>
       <ol className="mt-1 rounded-lg border border-rule bg-sheet">
         {frames.map((frame, at) => (
           <li
@@ -41,18 +40,14 @@ export function Frames({ meaning, open, onOpen }: Props) {
               className="grid w-full cursor-pointer grid-cols-1 sm:grid-cols-[7rem_11rem_minmax(0,1fr)] items-center gap-x-3 px-3 py-1.5 text-left"
             >
               <span>
-                <span className="font-semibold">{printed(frame.string)} string</span>
+                <span className="font-semibold">{framesText.string(printed(frame.string))}</span>
                 <span className="block text-sm text-faded">
                   {sentence(stretchWords(meaning.speech.place, frame.from, frame.to))}
                 </span>
               </span>
               <Pattern fingers={frame.fingers} lengthMm={meaning.findings.setup.lengthMm} />
               <span className="text-[0.95rem]">
-                {frameWords(frame, frameBefore(frames, at), {
-                  ...meaning,
-                  setup: meaning.findings.setup,
-                  hand,
-                })}
+                {frameWords(frame, frameBefore(frames, at), { ...meaning, setup: meaning.findings.setup, hand })}
               </span>
             </button>
           </li>

@@ -12,11 +12,12 @@ import { Frames } from './Frames';
 import { BoardMap } from './BoardMap';
 import { Positions } from './Positions';
 import { WayRound } from './WayRound';
+import { handText } from '../../wording/rooms/meaningViews';
 
 /** Hand: the frames under the fingers, string by string, the traps between them, and how far this hand reaches. */
 export default function Hand() {
   return (
-    <MeaningPage music here="/hand" heading="Hand" state={useMeaning()}>
+    <MeaningPage music here="/hand" heading={handText.hand} state={useMeaning()}>
       {(meaning, cursor) => <HandOf meaning={meaning} cursor={cursor} />}
     </MeaningPage>
   );
@@ -78,15 +79,12 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="reach" className="flex flex-col gap-2">
       <h2 id="reach" className="font-serif text-xl font-semibold">
-        Reach and room
+        {handText.reachAndRoom}
       </h2>
-      {found.length === 0 && <p>Everything lies easily in this hand, and no two fingers crowd.</p>}
+      {found.length === 0 && <p>{handText.everythingLiesEasilyIn}</p>}
       <ul className="flex flex-col gap-2">
         {found.map((finding) => (
-          <li
-            key={`${finding.kind}${finding.events[0]}`}
-            className="border-l-4 border-ochre bg-sheet px-3 py-1"
-          >
+          <li key={`${finding.kind}${finding.events[0]}`} className="border-l-4 border-ochre bg-sheet px-3 py-1">
             <p>{findingWords(finding, setup, speech)}</p>
             <p className="flex flex-wrap gap-x-4 text-[0.95rem]">
               <WayRound meaning={meaning} {...tightPlace(finding, plan)} />
@@ -95,13 +93,13 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
                 className="cursor-pointer text-dove underline"
                 onClick={() => openAsPlan(drillFor(finding), drillTitle(finding, speech), record)}
               >
-                open its drill
+                {handText.openItsDrill}
               </button>
               <a
                 className="text-dove underline"
                 href={practiceAddress(record.id, partAround(finding.events, speech.events.length))}
               >
-                practise it
+                {handText.practiseIt}
               </a>
             </p>
           </li>
@@ -132,16 +130,12 @@ function Traps({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="traps">
       <h2 id="traps" className="font-serif text-xl font-semibold">
-        Re-placed fingers
+        {handText.rePlacedFingers}
       </h2>
-      {traps.length === 0 && (
-        <p>No finger is needed high on one string and low on the next while the hand stays.</p>
-      )}
+      {traps.length === 0 && <p>{handText.noFingerIsNeeded}</p>}
       <ul className="list-disc pl-5">
         {traps.map((trap) => (
-          <li key={`${trap.from.at}.${trap.to.at}.${trap.finger}`}>
-            {trapWords(trap, setup, meaning.speech)}
-          </li>
+          <li key={`${trap.from.at}.${trap.to.at}.${trap.finger}`}>{trapWords(trap, setup, meaning.speech)}</li>
         ))}
       </ul>
     </section>
@@ -158,18 +152,14 @@ function Cues({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="cues">
       <h2 id="cues" className="font-serif text-xl font-semibold">
-        What the fingers do
+        {handText.whatTheFingersDo}
       </h2>
-      <p className="text-sm text-faded">
-        At this tempo and level; a faster tempo in the brief lets the hand fall as one.
-      </p>
+      <p className="text-sm text-faded">{handText.atThisTempoAnd}</p>
       <ul className="list-disc pl-5">
         {[...byWords].map(([words, notes]) => (
           <li key={words}>
             {words}{' '}
-            <span className="text-faded">
-              {placesWords(notes.map((at) => barWords(meaning.speech.place(at))))}.
-            </span>
+            <span className="text-faded">{placesWords(notes.map((at) => barWords(meaning.speech.place(at))))}.</span>
           </li>
         ))}
       </ul>

@@ -1,9 +1,10 @@
 import { KEYMAP, type KeyPlace } from '../../app/keymap';
 import { setSingleKeys, useSettings } from '../../app/settings';
+import { keysText } from '../../wording/rooms/shared';
 
 const PLACES: readonly (readonly [KeyPlace, string])[] = [
-  ['picture', 'In the picture of the Bench'],
-  ['practice', 'In a session of practice'],
+  ['picture', keysText.inThePictureOf],
+  ['practice', keysText.inASessionOf],
   ['anywhere', 'Anywhere'],
 ];
 
@@ -13,14 +14,10 @@ export default function Keys() {
   return (
     <main id="main" tabIndex={-1} className="mx-auto flex max-w-3xl flex-col gap-4 px-5 py-6">
       <p>
-        <a href="/">Back to the Bench</a>
+        <a href="/">{keysText.backToTheBench}</a>
       </p>
-      <h1 className="font-serif text-3xl font-bold">Keys</h1>
-      <p>
-        Everything on the screen works by keyboard: Tab goes from one control to the next, and the keys below
-        are short cuts. Those of the picture work once it has the focus; the others anywhere except where you
-        type.
-      </p>
+      <h1 className="font-serif text-3xl font-bold">{keysText.keys}</h1>
+      <p>{keysText.everythingOnTheScreen}</p>
       {PLACES.map(([place, words]) => (
         <section key={place} aria-label={words}>
           <h2 className="font-serif text-xl font-semibold">{words}</h2>
@@ -45,14 +42,11 @@ export default function Keys() {
           checked={singleKeys}
           onChange={(event) => setSingleKeys(event.target.checked)}
         />
-        The full stop opens the commands. Switch it off if you press it by accident or dictate.
+        {keysText.theFullStopOpens}
       </label>
+      <p>{keysText.byTouchTapA}</p>
       <p>
-        By touch: tap a note to put the cursor on it, then a finger, string or position below the picture.
-        “Mark notes” makes the next taps mark from there.
-      </p>
-      <p>
-        <a href="/licences">Licences</a> of what this program is built with.
+        <a href="/licences">{keysText.licences}</a> {keysText.ofWhatThisProgram}
       </p>
     </main>
   );

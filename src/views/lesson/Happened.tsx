@@ -1,8 +1,9 @@
-import { dayWords } from '../../app/practice/days';
+import { dayWords } from '../../app/practice/calendar';
 import type { Overview } from '../../app/practice/overview';
 import { goalOf } from '../../app/practice/weeks';
 import type { LessonRecord, SessionRecord } from '../../core';
 import { counted } from '../../wording/grammar';
+import { happenedText } from '../../wording/rooms/lessonViews';
 
 interface Props {
   readonly overview: Overview;
@@ -21,10 +22,14 @@ export function Happened({ overview, last }: Props) {
     <>
       <p>
         {sessions.length === 0
-          ? 'Nothing is in the log.'
-          : `${counted(sessions.length, 'session')} on ${counted(days, 'day')}, ${counted(Math.round(minutes), 'minute')} in all.`}
+          ? happenedText.nothingIsInThe
+          : happenedText.onInAll(
+              counted(sessions.length, 'session'),
+              counted(days, 'day'),
+              counted(Math.round(minutes), 'minute'),
+            )}
       </p>
-      {last?.goal && <p className="font-serif">Goal: {last.goal}</p>}
+      {last?.goal && <p className="font-serif">{happenedText.goal(last.goal)}</p>}
       <ul>
         {asked.map(({ planId, what }) => (
           <Line
@@ -44,7 +49,7 @@ export function Happened({ overview, last }: Props) {
           {words.map((one) => (
             <li key={one.id}>
               <span className="text-faded">{dayWords(one.day)}:</span> {one.playerWords}
-              {one.question && <strong> Asks: {one.question}</strong>}
+              {one.question && <strong> {happenedText.asks(one.question)}</strong>}
             </li>
           ))}
         </ul>
@@ -71,15 +76,15 @@ function Line({ what, own, goal, assigned }: LineProps) {
   const reached = Math.max(0, ...own.map((one) => one.reached ?? 0));
   const tempo =
     reached > 0
-      ? `, ♩ = ${Math.round(reached)}${goal ? ` of ${goal}` : ''}`
+      ? `, ♩ = ${Math.round(reached)}${goal ? happenedText.of(goal) : ''}`
       : goal
-        ? `, ♩ = ${goal} to reach`
+        ? happenedText.toReach(goal)
         : '';
   return (
     <li className="border-t border-rule py-1 first:border-t-0">
       <strong className={assigned ? '' : 'font-normal'}>{what}</strong>:{' '}
       {own.length === 0
-        ? 'not worked at'
+        ? happenedText.notWorkedAt
         : `${counted(own.length, 'session')}, ${counted(Math.round(minutes), 'minute')}`}
       {tempo}
     </li>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { dayWords } from '../../app/practice/days';
+import { dayWords } from '../../app/practice/calendar';
 import {
   assignedFor,
   editLesson,
@@ -23,6 +23,7 @@ import { TrendList } from '../../ui/TrendList';
 import { planTitle } from '../../wording/material';
 import { Happened } from './Happened';
 import { WeekItems } from './WeekItems';
+import { lessonText } from '../../wording/rooms/lessonViews';
 
 /** The lesson page of a student: what was assigned, what happened, and what next week is for. */
 export default function Lesson() {
@@ -39,10 +40,10 @@ export default function Lesson() {
         data-ready={player.ready && (overview !== undefined || !student)}
         className="flex flex-col gap-4"
       >
-        <PlayerPick heading="Lesson" player={player} />
+        <PlayerPick heading={lessonText.lesson} player={player} />
         {player.ready && !student && <Nobody />}
         {student && overview && (
-          <Section name="The lesson" on={[overview]}>
+          <Section name={lessonText.theLesson} on={[overview]}>
             <Page key={student.id} student={student} overview={overview} />
           </Section>
         )}
@@ -69,13 +70,13 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
       <div className="flex flex-col gap-4">
         <section aria-labelledby="happened" className={CARD}>
           <h2 id="happened" className="font-serif text-xl font-semibold">
-            {earlier[0] ? `Since ${dayWords(earlier[0].day)}` : 'What happened'}
+            {earlier[0] ? lessonText.since(dayWords(earlier[0].day)) : lessonText.whatHappened}
           </h2>
           <Happened overview={overview} last={earlier[0]} />
         </section>
         <section aria-labelledby="says" className={CARD}>
           <h2 id="says" className="font-serif text-xl font-semibold">
-            What the log says
+            {lessonText.whatTheLogSays}
           </h2>
           <TrendList overview={overview} studentId={student.id} />
         </section>
@@ -83,14 +84,14 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
       <section aria-labelledby="next" className={CARD} data-testid="next-week">
         <div className="flex flex-wrap items-center gap-3">
           <h2 id="next" className="flex-1 font-serif text-xl font-semibold">
-            Next week
+            {lessonText.nextWeek}
           </h2>
           {kept && <PracticeUndo />}
           {kept ? (
-            <span className="text-faded">Kept; changes are saved as you make them.</span>
+            <span className="text-faded">{lessonText.keptChangesAreSaved}</span>
           ) : (
             <button type="button" className="button min-h-11 px-4" onClick={() => void keepLesson(draft)}>
-              Keep for next week
+              {lessonText.keepForNextWeek}
             </button>
           )}
         </div>
@@ -115,7 +116,7 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
     <>
       <div className="grid gap-3 sm:grid-cols-[auto_minmax(0,1fr)]">
         <NumberField
-          label="Minutes a day"
+          label={lessonText.minutesADay}
           unit="min"
           value={minutes}
           usual={20}
@@ -130,7 +131,7 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
         />
       </div>
       <fieldset>
-        <legend className="text-sm text-faded">Assigned, with the tempo to reach</legend>
+        <legend className="text-sm text-faded">{lessonText.assignedWithTheTempo}</legend>
         {plans.map((plan) => {
           const own = assigned.find(({ planId }) => planId === plan.id);
           return (
@@ -153,7 +154,7 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
               {own && (
                 <label className="flex items-center gap-1">
                   <span aria-hidden>♩ =</span>
-                  <span className="sr-only">Tempo to reach in {planTitle(plan)}</span>
+                  <span className="sr-only">{lessonText.tempoToReachIn(planTitle(plan))}</span>
                   <input
                     type="number"
                     min={20}
@@ -170,10 +171,10 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
             </div>
           );
         })}
-        {plans.length === 0 && <p className="text-faded">This student has no plan yet.</p>}
+        {plans.length === 0 && <p className="text-faded">{lessonText.thisStudentHasNo}</p>}
       </fieldset>
       <WeekItems lesson={lesson} overview={overview} onPut={onPut} />
-      <TextField label="The teacher’s words" value={lesson.words} onPut={(words) => onPut({ words })} />
+      <TextField label={lessonText.theTeachersWords} value={lesson.words} onPut={(words) => onPut({ words })} />
       <Caution />
     </>
   );

@@ -5,6 +5,7 @@ import type { LessonRecord } from '../../core';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { everyWords, weekItemWords } from '../../wording/practice';
+import { weekItemsText } from '../../wording/rooms/lessonViews';
 
 interface Props {
   readonly lesson: LessonRecord;
@@ -32,13 +33,16 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
   return (
     <div>
       <div className="flex flex-wrap items-center gap-3">
-        <h3 className="flex-1 font-serif text-lg font-semibold">Each day</h3>
+        <h3 className="flex-1 font-serif text-lg font-semibold">{weekItemsText.eachDay}</h3>
         <span className={all > minutes ? 'text-madder' : 'text-faded'} data-testid="day-minutes">
-          {counted(Math.round(all), 'minute')} of {minutes}
-          {all > minutes ? ': more than there is' : ''}
+          {weekItemsText.of(
+            counted(Math.round(all), 'minute'),
+            minutes,
+            all > minutes ? weekItemsText.moreThanThereIs : '',
+          )}
         </span>
         <button type="button" className="button" onClick={() => put(proposed(overview, assigned, minutes))}>
-          Propose again
+          {weekItemsText.proposeAgain}
         </button>
       </div>
       <ol>
@@ -53,15 +57,13 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
                 type="number"
                 min={1}
                 max={300}
-                aria-label={`Minutes for ${words}`}
+                aria-label={weekItemsText.minutesFor(words)}
                 className="min-h-9 w-16 rounded-md border border-rule bg-paper px-2"
                 value={item.minutes}
-                onChange={(event) =>
-                  change(at, { minutes: Math.max(1, Math.round(Number(event.target.value)) || 1) })
-                }
+                onChange={(event) => change(at, { minutes: Math.max(1, Math.round(Number(event.target.value)) || 1) })}
               />
               <input
-                aria-label={`Words for ${words}`}
+                aria-label={weekItemsText.wordsFor(words)}
                 className="min-h-9 min-w-40 flex-1 rounded-md border border-rule bg-paper px-2"
                 placeholder={words}
                 value={item.words ?? ''}
@@ -71,7 +73,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
               <button
                 type="button"
                 className="button"
-                aria-label={`${words}: earlier`}
+                aria-label={weekItemsText.earlier(words)}
                 disabled={at === 0}
                 onClick={() => swap(at, -1)}
               >
@@ -80,7 +82,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
               <button
                 type="button"
                 className="button"
-                aria-label={`${words}: later`}
+                aria-label={weekItemsText.later(words)}
                 disabled={at === items.length - 1}
                 onClick={() => swap(at, 1)}
               >
@@ -89,7 +91,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
               <button
                 type="button"
                 className="button"
-                aria-label={`Leave out: ${words}`}
+                aria-label={weekItemsText.leaveOut(words)}
                 onClick={() => put(items.filter((_, n) => n !== at))}
               >
                 <X size={16} aria-hidden />

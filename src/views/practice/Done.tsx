@@ -5,6 +5,7 @@ import { TextField } from '../../ui/fields';
 import { counted } from '../../wording/grammar';
 import { ladderStepWords } from '../../wording/practice';
 import { stretchWords } from '../../wording/places';
+import { doneText } from '../../wording/rooms/practiceViews';
 
 /** The end of a session: what came of it, and the player's word. */
 export function Done({ run }: { readonly run: Run }) {
@@ -12,23 +13,22 @@ export function Done({ run }: { readonly run: Run }) {
   const [words, setWords] = useState<Partial<SessionWords>>({});
   const { low, in: clean, high, missed } = session.heard;
   const step = steps[climb.step];
-  const reached = ladderStepWords(
-    step,
-    session.task.ladder,
-    stretchWords(meaning.speech.place, step.from, step.to),
-  );
+  const reached = ladderStepWords(step, session.task.ladder, stretchWords(meaning.speech.place, step.from, step.to));
   return (
-    <section
-      aria-labelledby="done"
-      className="flex flex-col gap-3 rounded-lg border border-rule bg-sheet px-4 py-3"
-    >
+    <section aria-labelledby="done" className="flex flex-col gap-3 rounded-lg border border-rule bg-sheet px-4 py-3">
       <h2 id="done" className="font-serif text-2xl font-semibold">
-        {climb.done && steps.length > 1 ? `Done: ${reached}` : 'Done'}
+        {climb.done && steps.length > 1 ? `Done: ${reached}` : doneText.done}
       </h2>
       <p className="text-lg">
-        {session.what}: {counted(judged.length, 'repetition')}, {clean} in, {low} low, {high} high, {missed}{' '}
-        missed, in {counted(Math.max(1, Math.round(session.minutes)), 'minute')}. Let the arms hang, and rest
-        a moment.
+        {doneText.inLowHighMissed(
+          session.what,
+          counted(judged.length, 'repetition'),
+          clean,
+          low,
+          high,
+          missed,
+          counted(Math.max(1, Math.round(session.minutes)), 'minute'),
+        )}
       </p>
       <div className="grid gap-3 md:grid-cols-2">
         {FIELDS.map(([name, label]) => (
@@ -46,17 +46,12 @@ export function Done({ run }: { readonly run: Run }) {
           className="button min-h-12 px-6 text-lg"
           onClick={() =>
             void finish(words).then((kept) => {
-              if (!kept)
-                say({
-                  kind: 'trouble',
-                  message:
-                    'Your words could not be saved. The repetitions are in the log: open the entry there and write them in.',
-                });
+              if (!kept) say({ kind: 'trouble', message: doneText.yourWordsCouldNot });
               else location.assign(`/practice?student=${session.studentId}`);
             })
           }
         >
-          Save to the log
+          {doneText.saveToTheLog}
         </button>
       </div>
     </section>
@@ -64,7 +59,7 @@ export function Done({ run }: { readonly run: Run }) {
 }
 
 const FIELDS = [
-  ['playerWords', 'How was it, in a few words'],
-  ['question', 'A question for the teacher'],
-  ['next', 'Next time'],
+  ['playerWords', doneText.howWasItIn],
+  ['question', doneText.aQuestionForThe],
+  ['next', doneText.nextTime],
 ] as const;

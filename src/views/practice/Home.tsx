@@ -1,5 +1,5 @@
 import { practiceAddress } from '../../app/practice/address';
-import { dayWords } from '../../app/practice/days';
+import { dayWords } from '../../app/practice/calendar';
 import { endLeft } from '../../app/practice/log';
 import type { Overview } from '../../app/practice/overview';
 import type { Player } from '../../app/practice/player';
@@ -10,6 +10,7 @@ import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { everyWords, weekItemWords } from '../../wording/practice';
 import { Log } from './Log';
+import { homeText } from '../../wording/rooms/practiceViews';
 
 interface Props {
   readonly player: Player;
@@ -21,7 +22,7 @@ export function Home({ player, overview }: Props) {
   const { student, ready } = player;
   return (
     <>
-      <PlayerPick heading="Practice" player={player} />
+      <PlayerPick heading={homeText.practice} player={player} />
       {ready && !student && <Nobody />}
       {student && overview && (
         <div className="grid items-start gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)]">
@@ -31,7 +32,7 @@ export function Home({ player, overview }: Props) {
             <Cards studentId={student.id} due={overview.cardsDue} all={overview.cards.length} />
             <section aria-labelledby="trends" className="rounded-lg border border-rule bg-sheet px-4 py-3">
               <h2 id="trends" className="font-serif text-lg font-semibold">
-                What the log says
+                {homeText.whatTheLogSays}
               </h2>
               <TrendList overview={overview} studentId={student.id} />
             </section>
@@ -51,19 +52,17 @@ function GoOn({ overview: { left, plans } }: { readonly overview: Overview }) {
   return (
     <section aria-labelledby="go-on" className="rounded-lg border-2 border-dove bg-sheet px-4 py-3">
       <h2 id="go-on" className="font-serif text-lg font-semibold">
-        A session was left in the middle
+        {homeText.aSessionWasLeft}
       </h2>
-      <p>
-        {what}, {dayWords(day)}: {counted(judged, 'repetition')} so far.
-      </p>
+      <p>{homeText.soFar(what, dayWords(day), counted(judged, 'repetition'))}</p>
       <p className="mt-2 flex flex-wrap gap-2">
         {there && (
           <a className="button no-underline" href={`${practiceAddress(planId)}&session=${id}`}>
-            Go on
+            {homeText.goOn}
           </a>
         )}
         <button type="button" className="button" onClick={() => void endLeft(left)}>
-          End it here
+          {homeText.endItHere}
         </button>
       </p>
     </section>
@@ -80,7 +79,7 @@ function Week({ overview: { lessons, plans } }: { readonly overview: Overview })
   return (
     <section aria-labelledby="week" className="rounded-lg border border-rule bg-sheet px-4 py-3">
       <h2 id="week" className="font-serif text-lg font-semibold">
-        This week
+        {homeText.thisWeek}
       </h2>
       {lesson ? (
         <>
@@ -92,7 +91,7 @@ function Week({ overview: { lessons, plans } }: { readonly overview: Overview })
                 key={at}
                 className="flex min-h-10 flex-wrap items-center gap-x-3 border-t border-rule py-1 first:border-t-0"
               >
-                <span className="w-16 text-faded">{item.minutes} min</span>
+                <span className="w-16 text-faded">{homeText.min(item.minutes)}</span>
                 <span className="min-w-40 flex-1">
                   {weekItemWords(item, title(item.planId))}
                   {item.every > 1 && <span className="text-faded"> ({everyWords(item.every)})</span>}
@@ -107,24 +106,19 @@ function Week({ overview: { lessons, plans } }: { readonly overview: Overview })
           </ul>
         </>
       ) : (
-        <p className="text-faded">
-          Nothing is assigned yet. The lesson page suggests a week, or open a plan below and practise it.
-        </p>
+        <p className="text-faded">{homeText.nothingIsAssignedYet}</p>
       )}
       {!lesson && (
         <ul>
           {plans.slice(0, 6).map((plan) => (
-            <li
-              key={plan.id}
-              className="flex min-h-10 items-center gap-3 border-t border-rule first:border-t-0"
-            >
+            <li key={plan.id} className="flex min-h-10 items-center gap-3 border-t border-rule first:border-t-0">
               <span className="flex-1">{planTitle(plan)}</span>
               <a
                 className="text-dove underline"
                 href={practiceAddress(plan.id)}
-                aria-label={`Practise ${planTitle(plan)}`}
+                aria-label={homeText.practise(planTitle(plan))}
               >
-                Practise
+                {homeText.practiseLabel}
               </a>
             </li>
           ))}
@@ -145,32 +139,24 @@ function Work({ item, plans, lesson }: WorkProps) {
   if (item.kind === 'cards')
     return (
       <a className="text-dove underline" href="/cards">
-        Answer
+        {homeText.answer}
       </a>
     );
   if (item.kind === 'tune' || !plan || !plans.includes(plan)) return null;
   const about = item.about ? { goal: item.words ?? weekItemWords(item, undefined) } : {};
   return (
     <a className="text-dove underline" href={practiceAddress(plan, about)}>
-      Practise
+      {homeText.practiseLabel}
     </a>
   );
 }
 
-function Cards({
-  studentId,
-  due,
-  all,
-}: {
-  readonly studentId: string;
-  readonly due: number;
-  readonly all: number;
-}) {
+function Cards({ studentId, due, all }: { readonly studentId: string; readonly due: number; readonly all: number }) {
   return (
     <p className="rounded-lg border border-rule bg-sheet px-4 py-3">
-      {all === 0 ? 'No cards yet.' : due === 0 ? 'No card is due.' : `${counted(due, 'card')} to answer.`}{' '}
+      {all === 0 ? homeText.noCardsYet : due === 0 ? homeText.noCardIsDue : homeText.toAnswer(counted(due, 'card'))}{' '}
       <a className="text-dove underline" href={`/cards?student=${studentId}`}>
-        To the cards
+        {homeText.toTheCards}
       </a>
     </p>
   );

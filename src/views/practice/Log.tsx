@@ -1,6 +1,6 @@
 import { Download, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { dayWords, isDay } from '../../app/practice/days';
+import { dayWords, isDay } from '../../app/practice/calendar';
 import { addEntry, editEntry, offerCsv, removeEntry, type LogEdit } from '../../app/practice/log';
 import type { Overview } from '../../app/practice/overview';
 import { practiceAddress } from '../../app/practice/address';
@@ -11,6 +11,7 @@ import { counted } from '../../wording/grammar';
 import { PlaceTable } from '../../ui/PlaceTable';
 import { PracticeUndo } from '../../ui/PracticeUndo';
 import { PracticeFileButtons } from '../../ui/PracticeFileButtons';
+import { logText } from '../../wording/rooms/practiceViews';
 
 interface Props {
   readonly student: StudentRecord;
@@ -26,18 +27,12 @@ export function Log({ student, overview }: Props) {
     <section aria-labelledby="log" className="rounded-lg border border-rule bg-sheet px-4 py-3">
       <div className="flex flex-wrap items-center gap-2">
         <h2 id="log" className="font-serif text-lg font-semibold">
-          Log
+          {logText.log}
         </h2>
-        <span role="group" aria-label="The log is shown" className="flex">
+        <span role="group" aria-label={logText.theLogIsShown} className="flex">
           {(['date', 'place'] as const).map((one) => (
-            <button
-              key={one}
-              type="button"
-              className="button"
-              aria-pressed={by === one}
-              onClick={() => setBy(one)}
-            >
-              by {one}
+            <button key={one} type="button" className="button" aria-pressed={by === one} onClick={() => setBy(one)}>
+              {logText.by(one)}
             </button>
           ))}
         </span>
@@ -46,25 +41,22 @@ export function Log({ student, overview }: Props) {
         <button
           type="button"
           className="button flex items-center gap-1"
-          onClick={() => void addEntry(student.id, 'Practised without the program', 10)}
+          onClick={() => void addEntry(student.id, logText.practisedWithoutTheProgram, 10)}
         >
-          <Plus size={17} aria-hidden /> Add an entry
+          <Plus size={17} aria-hidden /> {logText.addAnEntry}
         </button>
         <button
           type="button"
           className="button flex items-center gap-1"
           onClick={() => void offerCsv(student.name, [...future, ...sessions])}
         >
-          <Download size={17} aria-hidden /> CSV
+          <Download size={17} aria-hidden /> {logText.csv}
         </button>
         <PracticeFileButtons student={student} />
       </div>
       {future.length > 0 && (
         <div role="alert" className="mt-2 border-l-4 border-madder px-3">
-          <p>
-            {counted(future.length, 'entry', 'entries')} dated in the future: kept, and not counted before
-            that day. Put the date right if the clock was wrong.
-          </p>
+          <p>{logText.datedInTheFuture(counted(future.length, 'entry', 'entries'))}</p>
           <ul>
             {future.map((entry) => (
               <Entry key={entry.id} entry={entry} plans={planIds} />
@@ -81,7 +73,7 @@ export function Log({ student, overview }: Props) {
       ) : (
         <PlaceTable sums={overview.sums} />
       )}
-      {sessions.length === 0 && <p className="text-faded">Nothing was practised in the last six weeks.</p>}
+      {sessions.length === 0 && <p className="text-faded">{logText.nothingWasPractisedIn}</p>}
     </section>
   );
 }
@@ -104,23 +96,19 @@ function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans
           <span className="text-faded">{dayWords(day)}</span>
           <span className="flex flex-wrap items-baseline gap-x-3">
             <span className="font-semibold">{what}</span>
-            <span>{Math.round(minutes)} min</span>
+            <span>{logText.min(Math.round(minutes))}</span>
             {reached !== undefined && <span>♩ = {Math.round(reached)}</span>}
             <span className="text-faded">{heardWords(heard)}</span>
           </span>
         </button>
         {planId && plans.includes(planId) && (
-          <a
-            className="text-dove underline"
-            href={practiceAddress(planId)}
-            aria-label={`Practise ${what} again`}
-          >
-            Again
+          <a className="text-dove underline" href={practiceAddress(planId)} aria-label={logText.practiseAgain(what)}>
+            {logText.again}
           </a>
         )}
         <button
           type="button"
-          aria-label={`Delete ${what}, ${dayWords(day)}`}
+          aria-label={logText.deleteIt(what, dayWords(day))}
           className="min-h-9 cursor-pointer p-1.5 text-faded hover:text-madder"
           onClick={(event) => ifOnce(event, () => void removeEntry(entry))}
         >
@@ -142,23 +130,23 @@ function heardWords({ low, in: clean, high, missed }: SessionRecord['heard']): s
     [missed, 'missed'],
   ] as const;
   const parts = off.filter(([count]) => count > 0).map(([count, words]) => `${count} ${words}`);
-  return `${counted(all, 'repetition')}${parts.length > 0 ? `, ${parts.join(', ')}` : ', all in'}`;
+  return `${counted(all, 'repetition')}${parts.length > 0 ? `, ${parts.join(', ')}` : logText.allIn}`;
 }
 
 function EntryFields({ entry }: { readonly entry: SessionRecord }) {
   const put = (to: LogEdit) => void editEntry(entry, to);
   return (
     <div className="grid gap-x-4 gap-y-2 pb-2 pl-4 sm:grid-cols-2">
-      <TextField label="What" value={entry.what} onPut={(what) => put({ what })} />
+      <TextField label={logText.what} value={entry.what} onPut={(what) => put({ what })} />
       <div className="grid grid-cols-2 gap-3">
         <TextField
-          label="Day"
+          label={logText.day}
           value={entry.day}
-          trouble={(day) => (isDay(day) ? null : 'A day such as 2026-11-26.')}
+          trouble={(day) => (isDay(day) ? null : logText.aDaySuchAs)}
           onPut={(day) => put({ day })}
         />
         <NumberField
-          label="Minutes"
+          label={logText.minutes}
           unit="min"
           value={Math.round(entry.minutes * 10) / 10}
           least={0}
@@ -166,23 +154,19 @@ function EntryFields({ entry }: { readonly entry: SessionRecord }) {
           onPut={(minutes = 0) => put({ minutes })}
         />
       </div>
-      <TextField label="Goal" value={entry.goal} onPut={(goal) => put({ goal })} />
+      <TextField label={logText.goal} value={entry.goal} onPut={(goal) => put({ goal })} />
       <TextField
-        label="The player’s words"
+        label={logText.thePlayersWords}
         value={entry.playerWords}
         onPut={(playerWords) => put({ playerWords })}
       />
       <TextField
-        label="The teacher’s words"
+        label={logText.theTeachersWords}
         value={entry.teacherWords}
         onPut={(teacherWords) => put({ teacherWords })}
       />
-      <TextField
-        label="A question for the teacher"
-        value={entry.question}
-        onPut={(question) => put({ question })}
-      />
-      <TextField label="Next time" value={entry.next} onPut={(next) => put({ next })} />
+      <TextField label={logText.aQuestionForThe} value={entry.question} onPut={(question) => put({ question })} />
+      <TextField label={logText.nextTime} value={entry.next} onPut={(next) => put({ next })} />
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { Meaning } from '../../app/meaning';
-import { eventsOn } from '../../app/practice/passage';
+import { eventsOn } from '../../app/practice/playedPassage';
 import { namesToWrite } from '../../app/look';
 import {
   clefsRead,
@@ -16,6 +16,7 @@ import { extentOf } from '../../notation/room';
 import { evenLayout, headWidth, USUAL_MIDDLE, type Marks, type Score } from '../../notation/score';
 import { Staff, StaffHead } from '../../notation/Staff';
 import { printed } from '../../wording/notes';
+import { passageStaffText } from '../../wording/rooms/practiceViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -45,9 +46,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
     () =>
       // Stops that a rhythm puts in are heard, not written.
       eventsOn(meaning, step)
-        .filter(
-          (event) => event.at >= step.from && !('rest' in event && 'pitches' in response.events[event.at]),
-        )
+        .filter((event) => event.at >= step.from && !('rest' in event && 'pitches' in response.events[event.at]))
         .map((event, at) => ({ ...event, at })),
     [meaning, step, response],
   );
@@ -82,11 +81,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
     <div ref={box} className="relative min-h-36 flex-1 overflow-hidden" data-testid="passage">
       <div className="absolute inset-0 flex flex-col justify-center">
         {page.map((line) => (
-          <div
-            key={line.first}
-            className="flex shrink-0"
-            style={{ height: lineHeight + (names ? NAMES : 0) }}
-          >
+          <div key={line.first} className="flex shrink-0" style={{ height: lineHeight + (names ? NAMES : 0) }}>
             <div style={{ marginTop: -empty }}>
               <StaffHead
                 clef={score.clefs[line.first]}
@@ -105,12 +100,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
                 {at >= line.first && at < line.last && (
                   <div
                     className={`absolute ${pointing ? 'border-x-4 border-madder bg-madder/10' : 'bg-haze'}`}
-                    style={{
-                      left: at * column,
-                      width: column,
-                      top: empty,
-                      height: lineHeight + (names ? NAMES : 0),
-                    }}
+                    style={{ left: at * column, width: column, top: empty, height: lineHeight + (names ? NAMES : 0) }}
                   />
                 )}
                 <Staff
@@ -119,7 +109,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
                   marks={MARKS}
                   first={line.first}
                   last={line.last}
-                  label={`Passage: ${events.length} notes`}
+                  label={passageStaffText.passageNotes(events.length)}
                 />
                 {names && (
                   <p
@@ -128,9 +118,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
                   >
                     {events.map((event, n) => (
                       <span key={n} className="text-center" style={{ width: column }}>
-                        {'pitches' in event
-                          ? event.pitches.map((name) => printed(name, calls)).join(' ')
-                          : ''}
+                        {'pitches' in event ? event.pitches.map((name) => printed(name, calls)).join(' ') : ''}
                       </span>
                     ))}
                   </p>
@@ -142,7 +130,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
                         key={n}
                         type="button"
                         tabIndex={-1}
-                        aria-label={`Note ${n + 1}`}
+                        aria-label={passageStaffText.note(n + 1)}
                         className="shrink-0 cursor-pointer"
                         style={{ width: column, height }}
                         onClick={() => onPoint(step.from + n)}
@@ -155,9 +143,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
           </div>
         ))}
         {pages.length > 1 && (
-          <p className="text-right text-faded">
-            {pages.indexOf(page) + 1} of {pages.length}
-          </p>
+          <p className="text-right text-faded">{passageStaffText.of(pages.indexOf(page) + 1, pages.length)}</p>
         )}
       </div>
     </div>
@@ -187,11 +173,7 @@ interface Extent {
 }
 
 /** How far up and down the drawing of a passage goes. */
-function extent(
-  events: readonly ResponseEvent[],
-  clefs: readonly Clef[],
-  instrument: InstrumentName,
-): Extent {
+function extent(events: readonly ResponseEvent[], clefs: readonly Clef[], instrument: InstrumentName): Extent {
   const { above, below } = extentOf(events, clefs, instrument);
   return {
     top: Math.max(0, USUAL_MIDDLE - above - FINGERS),
@@ -227,7 +209,13 @@ function sizeFor({ width, height }: Room, { notes, fifths, names, top, bottom }:
   const lines = fits ? best.lines : Math.max(1, Math.floor(height / (high * scale + row)));
   const column = Math.min(78 * scale, room / most);
   return {
-    ...{ scale, most, lines, column, height: ENGRAVED * scale, line: high * scale, empty: top * scale },
+    scale,
+    most,
+    lines,
+    column,
+    height: ENGRAVED * scale,
+    line: high * scale,
+    empty: top * scale,
     layout: evenLayout(notes, column, ENGRAVED * scale, scale),
   };
 }

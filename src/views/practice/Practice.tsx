@@ -13,6 +13,7 @@ import { Done } from './Done';
 import { Home } from './Home';
 import { Running } from './Running';
 import { Setup } from './Setup';
+import { practiceText } from '../../wording/rooms/practiceViews';
 
 const asksForPlan = () => new URLSearchParams(location.search).has('plan');
 
@@ -39,9 +40,7 @@ function OnPlan() {
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5">
       <Head here="/practice" plan={meaning?.record.id} student={meaning?.student?.id}>
-        {meaning && !busy && (
-          <p className="font-serif text-lg">{planTitle(meaning.record, meaning.student)}</p>
-        )}
+        {meaning && !busy && <p className="font-serif text-lg">{planTitle(meaning.record, meaning.student)}</p>}
       </Head>
       <NoticeBar />
       <main
@@ -50,15 +49,15 @@ function OnPlan() {
         data-ready={state.kind !== 'loading'}
         className={`flex flex-col gap-4 ${busy ? '' : 'pb-24'}`}
       >
-        <h1 className={busy ? 'sr-only' : 'font-serif text-2xl font-bold'}>Practice</h1>
-        {state.kind === 'loading' && <p className="text-faded">The plan is being worked out …</p>}
+        <h1 className={busy ? 'sr-only' : 'font-serif text-2xl font-bold'}>{practiceText.practice}</h1>
+        {state.kind === 'loading' && <p className="text-faded">{practiceText.thePlanIsBeing}</p>}
         {state.kind === 'nothing' && (
           <p className="border-l-4 border-madder bg-sheet px-3 py-2" role="alert">
-            {state.message} <a href="/practice">To today’s practice</a>
+            {state.message} <a href="/practice">{practiceText.toTodaysPractice}</a>
           </p>
         )}
         {meaning && (
-          <Section name="The session" on={[meaning]}>
+          <Section name={practiceText.theSession} on={[meaning]}>
             {run ? (
               run.phase === 'done' ? (
                 <Done run={run} />
@@ -91,9 +90,9 @@ interface LeftProps {
 function Left({ session, onGoOn }: LeftProps) {
   return (
     <p className="flex flex-wrap items-center gap-3 rounded-lg border-2 border-dove bg-sheet px-4 py-2">
-      <span className="flex-1">A session on this plan was left in the middle.</span>
+      <span className="flex-1">{practiceText.aSessionOnThis}</span>
       <button type="button" className="button" onClick={() => onGoOn(session)}>
-        Go on
+        {practiceText.goOn}
       </button>
     </p>
   );
@@ -112,7 +111,7 @@ function Today() {
         data-ready={player.ready && (overview !== undefined || !player.student)}
         className="flex flex-col gap-4"
       >
-        <Section name="Today" on={[overview]}>
+        <Section name={practiceText.today} on={[overview]}>
           <Home player={player} overview={overview} />
         </Section>
       </main>

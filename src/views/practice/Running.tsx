@@ -20,14 +20,10 @@ import { handTimeWords, HEARD_WORDS, ladderStepWords, PAUSE_WORDS } from '../../
 import { hearWords } from '../../wording/shifts';
 import { PassageStaff } from './PassageStaff';
 import { Pulse } from './Pulse';
+import { runningText } from '../../wording/rooms/practiceViews';
 
 const PRACTICE_KEYS = KEYMAP.filter(({ place }) => place === 'practice');
-const JUDGED: Readonly<Record<string, HeardAs>> = {
-  low: 'low',
-  high: 'high',
-  in: 'in',
-  'not-clean': 'missed',
-};
+const JUDGED: Readonly<Record<string, HeardAs>> = { low: 'low', high: 'high', in: 'in', 'not-clean': 'missed' };
 
 /** A session that runs: read from the music stand, worked by one key, a pedal or a tap. */
 export function Running({ run }: { readonly run: Run }) {
@@ -49,7 +45,7 @@ export function Running({ run }: { readonly run: Run }) {
   const asks = phase === 'judging' || phase === 'where';
   return (
     <section
-      aria-label="Session"
+      aria-label={runningText.session}
       className="flex h-[calc(100vh-5.5rem)] min-h-[420px] flex-col gap-2"
       data-testid="session"
     >
@@ -59,10 +55,10 @@ export function Running({ run }: { readonly run: Run }) {
           {session.what}, {stretchWords(speech.place, task.from, task.to)}
         </p>
         <button type="button" className="button" onClick={leaveRun}>
-          Leave
+          {runningText.leave}
         </button>
         <button type="button" className="button" onClick={endRun}>
-          End
+          {runningText.end}
         </button>
       </div>
       <PassageStaff
@@ -80,7 +76,7 @@ export function Running({ run }: { readonly run: Run }) {
             {words || counted(task.times, 'repetition')}
           </p>
           <p className="text-xl" data-testid="step-place">
-            {steps.length > 1 ? `Step ${climb.step + 1} of ${steps.length}. ` : ''}
+            {steps.length > 1 ? runningText.stepOf(climb.step + 1, steps.length) : ''}
             {handTimeWords(step)}
             {nextWords(run, step)}
           </p>
@@ -89,16 +85,13 @@ export function Running({ run }: { readonly run: Run }) {
         <Count run={run} />
       </div>
       {run.pause && phase === 'ready' ? (
-        <div
-          role="status"
-          className="flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-sheet px-3 py-2"
-        >
+        <div role="status" className="flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-sheet px-3 py-2">
           <p className="min-w-60 flex-1 text-lg">{PAUSE_WORDS[run.pause]}</p>
           <button type="button" className="button" onClick={endRun}>
-            Stop here
+            {runningText.stopHere}
           </button>
           <button type="button" className="button" onClick={waveOn}>
-            Go on a little
+            {runningText.goOnALittle}
           </button>
         </div>
       ) : (
@@ -118,7 +111,7 @@ export function Running({ run }: { readonly run: Run }) {
           />
         ))}
         <Big
-          words="take back"
+          words={runningText.takeBack}
           disabled={phase === 'sounding' || (run.judged.length === 0 && phase === 'ready')}
           onPress={() => void takeBack()}
         />
@@ -129,7 +122,7 @@ export function Running({ run }: { readonly run: Run }) {
 
 function press(event: KeyboardEvent, id: string, run: Run) {
   const { target } = event;
-  if (target instanceof HTMLElement && target.closest('input, textarea, select')) return;
+  if (target instanceof HTMLElement && target.closest(runningText.inputTextareaSelect)) return;
   // A button that has the focus does its own thing; only a pedal or a letter goes past it.
   const onButton = target instanceof HTMLElement && target.closest('button, a[href]') !== null;
   if (onButton && (event.key === ' ' || event.key === 'Enter')) return;
@@ -146,7 +139,7 @@ function goWords({ phase }: Run): string {
     case 'sounding':
       return 'stop';
     case 'judging':
-      return 'it was in';
+      return runningText.itWasIn;
     case 'where':
       return 'here';
     default:
@@ -155,17 +148,15 @@ function goWords({ phase }: Run): string {
 }
 
 function promptWords({ phase, off, meaning, cursor, session, judged, climb }: Run): string {
-  if (phase === 'where')
-    return `Which note was ${off ?? 'off'}? ${barWords(meaning.speech.place(cursor))} – arrows or a tap, then “here”.`;
-  if (phase === 'judging') return 'How was it: low, in, high or missed?';
-  if (phase === 'sounding') return session.task.ladder.kind === 'placing' ? 'Place. Listen.' : 'Play.';
-  if (session.task.ladder.kind === 'placing')
-    return 'Lift the finger, then place it again: never slide it into tune.';
+  if (phase === 'where') return runningText.whichNoteWasArrows(off ?? 'off', barWords(meaning.speech.place(cursor)));
+  if (phase === 'judging') return runningText.howWasItLow;
+  if (phase === 'sounding') return session.task.ladder.kind === 'placing' ? runningText.placeListen : runningText.play;
+  if (session.task.ladder.kind === 'placing') return runningText.liftTheFingerThen;
   const last = judged.at(-1);
-  if (!last) return 'Press play, or Space, or the pedal. A bar is counted in.';
-  if (climb.clean === 0 && last.heard === 'in') return 'Clean. A step up.';
-  if (last.heard !== 'in' && climb.unclean === 0) return 'Twice not clean: a step back.';
-  return last.heard === 'in' ? 'Clean.' : `${HEARD_WORDS[last.heard]}.`;
+  if (!last) return runningText.pressPlayOrSpace;
+  if (climb.clean === 0 && last.heard === 'in') return runningText.cleanAStepUp;
+  if (last.heard !== 'in' && climb.unclean === 0) return runningText.twiceNotCleanA;
+  return last.heard === 'in' ? runningText.clean : `${HEARD_WORDS[last.heard]}.`;
 }
 
 /** Where the target is heard the easy way before it is played. */
@@ -191,14 +182,11 @@ function Count({ run }: { readonly run: Run }) {
     <div className="text-right" data-testid="count">
       <p className="flex flex-wrap justify-end gap-2" aria-hidden>
         {Array.from({ length: Math.min(12, task.times) }, (_, at) => (
-          <span
-            key={at}
-            className={`size-7 rounded-full border-2 border-dove ${at < have ? 'bg-dove' : 'bg-sheet'}`}
-          />
+          <span key={at} className={`size-7 rounded-full border-2 border-dove ${at < have ? 'bg-dove' : 'bg-sheet'}`} />
         ))}
       </p>
       <p className="text-lg">
-        {plain ? `${have} of ${counted(task.times, 'time')}` : `${have} of ${task.times} clean in a row`}
+        {plain ? runningText.of(have, counted(task.times, 'time')) : runningText.ofCleanInA(have, task.times)}
       </p>
       <p className="text-faded">{counted(judged.length, 'repetition')}</p>
     </div>
@@ -211,10 +199,7 @@ function Reminder({ run }: { readonly run: Run }) {
   if (reminders.length === 0) return null;
   const turn = run.cursor === turningPoint(run) || run.phase === 'ready';
   return (
-    <p
-      className={`text-center font-serif text-2xl ${turn ? 'text-dove' : 'text-transparent'}`}
-      aria-hidden={!turn}
-    >
+    <p className={`text-center font-serif text-2xl ${turn ? 'text-dove' : 'text-transparent'}`} aria-hidden={!turn}>
       {reminders[run.judged.length % reminders.length]}
     </p>
   );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Meaning } from '../../app/meaning';
 import { askedTask, ladderOf, usualTimes } from '../../app/practice/asked';
 import type { SessionGoal } from '../../app/practice/overview';
-import { passageOf } from '../../app/practice/passage';
+import { passageOf } from '../../app/practice/playedPassage';
 import { begin } from '../../app/practice/run';
 import { stepsOf, taskIssues, type Ladder, type PracticeTask } from '../../core';
 import { Caution } from '../../ui/Caution';
@@ -10,14 +10,9 @@ import { NumberField, Pick } from '../../ui/fields';
 import { GoalField } from '../../ui/GoalField';
 import { issueWords } from '../../wording/issues';
 import { barWords, positionWords } from '../../wording/places';
-import {
-  checklistFor,
-  GROWING_WORDS,
-  LADDER_CHOICES,
-  ladderStepWords,
-  REMINDERS,
-} from '../../wording/practice';
+import { checklistFor, GROWING_WORDS, LADDER_CHOICES, ladderStepWords, REMINDERS } from '../../wording/practice';
 import { stepWords } from '../../wording/plans';
+import { setupText } from '../../wording/rooms/practiceViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -33,12 +28,9 @@ export function Setup({ meaning, goals }: Props) {
   const [issue] = taskIssues(task);
   const steps = issue ? [] : stepsOf(task, passageOf(meaning));
   return (
-    <section
-      aria-labelledby="setup"
-      className="flex flex-col gap-4 rounded-lg border border-rule bg-sheet px-4 py-3"
-    >
+    <section aria-labelledby="setup" className="flex flex-col gap-4 rounded-lg border border-rule bg-sheet px-4 py-3">
       <h2 id="setup" className="font-serif text-xl font-semibold">
-        A session
+        {setupText.aSession}
       </h2>
       <div className="grid gap-x-5 gap-y-3 md:grid-cols-2">
         <GoalField goal={goal} proposed={goals} onPut={setGoal} />
@@ -52,7 +44,7 @@ export function Setup({ meaning, goals }: Props) {
       ) : (
         steps.length > 1 && (
           <p data-testid="ladder-steps" className="text-faded">
-            {steps.length} steps: {stepList(steps, task.ladder, meaning)}
+            {setupText.steps(steps.length, stepList(steps, task.ladder, meaning))}
           </p>
         )
       )}
@@ -66,7 +58,7 @@ export function Setup({ meaning, goals }: Props) {
           disabled={issue !== undefined}
           onClick={() => void begin(meaning, task, goal.trim())}
         >
-          Begin
+          {setupText.begin}
         </button>
       </div>
     </section>
@@ -76,7 +68,7 @@ export function Setup({ meaning, goals }: Props) {
 const SHOWN_STEPS = 6;
 
 function stepList(steps: ReturnType<typeof stepsOf>, ladder: Ladder, { speech }: Meaning): string {
-  const words = steps.map((step) => ladderStepWords(step, ladder, `${barWords(speech.place(step.from))} on`));
+  const words = steps.map((step) => ladderStepWords(step, ladder, setupText.on(barWords(speech.place(step.from)))));
   return words.length > SHOWN_STEPS
     ? `${words.slice(0, SHOWN_STEPS - 1).join(' · ')} · … · ${words[words.length - 1]}`
     : words.join(' · ');
@@ -99,29 +91,27 @@ function Where({ meaning, task, onPut }: PartProps & { readonly meaning: Meaning
   return (
     <div className="grid gap-3 sm:grid-cols-3">
       <Pick
-        label="From"
+        label={setupText.from}
         value={String(task.from)}
         choices={notes.filter(([at]) => Number(at) <= task.to)}
         other={barWords(speech.place(task.from))}
         onPick={(at) => onPut({ from: Number(at), ...outside(task, Number(at), task.to) })}
       />
       <Pick
-        label="To"
+        label={setupText.to}
         value={String(task.to)}
         choices={notes.filter(([at]) => Number(at) >= task.from)}
         other={barWords(speech.place(Math.min(last, task.to)))}
         onPick={(at) => onPut({ to: Number(at), ...outside(task, task.from, Number(at)) })}
       />
       <Pick
-        label="What is judged"
+        label={setupText.whatIsJudged}
         value={String(task.target ?? '')}
         choices={[
-          ['', 'the whole passage'],
+          ['', setupText.theWholePassage],
           ...plan.steps
             .filter(({ at }) => at >= task.from && at <= task.to)
-            .map(
-              (step) => [String(step.at), stepWords(step, speech).replace(/^Note \d+ of \d+, /, '')] as const,
-            ),
+            .map((step) => [String(step.at), stepWords(step, speech).replace(/^Note \d+ of \d+, /, '')] as const),
         ]}
         onPick={(at) => onPut({ target: at === '' ? undefined : Number(at), hearFirst: at !== '' })}
       />
@@ -139,10 +129,10 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
   const choices = LADDER_CHOICES.filter(([kind]) => kind !== 'voices' || doubleStops);
   return (
     <div className="flex flex-col gap-3">
-      <div role="group" aria-label="How it is worked at" className="flex flex-wrap gap-2">
+      <div role="group" aria-label={setupText.howItIsWorked} className="flex flex-wrap gap-2">
         {ladder.kind === 'parts' && (
           <span className="rounded-md border-2 border-dove bg-haze px-3 py-1.5 font-semibold">
-            the steps of the rehearsal
+            {setupText.theStepsOfThe}
           </span>
         )}
         {choices.map(([kind, words, what]) => (
@@ -153,7 +143,8 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
             title={what}
             onClick={() =>
               onPut({
-                ...{ ladder: ladderOf(kind, task.bpm), times: usualTimes(kind) },
+                ladder: ladderOf(kind, task.bpm),
+                times: usualTimes(kind),
                 // One place is set down; its note is the first where none was chosen.
                 ...(kind === 'placing' ? { target: task.target ?? task.from, beatsEach: 4 } : {}),
               })
@@ -172,7 +163,7 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
           <TempoFields ladder={ladder} onPut={(next) => onPut({ ladder: next })} />
         ) : (
           <NumberField
-            label="Beats a minute"
+            label={setupText.beatsAMinute}
             unit=""
             value={task.bpm}
             usual={60}
@@ -183,14 +174,14 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
         )}
         {ladder.kind === 'growing' && (
           <Pick
-            label="It grows"
+            label={setupText.itGrows}
             value={ladder.unit}
             choices={GROWING_WORDS}
             onPick={(unit) => onPut({ ladder: { kind: 'growing', unit: unit as typeof ladder.unit } })}
           />
         )}
         <NumberField
-          label={plain ? 'How many times' : 'Clean times in a row'}
+          label={plain ? setupText.howManyTimes : setupText.cleanTimesInA}
           unit=""
           value={task.times}
           usual={usualTimes(ladder.kind)}
@@ -200,7 +191,7 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
         />
         {plain && (
           <NumberField
-            label="Beats each note"
+            label={setupText.beatsEachNote}
             unit=""
             value={task.beatsEach}
             usual={1}
@@ -210,7 +201,7 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
           />
         )}
         <Pick
-          label="Clicks to a beat"
+          label={setupText.clicksToABeat}
           value={String(task.clicks)}
           choices={[1, 2, 3, 4].map((n) => [String(n), String(n)] as const)}
           onPick={(clicks) => onPut({ clicks: Number(clicks) })}
@@ -222,7 +213,7 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
             checked={task.hearFirst}
             onChange={(event) => onPut({ hearFirst: event.target.checked })}
           />
-          Hear the target first
+          {setupText.hearTheTargetFirst}
         </label>
       </div>
     </div>
@@ -240,7 +231,7 @@ function TempoFields({ ladder, onPut }: TempoProps) {
   return (
     <>
       <NumberField
-        label="From, beats a minute"
+        label={setupText.fromBeatsAMinute}
         unit=""
         value={from}
         usual={60}
@@ -249,7 +240,7 @@ function TempoFields({ ladder, onPut }: TempoProps) {
         onPut={(value = 60) => onPut({ ...ladder, from: value })}
       />
       <NumberField
-        label="To"
+        label={setupText.to}
         unit=""
         value={to}
         usual={100}
@@ -258,24 +249,22 @@ function TempoFields({ ladder, onPut }: TempoProps) {
         onPut={(value = 100) => onPut({ ...ladder, to: value })}
       />
       <Pick
-        label="Steps"
+        label={setupText.stepsLabel}
         value={evenly ? 'steps' : 'beats'}
         choices={[
-          ['steps', 'in equal steps'],
-          ['beats', 'by a number of beats'],
+          ['steps', setupText.inEqualSteps],
+          ['beats', setupText.byANumberOf],
         ]}
         onPick={(kind) => onPut({ ...ladder, by: kind === 'steps' ? { steps: 4 } : { beats: 4 } })}
       />
       <NumberField
-        label={evenly ? 'How many steps' : 'Beats each step'}
+        label={evenly ? setupText.howManySteps : setupText.beatsEachStep}
         unit=""
         value={evenly ? by.steps : by.beats}
         usual={4}
         least={evenly ? 1 : 0}
         most={evenly ? 60 : 100}
-        onPut={(value = 4) =>
-          onPut({ ...ladder, by: evenly ? { steps: Math.round(value) } : { beats: value } })
-        }
+        onPut={(value = 4) => onPut({ ...ladder, by: evenly ? { steps: Math.round(value) } : { beats: value } })}
       />
     </>
   );
@@ -290,7 +279,7 @@ interface RemindersProps {
 function Reminders({ chosen, onPut }: RemindersProps) {
   return (
     <fieldset>
-      <legend className="text-sm text-faded">Reminders at the turning point, one at a time</legend>
+      <legend className="text-sm text-faded">{setupText.remindersAtTheTurning}</legend>
       <div className="flex flex-wrap gap-x-4">
         {REMINDERS.map((words) => (
           <label key={words} className="flex min-h-9 items-center gap-1.5">
@@ -312,15 +301,13 @@ function Reminders({ chosen, onPut }: RemindersProps) {
 
 /** The highest position of the passage, with what to look at before a session in it. */
 function Checklist({ meaning, task }: { readonly meaning: Meaning; readonly task: PracticeTask }) {
-  const own = meaning.plan.steps
-    .filter(({ at }) => at >= task.from && at <= task.to)
-    .map(({ position }) => position);
+  const own = meaning.plan.steps.filter(({ at }) => at >= task.from && at <= task.to).map(({ position }) => position);
   const height = (position: number | 'thumb') => (position === 'thumb' ? Infinity : position);
   const top = own.reduce((a, b) => (height(b) > height(a) ? b : a), own[0] ?? 1);
   return (
     <fieldset>
       <legend className="text-sm text-faded">
-        Before you begin, in {positionWords(top, meaning.request.instrument)}
+        {setupText.beforeYouBeginIn(positionWords(top, meaning.request.instrument))}
       </legend>
       <div className="flex flex-wrap gap-x-4">
         {checklistFor(top).map((words) => (

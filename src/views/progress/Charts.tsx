@@ -11,6 +11,7 @@ import {
   YAxis,
 } from 'recharts';
 import type { Week } from '../../app/practice/weeks';
+import { chartsText } from '../../wording/rooms/lessonViews';
 
 const HEIGHT = 220;
 const INK = 'var(--color-ink)';
@@ -26,7 +27,7 @@ interface TempoProps {
 export function TempoChart({ weeks, planId, goal }: TempoProps) {
   const rows = weeks.map(({ words, reached }) => ({ words, bpm: reached[planId] ?? null }));
   const last = rows.findLast(({ bpm }) => bpm !== null)?.bpm ?? 0;
-  const words = `Tempo reached: ${last} beats a minute last${goal ? `, of ${goal} to reach` : ''}`;
+  const words = chartsText.tempoReachedBeatsA(last, goal ? chartsText.ofToReach(goal) : '');
   return (
     <figure aria-label={words} data-testid="tempo-chart">
       <ResponsiveContainer width="100%" height={HEIGHT}>
@@ -40,12 +41,12 @@ export function TempoChart({ weeks, planId, goal }: TempoProps) {
               y={goal}
               stroke="var(--color-copper)"
               strokeDasharray="6 4"
-              label={{ value: `goal ${goal}`, fill: INK, position: 'insideTopLeft', fontSize: 13 }}
+              label={{ value: chartsText.goal(goal), fill: INK, position: 'insideTopLeft', fontSize: 13 }}
             />
           )}
           <Line
             dataKey="bpm"
-            name="beats a minute"
+            name={chartsText.beatsAMinute}
             stroke="var(--color-dove)"
             strokeWidth={3}
             dot={{ r: 4 }}
@@ -61,8 +62,8 @@ export function TempoChart({ weeks, planId, goal }: TempoProps) {
 
 export function MinutesChart({ weeks }: { readonly weeks: readonly Week[] }) {
   const now = weeks[weeks.length - 1]?.minutes ?? 0;
-  const words = `Minutes practised: ${now} this week`;
-  if (weeks.length === 0) return <p className="text-faded">Nothing was practised in this time.</p>;
+  const words = chartsText.minutesPractisedThisWeek(now);
+  if (weeks.length === 0) return <p className="text-faded">{chartsText.nothingWasPractisedIn}</p>;
   return (
     <figure aria-label={words} data-testid="minutes-chart">
       <ResponsiveContainer width="100%" height={HEIGHT}>

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
-import { daysFrom } from '../../app/practice/days';
+import { daysFrom } from '../../app/practice/calendar';
 import { OVERVIEW_DAYS, useOverview, type Overview } from '../../app/practice/overview';
 import { usePlayer } from '../../app/practice/player';
 import { goalOf, weeksOf, type Week } from '../../app/practice/weeks';
@@ -17,15 +17,16 @@ import { Section } from '../../ui/Section';
 import { TrendList } from '../../ui/TrendList';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
+import { progressText } from '../../wording/rooms/lessonViews';
 
-const TempoChart = later('The tempo chart', async () => (await import('./Charts')).TempoChart);
-const MinutesChart = later('The chart of minutes', async () => (await import('./Charts')).MinutesChart);
+const TempoChart = later(progressText.theTempoChart, async () => (await import('./Charts')).TempoChart);
+const MinutesChart = later(progressText.theChartOfMinutes, async () => (await import('./Charts')).MinutesChart);
 
 /** Spans that are looked back on, in weeks. */
 const SPANS = [
-  ['8', 'eight weeks'],
+  ['8', progressText.eightWeeks],
   ['26', 'half a year'],
-  ['260', 'five years'],
+  ['260', progressText.fiveYears],
 ] as const;
 
 /** Progress: tempo, minutes, hits and misses by kind of place, and what of it can be relied on. */
@@ -43,10 +44,10 @@ export default function Progress() {
         data-ready={player.ready && (overview !== undefined || !student)}
         className="flex flex-col gap-4"
       >
-        <PlayerPick heading="Progress" player={player} />
+        <PlayerPick heading={progressText.progress} player={player} />
         {player.ready && !student && <Nobody />}
         {student && overview && (
-          <Section name="Progress" on={[overview]}>
+          <Section name={progressText.progress} on={[overview]}>
             <Shown student={student} overview={overview} />
           </Section>
         )}
@@ -72,11 +73,11 @@ function Shown({ student, overview }: { readonly student: StudentRecord; readonl
     <div className="grid items-start gap-4 lg:grid-cols-2">
       <section aria-labelledby="says" className={`${CARD} lg:col-span-2`}>
         <h2 id="says" className="font-serif text-xl font-semibold">
-          What the last six weeks say
+          {progressText.whatTheLastSix}
         </h2>
         <TrendList overview={overview} studentId={student.id} />
         <p className="mt-2 text-faded">
-          {counted(overview.sessions.length, 'session')}, {counted(overview.cardsDue, 'card')} due.
+          {progressText.due(counted(overview.sessions.length, 'session'), counted(overview.cardsDue, 'card'))}
         </p>
       </section>
       <section aria-labelledby="tempo" className={CARD}>
@@ -84,19 +85,19 @@ function Shown({ student, overview }: { readonly student: StudentRecord; readonl
       </section>
       <section aria-labelledby="minutes" className={CARD}>
         <h2 id="minutes" className="font-serif text-xl font-semibold">
-          Minutes by week
+          {progressText.minutesByWeek}
         </h2>
         <MinutesChart weeks={weeks} />
       </section>
       <section aria-labelledby="leaning" className={`${CARD} lg:col-span-2`}>
         <h2 id="leaning" className="font-serif text-xl font-semibold">
-          Which way the fingers lean
+          {progressText.whichWayTheFingers}
         </h2>
         <Balance setup={resolveSetup(student.plays)} sums={overview.sums} />
       </section>
       <section aria-labelledby="places" className={`${CARD} lg:col-span-2`}>
         <h2 id="places" className="font-serif text-xl font-semibold">
-          By kind of place
+          {progressText.byKindOfPlace}
         </h2>
         <PlaceTable sums={overview.sums} />
       </section>
@@ -114,8 +115,7 @@ interface TempoProps {
 function Tempo({ weeks, overview, span, onSpan }: TempoProps) {
   const { plans, lessons } = overview;
   const counts = new Map<string, number>();
-  for (const { reached } of weeks)
-    for (const id of Object.keys(reached)) counts.set(id, (counts.get(id) ?? 0) + 1);
+  for (const { reached } of weeks) for (const id of Object.keys(reached)) counts.set(id, (counts.get(id) ?? 0) + 1);
   const known = plans
     .filter(({ id }) => counts.has(id))
     .sort((a, b) => (counts.get(b.id) ?? 0) - (counts.get(a.id) ?? 0));
@@ -125,14 +125,14 @@ function Tempo({ weeks, overview, span, onSpan }: TempoProps) {
     <>
       <div className="flex flex-wrap items-center gap-3">
         <h2 id="tempo" className="flex-1 font-serif text-xl font-semibold">
-          Tempo reached
+          {progressText.tempoReached}
         </h2>
-        <Choose label="Looked back on" value={span} choices={SPANS} onChoose={onSpan} />
+        <Choose label={progressText.lookedBackOn} value={span} choices={SPANS} onChoose={onSpan} />
       </div>
       {id ? (
         <>
           <Choose
-            label="Plan"
+            label={progressText.plan}
             value={id}
             choices={known.map((plan) => [plan.id, planTitle(plan)] as const)}
             onChoose={setChosen}
@@ -140,9 +140,7 @@ function Tempo({ weeks, overview, span, onSpan }: TempoProps) {
           <TempoChart weeks={weeks} planId={id} goal={goalOf(lessons, id)} />
         </>
       ) : (
-        <p className="text-faded">
-          No tempo was reached yet. Practise a metronome ladder, and it shows here.
-        </p>
+        <p className="text-faded">{progressText.noTempoWasReached}</p>
       )}
     </>
   );

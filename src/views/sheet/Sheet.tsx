@@ -9,11 +9,12 @@ import { PaperPages } from '../../ui/PaperPages';
 import { PracticeUndo } from '../../ui/PracticeUndo';
 import { planTitle } from '../../wording/material';
 import { Choices } from '../../ui/SheetChoices';
+import { sheetText } from '../../wording/rooms/paperViews';
 
 /** The sheet of a plan: what is printed, handed out and kept in a folder. */
 export default function Sheet() {
   return (
-    <MeaningPage here="/sheet" heading="Sheet" state={useMeaning()}>
+    <MeaningPage here="/sheet" heading={sheetText.sheet} state={useMeaning()}>
       {(meaning) => <OnPaper key={meaning.record.id} meaning={meaning} />}
     </MeaningPage>
   );
@@ -39,13 +40,8 @@ function OnPaper({ meaning }: { readonly meaning: Meaning }) {
         <Choices choices={choices} onChoose={chooseForSheet} />
         <span className="flex-1" />
         <PracticeUndo />
-        <button
-          type="button"
-          className="button flex items-center gap-1"
-          disabled={!laid}
-          onClick={() => print()}
-        >
-          <Printer size={17} aria-hidden /> Print
+        <button type="button" className="button flex items-center gap-1" disabled={!laid} onClick={() => print()}>
+          <Printer size={17} aria-hidden /> {sheetText.print}
         </button>
         <button
           type="button"
@@ -53,24 +49,24 @@ function OnPaper({ meaning }: { readonly meaning: Meaning }) {
           disabled={state.kind !== 'laid'}
           onClick={() => void savePdf(title)}
         >
-          <Download size={17} aria-hidden /> Save as PDF
+          <Download size={17} aria-hidden /> {sheetText.saveAsPdf}
         </button>
       </div>
       <div className="grid items-start gap-5 xl:grid-cols-[20rem_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
           <TextField
-            label="Goal, in one line"
+            label={sheetText.goalInOneLine}
             value={lines.goal}
             onPut={(goal) => void writeLines(record, { ...lines, goal })}
           />
           <TextField
-            label="One or two reminders"
+            label={sheetText.oneOrTwoReminders}
             value={lines.reminders}
             onPut={(reminders) => void writeLines(record, { ...lines, reminders })}
           />
           {others.length > 0 && (
             <fieldset>
-              <legend className="text-sm text-faded">Also on this sheet</legend>
+              <legend className="text-sm text-faded">{sheetText.alsoOnThisSheet}</legend>
               {others.slice(0, 12).map((plan) => (
                 <label key={plan.id} className="flex min-h-9 items-center gap-2">
                   <input
@@ -88,13 +84,15 @@ function OnPaper({ meaning }: { readonly meaning: Meaning }) {
           )}
           <p className="text-sm text-faded" role="status" data-testid="laid" data-state={state.kind}>
             {laid
-              ? `${laid.svgs.length === 1 ? 'One page' : `${laid.svgs.length} pages`}, in true size where the window has room.`
-              : 'The sheet is being laid out …'}
+              ? sheetText.inTrueSizeWhere(
+                  laid.svgs.length === 1 ? sheetText.onePage : sheetText.pages(laid.svgs.length),
+                )
+              : sheetText.theSheetIsBeing}
           </p>
         </div>
         {state.kind === 'failed' ? (
           <p role="alert" className="border-l-4 border-madder bg-sheet px-3 py-2">
-            The sheet could not be laid out. Reload the page to try again; your plans are safe.
+            {sheetText.theSheetCouldNot}
           </p>
         ) : (
           laid && <PaperPages laid={laid} old={state.kind === 'laying'} />

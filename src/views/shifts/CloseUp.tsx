@@ -22,6 +22,7 @@ import type { Speech } from '../../wording/plans';
 import { tradeBetween } from '../../wording/ways';
 import { WhyLines } from '../../ui/WhyLines';
 import { planInWorker } from '../../work/planner';
+import { closeUpText } from '../../wording/rooms/meaningViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -34,14 +35,11 @@ export function CloseUp({ meaning, detail }: Props) {
   const { setup } = findings;
   const { shift } = detail;
   const notes = [detail.from, detail.to].map(({ pitch }) => noteWords(pitchName(pitch)));
-  const title = `${notes.join(' – ')}, ${shift.fromFinger} to ${shift.toFinger}`;
+  const title = closeUpText.to(notes.join(' – '), shift.fromFinger, shift.toFinger);
   const open = (made: PlanRequest, what: string) =>
     openAsPlan(made, `${what}: ${title} (${planTitle(record, student)})`.slice(0, 120), record);
   const work = (made: PlanRequest, what: string, tags: readonly string[]) =>
-    practiseAsPlan(made, `${what}: ${title} (${planTitle(record, student)})`.slice(0, 120), record, [
-      'drill',
-      ...tags,
-    ]);
+    practiseAsPlan(made, `${what}: ${title} (${planTitle(record, student)})`.slice(0, 120), record, ['drill', ...tags]);
   return (
     <section
       aria-labelledby="closeup"
@@ -53,10 +51,16 @@ export function CloseUp({ meaning, detail }: Props) {
       </h2>
       <ShiftStaff meaning={meaning} detail={detail} />
       <p>
-        <strong>{KIND_SENTENCES[shift.kind]}</strong> {guideWords(shift)} The hand goes{' '}
-        {semitoneWords(shift.semitones)}, {mm(shift.travelMm)}{' '}
-        {detail.up ? 'towards the bridge' : 'towards the nut'}, in {seconds(detail.seconds)},{' '}
-        {wayWords(detail, setup, speech)}. {bowWords(detail)}
+        <strong>{KIND_SENTENCES[shift.kind]}</strong>{' '}
+        {closeUpText.theHandGoesIn(
+          guideWords(shift),
+          semitoneWords(shift.semitones),
+          mm(shift.travelMm),
+          detail.up ? closeUpText.towardsTheBridge : closeUpText.towardsTheNut,
+          seconds(detail.seconds),
+          wayWords(detail, setup, speech),
+        )}{' '}
+        {bowWords(detail)}
       </p>
       <p>
         {hearWords(detail.hear, detail, setup)} {landingWords(detail)}
@@ -69,7 +73,7 @@ export function CloseUp({ meaning, detail }: Props) {
       <WhyLines shift={shift} speech={speech} />
       <Elsewhere meaning={meaning} detail={detail} />
       <div>
-        <h3 className="font-serif text-lg font-semibold">Rehearse it</h3>
+        <h3 className="font-serif text-lg font-semibold">{closeUpText.rehearseIt}</h3>
         <ol className="list-decimal pl-6">
           {Object.entries(REHEARSAL_WORDS).map(([step, words]) => (
             <li key={step}>{words}</li>
@@ -81,29 +85,27 @@ export function CloseUp({ meaning, detail }: Props) {
             className="button"
             onClick={() => open(rehearse(request, response, plan, setup, detail).request, 'Rehearsal')}
           >
-            Open the rehearsal on the Bench
+            {closeUpText.openTheRehearsalOn}
           </button>
           <button
             type="button"
             className="button"
             onClick={() => open(drillLike(request, response, plan, setup, detail), 'Drill')}
           >
-            Open the drill most like it
+            {closeUpText.openTheDrillMost}
           </button>
           <button
             type="button"
             className="button"
-            onClick={() =>
-              work(rehearse(request, response, plan, setup, detail).request, 'Rehearsal', [REHEARSAL])
-            }
+            onClick={() => work(rehearse(request, response, plan, setup, detail).request, 'Rehearsal', [REHEARSAL])}
           >
-            Practise the rehearsal
+            {closeUpText.practiseTheRehearsal}
           </button>
           <a
             className="button no-underline"
             href={practiceAddress(record.id, partAround([shift.from, shift.to], response.events.length))}
           >
-            Practise this shift
+            {closeUpText.practiseThisShift}
           </a>
         </div>
       </div>
@@ -137,21 +139,21 @@ function Elsewhere({ meaning, detail }: Props) {
 /** Places told at once. */
 const MOST_PLACES = 2;
 
-function elsewhereWords(
-  other: Meaning['plan'] | undefined,
-  plan: Meaning['plan'],
-  { place, events }: Speech,
-): string {
-  if (!other) return 'Nowhere else: without a shift to this note no fingering is left.';
+function elsewhereWords(other: Meaning['plan'] | undefined, plan: Meaning['plan'], { place, events }: Speech): string {
+  if (!other) return closeUpText.nowhereElseWithoutA;
   const known = new Set(plan.shifts.map(({ to }) => to));
   const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => barWords(place(to)));
   const trade = tradeBetween(other, plan, { events });
   const takes = trade && `: ${trade}`;
   return places.length === 0
-    ? `Without this shift the hand makes no other${takes}.`
-    : `Elsewhere the same job is done by shifting at ${placesWords(places.slice(0, MOST_PLACES))}${
-        places.length > MOST_PLACES ? ` and ${counted(places.length - MOST_PLACES, 'other place')}` : ''
-      }${takes}.`;
+    ? closeUpText.withoutThisShiftThe(takes)
+    : closeUpText.elsewhereTheSameJob(
+        placesWords(places.slice(0, MOST_PLACES)),
+        places.length > MOST_PLACES
+          ? closeUpText.and(counted(places.length - MOST_PLACES, closeUpText.otherPlace))
+          : '',
+        takes,
+      );
 }
 
 const COLUMN = 76;
@@ -211,13 +213,7 @@ function shiftScore(
   const notes = [
     { pitch: ends[0], finger: shift.fromFinger, step: from.step },
     ...(unheard
-      ? [
-          {
-            pitch: unheard.pitch,
-            finger: unheard.finger,
-            step: shift.kind === 'new-finger' ? from.step : to.step,
-          },
-        ]
+      ? [{ pitch: unheard.pitch, finger: unheard.finger, step: shift.kind === 'new-finger' ? from.step : to.step }]
       : []),
     { pitch: ends[1], finger: shift.toFinger, step: to.step },
   ];

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { TONICS } from '../../app/brief/material';
+import { TONICS } from '../../app/brief/briefMaterial';
 import { classWords, printed } from '../../wording/notes';
 import { fingerWords, positionWords } from '../../wording/places';
 import {
@@ -22,32 +22,33 @@ import { Choose } from '../../ui/Choose';
 import { openAsPlan, practiseAsPlan, type Meaning } from '../../app/meaning';
 import { say } from '../../app/notices';
 import { positionDrillInWorker } from '../../work/planner';
+import { seriesText } from '../../wording/rooms/meaningViews';
 
 const KINDS = [
-  ['pair', 'a shift from finger to finger'],
-  ['same', 'one finger all the way'],
-  ['match', 'a finger matched by the first'],
-  ['octaves', 'octaves built up'],
-  ['scale', 'a scale in one position'],
-  ['broken-thirds', 'broken thirds in one position'],
+  ['pair', seriesText.aShiftFromFinger],
+  ['same', seriesText.oneFingerAllThe],
+  ['match', seriesText.aFingerMatchedBy],
+  ['octaves', seriesText.octavesBuiltUp],
+  ['scale', seriesText.aScaleInOne],
+  ['broken-thirds', seriesText.brokenThirdsInOne],
 ] as const;
 type Kind = (typeof KINDS)[number][0];
 
 const DISTANCES = [
-  'the same note',
+  seriesText.theSameNote,
   'a second',
   'a third',
   'a fourth',
   'a fifth',
   'a sixth',
   'a seventh',
-  'an octave',
+  seriesText.anOctave,
 ].map((words, steps) => [String(steps), words] as const);
 /** The farthest that a form tells of. */
 const FARTHEST = DISTANCES.length - 1;
 const WAYS = [
-  ['up', 'going up'],
-  ['down', 'coming down'],
+  ['up', seriesText.goingUp],
+  ['down', seriesText.comingDown],
 ] as const;
 /** Where the thumb may lie on the string it has a series of its own. */
 const fingersOf = (thumb: boolean) =>
@@ -63,7 +64,7 @@ const keyWords = (name: string) => {
 };
 /** In place of a string's name. */
 const EVERY = 'every';
-const SPANS = [3, 4, 5, 6, 8].map((span) => [String(span), `${span} places`] as const);
+const SPANS = [3, 4, 5, 6, 8].map((span) => [String(span), seriesText.places(span)] as const);
 
 const asFinger = (name: string) => (name === 'T' ? 'T' : (Number(name) as Finger));
 /** The lowest note of a finger in letter steps above the open string: in first position, the thumb at the octave. */
@@ -71,11 +72,7 @@ const lowest = (finger: Finger) => (finger === 'T' ? OCTAVE_STEPS : Number(finge
 const OCTAVE_STEPS = 7;
 
 /** Why nothing can be made, and what to do. */
-const NOTHING = {
-  string:
-    'Nothing of this drill lies under these fingers. Choose a smaller distance, other fingers or another string.',
-  position: 'This position has not a whole octave of this key. Choose another position or key.',
-} as const;
+const NOTHING = { string: seriesText.nothingOfThisDrill, position: seriesText.thisPositionHasNot } as const;
 
 interface Props {
   readonly meaning: Meaning;
@@ -143,26 +140,22 @@ export function Series({ meaning, detail }: Props) {
     }
   };
   const nameOf = () => {
-    const where = `${string === EVERY ? 'every' : printed(string)} string, ${keyWords(key)}`;
+    const where = seriesText.string(string === EVERY ? 'every' : printed(string), keyWords(key));
     if (onePosition)
       return `${KINDS.find(([name]) => name === kind)?.[1]}: ${positionWords(place, request.instrument)}, ${keyWords(key)}`;
-    if (kind === 'octaves') return `Octaves built up, ${keyWords(key)}`;
-    if (kind === 'same') return `Finger ${from} all the way, ${where}`;
-    return kind === 'match' ? `Finger ${from} matched by 1, ${where}` : `Shift ${from} to ${to}, ${where}`;
+    if (kind === 'octaves') return seriesText.octavesBuiltUpIn(keyWords(key));
+    if (kind === 'same') return seriesText.fingerAllTheWay(from, where);
+    return kind === 'match' ? seriesText.fingerMatchedBy1(from, where) : seriesText.shiftTo(from, to, where);
   };
   return (
     <section aria-labelledby="series" className="flex flex-col gap-2">
       <h2 id="series" className="font-serif text-xl font-semibold">
-        A drill made to order
+        {seriesText.aDrillMadeTo}
       </h2>
-      {detail && (
-        <p className="text-sm text-faded">
-          It begins as the shift chosen above; another key keeps its fingers and its distance.
-        </p>
-      )}
+      {detail && <p className="text-sm text-faded">{seriesText.itBeginsAsThe}</p>}
       <div className="flex flex-wrap items-center gap-2">
         <Choose
-          label="Kind of drill"
+          label={seriesText.kindOfDrill}
           value={kind}
           choices={KINDS}
           onChoose={(value) => {
@@ -172,46 +165,46 @@ export function Series({ meaning, detail }: Props) {
         />
         {onePosition && (
           <Choose
-            label="Position"
+            label={seriesText.position}
             value={position}
             choices={places.map((one) => [String(one), positionWords(one, request.instrument)] as const)}
             onChoose={setPosition}
           />
         )}
         {kind !== 'octaves' && !onePosition && (
-          <Choose label="From finger" value={from} choices={fingers} onChoose={setFrom} />
+          <Choose label={seriesText.fromFinger} value={from} choices={fingers} onChoose={setFrom} />
         )}
         {kind === 'pair' && (
           <>
-            <span>to</span>
-            <Choose label="To finger" value={to} choices={fingers} onChoose={setTo} />
-            <Choose label="Distance" value={distance} choices={DISTANCES} onChoose={setDistance} />
-            <Choose label="Direction" value={way} choices={WAYS} onChoose={setWay} />
+            <span>{seriesText.to}</span>
+            <Choose label={seriesText.toFinger} value={to} choices={fingers} onChoose={setTo} />
+            <Choose label={seriesText.distance} value={distance} choices={DISTANCES} onChoose={setDistance} />
+            <Choose label={seriesText.direction} value={way} choices={WAYS} onChoose={setWay} />
           </>
         )}
         {kind !== 'octaves' && !onePosition && (
           <Choose
-            label="String"
+            label={seriesText.stringLabel}
             value={string}
             choices={[
-              ...strings.map(({ name }) => [name, `${printed(name)} string`] as const),
-              ...(kind === 'same' ? [[EVERY, 'every string'] as const] : []),
+              ...strings.map(({ name }) => [name, seriesText.stringNamed(printed(name))] as const),
+              ...(kind === 'same' ? [[EVERY, seriesText.everyString] as const] : []),
             ]}
             onChoose={setString}
           />
         )}
         <Choose
-          label="Key"
+          label={seriesText.key}
           value={key}
           choices={keys.map((name) => [name, keyWords(name)] as const)}
           onChoose={setKey}
         />
-        {!onePosition && <Choose label="Span" value={span} choices={SPANS} onChoose={setSpan} />}
+        {!onePosition && <Choose label={seriesText.span} value={span} choices={SPANS} onChoose={setSpan} />}
         <button type="button" className="button" onClick={() => void make(openAsPlan)}>
-          Open it on the Bench
+          {seriesText.openItOnThe}
         </button>
         <button type="button" className="button" onClick={() => void make(practiseAsPlan)}>
-          Practise it
+          {seriesText.practiseIt}
         </button>
       </div>
     </section>

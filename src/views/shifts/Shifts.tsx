@@ -10,11 +10,12 @@ import { MeaningPage } from '../../ui/MeaningPage';
 import { useMeaning, type Meaning } from '../../app/meaning';
 import { CloseUp } from './CloseUp';
 import { Series } from './Series';
+import { shiftsText } from '../../wording/rooms/meaningViews';
 
 /** Shifts: each one taken apart, rehearsed, and drilled. */
 export default function Shifts() {
   return (
-    <MeaningPage music here="/shifts" heading="Shifts" state={useMeaning()}>
+    <MeaningPage music here="/shifts" heading={shiftsText.shifts} state={useMeaning()}>
       {(meaning, cursor) => <ShiftsOf meaning={meaning} cursor={cursor} />}
     </MeaningPage>
   );
@@ -37,7 +38,7 @@ function ShiftsOf({ meaning, cursor }: ShiftsProps) {
   return (
     <>
       {shifts.length === 0 ? (
-        <p>This plan has no shift: the hand stays where it is. Series for shifts to come are below.</p>
+        <p>{shiftsText.thisPlanHasNo}</p>
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,11fr)_minmax(0,9fr)]">
           <ShiftTable meaning={meaning} open={open} onOpen={setOpen} />
@@ -71,7 +72,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
       className="overflow-x-auto rounded-lg border border-rule bg-sheet"
       tabIndex={0}
       role="region"
-      aria-label="All shifts"
+      aria-label={shiftsText.allShifts}
     >
       <table className="w-full border-collapse text-left text-[0.95rem]">
         <thead>
@@ -92,7 +93,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
                 onClick={() => setOrder(order === 'hardest' ? 'as-played' : 'hardest')}
                 className="min-h-9 cursor-pointer text-left text-dove underline"
               >
-                {order === 'hardest' ? 'Hardest first' : 'How hard'}
+                {order === 'hardest' ? shiftsText.hardestFirst : shiftsText.howHard}
               </button>
             </th>
           </tr>
@@ -108,9 +109,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
                   className="min-h-10 cursor-pointer px-2 text-left text-dove underline"
                 >
                   {pair(detail)}
-                  <span className="block text-sm text-faded">
-                    {barWords(meaning.speech.place(detail.shift.to))}
-                  </span>
+                  <span className="block text-sm text-faded">{barWords(meaning.speech.place(detail.shift.to))}</span>
                 </button>
               </th>
               <td className="px-2">
@@ -121,7 +120,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
               </td>
               <td className="px-2">{strings(detail, meaning)}</td>
               <td className="px-2 whitespace-nowrap text-copper">
-                {detail.up ? '↑' : '↓'} {detail.shift.semitones} st, {mm(detail.shift.travelMm)}
+                {shiftsText.st(detail.up ? '↑' : '↓', detail.shift.semitones, mm(detail.shift.travelMm))}
               </td>
               <td className="px-2 whitespace-nowrap">{seconds(detail.seconds)}</td>
               <td className="px-2">{KIND_SHORT[detail.shift.kind]}</td>
@@ -138,9 +137,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
           ))}
         </tbody>
       </table>
-      <p className="px-2 py-1 text-sm text-faded">
-        st: semitones along the string; the place is that of the note arrived at.
-      </p>
+      <p className="px-2 py-1 text-sm text-faded">{shiftsText.stSemitonesAlongThe}</p>
     </div>
   );
 }

@@ -4,6 +4,7 @@ import type { Damaged } from '../../store/read';
 import { TABLES } from '../../store/tables';
 import { issueWords } from '../../wording/issues';
 import { useDamagedElsewhere } from '../../app/rows';
+import { damagedText } from '../../wording/rooms/studioViews';
 
 /** Entries that cannot be read any more, apart from the others: each can be saved as it is, or deleted. */
 export function DamagedList({ damaged: inStudio }: { readonly damaged: readonly Damaged[] }) {
@@ -12,12 +13,9 @@ export function DamagedList({ damaged: inStudio }: { readonly damaged: readonly 
   return (
     <section aria-labelledby="damaged" className="rounded-lg border-l-4 border-madder bg-sheet px-4 py-3">
       <h2 id="damaged" className="font-serif text-xl font-semibold text-madder">
-        Damaged entries
+        {damagedText.damagedEntries}
       </h2>
-      <p>
-        These cannot be read, so they cannot be opened. All others are safe. Save one as a file to keep what
-        is in it; a backup has them too.
-      </p>
+      <p>{damagedText.theseCannotBeRead}</p>
       <ul className="mt-2 flex flex-col gap-2">
         {damaged.map((one) => (
           <DamagedRow key={`${one.table}/${String(one.key)}`} damaged={one} />
@@ -38,14 +36,12 @@ function DamagedRow({ damaged }: { readonly damaged: Damaged }) {
       <button
         type="button"
         className="button"
-        onClick={() =>
-          offerFile(JSON.stringify({ table, row }, null, 2), `dove-path-damaged-${String(key)}.json`)
-        }
+        onClick={() => offerFile(JSON.stringify({ table, row }, null, 2), `dove-path-damaged-${String(key)}.json`)}
       >
-        Save as file
+        {damagedText.saveAsFile}
       </button>
       <button type="button" className="button" onClick={() => void deleteRow(damaged, words)}>
-        Delete
+        {damagedText.deleteIt}
       </button>
     </li>
   );
@@ -54,11 +50,7 @@ function DamagedRow({ damaged }: { readonly damaged: Damaged }) {
 /** It goes to the bin like all that is deleted, and comes back from there as it was. */
 function deleteRow({ table, key, row }: Damaged, words: string) {
   return save(
-    [
-      { kind: 'removed', table, record: { ...(row as object), id: key } } as Parameters<
-        typeof save
-      >[0][number],
-    ],
+    [{ kind: 'removed', table, record: { ...(row as object), id: key } } as Parameters<typeof save>[0][number]],
     undefined,
     words,
   );
@@ -73,6 +65,6 @@ function nameOf({ table, row }: Damaged): string {
 /** What is wrong, as something that is found, not asked for. */
 function faultOf({ issue }: Damaged): string {
   const place = issue.path.slice(1).replaceAll('/', ', ');
-  if (issue.code === 'missing') return `“${place}” is missing.`;
-  return place ? `“${place}” cannot be used: ${issueWords(issue)}` : issueWords(issue);
+  if (issue.code === 'missing') return damagedText.isMissing(place);
+  return place ? damagedText.cannotBeUsed(place, issueWords(issue)) : issueWords(issue);
 }

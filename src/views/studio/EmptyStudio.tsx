@@ -6,6 +6,7 @@ import { BIN_DAYS } from '../../store/write';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { listed } from '../../wording/grammar';
 import { amountsOf, type AllRows } from '../../store/read';
+import { emptyStudioText } from '../../wording/rooms/studioViews';
 
 /** Takes the example studio away, where it is there. */
 export function RemoveExample({ rows }: { readonly rows: AllRows }) {
@@ -17,7 +18,7 @@ export function RemoveExample({ rows }: { readonly rows: AllRows }) {
       className="cursor-pointer self-start text-sm text-dove underline"
       onClick={() => void removeDemo()}
     >
-      Remove the example studio
+      {emptyStudioText.removeTheExampleStudio}
     </button>
   );
 }
@@ -35,7 +36,7 @@ export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
         className="cursor-pointer self-start text-sm text-madder underline"
         onClick={() => question.current?.showModal()}
       >
-        Empty the studio …
+        {emptyStudioText.emptyTheStudio}
       </button>
       <dialog
         ref={question}
@@ -43,21 +44,18 @@ export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
         className="m-auto max-w-lg rounded-lg border-2 border-madder bg-sheet p-5 text-ink shadow-lg backdrop:bg-ink/30"
       >
         <h2 id="empty-studio" className="font-serif text-xl font-semibold">
-          Empty the studio?
+          {emptyStudioText.emptyTheStudioAsked}
         </h2>
-        <p className="mt-2">
-          This deletes {listed(amount)}. They stay under “Deleted” for {BIN_DAYS} days and can be brought back
-          from there. A backup file keeps them for longer.
-        </p>
+        <p className="mt-2">{emptyStudioText.thisDeletesTheyStay(listed(amount), BIN_DAYS)}</p>
         <div className="mt-3">
           <BackupButtons saveOnly />
         </div>
         <form method="dialog" className="mt-4 flex flex-wrap justify-end gap-2">
           <button type="submit" className="button">
-            Leave it as it is
+            {emptyStudioText.leaveItAsIt}
           </button>
           <button type="submit" className="button" onClick={() => void emptyStudio()}>
-            Empty the studio
+            {emptyStudioText.emptyTheStudioLabel}
           </button>
         </form>
       </dialog>

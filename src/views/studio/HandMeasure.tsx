@@ -13,6 +13,7 @@ import {
 import { HAND_CHOICES, oddMeasureWords, REACH_UNKNOWN, teachingFrameWords } from '../../wording/instruments';
 import { NumberField, Pick } from '../../ui/fields';
 import { HandPicture } from './HandPicture';
+import { handMeasureText } from '../../wording/rooms/studioViews';
 
 /** Stands for a hand that is neither measured nor known by a word. */
 const UNKNOWN = 'unknown';
@@ -35,13 +36,17 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
   return (
     <section aria-labelledby="hand" className="flex flex-col gap-3 border-t border-rule pt-3">
       <h3 id="hand" className="font-serif text-lg font-semibold">
-        Left hand
+        {handMeasureText.leftHand}
       </h3>
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
         <Pick
-          label="Known by"
+          label={handMeasureText.knownBy}
           value={measured ? 'measured' : ((plays.hand as string | undefined) ?? UNKNOWN)}
-          choices={[[UNKNOWN, 'not measured: reach unknown'], ...HAND_CHOICES, ['measured', 'its measures']]}
+          choices={[
+            [UNKNOWN, handMeasureText.notMeasuredReachUnknown],
+            ...HAND_CHOICES,
+            ['measured', handMeasureText.itsMeasures],
+          ]}
           onPick={(value) => {
             if (value === 'measured') onMeasure({});
             else onPut(value === UNKNOWN ? undefined : (value as Playing['hand']));
@@ -50,7 +55,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
         {measured && (
           <>
             <NumberField
-              label="Comfortable spread, 1 to 4"
+              label={handMeasureText.comfortableSpread1To}
               unit="mm"
               value={hand.relaxedMm}
               least={20}
@@ -59,7 +64,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
               onPut={(relaxedMm) => onMeasure({ relaxedMm })}
             />
             <NumberField
-              label="Full spread, 1 to 4"
+              label={handMeasureText.fullSpread1To}
               unit="mm"
               value={hand.fullMm}
               least={20}
@@ -68,7 +73,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
               onPut={(fullMm) => onMeasure({ fullMm })}
             />
             <NumberField
-              label="Width of a fingertip"
+              label={handMeasureText.widthOfAFingertip}
               unit="mm"
               value={hand.fingertipMm}
               least={3}
@@ -86,8 +91,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
       {plays.hand === undefined && <p className="text-[0.95rem]">{REACH_UNKNOWN}</p>}
       {child && (
         <p className="text-[0.95rem]">
-          A child’s size: this hand is taken as {hand.relaxedMm} mm with ease and {hand.fullMm} mm at most, a
-          fingertip {hand.fingertipMm} mm wide. Children’s hands can be smaller still: measure where you can.
+          {handMeasureText.aChildsSizeThis(hand.relaxedMm, hand.fullMm, hand.fingertipMm)}
         </p>
       )}
       <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
@@ -95,16 +99,12 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
           <HandPicture hand={hand} />
           <figcaption className="min-w-64 flex-1 text-[0.95rem]">
             <p>
-              Lay the left hand flat, palm down, along a ruler and let it open without effort: from the middle
-              of the first fingertip to the middle of the fourth is the <strong>comfortable</strong> spread.
-              Open it as far as it goes <em>without pain or trembling</em>: that is the <strong>full</strong>{' '}
-              one. Measure one fingertip pressed flat, across.
+              {handMeasureText.layTheLeftHand} <strong>{handMeasureText.comfortable}</strong>{' '}
+              {handMeasureText.spreadOpenItAs} <em>{handMeasureText.withoutPainOrTrembling}</em>
+              {handMeasureText.thatIsThe} <strong>{handMeasureText.full}</strong>{' '}
+              {handMeasureText.oneMeasureOneFingertip}
             </p>
-            <p className="mt-2 border-l-4 border-ochre pl-2">
-              Warm hands only, and never pull a finger aside. Children’s hands are smaller than their
-              instruments suggest, and grow: measure again each term. Pain, numbness or tingling: stop.
-              Lasting pain belongs with a doctor or physiotherapist.
-            </p>
+            <p className="mt-2 border-l-4 border-ochre pl-2">{handMeasureText.warmHandsOnlyAnd}</p>
           </figcaption>
         </figure>
         <Meaning plays={plays} hand={hand} words={words} />
@@ -114,9 +114,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
 }
 
 function spreadTrouble(relaxed: number, full: number): string | null {
-  return relaxed <= full
-    ? null
-    : `The comfortable spread (${relaxed} mm) cannot be wider than the full one (${full} mm); measure again.`;
+  return relaxed <= full ? null : handMeasureText.theComfortableSpreadMm(relaxed, full);
 }
 
 interface MeaningProps {
@@ -130,7 +128,7 @@ function Meaning({ plays, hand, words }: MeaningProps) {
   return (
     <table className="h-fit w-72 text-left text-[0.95rem]">
       <caption className="pb-1 text-left font-semibold">
-        From 1 to 4 on this {words} ({Math.round(lengthMm)} mm)
+        {handMeasureText.from1To4(words, Math.round(lengthMm))}
       </caption>
       <tbody>
         {instrumentRecord(plays.instrument).teachingFrames.map(({ code, first, fourth }) => {
@@ -141,9 +139,9 @@ function Meaning({ plays, hand, words }: MeaningProps) {
               <th scope="row" className="py-1 pr-2 font-normal">
                 {teachingFrameWords(code)}
               </th>
-              <td className="py-1 pr-2 text-right whitespace-nowrap">{Math.round(mm)} mm</td>
+              <td className="py-1 pr-2 text-right whitespace-nowrap">{handMeasureText.mm(Math.round(mm))}</td>
               {plays.hand === undefined ? (
-                <td className="py-1 text-faded">unknown</td>
+                <td className="py-1 text-faded">{handMeasureText.unknown}</td>
               ) : (
                 <td className={`py-1 font-semibold ${VERDICT_TEXT[verdict]}`}>{verdict}</td>
               )}

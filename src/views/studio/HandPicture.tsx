@@ -1,5 +1,6 @@
 import { Span } from '../../board/Span';
 import type { HandProfile } from '../../core';
+import { handPictureText } from '../../wording/rooms/studioViews';
 
 const WIDTH = 215;
 const HEIGHT = 190;
@@ -22,17 +23,11 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
       width={WIDTH}
       height={HEIGHT}
       role="img"
-      aria-label={`A hand on a ruler: comfortable ${relaxedMm} mm, full ${fullMm} mm from first to fourth finger, fingertip ${fingertipMm} mm`}
+      aria-label={handPictureText.aHandOnA(relaxedMm, fullMm, fingertipMm)}
     >
       <g stroke="var(--color-rule)" strokeWidth={thick} strokeLinecap="round">
         {tips.map((tip, at) => (
-          <line
-            key={tip}
-            x1={tip}
-            y1={RULER_Y + 24 + [4, 0, 2, 12][at]}
-            x2={palm + (tip - palm) * 0.55}
-            y2={146}
-          />
+          <line key={tip} x1={tip} y1={RULER_Y + 24 + [4, 0, 2, 12][at]} x2={palm + (tip - palm) * 0.55} y2={146} />
         ))}
         <line x1={palm + 30} y1={164} x2={palm + 66} y2={128} />
         <line x1={palm - 34} y1={158} x2={palm + 30} y2={158} strokeWidth={thick * 2.6} />
@@ -50,14 +45,7 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
           {at + 1}
         </text>
       ))}
-      <line
-        x1={x(0)}
-        x2={x(fullMm) - 12}
-        y1={RULER_Y}
-        y2={RULER_Y}
-        stroke="var(--color-ink)"
-        strokeWidth={2}
-      />
+      <line x1={x(0)} x2={x(fullMm) - 12} y1={RULER_Y} y2={RULER_Y} stroke="var(--color-ink)" strokeWidth={2} />
       {Array.from({ length: Math.floor(fullMm / 10) + 1 }, (_, at) => (
         <line
           key={at}
@@ -74,7 +62,7 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
         y={40}
         tone="var(--color-sage)"
         side="above"
-        words={`${relaxedMm} mm`}
+        words={handPictureText.mm(relaxedMm)}
       />
       <Span
         from={x(fullMm)}
@@ -82,7 +70,7 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
         y={17}
         tone="var(--color-ochre)"
         side="above"
-        words={`${fullMm} mm full`}
+        words={handPictureText.mmFull(fullMm)}
       />
     </svg>
   );

@@ -7,6 +7,7 @@ import type { PlanRecord, StudentRecord } from '../../core';
 import { Choose } from '../../ui/Choose';
 import { PlanRow } from './PlanRow';
 import { inOrder, ORDERS, tagsOf, type Order } from './search';
+import { planListText } from '../../wording/rooms/studioViews';
 
 interface Props {
   readonly heading: string;
@@ -39,17 +40,17 @@ export function PlanList({ heading, plans, students, student, searched }: Props)
         </h2>
         {student && (
           <button type="button" className="button" onClick={() => void planFor(student)}>
-            New plan for {student.name || 'this student'}
+            {planListText.newPlanFor(student.name || planListText.thisStudent)}
           </button>
         )}
         <Choose
-          label="Order of the plans"
+          label={planListText.orderOfThePlans}
           value={order}
           choices={ORDERS}
           onChoose={(value) => setOrder(value as Order)}
         />
         {tags.length > 0 && (
-          <span role="group" aria-label="Only plans with this tag" className="flex flex-wrap gap-2">
+          <span role="group" aria-label={planListText.onlyPlansWithThis} className="flex flex-wrap gap-2">
             {tags.map((name) => (
               <button
                 key={name}
@@ -72,11 +73,7 @@ export function PlanList({ heading, plans, students, student, searched }: Props)
         ))}
       </ul>
       {kept.length === 0 && (
-        <p className="mt-1 text-faded">
-          {searched
-            ? 'Nothing has all of these words. Search for a name, a key (“E flat”), a kind (“arpeggio”), an instrument or a tag.'
-            : 'No plan here yet.'}
-        </p>
+        <p className="mt-1 text-faded">{searched ? planListText.nothingHasAllOf : planListText.noPlanHereYet}</p>
       )}
     </section>
   );

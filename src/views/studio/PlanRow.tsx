@@ -8,6 +8,7 @@ import { ActMenu } from '../../ui/ActMenu';
 import { ifOnce } from '../../ui/focus';
 import { dayWords } from '../../wording/days';
 import { planTitle } from '../../wording/material';
+import { planRowText } from '../../wording/rooms/studioViews';
 
 interface Props {
   readonly plan: PlanRecord;
@@ -47,11 +48,11 @@ export function PlanRow({ plan, under, students, named }: Props) {
       )}
       <div className="ml-auto flex items-center gap-2">
         <ActMenu
-          label={`More for ${words}`}
-          words="More …"
+          label={planRowText.moreFor(words)}
+          words={planRowText.more}
           acts={[
-            { id: RENAME, words: 'Rename and tag' },
-            { id: ARCHIVE, words: archived ? 'Bring back from the archive' : 'Put into the archive' },
+            { id: RENAME, words: planRowText.renameAndTag },
+            { id: ARCHIVE, words: archived ? planRowText.bringBackFromThe : planRowText.putIntoTheArchive },
           ]}
           onAct={(act) => {
             if (act === RENAME) setEditing(true);
@@ -60,11 +61,11 @@ export function PlanRow({ plan, under, students, named }: Props) {
         />
         {others.length > 0 && (
           <ActMenu
-            label={`Give ${words} to`}
-            words="Give to …"
+            label={planRowText.giveTo(words)}
+            words={planRowText.giveToLabel}
             acts={[
-              ...others.map(({ id, name }) => ({ id, words: name || 'no name yet' })),
-              ...(others.length > 1 ? [{ id: SEVERAL, words: 'several students …' }] : []),
+              ...others.map(({ id, name }) => ({ id, words: name || planRowText.noNameYet })),
+              ...(others.length > 1 ? [{ id: SEVERAL, words: planRowText.severalStudents }] : []),
             ]}
             onAct={(id) => {
               const student = others.find((one) => one.id === id);
@@ -75,7 +76,7 @@ export function PlanRow({ plan, under, students, named }: Props) {
         )}
         <button
           type="button"
-          aria-label={`Delete ${words}`}
+          aria-label={planRowText.deleteIt(words)}
           onClick={(event) => ifOnce(event, () => void removePlan(plan, words))}
           className="min-h-11 cursor-pointer p-2 text-faded hover:text-madder"
         >
@@ -84,7 +85,7 @@ export function PlanRow({ plan, under, students, named }: Props) {
       </div>
       <dialog
         ref={giving}
-        aria-label={`Give ${words} to several students`}
+        aria-label={planRowText.giveToSeveralStudents(words)}
         className="m-auto rounded-lg border-2 border-dove bg-sheet p-5 text-ink shadow-lg backdrop:bg-ink/30"
       >
         <Several plan={plan} others={others} onDone={() => giving.current?.close()} />
@@ -96,8 +97,8 @@ export function PlanRow({ plan, under, students, named }: Props) {
 function datesOf({ id, changedAt }: PlanRecord): string[] {
   const opened = openedAt().get(id);
   return [
-    `changed ${dayWords(changedAt, Date.now())}`,
-    ...(opened ? [`opened ${dayWords(opened, Date.now())}`] : []),
+    planRowText.changed(dayWords(changedAt, Date.now())),
+    ...(opened ? [planRowText.opened(dayWords(opened, Date.now()))] : []),
   ];
 }
 
@@ -120,7 +121,7 @@ function NameAndTags({ plan, onDone }: EditProps) {
     >
       <input
         name="name"
-        aria-label="Name"
+        aria-label={planRowText.name}
         autoFocus
         maxLength={120}
         defaultValue={plan.name}
@@ -129,14 +130,14 @@ function NameAndTags({ plan, onDone }: EditProps) {
       />
       <input
         name="tags"
-        aria-label="Tags"
+        aria-label={planRowText.tags}
         maxLength={400}
         defaultValue={plan.tags.join(', ')}
-        placeholder="tags, with commas between"
+        placeholder={planRowText.tagsWithCommasBetween}
         className="min-h-9 w-48 rounded-md border border-rule bg-paper px-2"
       />
       <button type="submit" className="button">
-        Keep
+        {planRowText.keep}
       </button>
     </form>
   );
@@ -159,26 +160,24 @@ function Several({ plan, others, onDone }: SeveralProps) {
   };
   return (
     <div className="flex flex-col gap-2">
-      <h2 className="font-serif text-xl font-semibold">Give it to</h2>
+      <h2 className="font-serif text-xl font-semibold">{planRowText.giveItTo}</h2>
       {others.map(({ id, name }) => (
         <label key={id} className="flex min-h-8 items-center gap-2">
           <input
             type="checkbox"
             className="size-5"
             checked={chosen.includes(id)}
-            onChange={(event) =>
-              setChosen(event.target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))
-            }
+            onChange={(event) => setChosen(event.target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))}
           />
-          {name || 'no name yet'}
+          {name || planRowText.noNameYet}
         </label>
       ))}
       <div className="flex justify-end gap-2">
         <button type="button" className="button" onClick={onDone}>
-          Not now
+          {planRowText.notNow}
         </button>
         <button type="button" className="button" disabled={chosen.length === 0} onClick={give}>
-          Give
+          {planRowText.give}
         </button>
       </div>
     </div>

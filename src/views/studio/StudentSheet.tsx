@@ -14,13 +14,7 @@ import {
   type StudentRecord,
 } from '../../core';
 import { positionChoices } from '../../wording/brief';
-import {
-  CLEF_WORDS,
-  instrumentWords,
-  LEVEL_WORDS,
-  schoolChoices,
-  sizeChoices,
-} from '../../wording/instruments';
+import { CLEF_WORDS, instrumentWords, LEVEL_WORDS, schoolChoices, sizeChoices } from '../../wording/instruments';
 import { issueWords } from '../../wording/issues';
 import { positionRuleWords } from '../../wording/places';
 import { UndoButtons } from '../../ui/UndoButtons';
@@ -28,11 +22,12 @@ import { NumberField, Pick, TextField } from '../../ui/fields';
 import { HandMeasure } from './HandMeasure';
 import { redo, undo, useEditing } from '../../app/editing';
 import { changeStudent, removeStudent } from '../../app/studio';
+import { studentSheetText } from '../../wording/rooms/studioViews';
 
 const NAME_WORDS: readonly (readonly [NoteNames, string])[] = [
   ['letters', 'letters (E♭, B♭, B)'],
-  ['fixed-do', 'fixed do (mi♭, si♭, si)'],
-  ['german', 'German (Es, B, H)'],
+  ['fixed-do', studentSheetText.fixedDoMiSi],
+  ['german', studentSheetText.germanEsBH],
 ];
 
 /** Everything known of one student; each change is kept at once. */
@@ -42,8 +37,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
   const { instrument } = plays;
   const { defaultSize, tuning, sizes } = instrumentRecord(instrument);
   const schools = schoolChoices(instrument);
-  const put = (part: Partial<StudentRecord>, run: string | null = null) =>
-    void changeStudent(student, () => part, run);
+  const put = (part: Partial<StudentRecord>, run: string | null = null) => void changeStudent(student, () => part, run);
   const play = (part: Partial<Playing>) =>
     void changeStudent(student, (kept) => ({ plays: { ...kept.plays, ...part } }));
   const measure = (part: Partial<HandProfile>) =>
@@ -51,66 +45,57 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
       plays: { ...kept.plays, hand: { ...resolveHand(resolveSetup(kept.plays), kept.plays.hand), ...part } },
     }));
   return (
-    <section
-      aria-labelledby="sheet"
-      className="flex flex-col gap-3 rounded-lg border border-rule bg-sheet px-4 py-3"
-    >
+    <section aria-labelledby="sheet" className="flex flex-col gap-3 rounded-lg border border-rule bg-sheet px-4 py-3">
       <div className="flex items-center gap-3">
         <h2 id="sheet" className="flex-1 font-serif text-xl font-semibold">
-          {student.name || 'A new student'}
+          {student.name || studentSheetText.aNewStudent}
         </h2>
         <a className="button no-underline" href={`/practice?student=${student.id}`}>
-          Practice
+          {studentSheetText.practice}
         </a>
         <a className="button no-underline" href={`/lesson?student=${student.id}`}>
-          Lesson
+          {studentSheetText.lesson}
         </a>
         <UndoButtons history={history} onUndo={() => void undo()} onRedo={() => void redo()} />
-        <button
-          type="button"
-          className="button flex items-center gap-1"
-          onClick={() => void removeStudent(student)}
-        >
-          <Trash2 size={17} aria-hidden /> Delete
+        <button type="button" className="button flex items-center gap-1" onClick={() => void removeStudent(student)}>
+          <Trash2 size={17} aria-hidden /> {studentSheetText.deleteIt}
         </button>
       </div>
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
-        <TextField label="Name" value={student.name} onPut={(name) => put({ name }, 'name')} />
+        <TextField label={studentSheetText.name} value={student.name} onPut={(name) => put({ name }, 'name')} />
         <Pick
-          label="Level"
+          label={studentSheetText.level}
           value={student.level}
           choices={LEVELS.map((level) => [level, LEVEL_WORDS[level]] as const)}
           onPick={(level) => put({ level: level as Level })}
         />
         <Pick
-          label="Positions they know"
+          label={studentSheetText.positionsTheyKnow}
           value={JSON.stringify(student.positions ?? null)}
           choices={positionChoices(student.plays.instrument)}
           other={positionRuleWords(student.positions, student.plays.instrument)}
           onPick={(rule) => put({ positions: JSON.parse(rule) ?? undefined })}
         />
         <Pick
-          label="Calls the notes"
+          label={studentSheetText.callsTheNotes}
           value={student.noteNames}
           choices={NAME_WORDS}
           onPick={(noteNames) => put({ noteNames: noteNames as NoteNames })}
         />
         <Pick
-          label="Instrument"
+          label={studentSheetText.instrument}
           value={instrument}
           choices={INSTRUMENT_NAMES.map((kind) => [kind, instrumentWords(kind)] as const)}
-          onPick={(kind) =>
-            void changeStudent(student, (kept) => onInstrument(kind as InstrumentName, kept.plays))
-          }
+          onPick={(kind) => void changeStudent(student, (kept) => onInstrument(kind as InstrumentName, kept.plays))}
         />
         <Pick
-          label="Size"
+          label={studentSheetText.size}
           value={plays.size ?? defaultSize}
           choices={sizeChoices(instrument)}
           onPick={(size) => play({ size, stringLengthMm: undefined })}
         />
         <NumberField
-          label="String length, nut to bridge"
+          label={studentSheetText.stringLengthNutTo}
           unit="mm"
           value={plays.stringLengthMm}
           usual={sizes[plays.size ?? defaultSize]}
@@ -119,14 +104,14 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
           onPut={(stringLengthMm) => play({ stringLengthMm })}
         />
         <TextField
-          label="Tuning, low to high"
+          label={studentSheetText.tuningLowToHigh}
           value={(plays.tuning ?? tuning).join(' ')}
           trouble={(words) => tuningTrouble(words, plays)}
           onPut={(words) => play({ tuning: tuningOf(words, tuning) })}
         />
         {schools.length > 0 && (
           <Pick
-            label="School"
+            label={studentSheetText.school}
             value={plays.school ?? schools[0][0]}
             choices={schools}
             onPick={(school) => play({ school: school as Playing['school'] })}
@@ -134,7 +119,11 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         )}
         <Clefs student={student} onPut={(clefs) => put({ clefs })} />
       </div>
-      <TextField label="To remember" value={student.remark} onPut={(remark) => put({ remark }, 'remark')} />
+      <TextField
+        label={studentSheetText.toRemember}
+        value={student.remark}
+        onPut={(remark) => put({ remark }, 'remark')}
+      />
       <HandMeasure
         plays={plays}
         words={instrumentWords(instrument)}
@@ -158,8 +147,7 @@ function tuningOf(words: string, usual: readonly string[]): readonly string[] | 
 
 function tuningTrouble(words: string, plays: Playing): string | null {
   const tuning = tuningOf(words, instrumentRecord(plays.instrument).tuning);
-  if (tuning && (tuning.length < 3 || tuning.length > 6))
-    return 'Three to six strings, low to high, such as “G3 D4 A4 E5”.';
+  if (tuning && (tuning.length < 3 || tuning.length > 6)) return studentSheetText.threeToSixStrings;
   const [issue] = playingIssues({ ...plays, tuning });
   return issue ? issueWords(issue) : null;
 }
@@ -175,7 +163,7 @@ function Clefs({ student, onPut }: ClefsProps) {
   const choices = [home, ...others].map((clef) => [clef, CLEF_WORDS[clef]] as const);
   return (
     <fieldset>
-      <legend className="text-sm text-faded">Clefs they read</legend>
+      <legend className="text-sm text-faded">{studentSheetText.clefsTheyRead}</legend>
       <div className="flex flex-wrap gap-x-4">
         {choices.map(([clef, words]) => (
           <label key={clef} className="flex min-h-9 items-center gap-1.5">

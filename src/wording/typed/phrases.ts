@@ -69,14 +69,7 @@ function keyName(words: string): string {
 const visit = ([, ...words]: RegExpMatchArray): Piece[] =>
   words.filter(Boolean).map((word) => ({ slot: 'visit', value: place(word) }));
 
-const IN_SLURS: Readonly<Record<string, number>> = {
-  pairs: 2,
-  twos: 2,
-  threes: 3,
-  fours: 4,
-  sixes: 6,
-  eights: 8,
-};
+const IN_SLURS: Readonly<Record<string, number>> = { pairs: 2, twos: 2, threes: 3, fours: 4, sixes: 6, eights: 8 };
 
 export const PHRASES: readonly Phrase[] = [
   fixed('1 ?2 ?4(?: fingering)?', { slot: 'school', value: 'one-two-four' }),

@@ -9,7 +9,7 @@ Object.assign(globalThis, { sessionStorage: undefined, localStorage: undefined }
 const { edit, leave, redo, settled, undo, useEditing } = await import('../../../src/app/editing');
 const { useNotice } = await import('../../../src/app/notices');
 const { db } = await import('../../../src/store/db');
-const { demoStudio } = await import('../../../src/store/demo');
+const { demoStudio } = await import('../../../src/store/demoStudio');
 const { countedEdit } = await import('../../../src/store/merge');
 const { getRow } = await import('../../../src/store/read');
 const { commit } = await import('../../../src/store/write');
@@ -74,11 +74,7 @@ const here = async (kind: Kind, field: string, words: string) =>
 
 let count = 0;
 
-const act = fc.record({
-  who: fc.constantFrom('here', 'elsewhere', 'undo', 'redo'),
-  kind: fc.nat(3),
-  field: fc.nat(1),
-});
+const act = fc.record({ who: fc.constantFrom('here', 'elsewhere', 'undo', 'redo'), kind: fc.nat(3), field: fc.nat(1) });
 
 test('however two pages edit and undo, no undo takes what the other page wrote since', async () => {
   await fc.assert(

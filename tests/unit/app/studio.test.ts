@@ -15,7 +15,7 @@ const { archivePlan, changeStudent, givePlanTo, lookFor, nameAndTag, planFor, us
   await import('../../../src/app/studio');
 const { ARCHIVED } = await import('../../../src/app/tags');
 const { db } = await import('../../../src/store/db');
-const { demoRemoval, fillWithDemo } = await import('../../../src/store/demo');
+const { demoRemoval, fillWithDemo } = await import('../../../src/store/demoStudio');
 const { isExample, newRecord } = await import('../../../src/store/records');
 const { getPlan, getStudent, listPlans, listStudents } = await import('../../../src/store/read');
 const { commit } = await import('../../../src/store/write');

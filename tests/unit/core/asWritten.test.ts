@@ -59,11 +59,7 @@ test('what is beyond a small hand is told with what it would take', () => {
   const wide: PlanRequest = {
     instrument: 'cello',
     hand: 'small',
-    material: {
-      type: 'notes',
-      key: 'C major',
-      notes: [{ pitches: ['D3', 'A3'] }, { pitches: ['E2', 'G#2'] }],
-    },
+    material: { type: 'notes', key: 'C major', notes: [{ pitches: ['D3', 'A3'] }, { pitches: ['E2', 'G#2'] }] },
   };
   const best = plan({ ...wide, alternatives: 1 });
   const found = asWritten(wide, [
@@ -72,10 +68,7 @@ test('what is beyond a small hand is told with what it would take', () => {
   ]);
   assert.ok(best.events.length === 2);
   for (const reach of found.beyond)
-    assert.match(
-      beyondWords(reach, speechOf('cello', found.response)),
-      /beyond this hand \(full spread \d+ mm\)\.$/,
-    );
+    assert.match(beyondWords(reach, speechOf('cello', found.response)), /beyond this hand \(full spread \d+ mm\)\.$/);
 });
 
 test('whatever is written, a plan of the same notes comes out of it', () => {

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { excerptOf } from '../../../src/audio/score';
+import { excerptOf } from '../../../src/audio/heardScore';
 import { bowsOf, findingsOf, resolveSetup, type Aim, type PlanRequest } from '../../../src/core';
 import { planAlone } from '../best';
 
@@ -52,12 +52,7 @@ test('a rest ends a bow and the next begins down; what is written wins', () => {
 });
 
 test('a shift says whether the bow changes with it', () => {
-  const aim: Aim = {
-    system: 'pythagorean',
-    tuning: 'pure',
-    tonic: { letter: 5, alteration: 0 },
-    level: 'middle',
-  };
+  const aim: Aim = { system: 'pythagorean', tuning: 'pure', tonic: { letter: 5, alteration: 0 }, level: 'middle' };
   const request = { ...SCALE, material: { ...SCALE.material, octaves: 3 } as PlanRequest['material'] };
   const response = planAlone(request);
   const { shifts } = findingsOf(request, response, response.plans[0], aim);
@@ -68,8 +63,7 @@ test('a shift says whether the bow changes with it', () => {
     assert.equal(bow, changes ? 'changes' : 'goes-on');
   }
   const plain = planAlone(without(request));
-  for (const { bow } of findingsOf(without(request), plain, plain.plans[0], aim).shifts)
-    assert.equal(bow, undefined);
+  for (const { bow } of findingsOf(without(request), plain, plain.plans[0], aim).shifts) assert.equal(bow, undefined);
 });
 
 test('playing joins the notes of a bow and breaks a little before the next', () => {

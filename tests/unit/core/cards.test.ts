@@ -107,8 +107,7 @@ const counted = (quizzes: readonly Quiz[]) => {
 /** Every answer that may be given: one of the options, or any place of any string. */
 function allAnswers({ ask, options }: Quiz, tuning: readonly string[]): string[] {
   if (options) return [...options];
-  if (ask.kind === 'place')
-    return tuning.flatMap((open) => [0, 1, 2, 3, 4].map((finger) => `${open} ${finger}`));
+  if (ask.kind === 'place') return tuning.flatMap((open) => [0, 1, 2, 3, 4].map((finger) => `${open} ${finger}`));
   if (ask.kind === 'elsewhere')
     return tuning.flatMap((open) => Array.from({ length: 25 }, (_, semitones) => `${open}+${semitones}`));
   return [...LETTERS].flatMap((letter) => ['', '#', 'b'].map((sign) => letter + sign));
@@ -129,14 +128,10 @@ test('of cards about positions every right answer is right and every other one w
                 const [open, finger] = answer.split(' ');
                 const { midi } = noteOf(ask.pitch);
                 if (finger === '0') return noteOf(open).midi === midi;
-                return lie.some(
-                  (one) => one.open === open && String(one.finger) === finger && one.midi === midi,
-                );
+                return lie.some((one) => one.open === open && String(one.finger) === finger && one.midi === midi);
               }
               case 'name':
-                return lie.some(
-                  (one) => one.open === ask.string && one.finger === ask.finger && one.name === answer,
-                );
+                return lie.some((one) => one.open === ask.string && one.finger === ask.finger && one.name === answer);
               case 'across': {
                 const up = (open: string, finger: number) => {
                   const own = lie.find((one) => one.open === open && one.finger === finger);
@@ -151,11 +146,7 @@ test('of cards about positions every right answer is right and every other one w
             }
           };
           for (const answer of allAnswers(quiz, tuning))
-            assert.equal(
-              isRight(quiz, answer),
-              isTrue(answer),
-              `${instrument} ${JSON.stringify(ask)} ${answer}`,
-            );
+            assert.equal(isRight(quiz, answer), isTrue(answer), `${instrument} ${JSON.stringify(ask)} ${answer}`);
           assert.ok(quiz.right.every(isTrue));
         }
       }
@@ -233,21 +224,15 @@ test('of cards about checks, other places and shifts every right answer is right
             const [name] = note.pitches;
             const own = noteOf(name);
             for (const answer of counted([check]).flatMap((quiz) => allAnswers(quiz, tuning))) {
-              const fits = (open: string) =>
-                fitsOpen(own, name, open, tuning, one.note.string, one.note.harmonic);
+              const fits = (open: string) => fitsOpen(own, name, open, tuning, one.note.string, one.note.harmonic);
               const isTrue = answer === 'none' ? !tuning.some(fits) : fits(answer);
-              assert.equal(
-                isRight(check, answer),
-                isTrue,
-                `${instrument} ${name} on ${one.note.string}: ${answer}`,
-              );
+              assert.equal(isRight(check, answer), isTrue, `${instrument} ${name} on ${one.note.string}: ${answer}`);
             }
             const other = elsewhereCard(setup, one.note.pitch, one.note.string);
             for (const quiz of counted(other ? [other] : []))
               for (const answer of allAnswers(quiz, tuning)) {
                 const [open, semitones] = answer.split('+');
-                const isTrue =
-                  noteOf(open).midi + Number(semitones) === own.midi && open !== tuning[one.note.string];
+                const isTrue = noteOf(open).midi + Number(semitones) === own.midi && open !== tuning[one.note.string];
                 assert.equal(isRight(quiz, answer), isTrue, answer);
               }
           }
@@ -279,8 +264,7 @@ function fitsOpen(
   if (at === string) return false;
   const other = noteOf(open);
   const [above, below] = own.midi >= other.midi ? [own.midi, other.midi] : [other.midi, own.midi];
-  const letters = (text: string) =>
-    LETTERS.indexOf(noteOf(text).letter) + 7 * Number(/-?\d+$/.exec(text)?.[0]);
+  const letters = (text: string) => LETTERS.indexOf(noteOf(text).letter) + 7 * Number(/-?\d+$/.exec(text)?.[0]);
   const steps = Math.abs(letters(name) - letters(open));
   const pure = PURE.find(([semitones, apart]) => semitones === above - below && apart === steps);
   if (!pure) return false;

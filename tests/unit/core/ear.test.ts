@@ -122,8 +122,7 @@ test('what is said to ring along has a partial within six cents of one of the st
         const own = hertz(note.midi, target.cents);
         const apart: number[] = [];
         for (let k = 1; k <= 8; k++)
-          for (let m = 1; m <= 24; m++)
-            apart.push(Math.abs(1200 * Math.log2((k * own) / (m * a * hz[string]))));
+          for (let m = 1; m <= 24; m++) apart.push(Math.abs(1200 * Math.log2((k * own) / (m * a * hz[string]))));
         assert.ok(Math.min(...apart) <= 6.01, `${note.midi} on ${string}`);
       }
   assert.ok(seen > 200, String(seen));

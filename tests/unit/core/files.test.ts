@@ -7,50 +7,36 @@ import Papa from 'papaparse';
 import { Unreadable } from '../../../src/core/formats';
 import { NOTE_FORMATS, writeAs } from '../../../src/work/exports';
 import { noticeWords, unreadablePlace, unreadableWords } from '../../../src/wording/files';
-import {
-  bytesOf,
-  made,
-  notesIn,
-  pieceOf,
-  readBack,
-  refusal,
-  xmlNote,
-  xmlOpening,
-  xmlScore,
-} from '../../support/files';
+import { bytesOf, made, notesIn, pieceOf, readBack, refusal, xmlNote, xmlOpening, xmlScore } from '../../support/files';
 import { quarter } from '../../support/scores';
 
 test('notes and lengths come back from MIDI as they were', () => {
   const lengths = fc.constantFrom('1/3', '2/3', 0.5, 1, 1.5, 2, 0.25, 0.75, 3, 4);
   const note = fc.record({ name: fc.constantFrom('A3', 'C#4', 'E4', 'B4', '-'), beats: lengths });
   fc.assert(
-    fc.property(
-      fc.array(note, { minLength: 1, maxLength: 30 }),
-      fc.constantFrom('4/4', '3/4', '6/8'),
-      (list, time) => {
-        const notes = list.map(({ name, beats }) =>
-          name === '-' ? { rest: true as const, beats } : { pitches: [name], beats },
-        );
-        const one = made({
-          instrument: 'violin',
-          tempo: { bpm: 96 },
-          material: { type: 'notes', key: 'A major', time, notes: [...notes, { pitches: ['A4'] }] },
-        });
-        assert.ok(one);
-        const { request } = readBack(writeAs('midi', one));
-        // Rests beside each other are one in MIDI.
-        const joined = (all: [string, number][]) =>
-          all.reduce<[string, number][]>((line, [pitch, length]) => {
-            const last = line.at(-1);
-            if (pitch === '-' && last?.[0] === '-') last[1] = Math.round((last[1] + length) * 5040) / 5040;
-            else line.push([pitch, length]);
-            return line;
-          }, []);
-        const back = joined(notesIn(request));
-        assert.deepEqual(back.slice(0, joined(notesIn(one.request)).length), joined(notesIn(one.request)));
-        assert.deepEqual([request.tempo, request.material.time], [{ bpm: 96 }, time]);
-      },
-    ),
+    fc.property(fc.array(note, { minLength: 1, maxLength: 30 }), fc.constantFrom('4/4', '3/4', '6/8'), (list, time) => {
+      const notes = list.map(({ name, beats }) =>
+        name === '-' ? { rest: true as const, beats } : { pitches: [name], beats },
+      );
+      const one = made({
+        instrument: 'violin',
+        tempo: { bpm: 96 },
+        material: { type: 'notes', key: 'A major', time, notes: [...notes, { pitches: ['A4'] }] },
+      });
+      assert.ok(one);
+      const { request } = readBack(writeAs('midi', one));
+      // Rests beside each other are one in MIDI.
+      const joined = (all: [string, number][]) =>
+        all.reduce<[string, number][]>((line, [pitch, length]) => {
+          const last = line.at(-1);
+          if (pitch === '-' && last?.[0] === '-') last[1] = Math.round((last[1] + length) * 5040) / 5040;
+          else line.push([pitch, length]);
+          return line;
+        }, []);
+      const back = joined(notesIn(request));
+      assert.deepEqual(back.slice(0, joined(notesIn(one.request)).length), joined(notesIn(one.request)));
+      assert.deepEqual([request.tempo, request.material.time], [{ bpm: 96 }, time]);
+    }),
     { numRuns: 80 },
   );
 });
@@ -69,9 +55,7 @@ test('what was played by hand is taken for what was meant', () => {
     off(230, 66),
     { deltaTime: 0, meta: true, type: 'endOfTrack' } as const,
   ];
-  const file = Uint8Array.from(
-    writeMidi({ header: { format: 0, numTracks: 1, ticksPerBeat: 480 }, tracks: [track] }),
-  );
+  const file = Uint8Array.from(writeMidi({ header: { format: 0, numTracks: 1, ticksPerBeat: 480 }, tracks: [track] }));
   assert.deepEqual(notesIn(readBack(file).request), [
     ['D4', 1],
     ['E4', 0.5],
@@ -101,14 +85,7 @@ test('sixteen channels are sixteen parts less the drums, and chords stay chords'
 test('a table has a header and a line an event, and is read back by any reader of tables', () => {
   const one = made({
     instrument: 'violin',
-    material: {
-      type: 'double-stops',
-      interval: 'third',
-      tonic: 'B3',
-      scale: 'major',
-      octaves: 1,
-      direction: 'up',
-    },
+    material: { type: 'double-stops', interval: 'third', tonic: 'B3', scale: 'major', octaves: 1, direction: 'up' },
   });
   assert.ok(one);
   const { data, errors } = Papa.parse<Record<string, string>>(new TextDecoder().decode(writeAs('csv', one)), {
@@ -133,9 +110,7 @@ const outside = `<?xml version="1.0"?><!DOCTYPE x [<!ENTITY e SYSTEM "file:///et
 const bomb = () =>
   zipSync(
     {
-      'META-INF/container.xml': bytesOf(
-        '<container><rootfiles><rootfile full-path="a.xml"/></rootfiles></container>',
-      ),
+      'META-INF/container.xml': bytesOf('<container><rootfiles><rootfile full-path="a.xml"/></rootfiles></container>'),
       'a.xml': new Uint8Array(70_000_000),
     },
     { level: 9 },
@@ -153,11 +128,7 @@ const HOSTILE: readonly (readonly [name: string, file: () => Uint8Array | string
   ['a packed bomb', bomb, 'too-large'],
   ['a text named as packed', () => 'hello, this is no score', 'notes'],
   ['a packed file without a score', () => zipSync({ 'readme.txt': bytesOf('x') }), 'no-score-inside'],
-  [
-    'a packed file that is cut off',
-    () => zipSync({ 'a.xml': bytesOf(one(quarter('A'))) }).slice(0, 60),
-    'broken-zip',
-  ],
+  ['a packed file that is cut off', () => zipSync({ 'a.xml': bytesOf(one(quarter('A'))) }).slice(0, 60), 'broken-zip'],
   ['a picture', () => Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 0, 0, 0, 1, 2, 3]), 'unknown-file'],
   ['MIDI that is cut off', () => bytesOf('MThd\u0000\u0000'), 'broken-midi'],
   ['an empty part', () => one(''), 'no-notes'],
@@ -170,17 +141,9 @@ const HOSTILE: readonly (readonly [name: string, file: () => Uint8Array | string
       ),
     'only-percussion',
   ],
-  [
-    'a negative length',
-    () => one(`${xmlOpening(1)}${xmlNote({ step: 'A', duration: -1 })}`),
-    'negative-time',
-  ],
+  ['a negative length', () => one(`${xmlOpening(1)}${xmlNote({ step: 'A', duration: -1 })}`), 'negative-time'],
   ['no unit of time', () => one(xmlOpening(0) + quarter('A')), 'no-divisions'],
-  [
-    'a note without a pitch',
-    () => one(`${xmlOpening(1)}<note><duration>1</duration></note>`),
-    'no-pitch-here',
-  ],
+  ['a note without a pitch', () => one(`${xmlOpening(1)}<note><duration>1</duration></note>`), 'no-pitch-here'],
   [
     'too much nesting',
     () => `<score-partwise><part-list>${'<a>'.repeat(80)}${'</a>'.repeat(80)}</part-list></score-partwise>`,
@@ -238,10 +201,7 @@ test('a score of 40 parts and one of 100,000 notes are read', () => {
   const measure = quarter('A').repeat(4);
   const long = pieceOf(
     xmlScore([
-      {
-        name: 'Violin',
-        measures: [xmlOpening(1) + measure, ...Array.from({ length: 24_999 }, () => measure)],
-      },
+      { name: 'Violin', measures: [xmlOpening(1) + measure, ...Array.from({ length: 24_999 }, () => measure)] },
     ]),
   );
   assert.equal(long.parts[0].voices[0].notes.length, 100_000);

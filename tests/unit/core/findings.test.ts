@@ -132,9 +132,7 @@ test('on a wild tuning no check is claimed', () => {
 test('cues: hold going up, block coming down to a full hand, slide by a semitone, bar over a fifth, hop back', () => {
   const cues = (words: string, fingers: string, strings: string, extra: Partial<PlanRequest> = {}) => {
     const names = strings.split(' ');
-    const locks = fingers
-      .split(' ')
-      .map((finger, at) => ({ at, finger: Number(finger) as Finger, string: names[at] }));
+    const locks = fingers.split(' ').map((finger, at) => ({ at, finger: Number(finger) as Finger, string: names[at] }));
     const { findings } = found(notes(words, { rules: { locks }, ...extra }), { ...AIM, level: 'advanced' });
     return findings.cues.map(({ at, cue }) => `${at} ${cue}`);
   };
@@ -147,9 +145,7 @@ test('cues: hold going up, block coming down to a full hand, slide by a semitone
 });
 
 test('the first year is spared the finer cues', () => {
-  const request = notes('F4 F#4', {
-    rules: { locks: [0, 1].map((at) => ({ at, finger: 2, string: 'D4' })) },
-  });
+  const request = notes('F4 F#4', { rules: { locks: [0, 1].map((at) => ({ at, finger: 2, string: 'D4' })) } });
   assert.deepEqual(found(request, { ...AIM, level: 'first-year' }).findings.cues, []);
 });
 
@@ -170,8 +166,7 @@ test('traps, crowding and commas agree with looking at every pair of notes', () 
           if (b.at <= a.at || a.finger === 0 || a.finger !== b.finger) continue;
           const moved = [...shiftAt].some((at) => at > a.at && at <= b.at);
           const transition = played.some(
-            (c) =>
-              c.finger === a.finger && c.at > a.at && (c.at < b.at || (c.at === b.at && c.voice < b.voice)),
+            (c) => c.finger === a.finger && c.at > a.at && (c.at < b.at || (c.at === b.at && c.voice < b.voice)),
           );
           const later = played.some((c) => c.finger === a.finger && c.at === a.at && c.voice > a.voice);
           const apart = new Set(played.filter(({ at }) => at > a.at && at <= b.at).map(({ at }) => at)).size;
@@ -196,8 +191,7 @@ test('traps, crowding and commas agree with looking at every pair of notes', () 
           ),
         );
         const crowds = findings.crowds.filter(
-          ({ events, string }) =>
-            string === frame.string && events.every((at) => at >= frame.from && at <= frame.to),
+          ({ events, string }) => string === frame.string && events.every((at) => at >= frame.from && at <= frame.to),
         );
         assert.ok(crowds.length >= tight.length);
       }
@@ -205,8 +199,7 @@ test('traps, crowding and commas agree with looking at every pair of notes', () 
         const pair = events.map((at) => played.filter((note) => note.at === at));
         const mm = fingers.map(
           (finger) =>
-            pair.flat().find((one) => one.finger === finger && setup.strings[one.string].name === string)
-              ?.stopMm,
+            pair.flat().find((one) => one.finger === finger && setup.strings[one.string].name === string)?.stopMm,
         );
         assert.ok(mm[0] !== undefined && mm[1] !== undefined && Math.abs(mm[1] - mm[0] - roomMm) < 0.11);
       }
@@ -281,9 +274,7 @@ test('every stretch names its limit, and findings come the weightiest first', ()
   const stretches = findings.ranked.filter((one) => one.kind === 'stretch');
   assert.ok(stretches.length > 0);
   for (const { reach, limitMm } of stretches) {
-    const share = { '1,2': 0.6, '2,3': 0.47, '3,4': 0.45, '1,3': 0.78, '2,4': 0.75, '1,4': 1 }[
-      reach.fingers.join()
-    ];
+    const share = { '1,2': 0.6, '2,3': 0.47, '3,4': 0.45, '1,3': 0.78, '2,4': 0.75, '1,4': 1 }[reach.fingers.join()];
     assert.ok(share !== undefined && Math.abs(limitMm - 82 * share) < 0.2, reach.fingers.join());
   }
 });

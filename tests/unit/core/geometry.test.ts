@@ -83,9 +83,6 @@ test('an instrument is filled up with what is usual', () => {
 test('impossible instruments are named', () => {
   const paths = (choice: Parameters<typeof setupIssues>[0]) => setupIssues(choice).map(({ path }) => path);
   assert.deepEqual(paths({ instrument: 'violin', size: '5/4' }), ['/size']);
-  assert.deepEqual(paths({ instrument: 'violin', tuning: ['G3', 'D4', 'D4', 'X'] }), [
-    '/tuning/2',
-    '/tuning/3',
-  ]);
+  assert.deepEqual(paths({ instrument: 'violin', tuning: ['G3', 'D4', 'D4', 'X'] }), ['/tuning/2', '/tuning/3']);
   assert.deepEqual(paths({ instrument: 'violin', size: 'constructor' }), ['/size']);
 });

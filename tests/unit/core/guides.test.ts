@@ -12,11 +12,7 @@ import { worded } from '../../support/words';
 import { pitchName, spellMidi } from '../../../src/core/pitch/pitch';
 
 /** The first shift of two notes that are held as locked. */
-function shiftOf(
-  names: readonly string[],
-  locks: readonly Omit<Lock, 'at'>[],
-  extra: Partial<PlanRequest> = {},
-) {
+function shiftOf(names: readonly string[], locks: readonly Omit<Lock, 'at'>[], extra: Partial<PlanRequest> = {}) {
   const [first] = worded({
     instrument: 'violin',
     material: { type: 'notes', key: 'C major', notes: names.map((name) => ({ pitches: [name], beats: 2 })) },
@@ -43,11 +39,7 @@ test('guide notes worked out by hand: the lower finger carries the hand, up and 
   assert.deepEqual(shiftOf(['C5', 'D5'], [second, third(1)]), ['new-finger', '1 on A4: B4', 3]);
   assert.deepEqual(shiftOf(['F5', 'B4'], [third(3), low]), ['new-finger', '1 on A4: D5', 3]);
   // Sung slowly it is the same: a slide into the third finger is only a colour.
-  assert.deepEqual(shiftOf(['B4', 'F5'], [low, third(3)], { style: 'singing' }), [
-    'old-finger',
-    '1 on A4: D5',
-    3,
-  ]);
+  assert.deepEqual(shiftOf(['B4', 'F5'], [low, third(3)], { style: 'singing' }), ['old-finger', '1 on A4: D5', 3]);
   const onD = { string: 'D4', finger: 1, position: 1 } as const;
   assert.deepEqual(shiftOf(['E4', 'F5'], [onD, third(3)]), ['across-strings', '1 on D4: G4', 3]);
   assert.deepEqual(shiftOf(['F5', 'E4'], [third(3), onD]), ['across-strings', '1 on D4: E4', 3]);

@@ -21,10 +21,7 @@ import {
 const verdict = fc.constantFrom<HeardAs>('low', 'in', 'high', 'missed');
 const rule = fc.record({ steps: fc.integer({ min: 1, max: 12 }), times: fc.integer({ min: 1, max: 5 }) });
 const NOTES = 12;
-const PASSAGE = {
-  events: Array.from({ length: NOTES }, (_, at) => ({ at })),
-  barStarts: [0, 4, 8],
-};
+const PASSAGE = { events: Array.from({ length: NOTES }, (_, at) => ({ at })), barStarts: [0, 4, 8] };
 const task = (ladder: Ladder): PracticeTask => ({
   ...{ from: 0, to: NOTES - 1, ladder, bpm: 60, times: 3, beatsEach: 2, clicks: 1 },
   ...{ hearFirst: false, reminders: [] },
@@ -132,8 +129,7 @@ test('rhythms keep the length of their groups, and stops stand before each shift
   const shifts = new Set(plans[0].shifts.map(({ from }) => from));
   const whole: PracticeTask = { ...task({ kind: 'rhythms' }), to: 11 };
   const steps = stepsOf(whole, { events, barStarts: [] });
-  const total = (at: number) =>
-    eventsOfStep(events, steps[at], shifts).reduce((sum, { beats }) => sum + beats, 0);
+  const total = (at: number) => eventsOfStep(events, steps[at], shifts).reduce((sum, { beats }) => sum + beats, 0);
   for (const at of [0, 1, 2, 3]) assert.equal(total(at), 12);
   const stopped = eventsOfStep(events, { ...steps[4], to: events.length - 1 }, shifts);
   assert.equal(stopped.filter((event) => 'rest' in event).length, shifts.size);
@@ -145,14 +141,7 @@ test('rhythms keep the length of their groups, and stops stand before each shift
 test('a ladder of bows ends with all on one, and of voices with both', () => {
   const request: PlanRequest = {
     instrument: 'violin',
-    material: {
-      type: 'double-stops',
-      interval: 'octave',
-      tonic: 'D4',
-      scale: 'major',
-      octaves: 1,
-      direction: 'up',
-    },
+    material: { type: 'double-stops', interval: 'octave', tonic: 'D4', scale: 'major', octaves: 1, direction: 'up' },
   };
   const { events } = plan(request);
   const passage = { events, barStarts: [] };

@@ -53,10 +53,7 @@ test('a lattice has the paths of its trellis up to the limit, at the same cost',
       if (least === Infinity) return;
       const most = least + share * (mostCost(costs) - least) + 1e-6;
       const lattice = prune(trellis, costs, most) ?? assert.fail();
-      const found = pathsOf(lattice).map(({ path, cost }) => ({
-        path: nodesOf(lattice, Int32Array.from(path)),
-        cost,
-      }));
+      const found = pathsOf(lattice).map(({ path, cost }) => ({ path: nodesOf(lattice, Int32Array.from(path)), cost }));
       for (const { path, cost } of allPaths(trellis).filter((one) => one.cost <= most)) {
         const same = found.find((one) => one.path.every((node, t) => node === path[t]));
         assert.ok(same && close(same.cost, cost));

@@ -94,9 +94,7 @@ test('the rules are kept', () => {
 });
 
 test('no stretch beyond the hand without a lock', () => {
-  everyPlan((one) =>
-    assert.ok(one.reach.every((reach) => reach.verdict !== 'beyond' && reach.share <= 1.0005)),
-  );
+  everyPlan((one) => assert.ok(one.reach.every((reach) => reach.verdict !== 'beyond' && reach.share <= 1.0005)));
 });
 
 test('adding a rule never makes the best cost smaller', () => {
@@ -115,8 +113,7 @@ test('adding a rule never makes the best cost smaller', () => {
     fc.property(someRequest, extra, (request, rule) => {
       const free = plan({ ...request, rules: {}, alternatives: 1 });
       const bound = plan({ ...request, rules: rule, alternatives: 1 });
-      if (free.plans.length > 0 && bound.plans.length > 0)
-        assert.ok(bound.plans[0].cost >= free.plans[0].cost - 1e-9);
+      if (free.plans.length > 0 && bound.plans.length > 0) assert.ok(bound.plans[0].cost >= free.plans[0].cost - 1e-9);
     }),
     RUNS,
   );

@@ -59,9 +59,7 @@ test('frames lie where the music wants the fingers and never cross', () => {
     .filter((hold) => hold.stops[0].finger === 1 && hold.extended === 0)
     .map((hold) => hold.frame.slice(1, 5));
   assert.deepEqual(frames, [[2, 4, 5, 7]]);
-  const both = holdsOf(A, 'B4', 'C major', ['C5', 'C#5', 'D5', 'E5']).filter(
-    (hold) => hold.stops[0].finger === 1,
-  );
+  const both = holdsOf(A, 'B4', 'C major', ['C5', 'C#5', 'D5', 'E5']).filter((hold) => hold.stops[0].finger === 1);
   assert.deepEqual(
     new Set(both.filter((hold) => hold.position === 1 && !hold.extended).map((hold) => hold.frame[2])),
     new Set([3, 4]),
@@ -97,9 +95,7 @@ test('in first position the first finger may lie back a semitone, and the fourth
   const drawn = holdsOf(A, 'D5', 'C major', ['B4', 'C5', 'D5']).filter(
     (h) => h.stops[0].finger === 4 && h.position === 1,
   );
-  assert.ok(
-    drawn.length > 0 && drawn.every(({ contracted, extended }) => contracted === 4 && extended === 0),
-  );
+  assert.ok(drawn.length > 0 && drawn.every(({ contracted, extended }) => contracted === 4 && extended === 0));
 });
 
 test('the widest pair is the first finger against the playing one', () => {

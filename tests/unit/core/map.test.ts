@@ -56,11 +56,7 @@ test('open strings need no hand; a note has all its places', () => {
 });
 
 test('bars that were typed too long or too short are found; a pick-up and its bar are not', () => {
-  const note = (beats: number, bar = false) => ({
-    pitches: ['A4'],
-    beats,
-    ...(bar ? { bar: true as const } : {}),
-  });
+  const note = (beats: number, bar = false) => ({ pitches: ['A4'], beats, ...(bar ? { bar: true as const } : {}) });
   assert.deepEqual(oddBars([note(1), note(1)], 4), []);
   assert.deepEqual(oddBars([note(1), note(4, true), note(3, true)], 4), []);
   assert.deepEqual(oddBars([note(4), note(2, true), note(3), note(4, true)], 4), [{ bar: 2, beats: 5 }]);

@@ -86,16 +86,10 @@ test('what is worked out beforehand is what the terms say', () => {
     const none = transition.across.length >> 1;
     assert.equal(transition.across[none], 0);
     for (const way of [1, -1])
-      assert.ok(
-        transition.across[none + way] > 0 &&
-          transition.across[none + 2 * way] > transition.across[none + way],
-      );
+      assert.ok(transition.across[none + way] > 0 && transition.across[none + 2 * way] > transition.across[none + way]);
     const against = (way: number) => transition.line * way < 0;
     for (const way of [1, -1])
-      assert.equal(
-        transition.across[none + way] > transition.across[none - way],
-        against(way) && !against(-way),
-      );
+      assert.equal(transition.across[none + way] > transition.across[none - way], against(way) && !against(-way));
     assert.equal(transition.stone === 0, transition.rest);
   }
 });

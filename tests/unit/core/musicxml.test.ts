@@ -10,14 +10,11 @@ import { made, notesIn, pieceOf, readBack, xmlOpening, xmlScore } from '../../su
 import { quarter, VARIANTS } from '../../support/scores';
 import { someRequest } from '../requests';
 
-const xmlOf = (one: NonNullable<ReturnType<typeof made>>) =>
-  new TextDecoder().decode(writeAs('musicxml', one));
+const xmlOf = (one: NonNullable<ReturnType<typeof made>>) => new TextDecoder().decode(writeAs('musicxml', one));
 
 /** Strings, fingers and stops note by note: a rest over a bar line is read as two. */
 const held = ({ steps }: Plan) =>
-  steps.map(({ stops }) =>
-    stops.map(({ string, finger, semitones }) => `${string}.${finger}.${semitones}`).join('+'),
-  );
+  steps.map(({ stops }) => stops.map(({ string, finger, semitones }) => `${string}.${finger}.${semitones}`).join('+'));
 
 test('a plan written and read again with its fingers is the same fingering', () => {
   let seen = 0;
@@ -77,10 +74,7 @@ test('notes, lengths, slurs, bows and the key come back as they were', () => {
 
 test('random notes with dots, tuplets and ties over bars come back exactly', () => {
   const lengths = fc.constantFrom('1/3', '2/3', 0.5, 1, 1.5, 2, 3.5, 0.25, '1/5', '1/7', 5);
-  const notes = fc.array(fc.tuple(fc.constantFrom('A3', 'C#4', 'E4', 'Bb4'), lengths), {
-    minLength: 1,
-    maxLength: 24,
-  });
+  const notes = fc.array(fc.tuple(fc.constantFrom('A3', 'C#4', 'E4', 'Bb4'), lengths), { minLength: 1, maxLength: 24 });
   fc.assert(
     fc.property(
       notes,
@@ -89,12 +83,7 @@ test('random notes with dots, tuplets and ties over bars come back exactly', () 
       (list, time, pickup) => {
         const one = made({
           instrument: 'violin',
-          material: {
-            type: 'notes',
-            time,
-            pickup,
-            notes: list.map(([name, beats]) => ({ pitches: [name], beats })),
-          },
+          material: { type: 'notes', time, pickup, notes: list.map(([name, beats]) => ({ pitches: [name], beats })) },
         });
         assert.ok(one);
         const back = notesIn(readBack(xmlOf(one)).request);
@@ -147,17 +136,13 @@ test('the same score by measures is read like that by parts', () => {
   const byMeasures = `<score-timewise><part-list><score-part id="P1"><part-name>Violin</part-name></score-part><score-part id="P2"><part-name>Cello</part-name></score-part></part-list>
     <measure number="1"><part id="P1">${xmlOpening(1)}${quarter('A')}</part><part id="P2">${xmlOpening(1)}${quarter('C', 3)}</part></measure>
     <measure number="2"><part id="P1">${quarter('B')}</part><part id="P2">${quarter('D', 3)}</part></measure></score-timewise>`;
-  for (const part of ['1', '2'])
-    assert.deepEqual(readBack(byMeasures, { part }), readBack(byParts, { part }));
+  for (const part of ['1', '2']) assert.deepEqual(readBack(byMeasures, { part }), readBack(byParts, { part }));
 });
 
 test('parts are found by number, by name and by what they are; bars by their printed numbers', () => {
   const score = xmlScore([
     { name: 'Flute', measures: [`${xmlOpening(1)}${quarter('A', 5)}`] },
-    {
-      name: 'Viola',
-      measures: [`${xmlOpening(1)}${quarter('C')}${quarter('D')}`, quarter('E'), quarter('F')],
-    },
+    { name: 'Viola', measures: [`${xmlOpening(1)}${quarter('C')}${quarter('D')}`, quarter('E'), quarter('F')] },
   ]);
   assert.deepEqual(
     pieceOf(score).parts.map(({ instrument }) => instrument),
@@ -173,10 +158,7 @@ test('parts are found by number, by name and by what they are; bars by their pri
 
 test('a pick-up, irregular bars and changes of time are kept', () => {
   const pick = xmlScore([
-    {
-      name: 'Violin',
-      measures: [`${xmlOpening(1, 3, 4)}${quarter('A')}`, quarter('B') + quarter('C') + quarter('D')],
-    },
+    { name: 'Violin', measures: [`${xmlOpening(1, 3, 4)}${quarter('A')}`, quarter('B') + quarter('C') + quarter('D')] },
   ]);
   const { material } = readBack(pick).request;
   assert.deepEqual([material.type === 'notes' && material.pickup, material.time], [1, '3/4']);
@@ -192,10 +174,7 @@ test('a pick-up, irregular bars and changes of time are kept', () => {
   const other = readBack(changed).request.material;
   assert.deepEqual(other.type === 'notes' && other.changes, [{ at: 2, key: 'D major', time: '3/4' }]);
   const odd = xmlScore([
-    {
-      name: 'Violin',
-      measures: [`${xmlOpening(1)}${quarter('A')}${quarter('B')}`, quarter('C'), quarter('D')],
-    },
+    { name: 'Violin', measures: [`${xmlOpening(1)}${quarter('A')}${quarter('B')}`, quarter('C'), quarter('D')] },
   ]);
   const irregular = readBack(odd).request.material;
   assert.deepEqual(irregular.type === 'notes' && irregular.notes.map(({ bar }) => bar === true), [
@@ -207,8 +186,6 @@ test('a pick-up, irregular bars and changes of time are kept', () => {
 });
 
 test('typed notes and the app’s own files are told apart from scores', () => {
-  const kinds = ['D4 E F# G', '{"instrument":"violin"}'].map(
-    (text) => openFile(new TextEncoder().encode(text)).kind,
-  );
+  const kinds = ['D4 E F# G', '{"instrument":"violin"}'].map((text) => openFile(new TextEncoder().encode(text)).kind);
   assert.deepEqual(kinds, ['notes', 'json']);
 });

@@ -15,37 +15,30 @@ const request: PlanRequest = {
 test('what is forbidden at a note is not there, and costs never fall by it', () => {
   let seen = 0;
   fc.assert(
-    fc.property(
-      someRequest,
-      fc.nat(),
-      fc.constantFrom('finger', 'string', 'position'),
-      (asked, where, what) => {
-        const [free] = plan({ ...asked, rules: {}, alternatives: 1 }).plans;
-        if (!free) return;
-        const step = free.steps[where % free.steps.length];
-        const [stop] = step.stops;
-        const part = { finger: stop.finger, string: stop.string, position: step.position };
-        const never = [{ at: step.at, [what]: part[what as 'finger'] }] as Forbidding[];
-        const { plans, problems } = plan({ ...asked, rules: { never }, alternatives: 1 });
-        if (plans.length === 0) {
-          assert.equal(problems[0].code, 'out-of-rules');
-          assert.ok(
-            (problems[0].changes ?? []).some(({ kind }) => kind === 'allow-again') || !problems[0].relax,
-          );
-          return;
-        }
-        const held = plans[0].steps.find(({ at }) => at === step.at);
-        assert.ok(held);
-        const agrees = {
-          finger: held.stops.some(({ finger }) => finger === stop.finger),
-          string: held.stops.some(({ string }) => string === stop.string),
-          position: held.position === step.position,
-        };
-        assert.equal(agrees[what as 'finger'], false);
-        assert.ok(plans[0].cost >= free.cost - 1e-9);
-        seen++;
-      },
-    ),
+    fc.property(someRequest, fc.nat(), fc.constantFrom('finger', 'string', 'position'), (asked, where, what) => {
+      const [free] = plan({ ...asked, rules: {}, alternatives: 1 }).plans;
+      if (!free) return;
+      const step = free.steps[where % free.steps.length];
+      const [stop] = step.stops;
+      const part = { finger: stop.finger, string: stop.string, position: step.position };
+      const never = [{ at: step.at, [what]: part[what as 'finger'] }] as Forbidding[];
+      const { plans, problems } = plan({ ...asked, rules: { never }, alternatives: 1 });
+      if (plans.length === 0) {
+        assert.equal(problems[0].code, 'out-of-rules');
+        assert.ok((problems[0].changes ?? []).some(({ kind }) => kind === 'allow-again') || !problems[0].relax);
+        return;
+      }
+      const held = plans[0].steps.find(({ at }) => at === step.at);
+      assert.ok(held);
+      const agrees = {
+        finger: held.stops.some(({ finger }) => finger === stop.finger),
+        string: held.stops.some(({ string }) => string === stop.string),
+        position: held.position === step.position,
+      };
+      assert.equal(agrees[what as 'finger'], false);
+      assert.ok(plans[0].cost >= free.cost - 1e-9);
+      seen++;
+    }),
     { numRuns: 100, seed: 8 },
   );
   assert.ok(seen > 60, String(seen));

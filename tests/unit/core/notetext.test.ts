@@ -65,10 +65,7 @@ test('each mistake is told at its own character, and the rest is read all the sa
 
 const someNote: fc.Arbitrary<NoteSpec> = fc
   .record({
-    names: fc.uniqueArray(fc.constantFrom('C4', 'D#4', 'Gb3', 'A4', 'B5', 'E2'), {
-      minLength: 1,
-      maxLength: 3,
-    }),
+    names: fc.uniqueArray(fc.constantFrom('C4', 'D#4', 'Gb3', 'A4', 'B5', 'E2'), { minLength: 1, maxLength: 3 }),
     beats: fc.constantFrom(1, 2, 0.5, 1 / 3, 0.75, 4),
     bar: fc.boolean(),
     rest: fc.boolean(),

@@ -109,10 +109,7 @@ test('a single note is drilled with the note before it, or the one after where i
 
 test('one finger goes over every string; a scale and its thirds stay in one position, or it is said that they cannot', () => {
   for (const instrument of ['violin', 'viola', 'cello', 'bass'] as const) {
-    const bare: PlanRequest = {
-      instrument,
-      material: { type: 'notes', notes: [{ pitches: ['A3'] }] },
-    };
+    const bare: PlanRequest = { instrument, material: { type: 'notes', notes: [{ pitches: ['A3'] }] } };
     const setup = resolveSetup(bare);
     const series = sameFingerOnAll(bare, setup, { key: 'D major', finger: 1, span: 3 });
     const [answer] = planAlone(series).plans;
@@ -129,15 +126,8 @@ test('one finger goes over every string; a scale and its thirds stay in one posi
       assert.equal(stays.shifts.length, 0);
     }
   }
-  const violin: PlanRequest = {
-    instrument: 'violin',
-    material: { type: 'notes', notes: [{ pitches: ['A4'] }] },
-  };
-  const third = onePositionDrill(violin, resolveSetup(violin), {
-    key: 'D major',
-    position: 3,
-    figure: 'scale',
-  });
+  const violin: PlanRequest = { instrument: 'violin', material: { type: 'notes', notes: [{ pitches: ['A4'] }] } };
+  const third = onePositionDrill(violin, resolveSetup(violin), { key: 'D major', position: 3, figure: 'scale' });
   assert.equal(third?.material.type === 'scale' && third.material.octaves, 2);
   assert.equal(third?.rules?.openStrings, 'never');
   const bass: PlanRequest = { ...violin, instrument: 'bass' };
@@ -160,10 +150,7 @@ test('one finger all the way really shifts at every pair, on every instrument', 
   for (const [instrument, string] of INSTRUMENTS)
     for (const key of ['C major', 'D major', 'E major', 'F major', 'Bb major', 'Ab major'])
       for (const finger of [1, 2, 4] as const) {
-        const request: PlanRequest = {
-          instrument,
-          material: { type: 'notes', notes: [{ pitches: ['A3'] }] },
-        };
+        const request: PlanRequest = { instrument, material: { type: 'notes', notes: [{ pitches: ['A3'] }] } };
         const setup = resolveSetup(request);
         const drill = sameFingerSeries(request, setup, { key, string, finger, span: 5 });
         const [one] = planAlone(drill).plans;
@@ -194,21 +181,13 @@ test('octaves are built on every instrument: the cello’s by thumb and 3, the b
       if (instrument !== 'bass') continue;
       assert.deepEqual(fingers, [1, 4]);
       assert.ok(one.steps.every(({ stops }) => stops.length === 1));
-      const [low, high] = one.steps.map(({ stops }) =>
-        setup.strings.findIndex(({ name }) => name === stops[0].string),
-      );
+      const [low, high] = one.steps.map(({ stops }) => setup.strings.findIndex(({ name }) => name === stops[0].string));
       assert.equal(high - low, 2);
     }
 });
 
 test('a drill from a minor plan stays in that minor; a comma is heard both ways; matching matches another finger', () => {
-  const material = {
-    type: 'scale',
-    tonic: 'E4',
-    scale: 'harmonic-minor',
-    octaves: 1,
-    direction: 'updown',
-  } as const;
+  const material = { type: 'scale', tonic: 'E4', scale: 'harmonic-minor', octaves: 1, direction: 'updown' } as const;
   const request: PlanRequest = { instrument: 'violin', material };
   const response = planAlone(request);
   const [first] = response.plans;
@@ -218,9 +197,7 @@ test('a drill from a minor plan stays in that minor; a comma is heard both ways;
   assert.ok(comma && comma.kind === 'comma');
   const drill = drillForFinding(request, response, first, setup, comma);
   assert.match((drill.material.type === 'notes' && drill.material.key) || '', /^E .*minor$/);
-  const against = [comma.conflict.fifth, comma.conflict.third].map(
-    ({ string }) => setup.strings[string].name,
-  );
+  const against = [comma.conflict.fifth, comma.conflict.third].map(({ string }) => setup.strings[string].name);
   for (const open of against)
     assert.ok(
       linesOf(drill).some((pitches) => pitches.includes(open)),

@@ -3,23 +3,14 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { keyAlteration, keyOf, majorFifths } from '../../../src/core/pitch/key';
 import { spellInKey } from '../../../src/core/pitch/inkey';
-import {
-  midiOf,
-  parsePitch,
-  pitchName,
-  respellings,
-  spellMidi,
-  type Pitch,
-} from '../../../src/core/pitch/pitch';
+import { midiOf, parsePitch, pitchName, respellings, spellMidi, type Pitch } from '../../../src/core/pitch/pitch';
 import { chordPattern, scalePattern } from '../../../src/core/pitch/scales';
 import { buildMusic, parseKey } from '../../../src/core/material/build';
 import type { MaterialSpec } from '../../../src/core/vocabulary';
 
 const pitch = (name: string) => parsePitch(name) as Pitch;
 const names = (spec: MaterialSpec) =>
-  buildMusic(spec).events.map((event) =>
-    event.kind === 'rest' ? '-' : event.pitches.map(pitchName).join('+'),
-  );
+  buildMusic(spec).events.map((event) => (event.kind === 'rest' ? '-' : event.pitches.map(pitchName).join('+')));
 
 test('pitch names are read, counted and written back', () => {
   assert.equal(midiOf(pitch('C4')), 60);
@@ -88,10 +79,7 @@ test('arpeggios, broken thirds and double stops', () => {
     names({ type: 'double-stops', interval: 'sixth', scale: 'major', ...base }).join(' '),
     'C4+A4 D4+B4 E4+C5 F4+D5 G4+E5 A4+F5 B4+G5 C5+A5',
   );
-  assert.equal(
-    names({ type: 'broken-fourths', scale: 'major', ...base }).join(' '),
-    'C4 F4 D4 G4 E4 A4 F4 B4 G4 C5',
-  );
+  assert.equal(names({ type: 'broken-fourths', scale: 'major', ...base }).join(' '), 'C4 F4 D4 G4 E4 A4 F4 B4 G4 C5');
   assert.equal(names({ type: 'broken-sixths', scale: 'major', ...base }).join(' '), 'C4 A4 D4 B4 E4 C5');
   assert.equal(
     names({ type: 'arpeggio', chord: 'major', figure: 'in-threes', ...base, direction: 'updown' }).join(' '),

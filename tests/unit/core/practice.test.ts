@@ -35,8 +35,7 @@ const pitchOf = (name: string): Pitch => parsePitch(name) ?? assert.fail(name);
 const AIM: Aim = { system: 'equal', tuning: 'pure', tonic: pitchOf('A4'), level: 'middle' };
 
 const lockOf = (request: PlanRequest, at: number) => request.rules?.locks?.find((lock) => lock.at === at);
-const noteOf = ({ material }: PlanRequest, at: number) =>
-  material.type === 'notes' ? material.notes[at] : undefined;
+const noteOf = ({ material }: PlanRequest, at: number) => (material.type === 'notes' ? material.notes[at] : undefined);
 
 function pitchAt(request: PlanRequest, at: number): string {
   const note = noteOf(request, at);
@@ -146,10 +145,7 @@ test('the rehearsal and the drill of every shift of a three-octave scale can be 
     assert.ok(drill.plans.length > 0, `drill of ${detail.shift.to}: ${JSON.stringify(drill.problems[0])}`);
     const { request } = rehearse(violin, response, first, setup, detail);
     const rehearsed = planAlone(request);
-    assert.ok(
-      rehearsed.plans.length > 0,
-      `rehearsal of ${detail.shift.to}: ${JSON.stringify(rehearsed.problems[0])}`,
-    );
+    assert.ok(rehearsed.plans.length > 0, `rehearsal of ${detail.shift.to}: ${JSON.stringify(rehearsed.problems[0])}`);
   }
 });
 
@@ -181,10 +177,7 @@ test('a generated drill climbs the scale on one string with its fingers, within 
   const [answer] = planAlone(request).plans;
   assert.ok(answer);
   for (const { stops } of answer.steps) assert.equal(stops[0].string, 'A4');
-  assert.equal(
-    answer.shifts.filter(({ fromFinger, toFinger }) => fromFinger === 1 && toFinger === 3).length,
-    5,
-  );
+  assert.equal(answer.shifts.filter(({ fromFinger, toFinger }) => fromFinger === 1 && toFinger === 3).length, 5);
 });
 
 test('a drill like a chosen shift begins with its fingers, string and distance, in any key', () => {
@@ -195,13 +188,7 @@ test('a drill like a chosen shift begins with its fingers, string and distance, 
       const octave = { violin: 4, viola: 3, cello: 2, bass: 2 }[instrument];
       const request: PlanRequest = {
         instrument,
-        material: {
-          type: 'scale',
-          tonic: `${tonic}${octave}`,
-          scale: 'major',
-          octaves: 2,
-          direction: 'updown',
-        },
+        material: { type: 'scale', tonic: `${tonic}${octave}`, scale: 'major', octaves: 2, direction: 'updown' },
         alternatives: 1,
       };
       const response = planAlone(request);

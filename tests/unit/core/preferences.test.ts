@@ -10,15 +10,10 @@ import {
   type TasteChoice,
   type Wanted,
 } from '../../../src/core';
-import { answerValue, isError } from '../../../src/work/answer';
+import { answerValue, isError } from '../../../src/work/answering';
 import { planAlone } from '../best';
 
-const scale = (
-  instrument: PlanRequest['instrument'],
-  tonic: string,
-  name = 'major',
-  octaves = 2,
-): PlanRequest => ({
+const scale = (instrument: PlanRequest['instrument'], tonic: string, name = 'major', octaves = 2): PlanRequest => ({
   instrument,
   material: { type: 'scale', tonic, scale: name, octaves, direction: 'up' },
   alternatives: 1,
@@ -71,10 +66,7 @@ const TEACHERS: readonly {
     who: 'shifts rather than opens the hand',
     taste: { extension: 4 },
     from: [...CELLO(['D2', 'E2', 'F#2', 'A2'], 'major'), ...CELLO(['E2', 'F2', 'G2', 'C2'], 'melodic-minor')],
-    on: [
-      ...CELLO(['Db2', 'Eb2', 'B2', 'Ab2'], 'major'),
-      ...CELLO(['D2', 'F#2', 'A2', 'B2'], 'melodic-minor'),
-    ],
+    on: [...CELLO(['Db2', 'Eb2', 'B2', 'Ab2'], 'major'), ...CELLO(['D2', 'F#2', 'A2', 'B2'], 'melodic-minor')],
   },
 ];
 
@@ -97,10 +89,7 @@ test('made-up teachers: after their choices on eight plans the first plan of eig
       }).length;
     }
     assert.ok(places > 5, `${who}: ${places} places`);
-    assert.ok(
-      agreed >= 0.8 * places,
-      `${who}: ${agreed} of ${places} with ${JSON.stringify(learned.preferences)}`,
-    );
+    assert.ok(agreed >= 0.8 * places, `${who}: ${agreed} of ${places} with ${JSON.stringify(learned.preferences)}`);
   }
   for (const request of TRIED_ON)
     assert.deepEqual(requestWeights({ ...request, preferences: {} }), requestWeights(request));
@@ -115,10 +104,7 @@ test('nothing is learned from a few choices, from one plan, or from choices that
   assert.equal(learnTaste(some.slice(0, 3)), null);
   assert.equal(learnTaste([...some, ...some, ...some, ...some]), null, 'one plan is no taste');
   const mixed = LEARNED_FROM.slice(0, 4).flatMap((one, n) =>
-    [2, 9].map((at): TasteChoice => ({
-      request: one,
-      wanted: [{ at, finger: n % 2 === 0 ? 4 : 1, string: 'G3' }],
-    })),
+    [2, 9].map((at): TasteChoice => ({ request: one, wanted: [{ at, finger: n % 2 === 0 ? 4 : 1, string: 'G3' }] })),
   );
   assert.equal(learnTaste(mixed), null);
 });
@@ -128,11 +114,7 @@ test('a preference decides, says so, and is overruled by a rule on the same thin
   const liked = plan({ ...request, preferences: { 'little-finger': 0.25 } });
   assert.ok(count(liked.plans[0], 4) > count(first(request), 4));
   assert.deepEqual(liked.taste, { decided: ['little-finger'], overruled: [] });
-  const ruled = plan({
-    ...request,
-    preferences: { 'little-finger': 0.25 },
-    rules: { fourthFinger: 'never' },
-  });
+  const ruled = plan({ ...request, preferences: { 'little-finger': 0.25 }, rules: { fourthFinger: 'never' } });
   assert.equal(count(ruled.plans[0], 4), 0);
   assert.deepEqual(ruled.taste, { decided: [], overruled: ['little-finger'] });
   assert.equal(plan(request).taste, undefined);

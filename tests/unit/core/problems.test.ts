@@ -124,10 +124,7 @@ test('every remedy offered leaves a plan, and where there is a plan without rule
       const ways = problems.flatMap(({ ways }) => ways ?? []);
       assert.ok(ways.length > 0 && ways.length <= 3, JSON.stringify(bound));
       for (const { relax } of ways)
-        assert.ok(
-          planAlone({ ...bound, rules: { ...rules, ...relax } }).plans.length > 0,
-          JSON.stringify(relax),
-        );
+        assert.ok(planAlone({ ...bound, rules: { ...rules, ...relax } }).plans.length > 0, JSON.stringify(relax));
     }),
     { numRuns: 150, seed: 5 },
   );
@@ -152,10 +149,7 @@ test('a remedy helps where an open string rings at the opening and again later',
   const [{ ways = [] }] = plan(request).problems;
   assert.ok(ways.length > 0);
   for (const { relax } of ways)
-    assert.ok(
-      planAlone({ ...request, rules: { ...rules, ...relax } }).plans.length > 0,
-      JSON.stringify(relax),
-    );
+    assert.ok(planAlone({ ...request, rules: { ...rules, ...relax } }).plans.length > 0, JSON.stringify(relax));
 });
 
 test('where the hand is what stands in the way, that is said, and no other hand is asked for', () => {
@@ -196,11 +190,7 @@ test('what cannot be understood is an issue with its path', () => {
     requestIssues({ ...threeOctaves, ...change } as PlanRequest).map(({ path }) => path);
   assert.deepEqual(paths({ material: { ...threeOctaves.material, tonic: 'H3' } }), ['/material/tonic']);
   assert.deepEqual(paths({ rules: { strings: ['A3'] } }), ['/rules/strings/0']);
-  assert.deepEqual(
-    paths({ rules: { strings: ['g3'] } }),
-    ['/rules/strings/0'],
-    'strings go by the names they have',
-  );
+  assert.deepEqual(paths({ rules: { strings: ['g3'] } }), ['/rules/strings/0'], 'strings go by the names they have');
   assert.deepEqual(paths({ rules: { locks: [{ at: 99 }] } }), ['/rules/locks/0/at']);
   assert.deepEqual(paths({ rules: { positions: { from: 3, to: 1 } } }), ['/rules/positions']);
   assert.deepEqual(paths({ hand: { relaxedMm: 90, fullMm: 80, fingertipMm: 9 } }), ['/hand/relaxedMm']);

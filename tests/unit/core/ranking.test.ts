@@ -36,18 +36,12 @@ test('a beginner on a half-size violin meets the low second finger and the first
   const up = ranked({ instrument: 'violin', size: '1/2', material: scale('D4') }, 'first-year');
   assert.ok(Math.min(place(up, 'shift'), place(up, 'trap')) === 0);
   const thirds = { type: 'broken-thirds', tonic: 'A3', scale: 'major', octaves: 2, direction: 'up' } as const;
-  assert.equal(
-    place(ranked({ instrument: 'violin', size: '1/2', material: thirds }, 'first-year'), 'comma'),
-    Infinity,
-  );
+  assert.equal(place(ranked({ instrument: 'violin', size: '1/2', material: thirds }, 'first-year'), 'comma'), Infinity);
 });
 
 test('a small hand on a viola meets its stretches first', () => {
   for (const tonic of ['Db3', 'Eb3', 'Ab3']) {
-    const found = ranked(
-      { instrument: 'viola', size: '16.5', hand: 'small', material: scale(tonic, 1) },
-      'middle',
-    );
+    const found = ranked({ instrument: 'viola', size: '16.5', hand: 'small', material: scale(tonic, 1) }, 'middle');
     assert.ok(place(found, 'stretch') < Math.min(place(found, 'comma'), place(found, 'no-check')), tonic);
   }
 });
@@ -77,14 +71,10 @@ test('on the cello a shift into thumb position outranks every everyday extension
     const found = ranked({ instrument: 'cello', material: scale(tonic, 3) }, 'middle');
     const into = found.findIndex(
       (one) =>
-        one.kind === 'shift' &&
-        one.detail.shift.toPosition === 'thumb' &&
-        one.detail.shift.fromPosition !== 'thumb',
+        one.kind === 'shift' && one.detail.shift.toPosition === 'thumb' && one.detail.shift.fromPosition !== 'thumb',
     );
     assert.ok(into >= 0, tonic);
-    const stretches = found
-      .slice(0, into)
-      .filter((one) => one.kind === 'stretch' && one.reach.verdict === 'stretch');
+    const stretches = found.slice(0, into).filter((one) => one.kind === 'stretch' && one.reach.verdict === 'stretch');
     assert.deepEqual(
       stretches.map(({ events }) => events),
       [],

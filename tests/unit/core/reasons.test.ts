@@ -71,16 +71,14 @@ test('what is said of the moment is true, and shifting elsewhere costs what is c
     assert.ok(other && Math.abs((here.loss ?? NaN) - loss) < 1e-9, `${here.loss} against ${loss}`);
     if (data.kind !== 'moment') return;
     assert.ok(
-      other.shifts.some(({ to, toFinger }) => to === data.other.at && toFinger === data.other.finger) ||
-        loss < 1e-9,
+      other.shifts.some(({ to, toFinger }) => to === data.other.at && toFinger === data.other.finger) || loss < 1e-9,
       'the other moment is that of the plan without it',
     );
     if (data.good.includes('first-finger')) {
       assert.equal(shift.toFinger, 1);
       assert.notEqual(data.other.finger, 1);
     }
-    if (data.good.includes('during-open'))
-      assert.ok(shift.kind === 'open-string' || shift.to > shift.from + 1);
+    if (data.good.includes('during-open')) assert.ok(shift.kind === 'open-string' || shift.to > shift.from + 1);
   });
   for (const kind of ['moment', 'elsewhere', 'only-here']) assert.ok((seen.get(kind) ?? 0) > 0, kind);
 });
@@ -115,18 +113,10 @@ test('staying would take what is said: planned again with the hand held in its p
 });
 
 /** True where a hold lies in the position that a step does. */
-function isAt(
-  { layers }: HoldTrellis,
-  at: number,
-  node: number,
-  step: Plan['steps'][number],
-  t: number,
-): boolean {
+function isAt({ layers }: HoldTrellis, at: number, node: number, step: Plan['steps'][number], t: number): boolean {
   const positions = new Set(
     layers[t].candidates
-      .filter(({ hold }) =>
-        hold.stops.every(({ semitones }, voice) => semitones === step.stops[voice].semitones),
-      )
+      .filter(({ hold }) => hold.stops.every(({ semitones }, voice) => semitones === step.stops[voice].semitones))
       .map(({ hold }) => hold.position),
   );
   return positions.has(layers[at].candidates[node].hold.position);
@@ -213,10 +203,7 @@ test('why shift at all and why here, in a sentence each', () => {
     ['why', 'range', 'The line goes on to C♯6 (bar 5, beat 1), which 1st position does not have.'],
   );
   assert.equal(here.question, 'why-here');
-  assert.match(
-    here.message,
-    /^Here the hand moves onto the first finger; at bar 4, beat 4 it would land on 2\.$/,
-  );
+  assert.match(here.message, /^Here the hand moves onto the first finger; at bar 4, beat 4 it would land on 2\.$/);
   const { plans } = plan({ ...threeOctaves, rules: { locks: [{ at: 1, finger: 1 }] } });
   const codes = plans[0].shifts.flatMap((shift) => shift.reasons.map(({ code }) => code));
   assert.ok(codes.includes('demand'), codes.join());
@@ -274,8 +261,7 @@ test('what is said to have no place in a position has none, is beyond the hand, 
           if (code === 'range' && event.octave === undefined)
             assert.ok(there.every((hold) => hold.extended > 0 && beyondHand(context, hold)));
           const closed = there.filter(({ extended }) => extended === 0);
-          if (code === 'stretch')
-            assert.ok(closed.length > 0 && there.every((hold) => beyondHand(context, hold)));
+          if (code === 'stretch') assert.ok(closed.length > 0 && there.every((hold) => beyondHand(context, hold)));
           if (code === 'height') assert.ok(there.some((hold) => !beyondHand(context, hold)));
         }
       }

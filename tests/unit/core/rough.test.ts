@@ -27,11 +27,7 @@ function line(words: readonly string[], extra: Partial<PlanRequest> = {}): PlanR
   const told = words.map((one) => one.split(' '));
   return {
     instrument: 'violin',
-    material: {
-      type: 'notes',
-      key: 'C major',
-      notes: told.map(([names]) => ({ pitches: names.split('+') })),
-    },
+    material: { type: 'notes', key: 'C major', notes: told.map(([names]) => ({ pitches: names.split('+') })) },
     rules: {
       locks: told.flatMap(([, finger, string], at) =>
         finger ? [{ at, finger: (finger === 'T' ? 'T' : Number(finger)) as Finger, string }] : [],
@@ -139,9 +135,7 @@ test('every rough place is true by the ruler, and its drill holds its notes unde
         const { kind, rough } = finding;
         seen.add(kind);
         const steps = finding.events.map((at) => first.steps.find((one) => one.at === at) ?? assert.fail());
-        const strings = steps.map(({ stops }) =>
-          setup.strings.findIndex(({ name }) => name === stops[0].string),
-        );
+        const strings = steps.map(({ stops }) => setup.strings.findIndex(({ name }) => name === stops[0].string));
         const [a, b] = [strings.length - 2, strings.length - 1];
         const shifted = first.shifts.some(({ to }) => finding.events.slice(1).includes(to));
         if (kind === 'skip' || kind === 'apart') assert.ok(rough.seconds < 0.3);
@@ -149,8 +143,7 @@ test('every rough place is true by the ruler, and its drill holds its notes unde
         if (kind === 'skip') assert.ok(Math.abs(strings[a] - strings[b]) > 1);
         if (kind === 'apart') {
           const [x, y] = [steps[a].stops[0], steps[b].stops[0]];
-          const up =
-            Number(x.finger) < Number(y.finger) ? y.semitones - x.semitones : x.semitones - y.semitones;
+          const up = Number(x.finger) < Number(y.finger) ? y.semitones - x.semitones : x.semitones - y.semitones;
           assert.ok(up <= 0 || up >= 3, `${up}`);
         }
         if (kind === 'opened') assert.ok(steps[b].extended || steps[b].contracted);
@@ -159,9 +152,7 @@ test('every rough place is true by the ruler, and its drill holds its notes unde
         assert.ok(drill.material.type === 'notes');
         const locks = drill.rules?.locks ?? [];
         for (const { stops } of steps)
-          assert.ok(
-            locks.some(({ string, finger }) => string === stops[0].string && finger === stops[0].finger),
-          );
+          assert.ok(locks.some(({ string, finger }) => string === stops[0].string && finger === stops[0].finger));
         assert.equal(planAlone({ ...drill, alternatives: 1 }).problems.length, 0);
       }
     }),

@@ -52,9 +52,7 @@ test('the search equals brute force on random trellises: back the same way, shif
       (trellis, otherWay, strict, counts) => {
         const wanted: Wanted = {
           ...(otherWay ? { back: { otherWay, alike, ...(strict ? { only } : {}) } } : {}),
-          ...(counts
-            ? { counted: { ...counts, isShift, visited: counts.visits > 0 ? visited : () => 0 } }
-            : {}),
+          ...(counts ? { counted: { ...counts, isShift, visited: counts.visits > 0 ? visited : () => 0 } } : {}),
         };
         const one = cheapestPath(trellis, wanted);
         const least = bruteForce(trellis, wanted);
@@ -139,8 +137,7 @@ test('no move costs less than what is said to be the least', () => {
       const { layers, blocks } = buildTrellis(contextFor(request, buildMusic(request.material)));
       blocks.forEach((block, t) => {
         for (let from = 0; from < layers[t].touches; from++)
-          for (let to = 0; to < layers[t + 1].touches; to++)
-            assert.ok(moveCost(block, from, to) >= block.least[to]);
+          for (let to = 0; to < layers[t + 1].touches; to++) assert.ok(moveCost(block, from, to) >= block.least[to]);
       });
     }),
     { numRuns: 100, seed: 5 },

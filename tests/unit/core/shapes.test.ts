@@ -41,8 +41,7 @@ const closed = ({ hold }: { hold: Hold }) => hold.extended === 0;
 test('cello neck positions are named by the stop of the first finger', () => {
   const names = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].map(
     (stop) =>
-      holdsAt(CELLO, cello, stop).find((one) => one.finger === 1 && closed(one) && one.label !== 'thumb')
-        ?.label,
+      holdsAt(CELLO, cello, stop).find((one) => one.finger === 1 && closed(one) && one.label !== 'thumb')?.label,
   );
   assert.deepEqual(names, [0.5, 1, 2, 2.5, 3, 3.5, 4, 5, 5.5, 6, 6.5, 7]);
 });
@@ -62,9 +61,7 @@ test('from fifth position up the fourth cello finger is left out; the thumb lies
   const octave = holdsAt(CELLO, cello, 12).filter((one) => one.finger === THUMB);
   assert.ok(
     octave.length > 0 &&
-      octave.every(
-        (one) => placeName({ position: one.label, thumbAt: 12 }, 'cello') === 'thumb an octave up',
-      ),
+      octave.every((one) => placeName({ position: one.label, thumbAt: 12 }, 'cello') === 'thumb an octave up'),
   );
   for (const { hold } of octave)
     assert.ok(hold.frame[1] - hold.frame[THUMB] >= 1 && hold.frame[1] - hold.frame[THUMB] <= 2);
@@ -76,11 +73,7 @@ test('idle fingers lie where the music wants them: shapes that only differ in fi
       .filter(({ finger, label, hold }) => finger === 3 && label === 'thumb' && hold.frame[THUMB] === 12)
       .map(({ hold }) => hold.frame[2])
       .sort();
-  assert.deepEqual(
-    new Set(second()),
-    new Set([15, 16]),
-    'a chromatic line wants the second finger low and high',
-  );
+  assert.deepEqual(new Set(second()), new Set([15, 16]), 'a chromatic line wants the second finger low and high');
   // C, D, E and F on the C string, an octave up: E is wanted, E flat is not.
   assert.deepEqual(second(wanted([48, 50, 52, 53])), [16]);
   assert.deepEqual(second(wanted([48, 50, 51, 53])), [15]);
@@ -133,10 +126,7 @@ test('a pivot plan says where the hand leans', () => {
   const [one] = plan({
     instrument: 'bass',
     school: 'pivot',
-    material: {
-      type: 'notes',
-      notes: ['F#1', 'G1', 'G#1', 'A1', 'G#1'].map((name) => ({ pitches: [name] })),
-    },
+    material: { type: 'notes', notes: ['F#1', 'G1', 'G#1', 'A1', 'G#1'].map((name) => ({ pitches: [name] })) },
     rules: { positions: { only: [1] }, strings: ['E1'] },
   }).plans;
   const leaned = one.steps.map((step) => step.leaned ?? false);

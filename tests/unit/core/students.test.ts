@@ -16,25 +16,16 @@ function scale(
   octaves: number,
   rest: Partial<PlanRequest> = {},
 ): PlanRequest {
-  return {
-    instrument,
-    ...rest,
-    material: { type: 'scale', tonic, scale: 'major', octaves, direction: 'updown' },
-  };
+  return { instrument, ...rest, material: { type: 'scale', tonic, scale: 'major', octaves, direction: 'updown' } };
 }
 
-const heldOf = ({ steps }: Plan) =>
-  steps.map(({ stops: [stop] }) => `${stop.string}${stop.finger}`).join(' ');
+const heldOf = ({ steps }: Plan) => steps.map(({ stops: [stop] }) => `${stop.string}${stop.finger}`).join(' ');
 const crossings = ({ steps }: Plan) =>
   steps.filter((step, t) => t > 0 && step.stops[0].string !== steps[t - 1].stops[0].string).length;
 
 test('a plan for a small hand really differs: fewer extensions, and none beyond it', () => {
   const cello = (hand: 'small' | 'large') =>
-    best(
-      scale('cello', 'E2', 2, {
-        hand: hand === 'small' ? { relaxedMm: 95, fullMm: 118, fingertipMm: 11 } : hand,
-      }),
-    );
+    best(scale('cello', 'E2', 2, { hand: hand === 'small' ? { relaxedMm: 95, fullMm: 118, fingertipMm: 11 } : hand }));
   const [small, large] = [cello('small'), cello('large')];
   const extended = ({ steps }: Plan) => steps.filter((step) => step.extended).length;
   assert.notEqual(heldOf(small), heldOf(large));
@@ -45,9 +36,7 @@ test('a plan for a small hand really differs: fewer extensions, and none beyond 
 test('the same hand is at ease on a smaller instrument', () => {
   const hand = { relaxedMm: 62, fullMm: 80, fingertipMm: 10 };
   const widest = (size: string) => {
-    const { reach } = best(
-      scale('violin', 'Ab3', 2, { hand, size, rules: { positions: { from: 1, to: 1 } } }),
-    );
+    const { reach } = best(scale('violin', 'Ab3', 2, { hand, size, rules: { positions: { from: 1, to: 1 } } }));
     return Math.max(...reach.map(({ share }) => share));
   };
   assert.ok(widest('1/2') < widest('3/4') && widest('3/4') < widest('4/4'));
@@ -100,11 +89,7 @@ test('any tuning of three to six strings is planned, and every stop sounds its n
           const event = events[at];
           stops.forEach((stop, voice) => {
             const open = setup.strings.find(({ name }) => name === stop.string) ?? assert.fail(stop.string);
-            assert.equal(
-              'midi' in event && event.midi[voice],
-              open.midi + stop.semitones,
-              pitchName(open.pitch),
-            );
+            assert.equal('midi' in event && event.midi[voice], open.midi + stop.semitones, pitchName(open.pitch));
           });
         }
     }),
@@ -116,19 +101,11 @@ test('scordatura: with the lowest string a tone down the same fingers sound a to
   const low = best({
     instrument: 'violin',
     tuning: ['F3', 'D4', 'A4', 'E5'],
-    material: {
-      type: 'notes',
-      key: 'F major',
-      notes: ['F3', 'G3', 'A3', 'Bb3'].map((name) => ({ pitches: [name] })),
-    },
+    material: { type: 'notes', key: 'F major', notes: ['F3', 'G3', 'A3', 'Bb3'].map((name) => ({ pitches: [name] })) },
   });
   const usual = best({
     instrument: 'violin',
-    material: {
-      type: 'notes',
-      key: 'G major',
-      notes: ['G3', 'A3', 'B3', 'C4'].map((name) => ({ pitches: [name] })),
-    },
+    material: { type: 'notes', key: 'G major', notes: ['G3', 'A3', 'B3', 'C4'].map((name) => ({ pitches: [name] })) },
   });
   const fingers = ({ steps }: Plan) => steps.map(({ stops: [stop] }) => stop.finger);
   assert.deepEqual(fingers(low), fingers(usual));

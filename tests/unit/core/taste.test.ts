@@ -12,8 +12,7 @@ const line = (instrument: PlanRequest['instrument'], key: string, names: string,
   material: { type: 'notes', key, notes: names.split(' ').map((name) => ({ pitches: [name] })) },
   ...more,
 });
-const best = (request: PlanRequest) =>
-  planned(request) ?? assert.fail(JSON.stringify(plan(request).problems[0]));
+const best = (request: PlanRequest) => planned(request) ?? assert.fail(JSON.stringify(plan(request).problems[0]));
 const fingers = (request: PlanRequest) => fingersOf(best(request).plan);
 const stops = (interval: string, instrument: PlanRequest['instrument'], tonic: string): PlanRequest => ({
   instrument,
@@ -24,11 +23,7 @@ const stops = (interval: string, instrument: PlanRequest['instrument'], tonic: s
   } as PlanRequest['material'],
 });
 const kind = (name: string) => {
-  const {
-    kind,
-    planned: cases,
-    found,
-  } = sweep(craftKinds().find((one) => one.name === name) ?? assert.fail(name));
+  const { kind, planned: cases, found } = sweep(craftKinds().find((one) => one.name === name) ?? assert.fail(name));
   const first = found[0] ? `${found[0].where}: ${fingersOf(found[0].one.plan)}` : '';
   assert.ok(cases > 20, name);
   assert.ok(found.length <= kind.ceiling * cases, `${name}: ${found.length} of ${cases}, ${first}`);
@@ -57,8 +52,7 @@ test('a tritone across strings at speed is no hop: another finger takes one of t
 
 test('a line does not climb a low string to what the next one has low down', () => {
   for (const instrument of ['violin', 'viola', 'cello', 'bass'])
-    for (const what of ['one octave', 'two octaves', 'arpeggio'])
-      kind(`${instrument}: ${what} high on a low string`);
+    for (const what of ['one octave', 'two octaves', 'arpeggio']) kind(`${instrument}: ${what} high on a low string`);
   // Where a real scale must go up there it is free to.
   const alone = best({
     instrument: 'cello',
@@ -118,8 +112,7 @@ test('repeated figures keep their fingers; scales come down as they went up', ()
       assert.deepEqual([stop.string, stop.finger], [before.string, before.finger], `${instrument} ${figure}`);
     });
   }
-  for (const instrument of ['violin', 'viola', 'cello', 'bass'])
-    kind(`${instrument}: comes down another way`);
+  for (const instrument of ['violin', 'viola', 'cello', 'bass']) kind(`${instrument}: comes down another way`);
 });
 
 test('the thumb comes up for what the neck does not have, and then stays', () => {
@@ -186,8 +179,7 @@ test('fast: fewer crossings and hops than slow, and shifts that wait for a good 
   const hops = (request: PlanRequest) => {
     const { steps } = best(request).plan;
     const setup = resolveSetup(request);
-    const at = (step: (typeof steps)[number]) =>
-      setup.strings.findIndex(({ name }) => name === step.stops[0].string);
+    const at = (step: (typeof steps)[number]) => setup.strings.findIndex(({ name }) => name === step.stops[0].string);
     return steps.filter((step, t) => t > 0 && at(step) !== at(steps[t - 1])).length;
   };
   assert.ok(hops(scale(480)) <= hops(scale(60)));

@@ -46,12 +46,7 @@ const calm: terms.Transition = {
 };
 
 /** What a shift is charged: its bare cost by what makes it easier or harder. */
-function shiftCost(
-  own: terms.Pricing,
-  from: terms.Touch,
-  to: terms.Touch,
-  transition: terms.Transition,
-): number {
+function shiftCost(own: terms.Pricing, from: terms.Touch, to: terms.Touch, transition: terms.Transition): number {
   const ease = terms.shiftEase(from, to);
   return terms.bareShift(own, from, to, ease) * terms.shiftShare(own.weights, ease, transition);
 }

@@ -2,13 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { worded } from '../../support/words';
 import fc from 'fast-check';
-import {
-  plan,
-  type DoubleStopInterval,
-  type InstrumentName,
-  type Plan,
-  type PlanRequest,
-} from '../../../src/core';
+import { plan, type DoubleStopInterval, type InstrumentName, type Plan, type PlanRequest } from '../../../src/core';
 import { best } from '../best';
 
 /*
@@ -28,8 +22,7 @@ function doubleStops(
   };
 }
 
-const pairsOf = ({ steps }: Plan) =>
-  steps.map(({ stops }) => stops.map(({ finger }) => String(finger)).join('-'));
+const pairsOf = ({ steps }: Plan) => steps.map(({ stops }) => stops.map(({ finger }) => String(finger)).join('-'));
 
 test('violin octaves are taken by 1 and 4 or with an open string, the frame sliding as one', () => {
   const octaves = best(doubleStops('violin', 'octave', 'A3'));
@@ -50,8 +43,7 @@ test('cello octaves are the thumb and 3, or an open string and a finger, and an 
   const pairs = pairsOf(octaves);
   for (const pair of pairs) assert.match(pair, /^(T-3|0-[1-4T])$/);
   assert.ok(pairs.includes('T-3'));
-  for (const event of plan(request).events)
-    assert.ok('midi' in event && event.midi[1] - event.midi[0] === 12);
+  for (const event of plan(request).events) assert.ok('midi' in event && event.midi[1] - event.midi[0] === 12);
 });
 
 test('tenths ask for a hand that has them: a small one is told so, a large one plays them in its reach', () => {
@@ -60,9 +52,7 @@ test('tenths ask for a hand that has them: a small one is told so, a large one p
   assert.ok(large.plans.length > 0, JSON.stringify(large.problems[0]));
   assert.ok(large.plans[0].reach.every(({ verdict }) => verdict !== 'beyond'));
   assert.ok(large.plans[0].reach.some(({ verdict }) => verdict === 'stretch'));
-  const low = worded(
-    doubleStops('violin', 'tenth', 'Ab3', { hand: { relaxedMm: 45, fullMm: 55, fingertipMm: 9 } }),
-  );
+  const low = worded(doubleStops('violin', 'tenth', 'Ab3', { hand: { relaxedMm: 45, fullMm: 55, fingertipMm: 9 } }));
   assert.equal(low.plans.length, 0);
   assert.match(low.problems[0].message, /is beyond this hand here/);
 });
@@ -117,10 +107,7 @@ test('one finger laid flat over two strings is paid for; the thumb lies so by na
   const flat = best({ ...chords('violin', ['B3', 'F#4']), rules: { positions: { only: [1] } } });
   assert.deepEqual(pairsOf(flat), ['2-2']);
   assert.ok((flat.terms.frame ?? 0) >= 0.3);
-  const thumb = best({
-    ...chords('cello', ['A3', 'E4']),
-    rules: { locks: [{ at: 0, finger: 'T', string: 'G2' }] },
-  });
+  const thumb = best({ ...chords('cello', ['A3', 'E4']), rules: { locks: [{ at: 0, finger: 'T', string: 'G2' }] } });
   assert.ok(pairsOf(thumb)[0].startsWith('T-'));
 });
 
@@ -130,9 +117,7 @@ test('whatever notes are asked for at once, there is an answer and no hand with 
   const names = ['C', 'C#', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'Ab', 'A', 'Bb', 'B'];
   fc.assert(
     fc.property(fc.array(together, { minLength: 1, maxLength: 6 }), (events) => {
-      const lines = events.map((midis) =>
-        midis.map((midi) => `${names[midi % 12]}${Math.floor(midi / 12) - 1}`),
-      );
+      const lines = events.map((midis) => midis.map((midi) => `${names[midi % 12]}${Math.floor(midi / 12) - 1}`));
       const { plans, problems } = worded(chords('violin', ...lines));
       assert.ok(plans.length > 0 || problems.length > 0);
       for (const { stops } of plans.flatMap(({ steps }) => steps)) {

@@ -40,23 +40,14 @@ interface Made {
   readonly low: (kinds: readonly string[]) => number;
 }
 
-function madeUp(
-  chance: () => number,
-  places: readonly (readonly string[])[],
-  { tries, off, low }: Made,
-): Sums {
+function madeUp(chance: () => number, places: readonly (readonly string[])[], { tries, off, low }: Made): Sums {
   let sums: Sums = {};
   for (let n = 0; n < tries; n++) {
     const kinds = places[Math.floor(chance() * places.length)];
     const isOff = chance() < off;
     const isLow = chance() < low(kinds);
     const missed = isOff && chance() < 0.15;
-    const counts = [
-      1,
-      Number(isOff && !missed && isLow),
-      Number(isOff && !missed && !isLow),
-      Number(missed),
-    ] as const;
+    const counts = [1, Number(isOff && !missed && isLow), Number(isOff && !missed && !isLow), Number(missed)] as const;
     sums = joinedSums(sums, { [[...kinds, 'tempo-60'].sort().join(' ')]: counts });
   }
   return sums;
@@ -103,11 +94,7 @@ test('what is off more often than the rest is found, and told once, not for ever
   let sums: Sums = {};
   for (let n = 0; n < 600; n++) {
     const shift = n % 4 === 0;
-    const kinds = [
-      `finger-${1 + (n % 3)}-3`,
-      `string-${1 + (n % 2)}`,
-      ...(shift ? ['up-3', 'shift-other'] : []),
-    ];
+    const kinds = [`finger-${1 + (n % 3)}-3`, `string-${1 + (n % 2)}`, ...(shift ? ['up-3', 'shift-other'] : [])];
     const off = Number(chance() < (shift ? 0.55 : 0.12));
     const low = Number(chance() < 0.5);
     sums = joinedSums(sums, { [[...kinds].sort().join(' ')]: [1, off * low, off * (1 - low), 0] });
@@ -156,12 +143,7 @@ test('every note of a plan has its finger and its string, every shift its direct
   };
   const response = plan(request);
   const [best] = response.plans;
-  const aim = {
-    system: 'pythagorean',
-    tuning: 'pure',
-    tonic: { letter: 5, alteration: 0 },
-    level: 'middle',
-  } as const;
+  const aim = { system: 'pythagorean', tuning: 'pure', tonic: { letter: 5, alteration: 0 }, level: 'middle' } as const;
   const findings = findingsOf(request, response, best, aim);
   const kinds = kindsOfNotes(playedNotes(response.events, best, findings.setup), findings);
   for (const { at, stops, position } of best.steps) {
@@ -169,9 +151,7 @@ test('every note of a plan has its finger and its string, every shift its direct
     const own = kinds.get(at) ?? [];
     if (finger === 0) assert.ok(!own.some((kind) => kind.startsWith('finger')));
     else if (position !== 'thumb')
-      assert.ok(
-        own.some((kind) => kind === `finger-${finger}-${Math.min(5, Math.max(1, Math.floor(position)))}`),
-      );
+      assert.ok(own.some((kind) => kind === `finger-${finger}-${Math.min(5, Math.max(1, Math.floor(position)))}`));
   }
   for (const { to, fromPosition, toPosition } of best.shifts) {
     const up = Number(toPosition) > Number(fromPosition);

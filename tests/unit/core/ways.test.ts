@@ -1,15 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import {
-  changesBetween,
-  midiOf,
-  parsePitch,
-  plan,
-  withDemand,
-  type Plan,
-  type PlanRequest,
-} from '../../../src/core';
+import { changesBetween, midiOf, parsePitch, plan, withDemand, type Plan, type PlanRequest } from '../../../src/core';
 import { requestIssues } from '../../../src/core';
 import { wayWords } from '../../../src/wording/ways';
 import { speechOf } from '../../../src/wording/plans';
@@ -32,23 +24,13 @@ test('each way, its demand put into the request, is the best plan of that reques
         assert.ok(best, JSON.stringify(way.demand));
         if (fingering(best) !== fingering(way))
           // Two that cost the same are both the best.
-          assert.ok(
-            Math.abs(costUnder(demanded, way) - best.cost) < 1e-9,
-            JSON.stringify([way.demand, request]),
-          );
+          assert.ok(Math.abs(costUnder(demanded, way) - best.cost) < 1e-9, JSON.stringify([way.demand, request]));
         seen.set(way.way.code, (seen.get(way.way.code) ?? 0) + 1);
       }
     }),
     { numRuns: 250, seed: 71 },
   );
-  const missing = [
-    'no-open-string',
-    'no-little-finger',
-    'fewer-shifts',
-    'in-position',
-    'same-back',
-    'school',
-  ];
+  const missing = ['no-open-string', 'no-little-finger', 'fewer-shifts', 'in-position', 'same-back', 'school'];
   for (const code of missing) assert.ok(seen.has(code), `${code} of ${[...seen.keys()].join()}`);
 });
 
@@ -136,10 +118,7 @@ test('shifts are at most so many, a shift that is asked for is made, and down is
     const back = steps[steps.length - 1 - t];
     const [a, b] = [events[step.at], events[back.at]];
     if (!('midi' in a) || !('midi' in b) || a.midi[0] !== b.midi[0]) return;
-    assert.deepEqual(
-      [step.stops[0].string, step.stops[0].finger],
-      [back.stops[0].string, back.stops[0].finger],
-    );
+    assert.deepEqual([step.stops[0].string, step.stops[0].finger], [back.stops[0].string, back.stops[0].finger]);
   });
 });
 

@@ -26,13 +26,7 @@ const words = ({ of, dots, tuplet }: ReturnType<typeof valuesOf>[number]) =>
 test('a length is written with its own value, a dotted one, a tuplet, or several tied', () => {
   const told = (quarters: number) => valuesOf(quarters).map(words).join(' ');
   assert.deepEqual([4, 3, 1.5, 1.75, 0.25].map(told), ['1', '2.', '4.', '4..', '16']);
-  assert.deepEqual([1 / 3, 2 / 3, 0.2, 1 / 7, 1 / 6].map(told), [
-    '8(3:2)',
-    '4(3:2)',
-    '16(5:4)',
-    '16(7:4)',
-    '16(3:2)',
-  ]);
+  assert.deepEqual([1 / 3, 2 / 3, 0.2, 1 / 7, 1 / 6].map(told), ['8(3:2)', '4(3:2)', '16(5:4)', '16(7:4)', '16(3:2)']);
   assert.deepEqual([2.5, 5, 1.25].map(told), ['2 8', '1 4', '4 16']);
 });
 
@@ -134,10 +128,7 @@ test('time, key and tempo change on the way; a beat stays as long as it was', ()
   const place = placesIn(answer);
   assert.deepEqual(place(7), { bar: 2, beat: 4 }, 'counted in eighths there');
   const [first, second, third] = bars(material);
-  assert.deepEqual(
-    [first.newKey, second.newKey, second.fifths, second.bpm, third.newTime],
-    [true, true, 3, 120, true],
-  );
+  assert.deepEqual([first.newKey, second.newKey, second.fifths, second.bpm, third.newTime], [true, true, 3, 120, true]);
   assert.deepEqual(
     second.notes.map(({ signs }) => signs[0]),
     ['#', null, null, null, null, null],

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { briefAddress } from '../../../src/app/brief/address';
 import { readAddress } from '../../../src/app/brief/addressReading';
 import type { PlanRequest } from '../../../src/core';
-import { demoStudio } from '../../../src/store/demo';
+import { demoStudio } from '../../../src/store/demoStudio';
 
 const request: PlanRequest = {
   instrument: 'violin',
@@ -27,12 +27,7 @@ test('a cut, foreign or impossible address is refused in a sentence', () => {
   const address = briefAddress(request);
   assert.equal(readAddress('').kind, 'none');
   assert.equal(readAddress('#top').kind, 'none');
-  for (const bad of [
-    address.slice(0, 40),
-    '#brief=***',
-    '#brief=',
-    `#brief=${btoa('{"instrument":"lute"}')}`,
-  ]) {
+  for (const bad of [address.slice(0, 40), '#brief=***', '#brief=', `#brief=${btoa('{"instrument":"lute"}')}`]) {
     const reading = readAddress(bad);
     assert.equal(reading.kind, 'trouble', bad);
     if (reading.kind === 'trouble') assert.match(reading.message, /cannot be read.*Ask for the link again/);

@@ -3,8 +3,8 @@ import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import { backupText, readBackup } from '../../../src/store/backup';
 import { db } from '../../../src/store/db';
-import { demoStudio } from '../../../src/store/demo';
-import type { Lists } from '../../../src/store/files';
+import { demoStudio } from '../../../src/store/demoStudio';
+import type { Lists } from '../../../src/store/tableFiles';
 import { joinLists } from '../../../src/store/join';
 import { additions, listAll, type Kept } from '../../../src/store/read';
 import { choiceOf } from '../../../src/store/records';
@@ -84,9 +84,7 @@ test('a backup of version 1, which knew plans alone, is read with its plans for 
 
 test('a backup of version 2 gives the best plan for its number 0, and for others says that nobody can tell', () => {
   const choices = (number: number) =>
-    readKept({ version: 2, plans: byNumber(number), students, briefs }).plans.map(
-      ({ choice }) => choice.kind,
-    );
+    readKept({ version: 2, plans: byNumber(number), students, briefs }).plans.map(({ choice }) => choice.kind);
   assert.deepEqual(
     choices(0),
     plans.map(() => 'unplanned'),
@@ -99,10 +97,7 @@ test('a backup of version 2 gives the best plan for its number 0, and for others
 
 test('in this browser a number waits to be turned into its fingering', () => {
   const [record] = byNumber(2);
-  assert.deepEqual(keepsItsFingering.become(record, 'browser'), {
-    ...plans[0],
-    choice: { kind: 'number', number: 2 },
-  });
+  assert.deepEqual(keepsItsFingering.become(record, 'browser'), { ...plans[0], choice: { kind: 'number', number: 2 } });
 });
 
 test('a saved fingering comes through a backup whole', () => {
@@ -134,10 +129,7 @@ test('a damaged record is set aside with what is wrong with it, and the rest is 
     return reading.aside[0];
   };
   assert.match(damaged('"kind": "unplanned"', '"kind": "first"'), /^\/plans\/0\/choice/);
-  assert.match(
-    damaged('"tonic": "Eb4"', '"tonic": "H4"'),
-    /^\/plans\/0\/request\/material\/tonic.*not a pitch/,
-  );
+  assert.match(damaged('"tonic": "Eb4"', '"tonic": "H4"'), /^\/plans\/0\/request\/material\/tonic.*not a pitch/);
   assert.match(damaged('"level": "middle"', '"level": "grand"'), /^\/students\/0\/level: Choose one of/);
 });
 

@@ -1,13 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { plan, requestIssues, type PositionNumber } from '../../../src/core';
-import {
-  BOOK_KEYS,
-  BOOK_MATERIALS,
-  countPages,
-  nearestRequests,
-  pagesFor,
-} from '../../../src/app/paper/bookPages';
+import { BOOK_KEYS, BOOK_MATERIALS, countPages, nearestRequests, pagesFor } from '../../../src/app/paper/bookPages';
 import { classFor, classXml, FIRST_CLASS } from '../../../src/app/paper/classes';
 import { barsAgainst, withoutWritten, withTheirs } from '../../../src/app/paper/written';
 import { asWritten, type Lock, type PlanRequest } from '../../../src/core';

@@ -6,17 +6,9 @@ import { fileName } from '../../../src/app/paper/sheets';
 import { useNotice } from '../../../src/app/notices';
 import { fingeringOf, plan, type BookRecord } from '../../../src/core';
 import { joinLists } from '../../../src/store/join';
-import {
-  getBook,
-  listBooks,
-  openedPages,
-  additions,
-  listAll,
-  listPlans,
-  listStudents,
-} from '../../../src/store/read';
+import { getBook, listBooks, openedPages, additions, listAll, listPlans, listStudents } from '../../../src/store/read';
 import { db } from '../../../src/store/db';
-import { demoStudio } from '../../../src/store/demo';
+import { demoStudio } from '../../../src/store/demoStudio';
 import { newRecord } from '../../../src/store/records';
 import { commit, takeFromBin } from '../../../src/store/write';
 import { noticeWords, unreadablePlace, unreadableWords } from '../../../src/wording/files';
@@ -83,10 +75,7 @@ test('a page that was opened is the plan of its own id, with the fingering that 
   const own = book('b1');
   assert.equal((await openedPages(own)).size, 0);
   const [best] = plan({ ...request, alternatives: 1 }).plans;
-  const record = newRecord(request, 5, {
-    id: 'b1-p2',
-    choice: { kind: 'best', fingering: fingeringOf(best) },
-  });
+  const record = newRecord(request, 5, { id: 'b1-p2', choice: { kind: 'best', fingering: fingeringOf(best) } });
   await commit([{ kind: 'added', table: 'plans', record }]);
   const opened = await openedPages(own);
   assert.deepEqual([...opened.keys()], ['b1-p2']);
@@ -120,10 +109,7 @@ test('a plan that is sent comes in once, and its student with it where they were
   assert.equal((await listPlans()).length, before + 1);
 
   const stranger = { ...wren, id: 'stranger', name: 'Linnet' };
-  const whole = sent({
-    plan: { ...first, id: 'sent-2', name: 'Hers', studentId: 'stranger' },
-    student: stranger,
-  });
+  const whole = sent({ plan: { ...first, id: 'sent-2', name: 'Hers', studentId: 'stranger' }, student: stranger });
   assert.equal(await joinSent(whole), null);
   assert.match(useNotice.getState().notice?.message ?? '', /with Linnet/);
   assert.ok((await listStudents()).some(({ name }) => name === 'Linnet'));
@@ -160,14 +146,8 @@ test('what was left out of a file is counted in a sentence', () => {
   assert.equal(words('fermata', { count: 1 }), 'Left out: 1 fermata.');
   assert.equal(words('overlaps', { count: 1 }), '1 note that overlapped the next in its voice, cut there.');
   assert.equal(words('quarter-tones', { count: 3 }), '3 quarter tones, taken to the nearest semitone.');
-  assert.equal(
-    words('other-voices', { count: 1, voices: ['2'] }),
-    'Left out: 1 other voice of this part ("2").',
-  );
-  assert.equal(
-    words('chords-cut', { count: 1, most: 4 }),
-    '1 chord with more than 4 notes: the highest were kept.',
-  );
+  assert.equal(words('other-voices', { count: 1, voices: ['2'] }), 'Left out: 1 other voice of this part ("2").');
+  assert.equal(words('chords-cut', { count: 1, most: 4 }), '1 chord with more than 4 notes: the highest were kept.');
   assert.match(words('repeats', { count: 4 }), /not played out/);
   assert.match(words('a-new-one', { count: 1 }), /^Left out: 1 sign\.$/);
   assert.equal(unreadablePlace({ path: '' }), '');
@@ -178,18 +158,12 @@ test('what was left out of a file is counted in a sentence', () => {
 test('paper is named in words that are found again', () => {
   assert.equal(titleInWords('E♭ major and F♯ minor'), 'E flat major and F sharp minor');
   assert.equal(dayInWords(new Date(2026, 10, 26)), '26 November 2026');
-  assert.equal(
-    onWhat({ instrument: 'violin', size: '1/2', material: request.material }, 'Pip'),
-    'Pip, ½ violin',
-  );
+  assert.equal(onWhat({ instrument: 'violin', size: '1/2', material: request.material }, 'Pip'), 'Pip, ½ violin');
   assert.equal(onWhat({ instrument: 'bass', material: request.material }), 'Double bass');
   assert.equal(fileName('Wren: E♭ major, two octaves'), 'wren-e-flat-major-two-octaves');
   assert.equal(fileName('///'), 'dove-path');
   assert.equal(bookName({ kind: 'position', position: 3 }, 'violin'), '3rd position on the violin');
-  assert.equal(
-    bookName({ kind: 'keys', keys: ['C major'], materials: ['scale'] }, 'viola'),
-    'Scales in 1 key, viola',
-  );
+  assert.equal(bookName({ kind: 'keys', keys: ['C major'], materials: ['scale'] }, 'viola'), 'Scales in 1 key, viola');
   const response = plan({ ...request, alternatives: 1 });
   assert.equal(togetherWords([], response), '');
   assert.match(

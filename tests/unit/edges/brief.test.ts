@@ -13,12 +13,7 @@ import { piecesOf, valueOf } from '../../../src/wording/typed/pieces';
 import { isKnown, nearWords, plainText } from '../../../src/wording/typed/plain';
 import { pieceWords } from '../../../src/wording/typed/said';
 
-const TONICS: Readonly<Record<InstrumentName, string>> = {
-  violin: 'A3',
-  viola: 'D3',
-  cello: 'D2',
-  bass: 'F1',
-};
+const TONICS: Readonly<Record<InstrumentName, string>> = { violin: 'A3', viola: 'D3', cello: 'D2', bass: 'F1' };
 
 const scale = (instrument: InstrumentName, part: Partial<PlanRequest> = {}): PlanRequest => ({
   instrument,
@@ -26,8 +21,7 @@ const scale = (instrument: InstrumentName, part: Partial<PlanRequest> = {}): Pla
   ...part,
 });
 
-const unusual = (request: PlanRequest) =>
-  optionalWords(request).filter(({ value, usual }) => value !== usual);
+const unusual = (request: PlanRequest) => optionalWords(request).filter(({ value, usual }) => value !== usual);
 
 test('a brief in which nothing is wished says nothing beyond its music, player and positions', () => {
   for (const kind of INSTRUMENT_NAMES) {
@@ -165,9 +159,7 @@ test('a score that is written the same is not engraved again, one that is not is
   const other = scoreOf(scale('violin', { rules: { openStrings: 'never' } }));
   assert.equal(sameScore(other), other);
   const key = scoreOf(
-    scale('violin', {
-      material: { type: 'scale', tonic: 'Bb3', scale: 'major', octaves: 1, direction: 'updown' },
-    }),
+    scale('violin', { material: { type: 'scale', tonic: 'Bb3', scale: 'major', octaves: 1, direction: 'updown' } }),
   );
   assert.equal(sameScore(key), key);
 });
@@ -195,9 +187,7 @@ test('notes need room by their signs, lengths and clefs, and reach as far from t
   const usual = Math.min(...widths);
   for (const at of changes) assert.ok(widths[bars.has(at) ? at - 1 : at] > usual + 10);
   const low = scoreOf(
-    scale('violin', {
-      material: { type: 'scale', tonic: 'G3', scale: 'major', octaves: 1, direction: 'up' },
-    }),
+    scale('violin', { material: { type: 'scale', tonic: 'G3', scale: 'major', octaves: 1, direction: 'up' } }),
   );
   const { above, below } = extentOf(low.music.events, low.clefs, 'violin');
   assert.equal(above, HALF_STAFF);

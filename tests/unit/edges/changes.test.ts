@@ -1,14 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import {
-  apart,
-  fieldsBetween,
-  fits,
-  joined,
-  reversed,
-  turnedRound,
-  withFields,
-} from '../../../src/store/changes';
+import { apart, fieldsBetween, fits, joined, reversed, turnedRound, withFields } from '../../../src/store/changes';
 import { newRecord } from '../../../src/store/records';
 import { SCALE } from '../../support/world';
 

@@ -25,8 +25,7 @@ const REQUEST: PlanRequest = {
   instrument: 'viola',
   material: { type: 'scale', tonic: 'D3', scale: 'major', octaves: 2, direction: 'up' },
 };
-const fingering = (number: number) =>
-  `<notations><technical><fingering>${number}</fingering></technical></notations>`;
+const fingering = (number: number) => `<notations><technical><fingering>${number}</fingering></technical></notations>`;
 const SCORE = xmlScore([
   { name: 'Horn', measures: [xmlOpening(1) + quarter('C')] },
   {
@@ -58,9 +57,7 @@ test('a plan is written as a file of each kind, to a place or to standard output
 
 test('another way is another fingering of the same notes', () => {
   const input = JSON.stringify(REQUEST);
-  const [best, other] = ['0', '1'].map((way) =>
-    run('plan', ['-', '--as', 'csv', '--way', way], input).out.toString(),
-  );
+  const [best, other] = ['0', '1'].map((way) => run('plan', ['-', '--as', 'csv', '--way', way], input).out.toString());
   const column = (table: string, n: number) =>
     table
       .trim()
@@ -81,10 +78,7 @@ test('what cannot be written is said with what to do, and nothing half is left',
     const { code, said, out } = run('plan', args, input);
     assert.equal(code, 2, args.join(' '));
     assert.equal(out.length, 0);
-    assert.match(
-      (JSON.parse(said) as { error: { issues: { message: string }[] } }).error.issues[0].message,
-      words,
-    );
+    assert.match((JSON.parse(said) as { error: { issues: { message: string }[] } }).error.issues[0].message, words);
   }
   const nowhere = run('plan', ['-', '--as', 'csv', '--out', join(folder, 'no', 'such', 'place.csv')], input);
   assert.equal(nowhere.code, 1);
@@ -113,9 +107,7 @@ test('a score is read as a request, and what was left out is told', () => {
     [{ notice: 'Left out: 1 grace note.' }],
   );
   assert.deepEqual(requestIssues(request), [], 'it can be planned as it is');
-  const bars = JSON.parse(
-    run('read', [score, '--bars', '2', '--instrument', 'viola']).out.toString(),
-  ) as PlanRequest;
+  const bars = JSON.parse(run('read', [score, '--bars', '2', '--instrument', 'viola']).out.toString()) as PlanRequest;
   assert.deepEqual([bars.instrument, notesIn(bars).map(([pitch]) => pitch)], ['viola', ['F4']]);
 });
 
@@ -138,17 +130,13 @@ test('typed notes are read on the instrument that is named', () => {
 test('what cannot be read ends with 2, and the path has part and bar', () => {
   const broken = file(
     'broken.musicxml',
-    xmlScore([
-      { name: 'Violin', measures: [xmlOpening(1) + quarter('A'), xmlNote({ step: 'B', duration: -3 })] },
-    ]),
+    xmlScore([{ name: 'Violin', measures: [xmlOpening(1) + quarter('A'), xmlNote({ step: 'B', duration: -3 })] }]),
   );
   const { code, said, out } = run('read', [broken]);
   assert.equal(code, 2);
   assert.equal(out.length, 0);
   assert.deepEqual(
-    (JSON.parse(said) as { error: { code: string; issues: { path: string }[] } }).error.issues.map(
-      ({ path }) => path,
-    ),
+    (JSON.parse(said) as { error: { code: string; issues: { path: string }[] } }).error.issues.map(({ path }) => path),
     ['/part/P1/bar/2'],
   );
   for (const [args, words] of [
@@ -187,8 +175,5 @@ test('of a request its locks are what is judged', () => {
   const answer = JSON.parse(run('check', ['-'], JSON.stringify(request)).out.toString()) as {
     readonly unplayable: readonly { readonly message: string }[];
   };
-  assert.match(
-    answer.unplayable[0].message,
-    /^Bar 1, beat 1: finger 3 on the A string cannot have this note\.$/,
-  );
+  assert.match(answer.unplayable[0].message, /^Bar 1, beat 1: finger 3 on the A string cannot have this note\.$/);
 });

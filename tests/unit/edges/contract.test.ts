@@ -4,7 +4,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { response as validResponse } from '#generated/validators.js';
 import { BadRequest, parseRequest, readRequest } from '../../../src/contract/read';
-import { answerText, answerValue, isError } from '../../../src/work/answer';
+import { answerText, answerValue, isError } from '../../../src/work/answering';
 import { wordedIssues } from '../../../src/wording/issues';
 import { run } from '../../support/commands';
 import { someRequest } from '../requests';
@@ -44,10 +44,7 @@ test('bad requests get a path and a sentence for each thing wrong', () => {
   );
   assert.match(issuesOf({ instrument: 'violin' })['/material'], /missing/);
   assert.match(issuesOf({ ...good, rules: { openString: 'never' } })['/rules/openString'], /spelling/);
-  assert.match(
-    issuesOf({ ...good, rules: { positions: { from: 1.3, to: 2 } } })['/rules/positions/from'],
-    /halves/,
-  );
+  assert.match(issuesOf({ ...good, rules: { positions: { from: 1.3, to: 2 } } })['/rules/positions/from'], /halves/);
   assert.match(issuesOf({ ...good, stringLengthMm: 5 })['/stringLengthMm'], /150/);
   assert.match(issuesOf({ ...good, alternatives: 0 })['/alternatives'], /1/);
   assert.match(issuesOf({ ...good, size: '9/9' })['/size'], /4\/4, 3\/4/);
@@ -126,11 +123,7 @@ test('a bad request exits 2 with the error object on standard error only', () =>
 });
 
 test('line mode answers in order and goes on after a bad line', () => {
-  const { code, out } = run(
-    'plan',
-    ['--lines'],
-    `${JSON.stringify(good)}\nnot json\n\n${JSON.stringify(good)}\n`,
-  );
+  const { code, out } = run('plan', ['--lines'], `${JSON.stringify(good)}\nnot json\n\n${JSON.stringify(good)}\n`);
   const answers = out
     .toString()
     .trimEnd()
@@ -144,11 +137,7 @@ test('line mode answers in order and goes on after a bad line', () => {
 });
 
 test('line mode says which line it skipped, and a mark before the text is no error', () => {
-  const { out, said } = run(
-    'plan',
-    ['--lines'],
-    `\uFEFF${JSON.stringify(good)}\n\n${JSON.stringify(good)}\n`,
-  );
+  const { out, said } = run('plan', ['--lines'], `\uFEFF${JSON.stringify(good)}\n\n${JSON.stringify(good)}\n`);
   const text = out.toString();
   assert.equal(text.trimEnd().split('\n').length, 2);
   assert.ok(

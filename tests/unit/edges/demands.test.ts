@@ -28,10 +28,7 @@ test('locks at one note are joined, and what is set free leaves nothing behind',
 });
 
 test('demands are listed by note and taken away by note', () => {
-  const asked = withNever(withLock(withLock(request, 7, { finger: 1 }), 3, { finger: 4 }), {
-    at: 4,
-    shift: true,
-  });
+  const asked = withNever(withLock(withLock(request, 7, { finger: 1 }), 3, { finger: 4 }), { at: 4, shift: true });
   assert.deepEqual(
     [...demandedAt(asked)].sort(([a], [b]) => a - b),
     [

@@ -46,9 +46,7 @@ test('methods, codings and broken addresses are answered with what to do', () =>
 
 test('every answer says how it may be used', () => {
   assert.deepEqual(
-    ['x-content-type-options', 'referrer-policy', 'content-security-policy'].filter(
-      (name) => !EVERY_ANSWER[name],
-    ),
+    ['x-content-type-options', 'referrer-policy', 'content-security-policy'].filter((name) => !EVERY_ANSWER[name]),
     [],
   );
 });

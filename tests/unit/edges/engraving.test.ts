@@ -10,19 +10,14 @@ import { drawLines, type DrawnLine } from '../../../src/notation/paper/system';
 function drawn(material: NotesSpec, over: Partial<Over> = {}, width = 120): DrawnLine[] {
   const response = plan({ instrument: 'violin', material, alternatives: 1 });
   const bars = writtenBars(response, 'violin', clefsFor(response.events, 'violin'));
-  return drawLines([{ bars, instrument: 'violin', over: { ...NOTHING_OVER, ...over } }], {
-    width,
-    numbers: true,
-  });
+  return drawLines([{ bars, instrument: 'violin', over: { ...NOTHING_OVER, ...over } }], { width, numbers: true });
 }
 const typed = (names: string, more: Partial<NotesSpec> = {}): NotesSpec => ({
   type: 'notes',
   key: 'C major',
   notes: names.split(' ').map((word) => {
     const [name, beats = '1'] = word.split(':');
-    return name === '-'
-      ? { rest: true, beats: Number(beats) }
-      : { pitches: name.split('+'), beats: Number(beats) };
+    return name === '-' ? { rest: true, beats: Number(beats) } : { pitches: name.split('+'), beats: Number(beats) };
   }),
   ...more,
 });
@@ -31,17 +26,12 @@ const glyphs = (inks: readonly Ink[], pattern: RegExp) =>
   inks.flatMap((ink) => (ink.kind === 'glyph' && pattern.test(ink.glyph) ? [ink] : []));
 const shapes = (inks: readonly Ink[]) => inks.filter(({ kind }) => kind === 'shape');
 const stems = (inks: readonly Ink[]) =>
-  inks.flatMap((ink) =>
-    ink.kind === 'line' && ink.x1 === ink.x2 && Math.abs(ink.width - 0.12) < 0.01 ? [ink] : [],
-  );
+  inks.flatMap((ink) => (ink.kind === 'line' && ink.x1 === ink.x2 && Math.abs(ink.width - 0.12) < 0.01 ? [ink] : []));
 
 test('a note stands on its line or in its space in every clef', () => {
   const y = (name: string, clef: Clef, instrument: 'violin' | 'bass' = 'violin') =>
     headY(parsePitch(name) as never, clef, instrument);
-  assert.deepEqual(
-    [y('B4', 'treble'), y('F5', 'treble'), y('E4', 'treble'), y('C4', 'treble')],
-    [2, 0, 4, 5],
-  );
+  assert.deepEqual([y('B4', 'treble'), y('F5', 'treble'), y('E4', 'treble'), y('C4', 'treble')], [2, 0, 4, 5]);
   assert.deepEqual([y('C4', 'alto'), y('C4', 'tenor'), y('C4', 'bass')], [2, 1, -1]);
   assert.equal(y('C2', 'bass', 'bass'), 2.5, 'the bass is read an octave up');
   assert.deepEqual([ledgers(2), ledgers(-1), ledgers(-2.5), ledgers(6)], [[], [-1], [-1, -2], [5, 6]]);
@@ -63,17 +53,9 @@ test('stems go up below the middle line and down from it, and reach it from afar
 test('each note value has its head, flag or rest', () => {
   const [{ inks }] = drawn(typed('A4:4 A4:2 A4:1 A4:0.5 -:0.5 -:2 -:1 -:0.25 A4:0.25 -:0.5'));
   assert.deepEqual(
-    [
-      'noteheadWhole',
-      'noteheadHalf',
-      'noteheadBlack',
-      'flag8Up',
-      'flag16Up',
-      'rest2',
-      'rest4',
-      'rest8',
-      'rest16',
-    ].map((name) => glyphs(inks, new RegExp(`^${name}$`)).length),
+    ['noteheadWhole', 'noteheadHalf', 'noteheadBlack', 'flag8Up', 'flag16Up', 'rest2', 'rest4', 'rest8', 'rest16'].map(
+      (name) => glyphs(inks, new RegExp(`^${name}$`)).length,
+    ),
     [1, 1, 3, 1, 1, 1, 1, 2, 1],
   );
 });
@@ -111,10 +93,7 @@ test('dots stand in spaces, one for each head', () => {
 test('a note held over a bar line is tied, a tuplet has its number', () => {
   const [{ inks }] = drawn({
     ...typed('A4:3 B4:2 C5'),
-    notes: [
-      ...typed('A4:3 B4:2').notes,
-      ...['C5', 'D5', 'E5'].map((name) => ({ pitches: [name], beats: '1/3' })),
-    ],
+    notes: [...typed('A4:3 B4:2').notes, ...['C5', 'D5', 'E5'].map((name) => ({ pitches: [name], beats: '1/3' }))],
   });
   assert.ok(
     shapes(inks).some((ink) => ink.kind === 'shape' && ink.path.some(([letter]) => letter === 'C')),
@@ -147,10 +126,7 @@ test('a change of key, time and clef is drawn where it happens', () => {
 });
 
 test('signs that are taken back have their room before the notes', () => {
-  const material = typed('A4 B4 E5 A4 B4 E5 A4 B4', {
-    key: 'E major',
-    changes: [{ at: 4, key: 'C major' }],
-  });
+  const material = typed('A4 B4 E5 A4 B4 E5 A4 B4', { key: 'E major', changes: [{ at: 4, key: 'C major' }] });
   const [{ inks }] = drawn(material);
   const naturals = glyphs(inks, /^accidentalNatural$/).map(({ x }) => x);
   const heads = glyphs(inks, /^noteheadBlack$/).map(({ x }) => x);
@@ -177,8 +153,7 @@ test('what is asked for is over the notes, and nothing else is', () => {
   };
   const [{ inks }] = drawn(typed('A4 B4 C5 D5'), over);
   const words = inks.flatMap((ink) => (ink.kind === 'text' ? [ink.text] : []));
-  for (const text of ['1', 'II', '1st position', '3rd position', 'A', 'ext.'])
-    assert.ok(words.includes(text), text);
+  for (const text of ['1', 'II', '1st position', '3rd position', 'A', 'ext.']) assert.ok(words.includes(text), text);
   assert.equal(glyphs(inks, /^thumb$/).length, 1);
   assert.equal(inks.filter(({ kind }) => kind === 'disc').length, 1);
   assert.equal(inks.filter(({ kind }) => kind === 'box').length, 1);

@@ -29,9 +29,7 @@ const plans: readonly PlanRecord[] = [
   newRecord(scale('bass', 'F1'), 3000, { name: 'Warm-up' }),
   newRecord(scale('violin', 'Bb3'), 2000),
 ];
-const students = [
-  { id: 'wren', name: 'Wren', plays: { instrument: 'violin' }, remark: '' },
-] as StudentRecord[];
+const students = [{ id: 'wren', name: 'Wren', plays: { instrument: 'violin' }, remark: '' }] as StudentRecord[];
 const keysOf = (search: string) =>
   found(search, students, plans).plans.map(({ request: { material } }) =>
     material.type === 'notes' ? '' : material.tonic,

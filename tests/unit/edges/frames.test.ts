@@ -1,12 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import {
-  laidFingers,
-  resolveHand,
-  resolveSetup,
-  type InstrumentName,
-  type PlanRequest,
-} from '../../../src/core';
+import { laidFingers, resolveHand, resolveSetup, type InstrumentName, type PlanRequest } from '../../../src/core';
 import { frameBefore, frameWords } from '../../../src/wording/frames';
 import { speechOf } from '../../../src/wording/plans';
 import { planAlone } from '../best';

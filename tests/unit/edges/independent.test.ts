@@ -17,14 +17,7 @@ import { made } from '../../support/files';
 const REQUESTS: readonly PlanRequest[] = [
   {
     instrument: 'violin',
-    material: {
-      type: 'scale',
-      tonic: 'Ab3',
-      scale: 'major',
-      octaves: 3,
-      direction: 'updown',
-      notesPerBow: 4,
-    },
+    material: { type: 'scale', tonic: 'Ab3', scale: 'major', octaves: 3, direction: 'updown', notesPerBow: 4 },
   },
   {
     instrument: 'cello',
@@ -40,14 +33,7 @@ const REQUESTS: readonly PlanRequest[] = [
   },
   {
     instrument: 'viola',
-    material: {
-      type: 'double-stops',
-      interval: 'sixth',
-      tonic: 'C3',
-      scale: 'major',
-      octaves: 1,
-      direction: 'up',
-    },
+    material: { type: 'double-stops', interval: 'sixth', tonic: 'C3', scale: 'major', octaves: 1, direction: 'up' },
   },
   {
     instrument: 'bass',
@@ -73,9 +59,7 @@ test('MusicXML opens in an engraving library with every note, finger and slur', 
     const count = (pattern: RegExp) => mei.match(pattern)?.length ?? 0;
     // An event held over a bar line is written twice.
     const written = [...xml.matchAll(/<pitch>/g)].length;
-    const fingers = one.plan.steps
-      .flatMap(({ stops }) => stops)
-      .filter(({ finger }) => finger !== 'T').length;
+    const fingers = one.plan.steps.flatMap(({ stops }) => stops).filter(({ finger }) => finger !== 'T').length;
     assert.equal(count(/<note /g), written, JSON.stringify(request));
     assert.equal(count(/<fing[ >]/g), fingers, JSON.stringify(request));
     assert.equal(count(/<slur /g), [...xml.matchAll(/<slur type="start"/g)].length);
@@ -149,9 +133,7 @@ test('MIDI opens in another library than the one that wrote it', () => {
     assert.ok(one);
     const read = MidiParser.parse(writeAs('midi', one)) as {
       readonly timeDivision: number;
-      readonly track: readonly {
-        readonly event: readonly { readonly type: number; readonly data: unknown }[];
-      }[];
+      readonly track: readonly { readonly event: readonly { readonly type: number; readonly data: unknown }[] }[];
     };
     assert.equal(read.timeDivision, 480);
     const on = read.track.flatMap(({ event }) => event).filter(({ type }) => type === 9);

@@ -57,8 +57,7 @@ test('the rooms of the planner are entered by their one public file', () => {
 test('one view never imports another', () => {
   for (const source of sources.filter(({ name }) => name.startsWith('views/')))
     for (const target of localImports(source))
-      if (target.startsWith('views/'))
-        assert.equal(target.split('/')[1], source.name.split('/')[1], source.name);
+      if (target.startsWith('views/')) assert.equal(target.split('/')[1], source.name.split('/')[1], source.name);
 });
 
 /** What the rooms of the core may use besides themselves. */
@@ -129,9 +128,7 @@ test('no type of the contract is written a second time by hand', () => {
   );
   assert.ok(described.has('PlanRequest') && described.has('StudentRecord'));
   const others = sources.filter(({ name }) => !name.startsWith('core/vocabulary/'));
-  for (const { name, text } of others.filter(({ name }) =>
-    /^(core|contract|wording|work|store)\//.test(name),
-  ))
+  for (const { name, text } of others.filter(({ name }) => /^(core|contract|wording|work|store)\//.test(name)))
     for (const [, type] of text.matchAll(/^(?:export )?(?:interface|type) (\w+)\b(?=[^;]*?\{)/gm))
       assert.ok(!described.has(type), `${name} writes ${type} by hand`);
 });

@@ -37,16 +37,7 @@ test('note values carry their dots', () => {
     const { of, dots } = noteValue(beats);
     return of + '.'.repeat(dots);
   };
-  assert.deepEqual([4, 3, 2, 1.5, 1, 0.75, 0.5, 0.375].map(written), [
-    '1',
-    '2.',
-    '2',
-    '4.',
-    '4',
-    '8.',
-    '8',
-    '16.',
-  ]);
+  assert.deepEqual([4, 3, 2, 1.5, 1, 0.75, 0.5, 0.375].map(written), ['1', '2.', '2', '4.', '4', '8.', '8', '16.']);
   assert.equal(written(3.5), '2..');
   assert.equal(written(0.01), '128');
   assert.equal(written(6), '1.');

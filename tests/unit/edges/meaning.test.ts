@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { findingsOf, plan, type PlanRequest } from '../../../src/core';
-import { answerValue, isError } from '../../../src/work/answer';
+import { answerValue, isError } from '../../../src/work/answering';
 import { aimOf } from '../../../src/wording/meaning';
 import { cueWords } from '../../../src/wording/findings';
 
@@ -19,10 +19,7 @@ function answered(asked: unknown) {
 
 test('meaning is answered only where it is asked for, for every plan, in the words of the page', () => {
   assert.ok(answered(request).plans.every(({ meaning }) => meaning === undefined));
-  const asked: PlanRequest = {
-    ...request,
-    meaning: { intonation: 'pythagorean', strings: 'pure', level: 'middle' },
-  };
+  const asked: PlanRequest = { ...request, meaning: { intonation: 'pythagorean', strings: 'pure', level: 'middle' } };
   const { plans } = answered(asked);
   const response = plan(asked);
   plans.forEach(({ meaning }, at) => {
@@ -54,10 +51,7 @@ test('first-finger B on the A string: the fifth under open E fits, the sixth ove
   const [note] = plans[0].meaning?.notes ?? [];
   assert.deepEqual(note.stops, [{ cents: 3.9, mm: 0.7, toleranceCents: 12, toleranceMm: 2 }]);
   const [best] = note.checks;
-  assert.deepEqual(
-    [best.string, best.interval, best.fits, best.together, best.beats],
-    ['E5', 'fourth', true, true, 0],
-  );
+  assert.deepEqual([best.string, best.interval, best.fits, best.together, best.beats], ['E5', 'fourth', true, true, 0]);
   assert.equal(best.message, 'Open E, a fourth, together: no beats.');
   const sixth = note.checks.find(({ interval }) => interval === 'major sixth');
   assert.ok(sixth && !sixth.fits && Math.abs(sixth.offCents - 21.5) < 0.05, 'too wide by a comma');

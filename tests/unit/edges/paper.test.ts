@@ -16,14 +16,11 @@ import { patternsOf } from '../../../src/notation/sheet/patterns';
 import { pictureOf, PICTURES } from '../../../src/notation/sheet/pictures';
 import { partOnPaper, USUAL_CHOICES } from '../../../src/notation/sheet/sheet';
 import { usualSheet } from '../../../src/notation/sheet/usual';
-import { ladderLabels, sheetPlan } from '../../../src/work/sheets';
+import { ladderLabels, sheetPlan } from '../../../src/work/sheetParts';
 import { made } from '../../support/files';
 
 const reader = { level: 'middle', names: 'letters' } as const;
-const scale = (
-  part: Partial<PlanRequest['material']> = {},
-  more: Partial<PlanRequest> = {},
-): PlanRequest => ({
+const scale = (part: Partial<PlanRequest['material']> = {}, more: Partial<PlanRequest> = {}): PlanRequest => ({
   instrument: 'violin',
   material: {
     type: 'scale',
@@ -43,8 +40,7 @@ function planned(request: PlanRequest) {
 }
 
 /** The text of a page. */
-const textOf = (inks: readonly Ink[]) =>
-  inks.flatMap((ink) => (ink.kind === 'text' ? [ink.text] : [])).join(' ');
+const textOf = (inks: readonly Ink[]) => inks.flatMap((ink) => (ink.kind === 'text' ? [ink.text] : [])).join(' ');
 
 /** Every place that something is drawn at. */
 function extent(inks: readonly Ink[]) {
@@ -69,21 +65,16 @@ const barsOfScale = (octaves: number) => {
 
 test('lines hold every bar once, in order, and none is too tight', () => {
   fc.assert(
-    fc.property(
-      fc.array(fc.double({ min: 4, max: 30, noNaN: true }), { minLength: 1, maxLength: 40 }),
-      (widths) => {
-        const bars = widths.map((natural) => ({ columns: [], head: 0, least: natural * 0.7, natural }));
-        const lines = lineBreaksFor(bars, 100, () => 10);
-        assert.deepEqual(
-          lines.flatMap(({ first, last }) => Array.from({ length: last - first }, (_, n) => first + n)),
-          widths.map((_, n) => n),
-        );
-        for (const { first, last } of lines)
-          assert.ok(
-            last - first === 1 || bars.slice(first, last).reduce((sum, { least }) => sum + least, 0) <= 90,
-          );
-      },
-    ),
+    fc.property(fc.array(fc.double({ min: 4, max: 30, noNaN: true }), { minLength: 1, maxLength: 40 }), (widths) => {
+      const bars = widths.map((natural) => ({ columns: [], head: 0, least: natural * 0.7, natural }));
+      const lines = lineBreaksFor(bars, 100, () => 10);
+      assert.deepEqual(
+        lines.flatMap(({ first, last }) => Array.from({ length: last - first }, (_, n) => first + n)),
+        widths.map((_, n) => n),
+      );
+      for (const { first, last } of lines)
+        assert.ok(last - first === 1 || bars.slice(first, last).reduce((sum, { least }) => sum + least, 0) <= 90);
+    }),
   );
 });
 
@@ -97,11 +88,7 @@ test('lines are about equally full, and the last is no lonely bar where two line
 
 test('a bar that is wider than the page is parted after notes, and nothing is lost', () => {
   const notes = Array.from({ length: 60 }, () => ({ pitches: ['A4'], beats: 0.25 }));
-  const response = plan({
-    instrument: 'violin',
-    material: { type: 'notes', notes, time: '15/4' },
-    alternatives: 1,
-  });
+  const response = plan({ instrument: 'violin', material: { type: 'notes', notes, time: '15/4' }, alternatives: 1 });
   const bars = writtenBars(response, 'violin', clefsFor(response.events, 'violin'));
   const pieces = parted(bars, 60);
   assert.ok(pieces.length > 1);
@@ -139,14 +126,11 @@ test('the skyline knows what stands where', () => {
 
 test('a slur keeps clear of everything under it', () => {
   fc.assert(
-    fc.property(
-      fc.array(fc.double({ min: 0, max: 9, noNaN: true }), { minLength: 1, maxLength: 6 }),
-      (ys) => {
-        const hurdles = ys.map((y, n) => ({ x: ((n + 1) * 20) / (ys.length + 1), y }));
-        const { lowest } = slurBelow({ x: 0, y: 4.5 }, { x: 20, y: 4.5 }, hurdles);
-        assert.ok(lowest >= Math.max(...ys), `${lowest}`);
-      },
-    ),
+    fc.property(fc.array(fc.double({ min: 0, max: 9, noNaN: true }), { minLength: 1, maxLength: 6 }), (ys) => {
+      const hurdles = ys.map((y, n) => ({ x: ((n + 1) * 20) / (ys.length + 1), y }));
+      const { lowest } = slurBelow({ x: 0, y: 4.5 }, { x: 20, y: 4.5 }, hurdles);
+      assert.ok(lowest >= Math.max(...ys), `${lowest}`);
+    }),
   );
 });
 
@@ -161,9 +145,7 @@ test('fingers stand above everything that is drawn of their note, and above each
       [{ ...part, over: { ...part.over, strings: [], positions: [], guides: new Map() } }],
       { width: 95, numbers: false },
     )) {
-      const heads = inks.flatMap((ink) =>
-        ink.kind === 'glyph' && ink.glyph === 'noteheadBlack' ? [ink] : [],
-      );
+      const heads = inks.flatMap((ink) => (ink.kind === 'glyph' && ink.glyph === 'noteheadBlack' ? [ink] : []));
       const fingers = inks.flatMap((ink) => (ink.kind === 'text' && ink.font === 'bold' ? [ink] : []));
       for (const head of heads) {
         const own = fingers.filter((finger) => Math.abs(finger.x + 0.5 - (head.x + 0.6)) < 0.6);
@@ -212,21 +194,16 @@ test('finger patterns have every place that a frame has, each once', () => {
     ),
   );
   for (const { string, fingers } of one.plan.frames)
-    for (const [finger, semitones] of Object.entries(fingers))
-      assert.ok(drawn.has(`${string} ${finger} ${semitones}`));
+    for (const [finger, semitones] of Object.entries(fingers)) assert.ok(drawn.has(`${string} ${finger} ${semitones}`));
   assert.ok(resolveHand(setup, one.request.hand).fingertipMm > 0);
 });
 
 test('a sheet lies within its margins on every paper and in large print', () => {
   for (const paper of ['a4', 'letter'] as const)
     for (const large of [false, true]) {
-      const { pages } = usualSheet(
-        planned(scale({ octaves: 3, tonic: 'G3', notesPerBow: 4 } as never)),
-        new Date(0),
-        {
-          ...{ paper, large, log: true, blank: 4, names: true },
-        },
-      );
+      const { pages } = usualSheet(planned(scale({ octaves: 3, tonic: 'G3', notesPerBow: 4 } as never)), new Date(0), {
+        ...{ paper, large, log: true, blank: 4, names: true },
+      });
       assert.ok(pages.length >= 1);
       for (const { width, height, inks } of pages) {
         assert.deepEqual({ width, height }, PAPERS[paper]);
@@ -251,12 +228,7 @@ test('what is chosen is on the sheet, and what is not is left away', () => {
 });
 
 test('blocks that belong together are on one page, and a page begins where it is asked for', () => {
-  const block = (height: number, more = {}) => ({
-    inks: words(0, 10, 'x', { size: 8 }),
-    height,
-    before: 5,
-    ...more,
-  });
+  const block = (height: number, more = {}) => ({ inks: words(0, 10, 'x', { size: 8 }), height, before: 5, ...more });
   const { pages, marks } = compose(
     [
       block(600, { mark: 'first' }),
@@ -286,8 +258,7 @@ test('a book has contents whose numbers are right, however many lines they take'
     choices: { ...USUAL_CHOICES, patterns: false },
   });
   assert.equal(marks.length, 71);
-  for (const { title, page } of marks.slice(1))
-    assert.ok(textOf(pages[page - 1].inks).includes(title), title);
+  for (const { title, page } of marks.slice(1)) assert.ok(textOf(pages[page - 1].inks).includes(title), title);
   assert.ok(textOf(pages[0].inks).includes('Contents'));
 });
 
@@ -321,7 +292,5 @@ test('every bar of a scale is drawn, with its number where a line begins', () =>
   const bars = barsOfScale(3);
   const lines = drawLines([{ bars, instrument: 'violin', over: NOTHING_OVER }], { width: 80, numbers: true });
   assert.equal(lines.flatMap(({ places }) => [...places[0].keys()]).length, 43);
-  assert.ok(
-    lines.slice(1).every(({ inks }) => inks.some((ink) => ink.kind === 'text' && /^\d+$/.test(ink.text))),
-  );
+  assert.ok(lines.slice(1).every(({ inks }) => inks.some((ink) => ink.kind === 'text' && /^\d+$/.test(ink.text))));
 });

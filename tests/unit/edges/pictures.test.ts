@@ -5,15 +5,7 @@ import { renderToStaticMarkup } from 'react-dom/server';
 import { Neck } from '../../../src/board/Neck';
 import { Pattern } from '../../../src/board/Pattern';
 import { TargetBoard } from '../../../src/board/TargetBoard';
-import {
-  findingsOf,
-  plan,
-  resolveHand,
-  resolveSetup,
-  stopMm,
-  type Heard,
-  type PlanRequest,
-} from '../../../src/core';
+import { findingsOf, plan, resolveHand, resolveSetup, stopMm, type Heard, type PlanRequest } from '../../../src/core';
 import { HandTrail, TrailAxis, trailScale } from '../../../src/views/bench/HandTrail';
 import { StringRow } from '../../../src/views/bench/StringRow';
 import { NameRow } from '../../../src/views/bench/NameRow';
@@ -38,8 +30,7 @@ function numbers(markup: string, element: string, attribute: string): number[] {
   });
 }
 
-const texts = (markup: string) =>
-  [...markup.matchAll(/<text\b[^>]*>([^<]*)<\/text>/g)].map(([, words]) => words);
+const texts = (markup: string) => [...markup.matchAll(/<text\b[^>]*>([^<]*)<\/text>/g)].map(([, words]) => words);
 
 const E_FLAT: PlanRequest = {
   instrument: 'violin',
@@ -88,8 +79,7 @@ test('each note of the trail lies in its own column, at its true place along the
     .sort((one, other) => one.x - other.x);
   assert.equal(tokens.length, rows.plan.steps.length);
   const fingers = [...markup.matchAll(/<text x="([^"]+)" y="([^"]+)"[^>]*>([0-4]+)<\/text>/g)].flatMap(
-    ([, xs, ys, signs]) =>
-      xs.split(' ').map((x, n) => ({ x: Number(x), y: Number(ys.split(' ')[n]), sign: signs[n] })),
+    ([, xs, ys, signs]) => xs.split(' ').map((x, n) => ({ x: Number(x), y: Number(ys.split(' ')[n]), sign: signs[n] })),
   );
   const { at: y } = trailScale(rows.plan, HEIGHT);
   const verdicts = new Map(rows.plan.reach.map(({ at, verdict }) => [at, verdict]));
@@ -98,9 +88,7 @@ test('each note of the trail lies in its own column, at its true place along the
     assert.ok(Math.abs(tokens[n].y - y(stop.stopMm)) < 0.01);
     assert.ok(tokens[n].radius >= 8);
     assert.equal(tokens[n].look, stop.finger === 0 ? 'open' : (verdicts.get(at) ?? 'easy'));
-    const inside = fingers.filter(
-      (one) => one.x === tokens[n].x && Math.abs(one.y - tokens[n].y) < tokens[n].radius,
-    );
+    const inside = fingers.filter((one) => one.x === tokens[n].x && Math.abs(one.y - tokens[n].y) < tokens[n].radius);
     assert.deepEqual(
       inside.map(({ sign }) => sign),
       [String(stop.finger)],
@@ -144,10 +132,7 @@ test('a shift is a step with its way in words; two that are close do not run tog
 
 test('the trail says where the hand stretches, once for a run of notes', () => {
   const { rows } = rowsOf(E_FLAT);
-  const markup = draw(HandTrail, {
-    ...rows,
-    demanded: new Map([[2, 'kept'] as const, [4, 'never'] as const]),
-  });
+  const markup = draw(HandTrail, { ...rows, demanded: new Map([[2, 'kept'] as const, [4, 'never'] as const]) });
   const wide = rows.plan.reach.filter(({ verdict }) => verdict === 'stretch').map(({ at }) => at);
   const runs = wide.filter((at) => !wide.includes(at - 1)).length;
   assert.equal(texts(markup).filter((words) => words === 'stretch').length, runs);
@@ -216,9 +201,7 @@ test('what is laid beside is marked where it differs, and nowhere else', () => {
     const theirs = other.steps[t];
     return (
       position !== theirs.position ||
-      stops.some(
-        ({ string, finger }, at) => string !== theirs.stops[at].string || finger !== theirs.stops[at].finger,
-      )
+      stops.some(({ string, finger }, at) => string !== theirs.stops[at].string || finger !== theirs.stops[at].finger)
     );
   }).length;
   assert.equal(marked, apart);
@@ -263,9 +246,7 @@ test('a comma is two places over its note, a comma apart; a note without one has
     const marks = [...targets[at].matchAll(/d="M([\d.]+) /g)].map(([, x]) => Number(x));
     assert.equal(marks.length, comma ? 2 : 0);
     if (!comma) return;
-    const mm = [comma.fifth, comma.third].map(({ cents }) =>
-      stopMm(setup.lengthMm, note.semitones + cents / 100),
-    );
+    const mm = [comma.fifth, comma.third].map(({ cents }) => stopMm(setup.lengthMm, note.semitones + cents / 100));
     assert.equal(Math.sign(marks[0] - marks[1]), Math.sign(mm[0] - mm[1]));
     assert.ok(Math.abs(mm[0] - mm[1]) > 1);
   });

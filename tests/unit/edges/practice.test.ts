@@ -5,7 +5,7 @@ import fc from 'fast-check';
 import { heardOf, type HeardAs, type SessionRecord } from '../../../src/core';
 import { db } from '../../../src/store/db';
 import { dayKey, daySum } from '../../../src/store/days';
-import { demoStudio } from '../../../src/store/demo';
+import { demoStudio } from '../../../src/store/demoStudio';
 import { countedEdit, merged } from '../../../src/store/merge';
 import { judgedIn, sessionsOf, additions } from '../../../src/store/read';
 import { addRepetition } from '../../../src/store/log';
@@ -52,8 +52,7 @@ const fileOf = async (studentId: string): Promise<File> => {
 
 const joinFile = ({ student, lists }: File) => joinPracticeFile(student, lists);
 
-const sessionRepetitions = (sessionId: string) =>
-  db.repetitions.where('sessionId').equals(sessionId).toArray();
+const sessionRepetitions = (sessionId: string) => db.repetitions.where('sessionId').equals(sessionId).toArray();
 
 async function recounted(session: SessionRecord) {
   const sessions = await sessionsOf(session.studentId, session.day, session.day);
@@ -88,10 +87,7 @@ test('the sums of a day, written with each repetition, are those of its log', as
           assert.equal((await judgedIn(a.id)).length, one.length - 1);
         }
         assert.deepEqual((await db.days.get(dayKey(wren.id, DAY)))?.sums ?? {}, (await recounted(a)).sums);
-        assert.equal(
-          (await sessionRepetitions(a.id)).length,
-          one.length + Number(back && last !== undefined),
-        );
+        assert.equal((await sessionRepetitions(a.id)).length, one.length + Number(back && last !== undefined));
       },
     ),
     { numRuns: 25 },
@@ -123,10 +119,7 @@ test('a practice file has its student and nobody else', async () => {
   assert.ok(!text.includes('Pip') && !text.includes(pip.id));
   const file = await fileOf(wren.id);
   assert.equal(file.student.name, 'Wren');
-  assert.equal(
-    file.lists.plans?.length,
-    studio.plans.filter(({ studentId }) => studentId === wren.id).length,
-  );
+  assert.equal(file.lists.plans?.length, studio.plans.filter(({ studentId }) => studentId === wren.id).length);
   assert.deepEqual([file.lists.sessions?.length, file.lists.repetitions?.length], [1, 1]);
 });
 
@@ -139,8 +132,7 @@ test('taken home, practised there and brought back: nothing is lost and nothing 
   await db.open();
   assert.equal((await joinFile(taken)).newStudent, true);
   await play(monday, ['in', 'in'], 2);
-  for (const day of ['2026-11-21', '2026-11-22', '2026-11-23'])
-    await play(sessionFor(wren.id, day), ['in', 'high']);
+  for (const day of ['2026-11-21', '2026-11-22', '2026-11-23']) await play(sessionFor(wren.id, day), ['in', 'high']);
   const back = await fileOf(wren.id);
   // The teacher's browser, where the same entry was worked on meanwhile.
   await db.delete();

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { colourOf, dronesFor, excerptOf, hertz } from '../../../src/audio/score';
+import { colourOf, dronesFor, excerptOf, hertz } from '../../../src/audio/heardScore';
 import { plan, resolveSetup, type PlanRequest } from '../../../src/core';
 
 const request: PlanRequest = {

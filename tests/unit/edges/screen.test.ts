@@ -12,14 +12,7 @@ import {
 import { headMarkup, notesMarkup } from '../../../src/notation/engrave';
 import { changeWidth } from '../../../src/notation/paper/head';
 import { needsOf } from '../../../src/notation/room';
-import {
-  ALL_MARKS,
-  evenLayout,
-  LEAST_TEXT,
-  middleOf,
-  type Layout,
-  type Score,
-} from '../../../src/notation/score';
+import { ALL_MARKS, evenLayout, LEAST_TEXT, middleOf, type Layout, type Score } from '../../../src/notation/score';
 
 const COLUMN = 30;
 const HEAD_WIDTH = 11.8;
@@ -119,24 +112,14 @@ test('a change of clef stands small before its note, within the music', () => {
   const [clef] = lefts(drawn(mixed), /ClefChange/);
   const [, , third] = lefts(drawn(mixed), /^notehead/);
   assert.ok(clef < third && clef > COLUMN * 1.4, `${clef} before ${third}`);
-  assert.deepEqual(
-    lefts(drawn(mixed, 1, 2), /ClefChange/),
-    [],
-    'at the beginning of a line the head says it',
-  );
+  assert.deepEqual(lefts(drawn(mixed, 1, 2), /ClefChange/), [], 'at the beginning of a line the head says it');
 });
 
 /** Columns as wide as the notes need them. */
 function neededLayout(score: Score): Layout {
   const lefts = needsOf(score).widths.reduce((all, width) => [...all, all[all.length - 1] + width], [0]);
   const end = lefts[lefts.length - 1];
-  return {
-    width: end,
-    height: 200,
-    scale: 1,
-    middleLine: 100,
-    left: (at) => lefts[Math.min(at, lefts.length - 1)],
-  };
+  return { width: end, height: 200, scale: 1, middleLine: 100, left: (at) => lefts[Math.min(at, lefts.length - 1)] };
 }
 
 test('a change of clef within a bar touches neither the note before it nor its own', () => {

@@ -13,11 +13,13 @@ const typed = (key: string, names: string, bars: readonly number[] = []) =>
   signs({
     type: 'notes',
     key,
-    notes: names.split(' ').map((name, at) => ({
-      ...(name === '-' ? { rest: true as const } : { pitches: name.split('+') }),
-      beats: 1,
-      ...(bars.includes(at) ? { bar: true as const } : {}),
-    })),
+    notes: names
+      .split(' ')
+      .map((name, at) => ({
+        ...(name === '-' ? { rest: true as const } : { pitches: name.split('+') }),
+        beats: 1,
+        ...(bars.includes(at) ? { bar: true as const } : {}),
+      })),
   });
 
 test('what the signature says is not written again; what it does not say is', () => {
@@ -33,11 +35,7 @@ test('a sign holds in its octave and to the end of the bar', () => {
 
 test('where the bar before had another sign, the note is given its own once', () => {
   assert.deepEqual(typed('C major', 'C#5 D5 C5 C5', [2]), ['#', '.', 'n', '.']);
-  assert.deepEqual(
-    typed('C major', 'C#5 D5 E5 C5', [1, 2]),
-    ['#', '.', '.', '.'],
-    'two bars on it is forgotten',
-  );
+  assert.deepEqual(typed('C major', 'C#5 D5 E5 C5', [1, 2]), ['#', '.', '.', '.'], 'two bars on it is forgotten');
 });
 
 test('each voice of a double stop has its own sign, a rest none', () => {
@@ -45,13 +43,7 @@ test('each voice of a double stop has its own sign, a rest none', () => {
 });
 
 test('the melodic minor scale writes its raised steps going up and takes them back going down', () => {
-  const written = signs({
-    type: 'scale',
-    tonic: 'A3',
-    scale: 'melodic-minor',
-    octaves: 1,
-    direction: 'updown',
-  });
+  const written = signs({ type: 'scale', tonic: 'A3', scale: 'melodic-minor', octaves: 1, direction: 'updown' });
   assert.deepEqual(written.slice(5, 10), ['#', '#', '.', 'n', 'n']);
 });
 

@@ -3,18 +3,11 @@ import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import type { Change } from '../../../src/store/changes';
 import { db } from '../../../src/store/db';
-import { demoStudio } from '../../../src/store/demo';
+import { demoStudio } from '../../../src/store/demoStudio';
 import { dropDraft, keepDraft, recoverDrafts } from '../../../src/store/drafts';
 import type { PlanRecord } from '../../../src/core';
 import { additions, getPlan, listAll, listPlans, removals } from '../../../src/store/read';
-import {
-  BIN_DAYS,
-  clearOldBin,
-  commit,
-  removalOfStudent,
-  takeBack,
-  takeFromBin,
-} from '../../../src/store/write';
+import { BIN_DAYS, clearOldBin, commit, removalOfStudent, takeBack, takeFromBin } from '../../../src/store/write';
 
 /* The store with a database in memory. */
 

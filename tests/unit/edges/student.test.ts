@@ -13,7 +13,7 @@ import {
 } from '../../../src/core';
 import { oddMeasureWords } from '../../../src/wording/instruments';
 import { issueWords } from '../../../src/wording/issues';
-import { demoStudio } from '../../../src/store/demo';
+import { demoStudio } from '../../../src/store/demoStudio';
 import { newRecord } from '../../../src/store/records';
 
 const { students } = demoStudio(0);
@@ -77,8 +77,7 @@ test('measures smaller than a child’s or larger than a giant’s are told, and
 test('every demo plan can be given to every demo student', () => {
   const { plans } = demoStudio(0);
   for (const { request, name } of plans)
-    for (const one of students)
-      assert.deepEqual(requestIssues(forStudent(request, one)), [], `${name} to ${one.name}`);
+    for (const one of students) assert.deepEqual(requestIssues(forStudent(request, one)), [], `${name} to ${one.name}`);
 });
 
 test('a plan is known to be for what its student plays on now', () => {
@@ -89,10 +88,7 @@ test('a plan is known to be for what its student plays on now', () => {
 });
 
 test('contradicting measures and wrong strings are named', () => {
-  const [issue] = playingIssues({
-    instrument: 'violin',
-    hand: { relaxedMm: 80, fullMm: 70, fingertipMm: 9 },
-  });
+  const [issue] = playingIssues({ instrument: 'violin', hand: { relaxedMm: 80, fullMm: 70, fingertipMm: 9 } });
   assert.match(issueWords(issue), /cannot be wider than the full one/);
   const [wrong] = playingIssues({ instrument: 'violin', tuning: ['G3', 'D3', 'A4'] });
   assert.match(issueWords(wrong), /low to high/);

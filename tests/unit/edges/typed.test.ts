@@ -4,15 +4,16 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import type { TypedBrief } from '../../../src/app/brief/offers';
 import { briefWords, readTyped } from '../../../src/app/brief/typed';
-import { octaveRank, TONICS, withTonic, type RunSpec } from '../../../src/app/brief/material';
+import { octaveRank, TONICS, withTonic, type RunSpec } from '../../../src/app/brief/briefMaterial';
 import { readRequest } from '../../../src/contract/read';
 import type { PlanRequest } from '../../../src/core';
 import type { StudentRecord } from '../../../src/core';
 
 /** Typed briefs with what each is read as, gone through one by one: understood, or asked back about. */
-const BRIEFS = JSON.parse(
-  readFileSync(new URL('../../data/briefs.json', import.meta.url), 'utf8'),
-) as readonly { readonly typed: string; readonly read: string }[];
+const BRIEFS = JSON.parse(readFileSync(new URL('../../data/briefs.json', import.meta.url), 'utf8')) as readonly {
+  readonly typed: string;
+  readonly read: string;
+}[];
 
 const base: PlanRequest = {
   instrument: 'violin',
@@ -22,11 +23,7 @@ const base: PlanRequest = {
 
 const student = (name: string, instrument: PlanRequest['instrument'], size: string) =>
   ({ id: name, name, plays: { instrument, size } }) as StudentRecord;
-const STUDENTS = [
-  student('Wren', 'violin', '4/4'),
-  student('Otis', 'bass', '3/4'),
-  student('Ann Lee', 'cello', '1/2'),
-];
+const STUDENTS = [student('Wren', 'violin', '4/4'), student('Otis', 'bass', '3/4'), student('Ann Lee', 'cello', '1/2')];
 
 const read = (typed: string) => readTyped(typed, base, STUDENTS);
 
@@ -148,8 +145,7 @@ test('what was not said stays as it was', () => {
       if (!/hand/.test(phrase)) assert.equal(request.hand, 'large');
       if (!/extension/.test(phrase)) assert.equal(request.rules?.extensions, 'avoid');
       const same = request.instrument === wished.instrument;
-      if (same && !/position|thumb/.test(phrase))
-        assert.deepEqual(request.rules?.positions, { from: 1, to: 5 });
+      if (same && !/position|thumb/.test(phrase)) assert.deepEqual(request.rules?.positions, { from: 1, to: 5 });
     }),
   );
 });

@@ -55,8 +55,7 @@ test('letters typed one after the other are undone together, and a new edit ends
 
 test('a very long history forgets its oldest steps only', () => {
   let history: History<Fields<Thing>> = NO_HISTORY;
-  for (let at = 0; at < MOST_STEPS + 20; at++)
-    history = afterEdit(history, edit({ a: at }, { a: at + 1 }), null);
+  for (let at = 0; at < MOST_STEPS + 20; at++) history = afterEdit(history, edit({ a: at }, { a: at + 1 }), null);
   assert.equal(history.past.length, MOST_STEPS);
   assert.equal(history.past[0].from.a, 20);
 });

@@ -3,7 +3,7 @@ import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import { Dexie } from 'dexie';
 import { db } from '../../../src/store/db';
-import { demoStudio } from '../../../src/store/demo';
+import { demoStudio } from '../../../src/store/demoStudio';
 import { listAll, listDamagedElsewhere } from '../../../src/store/read';
 import { DATABASE_VERSION } from '../../../src/store/tables';
 import { takeFromBin } from '../../../src/store/write';
@@ -62,8 +62,7 @@ function rowsOf(version: number): Readonly<Record<string, readonly object[]>> {
         changes: [{ kind: 'removed', table: 'plans', record: planOf(version, 'binned') }],
       },
     ];
-  if (version >= 5)
-    rows.choices = [{ id: 'p', studentId: null, chosen: { request: first.request }, changedAt: 1 }];
+  if (version >= 5) rows.choices = [{ id: 'p', studentId: null, chosen: { request: first.request }, changedAt: 1 }];
   if (version >= 6) {
     rows.sessions = [session, { ...session, id: 'torn', minutes: 'many' }];
     rows.lessons = [{ id: 'torn', studentId: wren.id, day: '2026-11-20' }];

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { octaveChoices } from '../../../src/app/brief/choices';
-import { playableTonics, withInstrument, withTonic, type RunSpec } from '../../../src/app/brief/material';
+import { playableTonics, withInstrument, withTonic, type RunSpec } from '../../../src/app/brief/briefMaterial';
 import { readRequest } from '../../../src/contract/read';
 import {
   findingsOf,
@@ -103,13 +103,8 @@ test('the brief offers what the instrument has', () => {
 test('wishes are worded for what is played, and their values are those of the contract', () => {
   const rules = (one: PlanRequest) => wishesFor(one).map(({ rule }) => rule);
   assert.deepEqual(rules(request), ['openStrings', 'fourthFinger', 'extensions']);
-  assert.ok(
-    rules({ ...request, material: { ...material, scale: 'chromatic' } as RunSpec }).includes('chromatic'),
-  );
-  assert.ok(
-    rules({ ...request, rules: { chromatic: 'slide' } }).includes('chromatic'),
-    'what is set is shown',
-  );
+  assert.ok(rules({ ...request, material: { ...material, scale: 'chromatic' } as RunSpec }).includes('chromatic'));
+  assert.ok(rules({ ...request, rules: { chromatic: 'slide' } }).includes('chromatic'), 'what is set is shown');
   const chromatic: PlanRequest = { ...request, rules: { chromatic: 'slide' } };
   for (const { rule, choices } of wishesFor(chromatic))
     for (const [value] of choices)
@@ -127,10 +122,7 @@ test('places are named by bar and beat, fractions too', () => {
 });
 
 test('counts, lists and ordinals follow the language', () => {
-  assert.deepEqual(
-    [counted(1, 'shift'), counted(0, 'shift'), counted(2, 'key')],
-    ['1 shift', '0 shifts', '2 keys'],
-  );
+  assert.deepEqual([counted(1, 'shift'), counted(0, 'shift'), counted(2, 'key')], ['1 shift', '0 shifts', '2 keys']);
   assert.equal(listed(['a', 'b', 'c']), 'a, b, and c');
   assert.deepEqual([1, 2, 3, 4, 11, 12, 13, 21, 22].map(ordinal), [
     '1st',
@@ -152,10 +144,7 @@ test('a shift is told by its positions, in thumb position by the notes the thumb
     const tonic = parsePitch('C4') ?? assert.fail();
     const aim = { system: 'equal', tuning: 'pure', tonic, level: 'middle' } as const;
     const { shifts, setup } = findingsOf(asked, response, response.plans[0], aim);
-    return shifts.map((detail) => ({
-      detail,
-      words: wayWords(detail, setup, speechOf(asked.instrument, response)),
-    }));
+    return shifts.map((detail) => ({ detail, words: wayWords(detail, setup, speechOf(asked.instrument, response)) }));
   };
   const cello = shiftsOf({
     instrument: 'cello',
@@ -178,11 +167,7 @@ test('a shift is told by its positions, in thumb position by the notes the thumb
     { at: 2, finger: 1 as const, position: 1 },
   ];
   const notes = ['Eb2', 'D2', 'E2'].map((name) => ({ pitches: [name] }));
-  const over = shiftsOf({
-    instrument: 'bass',
-    material: { type: 'notes', key: 'C major', notes },
-    rules: { locks },
-  });
+  const over = shiftsOf({ instrument: 'bass', material: { type: 'notes', key: 'C major', notes }, rules: { locks } });
   assert.deepEqual(
     over.map(({ words }) => words),
     ['over the open string, from half to 1st position'],

@@ -28,8 +28,7 @@ export function childNumber(element: Element, name: string): number | undefined 
   return Number.isFinite(value) ? value : undefined;
 }
 
-export const childrenOf = ({ children }: Element, name: string) =>
-  children.filter((one) => one.name === name);
+export const childrenOf = ({ children }: Element, name: string) => children.filter((one) => one.name === name);
 
 /** What is told of a score while it is read. */
 export interface ScoreReader {

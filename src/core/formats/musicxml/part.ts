@@ -144,9 +144,7 @@ export function partCollector({ id, name, program, sound }: PartHead) {
       return;
     }
     if (chord) leave('chord-notes');
-    const draft: Draft = {
-      ...{ start: cursor, length, heads: [], tied: false, slurStarts: 0, slurStops: 0, slur: false },
-    };
+    const draft: Draft = { start: cursor, length, heads: [], tied: false, slurStarts: 0, slurStops: 0, slur: false };
     if (!child(element, 'rest')) {
       if (compared(length, ZERO) === 0) return leave('notes-of-no-length');
       draft.heads.push(headOf(element, notation));
@@ -220,8 +218,7 @@ export function partCollector({ id, name, program, sound }: PartHead) {
     const bpm = tempo > 0 ? tempo : metronome ? metronomeTempo(metronome) : undefined;
     if (bpm !== undefined) tempos.push({ start: cursor, bpm });
     for (const type of childrenOf(element, 'direction-type'))
-      for (const { name: what } of type.children)
-        if (what !== 'metronome') leave(DIRECTIONS.get(what) ?? 'directions');
+      for (const { name: what } of type.children) if (what !== 'metronome') leave(DIRECTIONS.get(what) ?? 'directions');
   }
 
   return {
@@ -253,8 +250,7 @@ export function partCollector({ id, name, program, sound }: PartHead) {
         case 'direction':
           return direction(one);
         case 'sound':
-          if (Number(one.attributes.tempo) > 0)
-            tempos.push({ start: cursor, bpm: Number(one.attributes.tempo) });
+          if (Number(one.attributes.tempo) > 0) tempos.push({ start: cursor, bpm: Number(one.attributes.tempo) });
           return;
         case 'barline':
           if (child(one, 'repeat')) leave('repeats');
@@ -273,7 +269,12 @@ export function partCollector({ id, name, program, sound }: PartHead) {
       const notices: FileNotice[] = [...left].map(([code, count]) => ({ code, data: { count } }));
       if (tablature) notices.push({ code: 'tablature' });
       return {
-        ...{ id, name, bars, keys, tempos, notices },
+        id,
+        name,
+        bars,
+        keys,
+        tempos,
+        notices,
         times: timeList,
         voices: played,
         instrument: percussion ? null : (instrumentNamed(`${name} ${sound}`) ?? instrumentSounding(program)),
@@ -296,13 +297,7 @@ const DIRECTIONS: ReadonlyMap<string, string> = new Map([
   ['coda', 'repeats'],
 ]);
 
-const BEAT_UNITS: Readonly<Record<string, number>> = {
-  whole: 4,
-  half: 2,
-  quarter: 1,
-  eighth: 0.5,
-  '16th': 0.25,
-};
+const BEAT_UNITS: Readonly<Record<string, number>> = { whole: 4, half: 2, quarter: 1, eighth: 0.5, '16th': 0.25 };
 
 /** Quarters a minute. */
 function metronomeTempo(metronome: Element): number | undefined {

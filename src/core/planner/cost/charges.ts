@@ -47,9 +47,7 @@ const SLOT = Object.fromEntries(TERM_NAMES.map((name, at) => [name, at])) as Rec
 
 /** The tally by name; terms of zero are left out. */
 export function namedTerms(tally: Tally): Partial<Record<TermName, number>> {
-  return Object.fromEntries(
-    TERM_NAMES.map((name) => [name, tally[SLOT[name]]]).filter(([, cost]) => cost !== 0),
-  );
+  return Object.fromEntries(TERM_NAMES.map((name) => [name, tally[SLOT[name]]]).filter(([, cost]) => cost !== 0));
 }
 
 function add(tally: Tally | undefined, term: TermName, cost: number): number {
@@ -78,8 +76,7 @@ export function chargePlay(
   for (const stop of hold.stops) {
     if (stop.finger === 0) {
       cost += add(tally, 'open', openTerm(weights, beats));
-      if (weights.fourthMissed > 0 && couldStop(context, stop))
-        cost += add(tally, 'fourth', weights.fourthMissed);
+      if (weights.fourthMissed > 0 && couldStop(context, stop)) cost += add(tally, 'fourth', weights.fourthMissed);
     } else {
       pressed = true;
       cost += chargePressed(context, hold, stop, beats, tally);
@@ -174,16 +171,9 @@ export function chargeMove(
 }
 
 /** What two notes pay for belonging together, whether the hand moves between them or not. */
-function chargeJoined(
-  weights: Weights,
-  from: Touch,
-  to: Touch,
-  transition: Transition,
-  tally?: Tally,
-): number {
+function chargeJoined(weights: Weights, from: Touch, to: Touch, transition: Transition, tally?: Tally): number {
   return (
-    add(tally, 'frame', octaveTerm(weights, from, to)) +
-    add(tally, 'open', ringingTerm(weights, from, to, transition))
+    add(tally, 'frame', octaveTerm(weights, from, to)) + add(tally, 'open', ringingTerm(weights, from, to, transition))
   );
 }
 
@@ -193,12 +183,7 @@ export function chargeStone({ stone }: PricedTransition, tally?: Tally): number 
 }
 
 /** No move to a touch costs less than this; Infinity to an open string, for which no hand travels. */
-export function leastMove(
-  { pricing }: Context,
-  fromOpen: boolean,
-  to: Touch,
-  transition: PricedTransition,
-): number {
+export function leastMove({ pricing }: Context, fromOpen: boolean, to: Touch, transition: PricedTransition): number {
   if (to.finger === 0) return Infinity;
   const { shiftBase, landing } = pricing.weights;
   return shiftBase * transition.shares[easiestShift(fromOpen, to)] + landing[to.finger];
@@ -250,8 +235,7 @@ function chargeCrossed(
   if (apart !== 1) return 0;
   const { weights } = context.pricing;
   return (
-    add(tally, 'displace', trapTerm(weights, from, to, transition)) +
-    add(tally, 'frame', barTerm(weights, from, to))
+    add(tally, 'displace', trapTerm(weights, from, to, transition)) + add(tally, 'frame', barTerm(weights, from, to))
   );
 }
 

@@ -44,11 +44,7 @@ export function demandedPitch(key: Key, pitch: Pitch): DemandedPitch {
   return { midi: midiOf(pitch), readings: [pitch, ...others].map(letterSteps) };
 }
 
-export function contextFor(
-  request: PlanRequest,
-  written: Music,
-  weights: Weights = requestWeights(request),
-): Context {
+export function contextFor(request: PlanRequest, written: Music, weights: Weights = requestWeights(request)): Context {
   const music = { ...written, events: atOneTempo(written.events, written.changes, request.tempo?.bpm) };
   const sounding = music.events.filter((event): event is SoundingEvent => event.kind === 'sounding');
   const pitches = distinctPitches(sounding);
@@ -111,8 +107,7 @@ function tablesFor(request: PlanRequest, music: Music, pitches: readonly Pitch[]
 /** Where the hand lies lowest for any of some holds, but not below its home position; semitones above the nut. */
 export function lowestAnchor(model: HandModel, holds: readonly Hold[]): number {
   let lowest = Infinity;
-  for (const hold of holds)
-    if (hold.frame !== NO_FRAME) lowest = Math.min(lowest, model.anchor(hold.position));
+  for (const hold of holds) if (hold.frame !== NO_FRAME) lowest = Math.min(lowest, model.anchor(hold.position));
   return Math.max(model.anchor(model.home), lowest);
 }
 

@@ -107,10 +107,8 @@ export function guideOf({ resting }: Pricing, from: Touch, to: Touch): Slide {
   const changesThumb = from.thumbUp !== to.thumbUp;
   const old = !changesThumb && lower !== to.finger;
   const string = old ? from.leadString : to.leadString;
-  const finger =
-    changesThumb || Number.isNaN(resting(old ? to.position : from.position, string, lower)) ? 1 : lower;
-  const start =
-    from.finger === finger && (old || oneString) ? from.semitones : resting(from.position, string, finger);
+  const finger = changesThumb || Number.isNaN(resting(old ? to.position : from.position, string, lower)) ? 1 : lower;
+  const start = from.finger === finger && (old || oneString) ? from.semitones : resting(from.position, string, finger);
   const end = to.finger === finger && !old ? to.semitones : resting(to.position, string, finger);
   return { finger, string, start, end };
 }
@@ -248,8 +246,7 @@ export function displaceTerm(
   for (let finger = 1; finger < to.length; finger++) {
     const moved = Math.abs(to[finger] - from[finger]);
     if (moved > 0)
-      cost +=
-        moved * (finger === playing ? weights.displace * weights.slideOf[finger] : weights.displaceIdle);
+      cost += moved * (finger === playing ? weights.displace * weights.slideOf[finger] : weights.displaceIdle);
   }
   return cost;
 }

@@ -84,11 +84,7 @@ const EARLY: Weights = {
   lowString: 0.2,
 };
 
-export const STYLE_WEIGHTS: Readonly<Record<Style, Weights>> = {
-  secure: SECURE,
-  singing: SINGING,
-  early: EARLY,
-};
+export const STYLE_WEIGHTS: Readonly<Record<Style, Weights>> = { secure: SECURE, singing: SINGING, early: EARLY };
 
 /** What "avoid" adds to the thing avoided: more than a string crossing and a small shift together would save. */
 const AVOIDED = 1.5;
@@ -117,10 +113,7 @@ export function weightsFor(instrument: InstrumentRecord, style: Style, rules: Ru
 
 /** The prices of a style as they are on an instrument: some have a figure of their own, some are a multiple of the usual. */
 function onInstrument(style: Weights, { weights: { set, times } }: InstrumentRecord): Weights {
-  const multiplied = Object.entries(times).map(([name, factor]) => [
-    name,
-    style[name as PlainWeight] * factor,
-  ]);
+  const multiplied = Object.entries(times).map(([name, factor]) => [name, style[name as PlainWeight] * factor]);
   return { ...style, ...set, ...(Object.fromEntries(multiplied) as Partial<Weights>) };
 }
 
@@ -141,8 +134,7 @@ export interface Haste {
 
 /** @param seconds from one note's start to the next, rests included */
 export function hasteFor(seconds: number): Haste {
-  const clamp = (value: number, [low, high]: readonly [number, number]) =>
-    Math.min(high, Math.max(low, value));
+  const clamp = (value: number, [low, high]: readonly [number, number]) => Math.min(high, Math.max(low, value));
   return {
     shift: clamp(Math.sqrt(SHIFT_SECONDS / seconds), SHIFT_HASTE),
     crossing: clamp(Math.sqrt(CROSSING_SECONDS / seconds), CROSSING_HASTE),
@@ -156,10 +148,7 @@ export function secondsPerBeat(tempo: Tempo | undefined): number {
 }
 
 /** The weights that a request asks for on its instrument. */
-export function requestWeights(
-  request: PlanRequest,
-  instrument = instrumentRecord(request.instrument),
-): Weights {
+export function requestWeights(request: PlanRequest, instrument = instrumentRecord(request.instrument)): Weights {
   const { style, rules } = request;
   return withTaste(weightsFor(instrument, style ?? 'secure', rules ?? {}), request);
 }

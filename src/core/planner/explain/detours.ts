@@ -58,13 +58,7 @@ export function withoutHold(
 }
 
 /** The cheapest way on from the plan's own event t whose hand stays where it is up to event `until`; null where there is none. */
-export function stayingUntil(
-  trellis: HoldTrellis,
-  costs: Passes,
-  own: Path,
-  t: number,
-  until: number,
-): Detour | null {
+export function stayingUntil(trellis: HoldTrellis, costs: Passes, own: Path, t: number, until: number): Detour | null {
   const { layers, blocks } = trellis;
   const path = own.slice();
   /** Least cost of each node of the event looked at, own cost left out, and where it was come from, event by event. */

@@ -13,8 +13,7 @@ import { remediesFor } from './remedies';
 /** @returns the problems of a request whose trellis has no path; never empty */
 export function problemsOf(context: Context, trellis: HoldTrellis): Problem[] {
   const unplayable = context.sounding.filter((event) => context.holdsOf(event).all.length === 0);
-  if (unplayable.length > 0)
-    return unplayable.slice(0, MOST_PROBLEMS).map((event) => outOfRange(context, event));
+  if (unplayable.length > 0) return unplayable.slice(0, MOST_PROBLEMS).map((event) => outOfRange(context, event));
   const empty = trellis.layers.findIndex((layer) => layer.nodes === 0);
   if (empty >= 0) {
     const event = context.sounding[empty];
@@ -34,8 +33,7 @@ const MOST_PROBLEMS = 5;
 function outOfRange({ setup }: Context, event: SoundingEvent): Problem {
   const midis = event.pitches.map(midiOf);
   const top = setup.strings[setup.strings.length - 1];
-  if (Math.min(...midis) < setup.strings[0].midi - setup.extensionSemitones)
-    return { code: 'too-low', at: event.at };
+  if (Math.min(...midis) < setup.strings[0].midi - setup.extensionSemitones) return { code: 'too-low', at: event.at };
   const beyondEnd = Math.max(...midis) > top.midi + setup.reachSemitones;
   return { code: beyondEnd ? 'too-high' : 'not-together', at: event.at };
 }
@@ -53,10 +51,7 @@ function holdsInRules(context: Context, event: SoundingEvent): boolean {
 /** A hand that takes everything. */
 const HUGE_MM = 10_000;
 
-function helped(
-  context: Context,
-  events: readonly SoundingEvent[],
-): Pick<Problem, 'changes' | 'relax' | 'ways'> {
+function helped(context: Context, events: readonly SoundingEvent[]): Pick<Problem, 'changes' | 'relax' | 'ways'> {
   const ways = remediesFor(context, events);
   const [first] = ways;
   return { ...(first ? { changes: first.changes, relax: first.relax } : {}), ways };

@@ -48,12 +48,7 @@ function whyAtAll(own: Explained, shift: Shift, t: number, until: number, comesB
       return goesOn(context, context.sounding[at], hold.position);
   const staying = stayingUntil(trellis, own.costs, path, t, until);
   const lost = staying && lossBy(own, staying, comesBack, ['shifts']);
-  return (
-    lost && {
-      ...lost.found,
-      data: { kind: 'staying', ...placeOf(context.model, hold.position), ...lost.worse },
-    }
-  );
+  return lost && { ...lost.found, data: { kind: 'staying', ...placeOf(context.model, hold.position), ...lost.worse } };
 }
 
 /** Why the hand shifts at this moment and at no other near it. */
@@ -118,11 +113,7 @@ const NEARER_MM = 10;
 function nearer({ trellis, context, path }: Explained, other: Path, t: number, instead: number): boolean {
   const { stops } = context.pricing;
   const travel = (along: Path, at: number) => {
-    const { start, end } = guideOf(
-      context.pricing,
-      touchAt(trellis, along, at),
-      touchAt(trellis, along, at + 1),
-    );
+    const { start, end } = guideOf(context.pricing, touchAt(trellis, along, at), touchAt(trellis, along, at + 1));
     return Math.abs(stops[end] - stops[start]);
   };
   return travel(other, instead) - travel(path, t) >= NEARER_MM;
@@ -131,11 +122,8 @@ function nearer({ trellis, context, path }: Explained, other: Path, t: number, i
 /** The note that the place the hand leaves does not have: by the instrument and the hand, or by what was demanded. */
 function goesOn(context: Context, event: SoundingEvent, position: number): Reason {
   const data = { kind: 'goes-on', at: event.at, ...placeOf(context.model, position) } as const;
-  if (withoutRules(context, event).some(({ hold }) => hold.position === position))
-    return { code: 'demand', data };
-  const there = context
-    .holdsOf(event)
-    .all.filter((hold) => hold.position === position && takesOctave(event, hold));
+  if (withoutRules(context, event).some(({ hold }) => hold.position === position)) return { code: 'demand', data };
+  const there = context.holdsOf(event).all.filter((hold) => hold.position === position && takesOctave(event, hold));
   // A finger that would have to leave its place and still not reach does not make the note one of the position.
   const belongs = there.filter((hold) => hold.extended === 0 || !beyondHand(context, hold));
   if (belongs.length === 0) return { code: 'range', data };

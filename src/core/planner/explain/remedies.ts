@@ -175,15 +175,11 @@ function fewerPositions(context: Context, rules: Rules, piece: Remedy, budget: B
   if (!own || 'only' in own || positions.to === own.to) return piece;
   const between = positionsOf(context.setup, context.request.school).filter(
     (position) =>
-      positionOrder(position) > positionOrder(own.to) &&
-      positionOrder(position) <= positionOrder(positions.to),
+      positionOrder(position) > positionOrder(own.to) && positionOrder(position) <= positionOrder(positions.to),
   );
   const to = between.find((position) => position === positions.to || leaves({ ...positions, to: position }));
   const top = to ?? positions.to;
-  return {
-    changes: [{ kind: 'allow-up-to', position: top, at }],
-    relax: { positions: { ...positions, to: top } },
-  };
+  return { changes: [{ kind: 'allow-up-to', position: top, at }], relax: { positions: { ...positions, to: top } } };
 }
 
 interface Near {
@@ -208,19 +204,14 @@ function planNear(context: Context, freed: Context, parts: readonly Part[], budg
   const shunned = parts.flatMap((part) => shunnedBy(context, part) ?? []);
   const layers = trellis.layers.map((layer) => ({
     ...layer,
-    cost: layer.cost.map((cost, node) =>
-      shunned.some((is) => is(layer.candidates[node])) ? cost + SHUNNED : cost,
-    ),
+    cost: layer.cost.map((cost, node) => (shunned.some((is) => is(layer.candidates[node])) ? cost + SHUNNED : cost)),
   }));
   const path = bestPath(withCosts(freed, { ...trellis, layers }));
   return path && { trellis, path, context: freed };
 }
 
 /** What a demand on how notes are held forbids. */
-function shunnedBy(
-  { request, model, setup }: Context,
-  { name }: Part,
-): ((candidate: Candidate) => boolean) | null {
+function shunnedBy({ request, model, setup }: Context, { name }: Part): ((candidate: Candidate) => boolean) | null {
   const { positions, strings } = request.rules ?? {};
   switch (name) {
     case 'positions':

@@ -53,10 +53,7 @@ export function accountOf(
 /** True where the playing finger goes on to another stop of its string while the hand stays. */
 function slid(from: Touch, to: Touch): boolean {
   return (
-    from.finger > 0 &&
-    from.finger === to.finger &&
-    from.leadString === to.leadString &&
-    from.semitones !== to.semitones
+    from.finger > 0 && from.finger === to.finger && from.leadString === to.leadString && from.semitones !== to.semitones
   );
 }
 

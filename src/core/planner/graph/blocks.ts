@@ -46,12 +46,7 @@ function blockBetween(context: Context, from: HoldLayer, to: HoldLayer, transiti
   };
 }
 
-function leastMoves(
-  context: Context,
-  from: HoldLayer,
-  to: HoldLayer,
-  transition: PricedTransition,
-): Float64Array {
+function leastMoves(context: Context, from: HoldLayer, to: HoldLayer, transition: PricedTransition): Float64Array {
   const open = from.touchList.some(({ finger }) => finger === 0);
   const least = new Float64Array(to.touches);
   for (let column = 0; column < to.touches; column++)
@@ -98,8 +93,7 @@ function staysBetween(
 
 /** True where a hand that stays would lay a lower finger above a higher one: 4 on the eleventh semitone, then 3 on the octave's harmonic. */
 function fingersCross(a: Touch, b: Touch): boolean {
-  if (a.finger === 0 || b.finger === 0 || a.finger === b.finger || a.leadString !== b.leadString)
-    return false;
+  if (a.finger === 0 || b.finger === 0 || a.finger === b.finger || a.leadString !== b.leadString) return false;
   if (a.finger === THUMB || b.finger === THUMB) return false;
   return a.finger < b.finger ? a.semitones > b.semitones : a.semitones < b.semitones;
 }

@@ -71,10 +71,7 @@ export function openingLayer(
   candidates: readonly Candidate[],
 ): HoldLayer {
   const layer = holdLayer(context, event, number, candidates);
-  return {
-    ...layer,
-    entry: layer.entry.map((set, node) => set + chargeOpening(context, candidates[node].hold)),
-  };
+  return { ...layer, entry: layer.entry.map((set, node) => set + chargeOpening(context, candidates[node].hold)) };
 }
 
 /** Strings and fingers of a hold as one number. */

@@ -20,10 +20,7 @@ export interface Mask {
 }
 
 /** @returns null where some event is left without a hold */
-export function masked(
-  trellis: HoldTrellis,
-  { allows, noShiftTo, shift, pricedBy }: Mask,
-): HoldTrellis | null {
+export function masked(trellis: HoldTrellis, { allows, noShiftTo, shift, pricedBy }: Mask): HoldTrellis | null {
   if (allows && !trellis.layers.every(({ candidates }) => candidates.some(allows))) return null;
   const layers = new Map<HoldLayer, HoldLayer>();
   const layerFor = (layer: HoldLayer): HoldLayer => {

@@ -19,13 +19,7 @@ import type { HoldTrellis } from './build';
 export type Terms = Readonly<Partial<Record<TermName, number>>>;
 
 /** The terms of a path from event `first` to event `last`, as if it began and ended there. */
-export function tallyOf(
-  context: Context,
-  trellis: HoldTrellis,
-  path: Path,
-  first: number,
-  last: number,
-): Tally {
+export function tallyOf(context: Context, trellis: HoldTrellis, path: Path, first: number, last: number): Tally {
   const tally = newTally();
   for (let t = first; t <= last; t++) chargeEvent(context, trellis, path, t, tally, t === first);
   return tally;

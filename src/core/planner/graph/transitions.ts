@@ -3,14 +3,7 @@ import { midiOf } from '../../pitch/pitch';
 import { forbidden, locksAt } from './candidates';
 import { acrossCost } from '../cost';
 import type { Context } from '../cost';
-import {
-  NO_STRING,
-  SHIFT_EASES,
-  shiftShare,
-  stoneTerm,
-  type Transition,
-  type PricedTransition,
-} from '../cost';
+import { NO_STRING, SHIFT_EASES, shiftShare, stoneTerm, type Transition, type PricedTransition } from '../cost';
 import { hasteFor } from '../cost';
 
 /*
@@ -70,8 +63,7 @@ function priced({ pricing, setup }: Context, transition: Transition, number: num
   const shares = new Float64Array(SHIFT_EASES);
   for (let ease = 0; ease < SHIFT_EASES; ease++) shares[ease] = shiftShare(weights, ease, transition);
   const across = new Float64Array(2 * setup.strings.length - 1);
-  for (let at = 0; at < across.length; at++)
-    across[at] = acrossCost(weights, at - (across.length >> 1), transition);
+  for (let at = 0; at < across.length; at++) across[at] = acrossCost(weights, at - (across.length >> 1), transition);
   return { ...transition, number, shares, across, stone: stoneTerm(weights, transition) };
 }
 

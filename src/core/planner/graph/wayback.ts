@@ -40,7 +40,6 @@ export function sameBackIn({ layers }: HoldTrellis, { sounding }: Context): Alik
 export function comesBackAlike(context: Context, trellis: HoldTrellis, path: Path): boolean {
   if (!context.music.returns) return true;
   const alike = alikeIn(trellis);
-  for (let t = 0, late = path.length - 1; t < late; t++, late--)
-    if (!alike(t, path[t], late, path[late])) return false;
+  for (let t = 0, late = path.length - 1; t < late; t++, late--) if (!alike(t, path[t], late, path[late])) return false;
   return true;
 }

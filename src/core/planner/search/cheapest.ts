@@ -51,11 +51,7 @@ const MORE_SLACK = 4;
  * Only nodes that lie on some path near enough to the cheapest of all are searched. That loses nothing: what is found within the limit is the
  * cheapest, and where nothing is found the limit is raised.
  */
-export function cheapestPath(
-  trellis: Trellis,
-  wanted: Wanted,
-  costs: Passes = passesOver(trellis),
-): Found | null {
+export function cheapestPath(trellis: Trellis, wanted: Wanted, costs: Passes = passesOver(trellis)): Found | null {
   const { least } = costs;
   if (least === Infinity) return null;
   const { back, counted } = wanted;
@@ -114,13 +110,7 @@ function plus(found: Found, surcharge: number, limit: number): Found | null {
 }
 
 /** The cheapest path whose notes and mirror images are the same, where it costs less than the limit. */
-function foldedIn(
-  plain: Kind,
-  same: Alike,
-  surcharge: number,
-  limit: number,
-  counted?: Counted,
-): Found | null {
+function foldedIn(plain: Kind, same: Alike, surcharge: number, limit: number, counted?: Counted): Found | null {
   const pruned = narrowed(plain.pruned, plain.ahead, limit - surcharge);
   if (!pruned) return null;
   const { first, nodes } = pruned;

@@ -50,7 +50,6 @@ function eachStep({ layers, blocks }: Trellis, t: number, visit: (from: number, 
   for (let from = 0; from < layer.nodes; from++) {
     for (let at = stayStart[from]; at < stayStart[from + 1]; at++) visit(from, stayTo[at]);
     const touch = layer.touchOf[from];
-    for (let to = 0; to < next.nodes; to++)
-      if (moveCost(block, touch, next.touchOf[to]) < Infinity) visit(from, to);
+    for (let to = 0; to < next.nodes; to++) if (moveCost(block, touch, next.touchOf[to]) < Infinity) visit(from, to);
   }
 }

@@ -30,10 +30,7 @@ export function passesOver(trellis: Trellis): Passes {
   const first = new Int32Array(layers.length + 1);
   for (let t = 0; t < layers.length; t++) first[t + 1] = first[t] + layers[t].nodes;
   const backward = backwardOver(trellis, first);
-  const least = layers[0].entry.reduce(
-    (cheapest, set, node) => Math.min(cheapest, set + backward[2 * node]),
-    Infinity,
-  );
+  const least = layers[0].entry.reduce((cheapest, set, node) => Math.min(cheapest, set + backward[2 * node]), Infinity);
   let forward: Float64Array | undefined;
   return {
     first,

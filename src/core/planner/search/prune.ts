@@ -34,9 +34,7 @@ export function prune(trellis: Trellis, passes: Passes, most: number): Pruned | 
   const first = new Int32Array(layers.length + 1);
   const stepsAt = new Int32Array(layers.length);
   const [nodes, cost, steps]: number[][] = [[], [], []];
-  const stay = new Float64Array(layers.reduce((widest, layer) => Math.max(widest, layer.nodes), 0)).fill(
-    Infinity,
-  );
+  const stay = new Float64Array(layers.reduce((widest, layer) => Math.max(widest, layer.nodes), 0)).fill(Infinity);
   let kept: readonly Stand[] = [];
   /** What has been paid up to each node kept, its own cost included. */
   let paid: readonly number[] = [];
@@ -65,7 +63,8 @@ export function prune(trellis: Trellis, passes: Passes, most: number): Pruned | 
     paid = spent;
   }
   return {
-    ...{ first, stepsAt },
+    first,
+    stepsAt,
     nodes: Int32Array.from(nodes),
     cost: Float64Array.from(cost),
     steps: Float64Array.from(steps),

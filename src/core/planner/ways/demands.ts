@@ -1,12 +1,4 @@
-import type {
-  PositionNumber,
-  PlanRequest,
-  PositionRule,
-  Rules,
-  Demand,
-  Plan,
-  WayName,
-} from '../../vocabulary';
+import type { PositionNumber, PlanRequest, PositionRule, Rules, Demand, Plan, WayName } from '../../vocabulary';
 import { positionOrder, positionsOf } from '../../hand/positions';
 import { schoolsOf } from '../../instrument/instruments';
 import { midiOf } from '../../pitch/pitch';
@@ -33,12 +25,7 @@ export function withDemand(request: PlanRequest, { rules, school }: Demand): Pla
   return {
     ...request,
     ...(school ? { school } : {}),
-    rules: {
-      ...own,
-      ...rules,
-      ...(locks.length > 0 ? { locks } : {}),
-      ...(never.length > 0 ? { never } : {}),
-    },
+    rules: { ...own, ...rules, ...(locks.length > 0 ? { locks } : {}), ...(never.length > 0 ? { never } : {}) },
   };
 }
 
@@ -54,12 +41,7 @@ const MOST_ON_ONE = 19;
 const COUNTABLE = 30;
 
 /** The demands worth asking after a plan: each would change it. */
-export function demandsAfter(
-  context: Context,
-  trellis: HoldTrellis,
-  best: Plan,
-  comesBack: boolean,
-): Asked[] {
+export function demandsAfter(context: Context, trellis: HoldTrellis, best: Plan, comesBack: boolean): Asked[] {
   const { request } = context;
   const rules = request.rules ?? {};
   const stops = best.steps.flatMap((step) =>
@@ -98,8 +80,7 @@ export function demandsAfter(
     free(rules.extensions, 'avoid') &&
       best.steps.some(({ extended }) => extended) &&
       byHolds(context, { code: 'no-extension' }, { extensions: 'never' }),
-    !comesBack &&
-      !rules.sameBack && { way: { code: 'same-back' }, demand: { rules: { sameBack: true } }, mask: {} },
+    !comesBack && !rules.sameBack && { way: { code: 'same-back' }, demand: { rules: { sameBack: true } }, mask: {} },
     ...lowDown(context, best),
     ...inOnePosition(context, trellis, best),
     ...onOneString(context, best),
@@ -125,11 +106,7 @@ function free(rule: string | undefined, ...milder: string[]): boolean {
 function byHolds(context: Context, way: WayName, more: Rules): Asked {
   const { setup, model, request } = context;
   const rules = { ...request.rules, ...more };
-  return {
-    way,
-    demand: { rules: more },
-    mask: { allows: ({ hold }) => holdAllowed(setup, model, rules, hold) },
-  };
+  return { way, demand: { rules: more }, mask: { allows: ({ hold }) => holdAllowed(setup, model, rules, hold) } };
 }
 
 /** Up to first, second or third position, where the plan goes above that. */
@@ -161,9 +138,7 @@ function inOnePosition(context: Context, { layers }: HoldTrellis, best: Plan): A
     .filter((position) => position !== 'thumb' && there.has(position))
     .filter((position) => position !== 0.5 || !there.has(1) || !drawnBack(context.setup))
     .filter((position) => best.steps.some((step) => step.position !== position))
-    .map((position) =>
-      byHolds(context, { code: 'in-position', position }, { positions: { only: [position] } }),
-    );
+    .map((position) => byHolds(context, { code: 'in-position', position }, { positions: { only: [position] } }));
 }
 
 /** Where half position is the first drawn back: nobody plays there what lies in first position. On the low instruments it is a place of its own. */
@@ -179,10 +154,7 @@ function onOneString({ setup, sounding, request }: Context, best: Plan): Asked[]
   return setup.strings
     .filter(({ midi }) => low >= midi && high <= midi + setup.reachSemitones)
     .filter(({ name }) => !request.rules?.strings || request.rules.strings.includes(name))
-    .map(({ name }) => ({
-      way: { code: 'on-string', string: name },
-      demand: { rules: { strings: [name] } },
-    }));
+    .map(({ name }) => ({ way: { code: 'on-string', string: name }, demand: { rules: { strings: [name] } } }));
 }
 
 /** Where there are few shifts, each of them at another place. */

@@ -23,8 +23,7 @@ const NAMES = Object.keys(FELT_BY) as TraitName[];
 
 export function traitsOf({ steps, shifts, reach, terms }: Plan, events: readonly ResponseEvent[]): Traits {
   const crossed = steps.filter((step, t) => t > 0 && step.stops[0].string !== steps[t - 1].stops[0].string);
-  const playedBy = (finger: number) =>
-    steps.filter(({ stops }) => stops.some((stop) => stop.finger === finger)).length;
+  const playedBy = (finger: number) => steps.filter(({ stops }) => stops.some((stop) => stop.finger === finger)).length;
   const afterRest = (at: number) => at > 0 && 'rest' in events[at - 1];
   return {
     shifts: shifts.length,

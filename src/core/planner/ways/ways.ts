@@ -133,10 +133,7 @@ function boundedByShifts({ plan, trellis, costs }: Best, shifts: number, limit: 
   const { first, backward, forward, least } = priced ? passesOver(priced) : costs;
   const paid = price * shifts;
   if (least - paid <= plan.cost) return costs;
-  return {
-    ...{ first, backward, ahead: costs.backward },
-    ...{ forward: forward.map((cost) => cost - paid), least: least - paid },
-  };
+  return { first, backward, ahead: costs.backward, forward: forward.map((cost) => cost - paid), least: least - paid };
 }
 
 /** How far above the least it could cost a way is looked for first: about what coming back another way costs. Then further and further, since the search takes longer the further it looks. */

@@ -1,13 +1,4 @@
-import {
-  BOWS,
-  BROKEN,
-  DIRECTIONS,
-  DOUBLE_STOPS,
-  FIGURES,
-  MOST_BEATS,
-  MOST_PER_BOW,
-  MOST_VOICES,
-} from '../music';
+import { BOWS, BROKEN, DIRECTIONS, DOUBLE_STOPS, FIGURES, MOST_BEATS, MOST_PER_BOW, MOST_VOICES } from '../music';
 import { closed, either, oneOf, tagged, Type, type Described } from '../schema';
 
 /*
@@ -26,10 +17,7 @@ const TIME_SIGNATURE = '^([1-9]|[12][0-9]|3[0-2])/(1|2|4|8|16|32)$';
 const Time = Type.String({ pattern: TIME_SIGNATURE });
 
 /** How the bars lie: a signature, and the beats before the first bar. A beat is the lower number of the signature. */
-const METRE = {
-  time: Type.Optional(Time),
-  pickup: Type.Optional(Type.Number({ minimum: 0, maximum: 64 })),
-};
+const METRE = { time: Type.Optional(Time), pickup: Type.Optional(Type.Number({ minimum: 0, maximum: 64 })) };
 
 export const ScaleSpec = closed({
   type: oneOf(['scale']),

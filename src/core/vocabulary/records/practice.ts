@@ -1,5 +1,5 @@
 import { closed, either, oneOf, tagged, Type, type Described } from '../schema';
-import { GROWING_UNITS, HEARD, MOST_BPM, LEAST_BPM } from '../practice';
+import { GROWING_UNITS, HEARD, MOST_BPM, LEAST_BPM } from '../practising';
 
 /*
  * What is practised and what came of it, described.

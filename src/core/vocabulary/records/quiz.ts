@@ -1,4 +1,4 @@
-import { FINGERS } from '../instruments';
+import { FINGERS } from '../players';
 import { closed, oneOf, tagged, Type, type Described } from '../schema';
 import { PositionSchema } from './request';
 
@@ -14,13 +14,7 @@ export const QuizAsk = tagged('kind', [
   // Which string and finger for this note in this position.
   closed({ kind: oneOf(['place']), pitch: Pitch, position: PositionSchema, key: Type.String() }),
   // Which note is this finger on that string in that position.
-  closed({
-    kind: oneOf(['name']),
-    string: Pitch,
-    finger: Finger,
-    position: PositionSchema,
-    key: Type.String(),
-  }),
+  closed({ kind: oneOf(['name']), string: Pitch, finger: Finger, position: PositionSchema, key: Type.String() }),
   // Where else can it be played.
   closed({ kind: oneOf(['elsewhere']), pitch: Pitch, string: Pitch }),
   // Which finger on the next string lies right beside this one.
@@ -46,11 +40,7 @@ export const QuizAsk = tagged('kind', [
     toPosition: PositionSchema,
   }),
   // The names of a scale, forward or backwards.
-  closed({
-    kind: oneOf(['names', 'names-backwards']),
-    key: Type.String(),
-    position: Type.Optional(PositionSchema),
-  }),
+  closed({ kind: oneOf(['names', 'names-backwards']), key: Type.String(), position: Type.Optional(PositionSchema) }),
   // By ear: which of two is the target; is it high or low.
   closed({ kind: oneOf(['ear-which', 'ear-side']), pitch: Pitch, midi: Midi, cents: Type.Number() }),
 ]);

@@ -1,4 +1,4 @@
-import { FINGERS, HAND_SIZES, INSTRUMENT_NAMES, LEVELS, SCHOOLS } from '../instruments';
+import { FINGERS, HAND_SIZES, INSTRUMENT_NAMES, LEVELS, SCHOOLS } from '../players';
 import { NAMED_SYSTEMS, STRING_TUNINGS } from '../music';
 import {
   CHROMATIC,

@@ -1,5 +1,5 @@
 import { COUNTED, ELEMENTS, FELT, MOMENTS, PROBLEMS, SHIFT_KINDS, TERM_NAMES, TRAITS } from '../answers';
-import { SCHOOLS, VERDICTS } from '../instruments';
+import { SCHOOLS, VERDICTS } from '../players';
 import { BOWS } from '../music';
 import { PREFERENCES } from '../rules';
 import { either, oneOf, tagged, Type, type Described } from '../schema';
@@ -55,13 +55,7 @@ export type HandPlace = Described<typeof HandPlace>;
 
 /** Where each finger lies or would fall, in semitones above the open string; fingers without a place are left out. */
 const FingerPlaces = Type.Partial(
-  Type.Object({
-    1: Type.Integer(),
-    2: Type.Integer(),
-    3: Type.Integer(),
-    4: Type.Integer(),
-    T: Type.Integer(),
-  }),
+  Type.Object({ 1: Type.Integer(), 2: Type.Integer(), 3: Type.Integer(), 4: Type.Integer(), T: Type.Integer() }),
 );
 
 /** What gets worse: counted, or else felt. */
@@ -222,11 +216,7 @@ export type Plan = Described<typeof Plan>;
 /** One change to the rules, as it is said: what is let in, and from which event on it is needed. */
 export const RuleChange = tagged('kind', [
   Type.Object({ kind: oneOf(['allow-open-strings', 'allow-little-finger', 'allow-extension']), at: Count }),
-  Type.Object({
-    kind: oneOf(['allow-positions']),
-    places: Type.Array(HandPlace, { minItems: 1 }),
-    at: Count,
-  }),
+  Type.Object({ kind: oneOf(['allow-positions']), places: Type.Array(HandPlace, { minItems: 1 }), at: Count }),
   Type.Object({ kind: oneOf(['allow-up-to']), position: PositionSchema, at: Count }),
   Type.Object({ kind: oneOf(['allow-strings']), strings: Type.Array(Type.String()), at: Count }),
   Type.Object({ kind: oneOf(['unlock', 'allow-again']), at: Count }),

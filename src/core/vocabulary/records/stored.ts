@@ -1,5 +1,5 @@
 import type { Static, TSchema } from '@sinclair/typebox';
-import { CLEFS, LEVELS, NOTE_NAMES } from '../instruments';
+import { CLEFS, LEVELS, NOTE_NAMES } from '../players';
 import { either, oneOf, tagged, Type, type Described } from '../schema';
 import { KeptFingering } from './fingering';
 import { JudgedPlace, PracticeTask, WeekItem } from './practice';
@@ -79,12 +79,7 @@ export const StudentRecord = Type.Object({
 export type StudentRecord = Described<typeof StudentRecord>;
 
 /** A brief kept under a name, to begin other plans from. */
-export const BriefRecord = Type.Object({
-  id: Id,
-  name: Type.String(),
-  request: RequestKept,
-  createdAt: Time,
-});
+export const BriefRecord = Type.Object({ id: Id, name: Type.String(), request: RequestKept, createdAt: Time });
 export type BriefRecord = Described<typeof BriefRecord>;
 
 /** Whose practice it is; empty for nobody in particular. */
@@ -112,12 +107,7 @@ export const SessionRecord = Type.Object({
   /** Beats a minute at which the whole was clean often enough. */
   reached: Type.Optional(Type.Number()),
   /** Repetitions by how they were heard. */
-  heard: Type.Object({
-    low: Type.Integer(),
-    in: Type.Integer(),
-    high: Type.Integer(),
-    missed: Type.Integer(),
-  }),
+  heard: Type.Object({ low: Type.Integer(), in: Type.Integer(), high: Type.Integer(), missed: Type.Integer() }),
   goal: Type.String(),
   playerWords: Type.String(),
   teacherWords: Type.String(),
@@ -162,12 +152,7 @@ export const LessonRecord = Type.Object({
   /** Minutes a day that the student has. */
   minutes: Type.Integer({ minimum: 1, maximum: 600 }),
   assigned: Type.Array(
-    Type.Object({
-      planId: Id,
-      what: Type.String(),
-      goalBpm: Type.Optional(Type.Number()),
-      words: Type.String(),
-    }),
+    Type.Object({ planId: Id, what: Type.String(), goalBpm: Type.Optional(Type.Number()), words: Type.String() }),
   ),
   items: Type.Array(WeekItem),
   goal: Type.String(),

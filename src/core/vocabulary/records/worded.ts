@@ -53,12 +53,7 @@ const Meaning = Type.Object({
     }),
   ),
   cues: Type.Array(
-    Type.Object({
-      at: Type.Integer(),
-      code: Type.String(),
-      fingers: Type.Array(FingerSchema),
-      message: Message,
-    }),
+    Type.Object({ at: Type.Integer(), code: Type.String(), fingers: Type.Array(FingerSchema), message: Message }),
   ),
 });
 

@@ -124,9 +124,7 @@ function writePart(out: string[], id: string, { instrument, sections }: XmlPart)
     section.bars.forEach((bar, b) => {
       const pickup = bar.number === 0;
       number += sections.length > 1 || !pickup ? 1 : 0;
-      out.push(
-        `<measure number="${sections.length > 1 ? number : bar.number}"${pickup ? ' implicit="yes"' : ''}>`,
-      );
+      out.push(`<measure number="${sections.length > 1 ? number : bar.number}"${pickup ? ' implicit="yes"' : ''}>`);
       if (s > 0 && b === 0) out.push('<print new-page="yes"/>');
       clef = writeAttributes(pen, bar, { first: s === 0 && b === 0, opening: b === 0, clef });
       if (b === 0 && section.title) writeWords(pen, section.title);
@@ -211,13 +209,7 @@ function writeTempo({ out }: Pen, bpm: number, time: string) {
   );
 }
 
-function writeNote(
-  pen: Pen,
-  note: WrittenNote,
-  step: Step | undefined,
-  section: XmlSection,
-  bar: WrittenBar,
-) {
+function writeNote(pen: Pen, note: WrittenNote, step: Step | undefined, section: XmlSection, bar: WrittenBar) {
   const { out, divisions } = pen;
   const duration = `<duration>${Math.round(note.quarters * divisions)}</duration>`;
   if (note.pitches.length === 0) {
@@ -267,9 +259,7 @@ function notations(note: WrittenNote, ties: readonly string[], own: boolean, hel
     ...ties,
     ...(own && note.slur ? [`<slur type="${note.slur}" number="1"/>`] : []),
     ...(own && note.tuplet
-      ? (note.tuplet === 'whole' ? ['start', 'stop'] : [note.tuplet]).map(
-          (type) => `<tuplet type="${type}"/>`,
-        )
+      ? (note.tuplet === 'whole' ? ['start', 'stop'] : [note.tuplet]).map((type) => `<tuplet type="${type}"/>`)
       : []),
     held,
   ].join('');
@@ -277,12 +267,7 @@ function notations(note: WrittenNote, ties: readonly string[], own: boolean, hel
 }
 
 /** How one note is held: what a reader elsewhere can show. */
-function technical(
-  note: WrittenNote,
-  step: Step | undefined,
-  strings: readonly string[],
-  voice: number,
-): string {
+function technical(note: WrittenNote, step: Step | undefined, strings: readonly string[], voice: number): string {
   if (!note.first) return '';
   const stop = step?.stops[voice];
   const bow = voice === 0 && note.bow ? `<${note.bow}-bow/>` : '';

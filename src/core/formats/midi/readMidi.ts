@@ -96,8 +96,7 @@ export function readMidi(bytes: Uint8Array): Piece {
             drums++;
             break;
           }
-          if (++notesRead > MOST_FILE_NOTES)
-            throw new Unreadable('too-large-notes', { most: MOST_FILE_NOTES });
+          if (++notesRead > MOST_FILE_NOTES) throw new Unreadable('too-large-notes', { most: MOST_FILE_NOTES });
           const note = { midi: event.noteNumber, from: tick, to: tick };
           open.set(id, note);
           trackOf(event.channel).notes.push(note);
@@ -108,25 +107,18 @@ export function readMidi(bytes: Uint8Array): Piece {
       }
     }
     for (const note of open.values()) note.to = Math.max(tick, note.from + 1);
-    for (const track of own.values())
-      if (track.notes.length > 0) found.push({ ...track, name: name || track.name });
+    for (const track of own.values()) if (track.notes.length > 0) found.push({ ...track, name: name || track.name });
   });
   if (drums > 0) notices.push({ code: 'percussion', data: { count: drums } });
   if (found.length === 0) throw new Unreadable(drums > 0 ? 'only-percussion' : 'no-notes');
   const place = (tick: number) => snapped(tick, unit);
   const context: Context = {
     place,
-    keys: keys.map(({ tick, value }) => ({
-      start: place(tick),
-      fifths: Math.max(-7, Math.min(7, value)),
-      mode: '',
-    })),
+    keys: keys.map(({ tick, value }) => ({ start: place(tick), fifths: Math.max(-7, Math.min(7, value)), mode: '' })),
     times: regular(times).map(({ tick, value }) => ({ start: place(tick), time: value })),
     tempos: tempos.map(({ tick, value }) => ({ start: place(tick), bpm: Math.round(value * 100) / 100 })),
   };
-  const named = tracks.flatMap((events) =>
-    events.flatMap((event) => (event.type === 'trackName' ? [event.text] : [])),
-  );
+  const named = tracks.flatMap((events) => events.flatMap((event) => (event.type === 'trackName' ? [event.text] : [])));
   return { title: named[0] ?? '', parts: found.map((track, n) => partOf(track, n, context)), notices };
 }
 
@@ -153,10 +145,12 @@ interface Context extends Pick<PiecePart, 'keys' | 'times' | 'tempos'> {
 function partOf({ name, program, notes }: Track, n: number, context: Context): PiecePart {
   const { place, keys, times, tempos } = context;
   const notices: FileNotice[] = [];
-  const fifths = (start: Fraction) =>
-    keys.findLast((key) => numberOf(key.start) <= numberOf(start))?.fifths ?? 0;
+  const fifths = (start: Fraction) => keys.findLast((key) => numberOf(key.start) <= numberOf(start))?.fifths ?? 0;
   const line = lineOf(notes, place, notices).map(({ start, end, midi }): PieceNote => ({
-    ...{ start, length: minus(end, start), tied: false, slur: false },
+    start,
+    length: minus(end, start),
+    tied: false,
+    slur: false,
     heads: midi.map((one) => ({ pitch: spelled(one, fifths(start)) })),
   }));
   const last = line[line.length - 1];
@@ -166,7 +160,10 @@ function partOf({ name, program, notes }: Track, n: number, context: Context): P
     instrument: instrumentNamed(name) ?? instrumentSounding(program),
     bars: barsTo(plus(last.start, last.length), times),
     voices: [{ name: '1', staff: '1', notes: line }],
-    ...{ keys, times, tempos, notices },
+    keys,
+    times,
+    tempos,
+    notices,
   };
 }
 
@@ -211,8 +208,7 @@ function lineOf(notes: readonly Sounded[], place: Context['place'], notices: Fil
 /** The simplest fraction of a quarter that a tick can mean. */
 function snapped(tick: number, unit: number): Fraction {
   const whole = tick / unit;
-  const within = (off: number) =>
-    GRID.find((below) => Math.abs(whole - Math.round(whole * below) / below) <= off);
+  const within = (off: number) => GRID.find((below) => Math.abs(whole - Math.round(whole * below) / below) <= off);
   const below = within(0.5 / unit) ?? within(BY_HAND) ?? unit;
   return fraction(Math.round(whole * below), below);
 }
@@ -226,8 +222,7 @@ function barsTo(end: Fraction, times: PiecePart['times']): PieceBar[] {
     const [beats, of] = time.split('/').map(Number);
     const next = times.find((one) => numberOf(one.start) > numberOf(start));
     const length = fraction(beats * 4, of);
-    const cut =
-      next && numberOf(next.start) < numberOf(plus(start, length)) ? minus(next.start, start) : length;
+    const cut = next && numberOf(next.start) < numberOf(plus(start, length)) ? minus(next.start, start) : length;
     bars.push({ number: String(bars.length + 1), start, length: cut });
     start = plus(start, cut);
   }

@@ -29,15 +29,9 @@ interface Placed {
  * A standard MIDI file: a track for tempo, key and time, and one for each part, the notes as they sound.
  * @param bpm beats a minute, a beat being the lower number of the signature
  */
-export function writeMidiFile(
-  title: string,
-  parts: readonly MidiPart[],
-  bpm: number = USUAL_BPM,
-): Uint8Array {
+export function writeMidiFile(title: string, parts: readonly MidiPart[], bpm: number = USUAL_BPM): Uint8Array {
   const tracks = [conductor(title, parts[0].music, bpm), ...parts.map(track)].map(inOrder);
-  return Uint8Array.from(
-    writeMidi({ header: { format: 1, numTracks: tracks.length, ticksPerBeat: TICKS }, tracks }),
-  );
+  return Uint8Array.from(writeMidi({ header: { format: 1, numTracks: tracks.length, ticksPerBeat: TICKS }, tracks }));
 }
 
 /** The tick of each event, and of the end. */
@@ -56,16 +50,15 @@ function conductor(title: string, music: WritableMusic, bpm: number): Placed[] {
   const ticks = ticksOf(music);
   const { of } = readTime(music.time);
   const put = (tick: number, event: object): Placed => ({
-    ...{ tick, order: 0 },
+    tick,
+    order: 0,
     event: { deltaTime: 0, meta: true, ...event } as MidiEvent,
   });
   const tempo = (tick: number, beats: number) =>
     put(tick, { type: 'setTempo', microsecondsPerBeat: Math.round((60_000_000 * of) / (4 * beats)) });
   const signature = (tick: number, time: string) => {
     const { beats, of: lower } = readTime(time);
-    return put(tick, {
-      ...{ type: 'timeSignature', numerator: beats, denominator: lower, metronome: 24, thirtyseconds: 8 },
-    });
+    return put(tick, { type: 'timeSignature', numerator: beats, denominator: lower, metronome: 24, thirtyseconds: 8 });
   };
   const key = (tick: number, fifths: number) =>
     put(tick, { type: 'keySignature', key: writtenFifths(fifths), scale: 0 });
@@ -93,13 +86,9 @@ function track({ name, instrument, music }: MidiPart, n: number): Placed[] {
   const placed: Placed[] = [
     { tick: 0, order: 0, event: { deltaTime: 0, meta: true, type: 'trackName', text: ascii(name) } },
     {
-      ...{ tick: 0, order: 0 },
-      event: {
-        deltaTime: 0,
-        channel,
-        type: 'programChange',
-        programNumber: instrumentRecord(instrument).program,
-      },
+      tick: 0,
+      order: 0,
+      event: { deltaTime: 0, channel, type: 'programChange', programNumber: instrumentRecord(instrument).program },
     },
   ];
   music.events.forEach((event, at) => {
@@ -110,10 +99,7 @@ function track({ name, instrument, music }: MidiPart, n: number): Placed[] {
       placed.push({ tick: ticks[at], order: 2, event: on }, { tick: ticks[at + 1], order: 1, event: off });
     }
   });
-  placed.push({
-    ...{ tick: ticks[ticks.length - 1], order: 3 },
-    event: { deltaTime: 0, meta: true, type: 'endOfTrack' },
-  });
+  placed.push({ tick: ticks[ticks.length - 1], order: 3, event: { deltaTime: 0, meta: true, type: 'endOfTrack' } });
   return placed;
 }
 

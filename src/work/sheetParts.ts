@@ -78,13 +78,19 @@ export function sheetPlan(
       const drill = planned(drillForFinding(request, response, one, setup, finding), reader);
       return {
         words: findingWords(finding, setup, speech),
-        ...{ from: Math.min(...finding.events), to: Math.max(...finding.events) },
+        from: Math.min(...finding.events),
+        to: Math.max(...finding.events),
         ...(drill ? { drill } : {}),
       };
     });
   const clefs = clefsFor(response.events, request.instrument, reader.clefs);
   return {
-    ...{ request, response, findings, hard, clefs, plan: one },
+    request,
+    response,
+    findings,
+    hard,
+    clefs,
+    plan: one,
     title: titleInWords(title || sentence(requestWords(request))),
   };
 }

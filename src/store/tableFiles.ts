@@ -36,13 +36,10 @@ export function fileText(kind: FileKind, content: object, now: Date): string {
 export function readLists(text: string, kind: FileKind): FileReading {
   const head = fileHead(text);
   if (head === 'broken') return trouble(fileTroubleWords(kind, 'broken'));
-  if (head === 'other' || head.format !== `dove-path-${kind}`)
-    return trouble(fileTroubleWords(kind, 'other'));
+  if (head === 'other' || head.format !== `dove-path-${kind}`) return trouble(fileTroubleWords(kind, 'other'));
   const version = Number(head.version);
   if (!(version <= FILE_VERSIONS[kind]))
-    return trouble(
-      fileTroubleWords(kind, 'later', { version: String(head.version), most: FILE_VERSIONS[kind] }),
-    );
+    return trouble(fileTroubleWords(kind, 'later', { version: String(head.version), most: FILE_VERSIONS[kind] }));
   const file = head as Readonly<Record<string, unknown>>;
   const missing = tablesOfFile(kind).find((name) => {
     const { join, files } = tableOf(name);

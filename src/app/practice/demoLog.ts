@@ -18,14 +18,14 @@ import {
 } from '../../core';
 import { sessionsOf, listPlans, listStudents } from '../../store/read';
 import { joinLists } from '../../store/join';
-import type { Lists } from '../../store/files';
+import type { Lists } from '../../store/tableFiles';
 import { isExample } from '../../store/records';
 import { planTitle } from '../../wording/material';
 import { meaningOf, type Meaning } from '../meaning';
-import { dayOf, daysFrom } from './days';
+import { dayOf, daysFrom } from './calendar';
 import { positionQuizzes } from './decks';
 import { assignedFor, proposed } from './lessons';
-import { passageOf, placesOf } from './passage';
+import { passageOf, placesOf } from './playedPassage';
 import { seeded } from './seeded';
 
 /*
@@ -50,31 +50,46 @@ const SLIP = 0.006;
 
 const HABITS: readonly Habit[] = [
   {
-    ...{ name: 'Wren', perWeek: 5, repetitions: 14, tempo: [60, 92] },
+    name: 'Wren',
+    perWeek: 5,
+    repetitions: 14,
+    tempo: [60, 92],
     off: (kinds) => (kinds.includes('finger-3-3') ? 0.22 : SLIP),
     low: (kinds) => (kinds.includes('finger-3-3') ? 0.88 : EVEN),
     words: ['went well', 'the top is shaky', 'slow bow helped', ''],
   },
   {
-    ...{ name: 'Juno', perWeek: 4, repetitions: 12, tempo: [56, 80] },
+    name: 'Juno',
+    perWeek: 4,
+    repetitions: 12,
+    tempo: [56, 80],
     off: (kinds) => (kinds.includes('up-3') ? 0.3 : SLIP),
     low: (kinds) => (kinds.includes('up-3') ? 0.9 : EVEN),
     words: ['arm tired after the thumb', '', 'heard each shift first'],
   },
   {
-    ...{ name: 'Marlow', perWeek: 4, repetitions: 14, tempo: [72, 120] },
+    name: 'Marlow',
+    perWeek: 4,
+    repetitions: 14,
+    tempo: [72, 120],
     off: (_, bpm) => (bpm >= 100 ? 0.035 : SLIP / 2),
     low: () => EVEN,
     words: ['fast is a mess', '', 'better in rhythms'],
   },
   {
-    ...{ name: 'Pip', perWeek: 3, repetitions: 8, tempo: [50, 66] },
+    name: 'Pip',
+    perWeek: 3,
+    repetitions: 8,
+    tempo: [50, 66],
     off: () => 0.02,
     low: () => EVEN,
     words: ['fun', 'forgot the fourth finger', ''],
   },
   {
-    ...{ name: 'Otis', perWeek: 2, repetitions: 8, tempo: [50, 63] },
+    name: 'Otis',
+    perWeek: 2,
+    repetitions: 8,
+    tempo: [50, 63],
     off: () => 0.015,
     low: () => EVEN,
     words: ['', 'half position is cold'],
@@ -119,15 +134,8 @@ function demoPractice(
     sessions.push(made.session);
     repetitions.push(...made.judged);
   }
-  const { cards, answers } =
-    habit.name === 'Wren' ? demoCards(student, now, chance) : { cards: [], answers: [] };
-  return {
-    sessions,
-    repetitions,
-    cards,
-    answers,
-    lessons: [demoLesson(habit, student, plans, today, now, cards)],
-  };
+  const { cards, answers } = habit.name === 'Wren' ? demoCards(student, now, chance) : { cards: [], answers: [] };
+  return { sessions, repetitions, cards, answers, lessons: [demoLesson(habit, student, plans, today, now, cards)] };
 }
 
 interface Moment {
@@ -141,21 +149,20 @@ interface Moment {
   readonly left: boolean;
 }
 
-function demoSession(
-  habit: Habit,
-  { student, meaning, day, startedAt, progress, left }: Moment,
-  chance: () => number,
-) {
+function demoSession(habit: Habit, { student, meaning, day, startedAt, progress, left }: Moment, chance: () => number) {
   const { record, response } = meaning;
   const [first, goal] = habit.tempo;
   const from = Math.round(first + (goal - first) * progress * 0.6);
   const task: PracticeTask = {
-    ...{ from: 0, to: response.events.length - 1, bpm: from, times: USUAL_TIMES, beatsEach: 1, clicks: 1 },
-    ...{
-      hearFirst: false,
-      reminders: [],
-      ladder: { kind: 'tempo', from, to: Math.max(from + 12, goal), by: { steps: 4 } },
-    },
+    from: 0,
+    to: response.events.length - 1,
+    bpm: from,
+    times: USUAL_TIMES,
+    beatsEach: 1,
+    clicks: 1,
+    hearFirst: false,
+    reminders: [],
+    ladder: { kind: 'tempo', from, to: Math.max(from + 12, goal), by: { steps: 4 } },
   };
   const steps = stepsOf(task, passageOf(meaning));
   const places = placesOf(meaning, task);
@@ -170,32 +177,41 @@ function demoSession(
     const slip = slipIn(places, bpm, habit, chance);
     heards.push(slip?.heard ?? 'in');
     judged.push({
-      ...{
-        kind: 'judged',
-        id: crypto.randomUUID(),
-        sessionId: id,
-        number,
-        at: startedAt + number * 55_000,
-        step,
-      },
-      ...{ from: task.from, to: task.to, bpm, heard: slip?.heard ?? 'in', place: slip?.place ?? null },
+      kind: 'judged',
+      id: crypto.randomUUID(),
+      sessionId: id,
+      number,
+      at: startedAt + number * 55_000,
+      step,
+      from: task.from,
+      to: task.to,
+      bpm,
+      heard: slip?.heard ?? 'in',
+      place: slip?.place ?? null,
     });
   }
   const minutes = Math.round(judged.length * 0.9 + chance() * 3);
   const reached = reachedIn(judged, task);
   const session: SessionRecord = {
-    ...{
-      id,
-      studentId: student.id,
-      day,
-      startedAt,
-      endedAt: left ? null : startedAt + minutes * 60_000,
-      minutes,
-    },
-    ...{ what: planTitle(record), planId: record.id, task, places, heard: heardOf(judged) },
+    id,
+    studentId: student.id,
+    day,
+    startedAt,
+    endedAt: left ? null : startedAt + minutes * 60_000,
+    minutes,
+    what: planTitle(record),
+    planId: record.id,
+    task,
+    places,
+    heard: heardOf(judged),
     ...(reached === undefined ? {} : { reached }),
-    ...{ goal: '', playerWords: habit.words[Math.floor(chance() * habit.words.length)], teacherWords: '' },
-    ...{ question: '', next: '', createdAt: startedAt, changedAt: startedAt },
+    goal: '',
+    playerWords: habit.words[Math.floor(chance() * habit.words.length)],
+    teacherWords: '',
+    question: '',
+    next: '',
+    createdAt: startedAt,
+    changedAt: startedAt,
   };
   return { session, judged };
 }
@@ -224,18 +240,25 @@ function demoCards(
   const quizzes = positionQuizzes(student, 3, 'D major');
   const before = now - 20 * DAY_MS;
   const cards = quizzes.map((quiz, at): CardRecord => ({
-    ...{ id: crypto.randomUUID(), studentId: student.id, deck: 'D major, 3rd position', quiz },
-    ...{ createdAt: before + at, changedAt: before + at },
+    id: crypto.randomUUID(),
+    studentId: student.id,
+    deck: 'D major, 3rd position',
+    quiz,
+    createdAt: before + at,
+    changedAt: before + at,
   }));
-  const answers = cards.slice(0, 24).flatMap((card): AnswerRecord[] =>
-    [12, 9, 5].map((back) => ({
-      ...{ id: crypto.randomUUID(), cardId: card.id, studentId: student.id, at: now - back * DAY_MS },
-      ...{
+  const answers = cards
+    .slice(0, 24)
+    .flatMap((card): AnswerRecord[] =>
+      [12, 9, 5].map((back) => ({
+        id: crypto.randomUUID(),
+        cardId: card.id,
+        studentId: student.id,
+        at: now - back * DAY_MS,
         right: isRight(card.quiz, card.quiz.right[0]) && chance() < 0.85,
         took: 3000 + Math.floor(chance() * 9000),
-      },
-    })),
-  );
+      })),
+    );
   return { cards, answers };
 }
 
@@ -254,8 +277,15 @@ function demoLesson(
     .map((plan, at) => ({ ...assignedFor(plan), ...(at === 0 ? { goalBpm: tempo[1] } : {}) }));
   const before = now - 7 * DAY_MS;
   return {
-    ...{ id: crypto.randomUUID(), studentId: student.id, day: daysFrom(today, -7), minutes, assigned },
+    id: crypto.randomUUID(),
+    studentId: student.id,
+    day: daysFrom(today, -7),
+    minutes,
+    assigned,
     items: proposed({ trends: [], cardsDue: cards.length, cards }, assigned, minutes),
-    ...{ goal: 'Hear each shift before it is made', words: '', createdAt: before, changedAt: before },
+    goal: 'Hear each shift before it is made',
+    words: '',
+    createdAt: before,
+    changedAt: before,
   };
 }

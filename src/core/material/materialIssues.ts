@@ -1,7 +1,7 @@
 import type { Issue } from '../issue';
 import { parsePitch } from '../pitch/pitch';
 import { parseKey } from './build';
-import { beatsOf } from './notes';
+import { beatsOf } from './noteEvents';
 import { MOST_BEATS, type MaterialSpec, type NotesSpec } from '../vocabulary';
 
 /** Most events one request may hold; a longer piece is planned movement by movement. */
@@ -15,8 +15,7 @@ export function materialIssues(spec: MaterialSpec): Issue[] {
 
 function noteIssues({ notes, key, changes = [] }: NotesSpec): Issue[] {
   const issues: Issue[] = [];
-  if (key !== undefined && !parseKey(key))
-    issues.push({ path: '/material/key', code: 'no-key', data: { name: key } });
+  if (key !== undefined && !parseKey(key)) issues.push({ path: '/material/key', code: 'no-key', data: { name: key } });
   if (notes.length > MOST_EVENTS) {
     const data = { count: notes.length, most: MOST_EVENTS };
     return [...issues, { path: '/material/notes', code: 'too-many-notes', data }];

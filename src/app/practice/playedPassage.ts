@@ -10,7 +10,7 @@ import {
   type Plan,
   type ResponseEvent,
 } from '../../core';
-import { excerptOf, type Excerpt } from '../../audio/score';
+import { excerptOf, type Excerpt } from '../../audio/heardScore';
 import type { Meaning } from '../meaning';
 
 /*
@@ -48,16 +48,11 @@ export function eventsOn(meaning: Pick<Meaning, 'response' | 'plan'>, step: Ladd
 }
 
 /** What is heard of a step where we play along. */
-export function excerptOn(
-  meaning: Pick<Meaning, 'response' | 'plan' | 'request'>,
-  step: LadderStep,
-): Excerpt {
+export function excerptOn(meaning: Pick<Meaning, 'response' | 'plan' | 'request'>, step: LadderStep): Excerpt {
   const events = eventsOn(meaning, step);
   const excerpt = excerptOf(events, meaning.plan, resolveSetup(meaning.request), 0, events.length - 1);
   if (step.voices !== 'lower-stronger') return excerpt;
   const lowest = new Map(events.map((event) => [event.at, 'midi' in event ? event.midi[0] : 0]));
-  const notes = excerpt.notes.map((note) =>
-    note.midi === lowest.get(note.at) ? note : { ...note, strength: SOFTER },
-  );
+  const notes = excerpt.notes.map((note) => (note.midi === lowest.get(note.at) ? note : { ...note, strength: SOFTER }));
   return { ...excerpt, notes };
 }

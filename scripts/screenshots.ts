@@ -1,17 +1,17 @@
 /*
  * npm run screenshots: one picture of each main view from the demo data, into docs/screenshots. Builds first.
  */
-import { chromium } from '@playwright/test';
+import { chromium, type Page } from '@playwright/test';
 import { mkdirSync } from 'node:fs';
 import { BROWSER, startServer } from './server.mjs';
 import { ensureChromium, ensurePackages, run } from './setup.mjs';
 
 const FOLDER = 'docs/screenshots';
-const word = (page, label, value) => page.getByLabel(label, { exact: true }).selectOption(value);
+const word = (page: Page, label: string, value: string) => page.getByLabel(label, { exact: true }).selectOption(value);
 
-const openPlan = (page, name) => page.getByRole('button', { name, exact: true }).click();
+const openPlan = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
 
-async function openView(page, view, plan) {
+async function openView(page: Page, view: string, plan: string) {
   await openPlan(page, plan);
   await page.waitForTimeout(400);
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: view }).click();
@@ -19,7 +19,7 @@ async function openView(page, view, plan) {
 }
 
 /** Opens a view of one student's practice, once the made-up log is there. */
-async function openStudent(page, address, view, name) {
+async function openStudent(page: Page, address: string, view: string, name: string) {
   await page.waitForFunction(() => globalThis.localStorage.getItem('dove-path-demo-practice') === null);
   await page.goto(`${address}/${view}`);
   await page.locator('main[data-ready="true"]').waitFor();
@@ -27,7 +27,7 @@ async function openStudent(page, address, view, name) {
   await page.waitForTimeout(800);
 }
 
-async function startSession(page, address) {
+async function startSession(page: Page, address: string) {
   await openStudent(page, address, 'practice', 'Wren');
   await page.getByRole('link', { name: 'Practise' }).first().click();
   await page.getByRole('button', { name: 'Third finger in third position' }).click();
@@ -36,45 +36,45 @@ async function startSession(page, address) {
   await page.getByTestId('staff').first().waitFor();
 }
 
-async function moveRight(page, times) {
+async function moveRight(page: Page, times: number) {
   await page.waitForTimeout(300);
-  await page.getByRole('application').focus({ preventScroll: true });
+  await page.getByRole('application').focus();
   for (let at = 0; at < times; at++) await page.keyboard.press('ArrowRight');
 }
 
 /** What is shown in each picture, beginning from the freshly opened demo. */
 const SHOTS = {
-  'bench-violin': async (page) => {
+  'bench-violin': async (page: Page) => {
     await word(page, 'Octaves', '3');
     await word(page, 'Key', 'A');
     await word(page, 'Positions', 'null');
     await page.waitForTimeout(300);
     await moveRight(page, 18);
   },
-  'bench-cello-thumb': async (page) => {
+  'bench-cello-thumb': async (page: Page) => {
     await openPlan(page, 'Juno: D major into thumb position');
     await moveRight(page, 22);
   },
-  'bench-bass': async (page) => {
+  'bench-bass': async (page: Page) => {
     await openPlan(page, 'Otis: F major scale, two octaves, ¾ double bass');
     await moveRight(page, 11);
   },
-  'bench-edit': async (page) => {
+  'bench-edit': async (page: Page) => {
     await moveRight(page, 6);
     await page.keyboard.press('2');
     await page.getByTestId('outcome').waitFor();
     await page.getByTestId('neck').scrollIntoViewIfNeeded();
   },
-  'bench-lines': async (page) => {
+  'bench-lines': async (page: Page) => {
     await openPlan(page, 'Marlow: A flat major without open strings');
     await page.getByLabel('Lines').selectOption('many');
     await moveRight(page, 17);
   },
-  studio: async (page, address) => {
+  studio: async (page: Page, address: string) => {
     await page.goto(`${address}/studio`);
     await page.getByRole('button', { name: /^Pip/ }).click();
   },
-  'studio-damaged': async (page, address) => {
+  'studio-damaged': async (page: Page, address: string) => {
     await page.getByRole('button', { name: /^Delete Otis/ }).click();
     await page.getByText('was deleted').waitFor();
     await page.evaluate(putDamaged);
@@ -82,16 +82,16 @@ const SHOTS = {
     await page.getByText('Deleted (1)').click();
     await page.getByRole('heading', { name: 'Damaged entries' }).waitFor();
   },
-  hand: (page) => openView(page, 'Hand', 'Wren: E♭ major scale, two octaves, violin'),
-  shifts: (page) => openView(page, 'Shifts', 'Juno: D major into thumb position'),
-  ear: (page) => openView(page, 'Ear', 'Otis: F major scale, two octaves, ¾ double bass'),
-  practice: async (page, address) => {
+  hand: (page: Page) => openView(page, 'Hand', 'Wren: E♭ major scale, two octaves, violin'),
+  shifts: (page: Page) => openView(page, 'Shifts', 'Juno: D major into thumb position'),
+  ear: (page: Page) => openView(page, 'Ear', 'Otis: F major scale, two octaves, ¾ double bass'),
+  practice: async (page: Page, address: string) => {
     await startSession(page, address);
     await page.keyboard.press('Space');
     await page.waitForTimeout(9000);
   },
-  'practice-today': (page, address) => openStudent(page, address, 'practice', 'Wren'),
-  cards: async (page, address) => {
+  'practice-today': (page: Page, address: string) => openStudent(page, address, 'practice', 'Wren'),
+  cards: async (page: Page, address: string) => {
     await openStudent(page, address, 'cards', 'Pip');
     await page.getByRole('button', { name: 'Make cards', exact: true }).click();
     await page.getByRole('button', { name: 'Begin' }).click();
@@ -101,29 +101,29 @@ const SHOTS = {
       .getByText(/Right|No, not/)
       .waitFor();
   },
-  progress: async (page, address) => {
+  progress: async (page: Page, address: string) => {
     await openStudent(page, address, 'progress', 'Wren');
     await page.getByTestId('tempo-chart').locator('path').first().waitFor();
   },
-  lesson: (page, address) => openStudent(page, address, 'lesson', 'Juno'),
-  sheet: async (page) => {
+  lesson: (page: Page, address: string) => openStudent(page, address, 'lesson', 'Juno'),
+  sheet: async (page: Page) => {
     await openView(page, 'Sheet', 'Wren: E♭ major scale, two octaves, violin');
     await page.locator('[data-testid="laid"][data-state="laid"]').waitFor();
   },
-  book: async (page, address) => {
+  book: async (page: Page, address: string) => {
     await openStudent(page, address, 'book', 'Wren');
     await page.getByRole('button', { name: 'Make this book' }).click();
     await page.locator('[data-testid="made"][data-whole="true"]').waitFor();
     await page.getByRole('button', { name: 'D major scale, two octaves', exact: true }).click();
     await page.waitForTimeout(600);
   },
-  class: async (page, address) => {
+  class: async (page: Page, address: string) => {
     await page.goto(`${address}/class`);
     await page.getByLabel('Notes to a bow').selectOption('2');
     await page.locator('main[data-ready="true"]').waitFor();
     await page.waitForTimeout(600);
   },
-  piece: async (page, address) => {
+  piece: async (page: Page, address: string) => {
     await page.goto(`${address}/studio`);
     await page.getByRole('button', { name: 'Bring in a piece' }).click();
     await page
@@ -138,22 +138,16 @@ const SHOTS = {
 
 /** A made-up round with written fingers, as a teacher may bring it in. */
 function round() {
-  const bars = [
-    'D4:4 E4:1 F#4:2 G4:3',
-    'A4:4 B4:1 C#5:2 D5:3',
-    'E5:4 D5:3 C#5:2 B4:1',
-    'A4:0 G4:3 F#4:2 E4:1',
-  ];
-  const note = (word) => {
-    const [, step, sharp, octave, finger] = /^([A-G])(#?)(\d):(\d)$/.exec(word);
+  const bars = ['D4:4 E4:1 F#4:2 G4:3', 'A4:4 B4:1 C#5:2 D5:3', 'E5:4 D5:3 C#5:2 B4:1', 'A4:0 G4:3 F#4:2 E4:1'];
+  const note = (word: string) => {
+    const [, step, sharp, octave, finger] = /^([A-G])(#?)(\d):(\d)$/.exec(word) ?? [];
     const alter = sharp ? '<alter>1</alter>' : '';
     return `<note><pitch><step>${step}</step>${alter}<octave>${octave}</octave></pitch><duration>1</duration><voice>1</voice><notations><technical><fingering>${finger}</fingering></technical></notations></note>`;
   };
   const opening =
     '<attributes><divisions>1</divisions><key><fifths>2</fifths></key><time><beats>4</beats><beat-type>4</beat-type></time></attributes>';
   const measures = bars.map(
-    (bar, n) =>
-      `<measure number="${n + 1}">${n === 0 ? opening : ''}${bar.split(' ').map(note).join('')}</measure>`,
+    (bar, n) => `<measure number="${n + 1}">${n === 0 ? opening : ''}${bar.split(' ').map(note).join('')}</measure>`,
   );
   return Buffer.from(
     `<score-partwise version="4.0"><work><work-title>Quayside Round</work-title></work><part-list><score-part id="P1"><part-name>Violin</part-name></score-part></part-list><part id="P1">${measures.join('')}</part></score-partwise>`,

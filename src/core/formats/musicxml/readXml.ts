@@ -72,12 +72,10 @@ function putHead(heads: Map<string, PartHead>, part: Element) {
   const midi = child(part, 'midi-instrument');
   const program = midi && childNumber(midi, 'midi-program');
   const name = childText(part, 'part-name') ?? '';
-  const sound = [
-    childText(instrument ?? part, 'instrument-name'),
-    childText(instrument ?? part, 'instrument-sound'),
-  ];
+  const sound = [childText(instrument ?? part, 'instrument-name'), childText(instrument ?? part, 'instrument-sound')];
   heads.set(id, {
-    ...{ id, sound: sound.join(' ') },
+    id,
+    sound: sound.join(' '),
     name: name || (childText(part, 'part-abbreviation') ?? ''),
     program: program === undefined ? undefined : program - 1,
   });

@@ -20,11 +20,7 @@ const STUDENTS: readonly DemoStudent[] = [
   },
   {
     name: 'Pip',
-    plays: {
-      instrument: 'violin',
-      size: '1/2',
-      hand: { relaxedMm: 58, fullMm: 70, fingertipMm: 9 },
-    },
+    plays: { instrument: 'violin', size: '1/2', hand: { relaxedMm: 58, fullMm: 70, fingertipMm: 9 } },
     level: 'first-year',
     positions: { from: 1, to: 1 },
     clefs: ['treble'],
@@ -172,22 +168,12 @@ const exampleId = () => EXAMPLE + crypto.randomUUID();
 
 /** The whole demo studio; plans are newest first in the order above. */
 export function demoStudio(now: number): Kept {
-  const students = STUDENTS.map((student) => ({
-    ...student,
-    id: exampleId(),
-    createdAt: now,
-    changedAt: now,
-  }));
+  const students = STUDENTS.map((student) => ({ ...student, id: exampleId(), createdAt: now, changedAt: now }));
   const idOf = (name: string) => students.find((student) => student.name === name)?.id ?? null;
   return {
     students,
     plans: PLANS.map(({ student, name = '', tags, request }, at) =>
-      newRecord(request, now - at * 60_000, {
-        id: exampleId(),
-        name,
-        tags,
-        studentId: idOf(student),
-      }),
+      newRecord(request, now - at * 60_000, { id: exampleId(), name, tags, studentId: idOf(student) }),
     ),
     briefs: BRIEFS.map((brief) => ({ ...brief, id: exampleId(), createdAt: now })),
   };
@@ -208,22 +194,18 @@ export async function demoRemoval(): Promise<{
   readonly plans: number;
 }> {
   const { plans, students, briefs } = await listAll();
-  const [theirs, people] = [
-    plans.filter(({ id }) => isExample(id)),
-    students.filter(({ id }) => isExample(id)),
-  ];
-  const own = plans.filter(
-    ({ id, studentId }) => !isExample(id) && studentId !== null && isExample(studentId),
-  );
+  const [theirs, people] = [plans.filter(({ id }) => isExample(id)), students.filter(({ id }) => isExample(id))];
+  const own = plans.filter(({ id, studentId }) => !isExample(id) && studentId !== null && isExample(studentId));
   const changes: Change[] = [
     ...theirs.map((record): Change => ({ kind: 'removed', table: 'plans', record })),
     ...people.map((record): Change => ({ kind: 'removed', table: 'students', record })),
-    ...briefs
-      .filter(({ id }) => isExample(id))
-      .map((record): Change => ({ kind: 'removed', table: 'briefs', record })),
+    ...briefs.filter(({ id }) => isExample(id)).map((record): Change => ({ kind: 'removed', table: 'briefs', record })),
     ...own.map(({ id, studentId }): Change => ({
-      ...{ kind: 'updated', table: 'plans', id },
-      ...{ from: { studentId }, to: { studentId: null } },
+      kind: 'updated',
+      table: 'plans',
+      id,
+      from: { studentId },
+      to: { studentId: null },
     })),
   ];
   return { changes, students: people.length, plans: theirs.length };

@@ -28,13 +28,7 @@ export function asScale(request: PlanRequest): RunSpec {
   const [tonic, mode = 'major'] = (material.type === 'notes' ? (material.key ?? '') : '').split(' ');
   const first = material.type === 'notes' ? material.notes.find((note) => 'pitches' in note) : undefined;
   const start = first && 'pitches' in first ? first.pitches[0] : 'A3';
-  const run: RunSpec = {
-    type: 'scale',
-    tonic: start,
-    scale: MODES.get(mode) ?? 'major',
-    octaves: 1,
-    direction: 'up',
-  };
+  const run: RunSpec = { type: 'scale', tonic: start, scale: MODES.get(mode) ?? 'major', octaves: 1, direction: 'up' };
   const moved = withTonic({ ...request, material: run }, run, tonic || 'C').material;
   return moved as RunSpec;
 }

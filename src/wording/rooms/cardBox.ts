@@ -1,0 +1,48 @@
+export const askText = {
+  afterThis: (deck: string, counted: string) => `${deck} · ${counted} after this`,
+  stop: 'Stop',
+  hearBothAgain: 'Hear both again',
+  right: 'Right.',
+  noNot: (answer: string) => `No, not ${answer}.`,
+  next: 'Next',
+  done: 'Done',
+  whereItLies: 'Where it lies',
+  theFingersAsThey: 'The fingers as they lie, string by string',
+  theNeck: 'The neck',
+  typeANoteSuch: 'Type a note, such as F#, E♭ or C.',
+  isNotANote: (unread: string) => `“${unread}” is not a note. Write it like F#, Eb or C.`,
+  oneNoteIsAsked: 'One note is asked.',
+  theNamesOneAfter: 'The names, one after the other',
+  theNote: 'The note',
+  answer: 'Answer',
+};
+
+export const cardsText = {
+  cards: 'Cards',
+  theCard: 'The card',
+  allRight: 'all right',
+  wrong: (wrong: number) => `${wrong} wrong`,
+  stillToAnswer: (counted: string) => `${counted} still to answer.`,
+  goOn: 'Go on',
+  begin: 'Begin',
+  theDecks: 'The decks',
+  theBoxIsEmpty: 'The box is empty. Make a deck below.',
+  inTheBoxNone: (counted: string) => `${counted} in the box; none is due today.`,
+  ofToAnswer: (counted: string, all: number) => `${counted} of ${all} to answer`,
+};
+
+export const decksText = {
+  thereIsNothingTo: 'There is nothing to ask: this plan has none of these.',
+  makeADeck: 'Make a deck',
+  position: 'Position',
+  key: 'Key',
+  makeCards: 'Make cards',
+  plan: 'Plan',
+  about: 'About',
+  makeCardsOfIt: 'Make cards of it',
+  inTheBox: 'In the box',
+  remove: (name: string) => `Remove ${name}`,
+  takeOut: 'Take out',
+  nothingYet: 'Nothing yet.',
+  theDeckWasRemoved: (name: string) => `The deck “${name}” was removed.`,
+};

@@ -1,0 +1,79 @@
+/*
+ * The pages before their views are there, and the pages that are only read.
+ */
+
+/** The name of the program. */
+export const PRODUCT = 'Dove Path';
+
+interface PageText {
+  readonly title: string;
+  /** Said until the view is there. */
+  readonly waiting: string;
+}
+
+const page = (title: string, waiting = `${title} is being set up …`): PageText => ({ title, waiting });
+
+export const PAGES = {
+  book: page('Book'),
+  cards: page('Cards'),
+  class: page('A page for a class'),
+  ear: page('Ear'),
+  hand: page('Hand'),
+  bench: page('Bench', 'The Bench is being set up …'),
+  keys: page('Keys', 'The keys are being listed …'),
+  lesson: page('Lesson'),
+  practice: page('Practice'),
+  progress: page('Progress'),
+  sheet: page('Sheet', 'The sheet is being set up …'),
+  shifts: page('Shifts'),
+  studio: page('Studio', 'The Studio is being set up …'),
+  gallery: page('Gallery'),
+} as const;
+
+export const layoutText = { title: (title: string) => `${title} · ${PRODUCT}`, skip: 'Skip to the view' };
+
+export const wayOnText = {
+  safe: 'Your plans are safe; they are in this browser.',
+  toTheBench: 'To the Bench',
+  toTheStudio: 'To the Studio',
+  backToTheBench: 'Back to the Bench',
+};
+
+export const notFoundText = { title: 'Nothing here', message: 'There is no page at this address.' };
+
+export const serverErrorText = {
+  title: 'A mistake of ours',
+  message: 'The server met a mistake of its own. Reload the page, or go on from here.',
+};
+
+export const licencesText = {
+  title: 'Licences',
+  before: `${PRODUCT} is built with the work of others. These packages and fonts are part of what your browser loads, each under its own licence. The same list is there as `,
+  textFile: 'one text file',
+};
+
+export const notesPageText = {
+  title: 'Typing notes',
+  intro:
+    'In the brief, choose “scale as notes to change” or “notes of my own”. What you type is planned as soon as every word of it can be read; a word that cannot is marked at the very character, and nothing you typed is lost. Words are parted by blanks or new lines, as many as you like.',
+  youType: 'You type',
+  itMeans: 'It means',
+  rules: [
+    ['A4', 'A note: its letter and its octave. C4 is middle C, and octaves turn at C. Small letters do as well.'],
+    ['F#5  Bb3  F##4  Ebb4', 'Signs go after the letter: # sharp, b flat, ## and bb double. ♯ and ♭ are read too.'],
+    ['A4 B C D', 'Without an octave a note is the nearest to the one before, a fourth away at most.'],
+    [
+      'A4:2  B:1/2  C:1.5',
+      'A length in beats stands after a colon and stays until the next one. At first it is one beat.',
+    ],
+    ['A3+E4  D4+F#', 'Notes sounded together, low to high. Without an octave it is the next one above.'],
+    ['D4~ E F~ G', 'A wave joins a note to the next under one bow: two bows of two notes here.'],
+    ['-', 'A rest, as long as the last length. -:2 rests two beats.'],
+    ['|', 'A bar line, with blanks round it.'],
+  ],
+  twoThings: 'Two things to know',
+  letters:
+    'A letter means what it says: in E flat major, type Eb and Bb. The key of the brief chooses the signature on the staff and which finger an altered note belongs to.',
+  bass: 'Double bass is typed as it is written, an octave above its sound. Violin, viola and cello are typed as they sound.',
+  anExample: 'An example',
+} as const;

@@ -1,0 +1,88 @@
+export const bookText = {
+  book: 'Book',
+  theBook: 'The book',
+  noBookYet: 'No book yet',
+  deleteIt: (name: string) => `Delete ${name}`,
+  deleteWord: 'delete',
+  aNewBook: 'A new book',
+};
+
+export const madeText = {
+  saveAsPdf: 'Save as PDF',
+  musicxml: 'MusicXML',
+  pagesWorkedOut: 'Pages worked out',
+  aboutLeft: (counted: string) => `, about ${counted} left`,
+  of: (count: number, counted: string, left: string) => `${count} of ${counted}${left}`,
+  cancel: 'Cancel',
+  goOn: 'Go on',
+  pagesOfTheBook: 'Pages of the book',
+  noShift: 'no shift',
+  page: (page: string | number) => `, page ${page}`,
+  openOnTheBench: (name: string) => `Open ${name} on the Bench`,
+  open: 'open',
+  pageOf: (value: number, of: number) => `Page ${value} of ${of}`,
+  pageBefore: 'Page before',
+  countOf: (value: number, of: number) => `${value} of ${of}`,
+  nextPage: 'Next page',
+};
+
+export const newBookText = {
+  thisStudent: 'this student',
+  forIt: (student: string) => ` for ${student}`,
+  aNewBook: (student: string) => `A new book${student}`,
+  madeOf: 'Made of',
+  keysAndMaterials: 'keys and materials',
+  aPositionLearned: 'a position learned',
+  name: 'Name',
+  oneNumberOfOctaves: 'one number of octaves',
+  numbersOfOctaves: (count: number) => `${count} numbers of octaves`,
+  andTheContents: (counted: string, counted2: string, octaves: string, counted3: string) =>
+    `${counted} × ${counted2} × ${octaves}: ${counted3}, and the contents.`,
+  upToFourPages:
+    'Up to four pages: every finger pattern on every string, scale, broken thirds, arpeggio; and the contents.',
+  aBookHasAt: (mostBookPages: number) => ` A book has at most ${mostBookPages}; choose fewer.`,
+  itIsBeingBegun: 'It is being begun …',
+  makeThisBook: 'Make this book',
+  keys: 'Keys',
+  none: 'none',
+  all24: 'all 24',
+  materials: 'Materials',
+  octaves: 'Octaves',
+  inOrderOf: 'In order of',
+  position: 'Position',
+  key: 'Key',
+};
+
+export const classPageText = {
+  aPageForA: 'A page for a class',
+  print: 'Print',
+  saveAsPdf: 'Save as PDF',
+  musicxml: 'MusicXML',
+  thePageForA: 'The page for a class',
+  playedTogether: 'Played together',
+  typedNotes: 'typed notes',
+  key: 'Key',
+  notesAsTheyAre: 'Notes, as they are typed on the Bench',
+  octaves: 'Octaves',
+  notesToABow: 'Notes to a bow',
+  onThePaper: 'On the paper',
+  theScore: 'the score',
+  theParts: 'the parts',
+  scoreAndParts: 'score and parts',
+  whoPlaysAndWhere: 'Who plays, and where',
+  positions: (instrument: string) => `Positions, ${instrument}`,
+};
+
+export const sheetText = {
+  sheet: 'Sheet',
+  print: 'Print',
+  saveAsPdf: 'Save as PDF',
+  goalInOneLine: 'Goal, in one line',
+  oneOrTwoReminders: 'One or two reminders',
+  alsoOnThisSheet: 'Also on this sheet',
+  onePage: 'One page',
+  pages: (count: number) => `${count} pages`,
+  inTrueSizeWhere: (pages: string) => `${pages}, in true size where the window has room.`,
+  theSheetIsBeing: 'The sheet is being laid out …',
+  theSheetCouldNot: 'The sheet could not be laid out. Reload the page to try again; your plans are safe.',
+};
