@@ -1,9 +1,10 @@
 /*
- * npm run unit: the unit tests, each bundled into one file first. Read as they stand, the core's many small files cost
- * every test file more than a second of loading. Names may be given: npm run unit -- trends week
+ * npm run unit: the unit tests, bundled before they run. Tests that keep to themselves run many to a process: reading and warming the core costs each process
+ * more than a second. Names may be given, then each is a process of its own: npm run unit -- trends week
  */
 import { spawnSync } from 'node:child_process';
-import { readdirSync, readFileSync, rmSync } from 'node:fs';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
@@ -14,6 +15,10 @@ const TESTS = 'tests/unit';
 /** The commands that tests call, as they are typed but for the reading of each file. */
 const COMMANDS = ['plan', 'read', 'check'];
 const BUNDLES = '.unit';
+/** Processes that tests which keep to themselves are dealt out to. */
+const GROUPS = 6;
+/** What a test does that shares its process with no other: hooks for every test, a database, the globals of a page. */
+const KEEPS_ALONE = /beforeEach|\bbefore\(|after\(|globalThis|fake-indexeddb|process\.env|spawn/;
 
 const wanted = process.argv.slice(2);
 const files = readdirSync(TESTS, { recursive: true })
@@ -33,17 +38,47 @@ const usual = {
   sourcemap: true,
   plugins: [placeOf()],
 };
-await build({ ...usual, entryPoints: files.map((name) => join(TESTS, name)), outbase: TESTS, outdir: BUNDLES });
+const entries = wanted.length > 0 ? files.map((name) => join(TESTS, name)) : grouped();
+await build({ ...usual, entryPoints: entries, entryNames: '[name]', outdir: BUNDLES });
 await build({
   ...usual,
   entryPoints: COMMANDS.map((name) => join('scripts', `${name}.ts`)),
   outdir: join(BUNDLES, 'commands'),
 });
-const bundles = files.map((name) => join(BUNDLES, name.replace(/\.ts$/, '.mjs')));
+const bundles = entries.map((name) => join(BUNDLES, basename(name).replace(/\.ts$/, '.mjs')));
 // The stand-in for the browser's database comes before anything that looks for one: a bundle may load its parts in another order.
-const flags = ['--enable-source-maps', '--import', 'fake-indexeddb/auto', '--test', '--test-concurrency=2'];
-const { status } = spawnSync(process.execPath, [...flags, ...bundles], { stdio: 'inherit' });
+const flags = ['--import', 'fake-indexeddb/auto', '--test', '--test-concurrency=2'];
+const { status } = spawnSync(process.execPath, [...flags, ...bundles], {
+  stdio: 'inherit',
+  env: { ...process.env, CORPUS: await corpusFile() },
+});
 process.exit(status ?? 1);
+
+/** The files to be bundled: tests that keep alone, and groups of the others. */
+function grouped() {
+  const paths = files.map((name) => join(TESTS, name));
+  const alone = paths.filter((path) => KEEPS_ALONE.test(readFileSync(path, 'utf8')));
+  const others = paths.filter((path) => !alone.includes(path));
+  mkdirSync(BUNDLES, { recursive: true });
+  const groups = Array.from({ length: GROUPS }, (_, group) => {
+    const path = join(BUNDLES, `group-${group}.test.ts`);
+    const lines = others.filter((_, at) => at % GROUPS === group).map((name) => `import '../${name}';\n`);
+    writeFileSync(path, lines.join(''));
+    return path;
+  });
+  return [...groups, ...alone];
+}
+
+/** Random requests are planned once for all tests that read them, and anew where the core is another; by night by each test. */
+async function corpusFile() {
+  if (process.env.NIGHTLY !== undefined) return '';
+  const core = join(BUNDLES, 'corpus.mjs');
+  await build({ ...usual, splitting: false, sourcemap: false, entryPoints: ['tests/support/corpus.ts'], outfile: core });
+  const hash = createHash('sha256').update(readFileSync(core)).digest('hex').slice(0, 16);
+  const file = join('node_modules/.cache/dove-path', `corpus-${hash}.json`);
+  if (!existsSync(file)) (await import(pathToFileURL(core).href)).writeCorpus(file);
+  return file;
+}
 
 /** A file that asks where it is hears where it was written, not where its bundle stands. */
 function placeOf() {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shared';
 import { plan, type PlanRequest } from '../../src/core';
 
 const good: PlanRequest = {

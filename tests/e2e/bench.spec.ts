@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shared';
 import { chosenWay, cursorWords, openBench, picture, saved, setWord, staffFingers, serious } from './bench';
 
 test('the first plan is two octaves of A major in first position, and changing words replans at once', async ({

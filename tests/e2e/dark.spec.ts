@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shared';
 import { openBench, staffFingers, serious } from './bench';
 
 test.use({ colorScheme: 'dark' });

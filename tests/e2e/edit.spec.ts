@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './shared';
 import { act, chosenWay, cursorWords, openBench, picture, saved, serious, setWord, staffFingers } from './bench';
 
 const outcome = (page: Page) => page.getByTestId('outcome');

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './shared';
 import { refuseWrites, storm } from '../support/storm';
 import { act, emptyStudio, openBench, openStudio, saved, setWord } from './bench';
 
@@ -295,18 +296,22 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
   }
 });
 
-test('what may be needed is there though the server has gone', async ({ page, context }) => {
-  await openBench(page, '/?demo');
-  await expect(page.getByTestId('staff')).toBeVisible();
-  // The parts are fetched once the page has stood for a moment.
-  await page.waitForResponse((response) => response.url().includes('Palette'));
-  await page.waitForTimeout(1000);
-  await context.setOffline(true);
-  await page.getByRole('button', { name: 'Commands …' }).click();
-  await expect(page.getByRole('menuitem').first()).toBeVisible();
-  await page.keyboard.press('Escape');
-  await setWord(page, 'Key', 'G');
-  await saved(page);
+test.describe(() => {
+  test.use({ fresh: true });
+
+  test('what may be needed is there though the server has gone', async ({ page, context }) => {
+    await openBench(page, '/?demo');
+    await expect(page.getByTestId('staff')).toBeVisible();
+    // The parts are fetched once the page has stood for a moment.
+    await page.waitForResponse((response) => response.url().includes('Palette'));
+    await page.waitForTimeout(1000);
+    await context.setOffline(true);
+    await page.getByRole('button', { name: 'Commands …' }).click();
+    await expect(page.getByRole('menuitem').first()).toBeVisible();
+    await page.keyboard.press('Escape');
+    await setWord(page, 'Key', 'G');
+    await saved(page);
+  });
 });
 
 test('a planner that cannot be had is said, and is started again', async ({ page }) => {

@@ -1,4 +1,5 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
+import { expect, test } from './shared';
 import { act, chosenWay, cursorWords, openBench, openStudio, picture, saved, setWord, trailTokens } from './bench';
 
 async function boxOf(place: Locator) {
@@ -295,32 +296,36 @@ test('a word of the craft is explained by keyboard, and Escape closes it', async
   await expect(help).toBeFocused();
 });
 
-test('a link is copied and says what it holds; a check is heard low and high, and stopped', async ({
-  page,
-  context,
-}) => {
-  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
-  await openBench(page, '/?demo');
-  await page.getByRole('button', { name: 'Copy a link' }).click();
-  await expect(page.getByText('It does not hold the student')).toBeVisible();
-  const link = await page.evaluate(() => navigator.clipboard.readText());
-  expect(link).toContain('#brief=');
-  expect(link).not.toContain('plan=');
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
-  await page.getByText('The plan as a table').click();
-  await page.getByRole('button', { name: 'Copy the table' }).click();
-  await expect(page.getByText('The table was copied.')).toBeVisible();
-  const table = await page.evaluate(() => navigator.clipboard.readText());
-  expect(table.split('\n')).toHaveLength(30);
-  expect(table.split('\n')[1].split('\t').slice(0, 3)).toEqual(['1', 'bar 1, beat 1', 'E♭4']);
+test.describe(() => {
+  test.use({ fresh: true });
 
-  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Ear' }).click();
-  const note = page.getByTestId('note');
-  for (const side of ['10 cents low', '10 cents high', 'Hear it pure']) {
-    await note.getByRole('button', { name: side }).first().click();
-    await note.getByRole('button', { name: 'Stop' }).click();
-    await expect(note.getByRole('button', { name: 'Stop' })).toHaveCount(0);
-  }
+  test('a link is copied and says what it holds; a check is heard low and high, and stopped', async ({
+    page,
+    context,
+  }) => {
+    await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+    await openBench(page, '/?demo');
+    await page.getByRole('button', { name: 'Copy a link' }).click();
+    await expect(page.getByText('It does not hold the student')).toBeVisible();
+    const link = await page.evaluate(() => navigator.clipboard.readText());
+    expect(link).toContain('#brief=');
+    expect(link).not.toContain('plan=');
+    await page.getByRole('button', { name: 'Close', exact: true }).click();
+    await page.getByText('The plan as a table').click();
+    await page.getByRole('button', { name: 'Copy the table' }).click();
+    await expect(page.getByText('The table was copied.')).toBeVisible();
+    const table = await page.evaluate(() => navigator.clipboard.readText());
+    expect(table.split('\n')).toHaveLength(30);
+    expect(table.split('\n')[1].split('\t').slice(0, 3)).toEqual(['1', 'bar 1, beat 1', 'E♭4']);
+
+    await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Ear' }).click();
+    const note = page.getByTestId('note');
+    for (const side of ['10 cents low', '10 cents high', 'Hear it pure']) {
+      await note.getByRole('button', { name: side }).first().click();
+      await note.getByRole('button', { name: 'Stop' }).click();
+      await expect(note.getByRole('button', { name: 'Stop' })).toHaveCount(0);
+    }
+  });
 });
 
 test('a new plan asks for whom and begins clean; a new student begins from the brief', async ({ page }) => {

@@ -2,7 +2,8 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './shared';
 import { BROWSER } from '../../scripts/server.mjs';
 import { openBench, openStudio, saved, setWord, staffFingers } from './bench';
 

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './shared';
 import { briefAddress } from '../../src/app/brief/address';
 import { cursorWords, openBench, picture, serious } from './bench';
 

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shared';
 import { act, emptyStudio, chosenWay, cursorWords, openStudio, picture, saved, setWord, staffFingers } from './bench';
 
 test('a teacher’s morning', async ({ page }) => {

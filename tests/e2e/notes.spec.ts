@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shared';
 import { openBench, picture, saved, setWord, staffFingers, serious } from './bench';
 
 test('a scale becomes notes to change, mistakes are pointed at, and nothing typed is lost', async ({ page }) => {

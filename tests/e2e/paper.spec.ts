@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Download, type Page } from '@playwright/test';
+import type { Download, Page } from '@playwright/test';
+import { expect, test } from './shared';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { act, openBench, openStudio, picture, saved, serious, staffFingers } from './bench';
 import { xmlNote, xmlOpening, xmlScore } from '../support/files';

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, type Download, type Page } from '@playwright/test';
+import type { Download, Page } from '@playwright/test';
+import { expect, test } from './shared';
 import { openBench, openStudio, saved, serious } from './bench';
 
 /** A fresh student with one plan, on the Bench. */

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './shared';
 import { act, emptyStudio, openBench, openStudio, serious } from './bench';
 
 const row = (page: Page, name: string) => page.getByRole('button', { name: new RegExp(`^${name}`) });

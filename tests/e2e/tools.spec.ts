@@ -1,5 +1,5 @@
 import { KEYMAP } from '../../src/app/keymap';
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shared';
 import { cursorWords, openBench, picture, saved, serious, setWord, staffFingers } from './bench';
 
 test('anything is done by its name: found by words, chosen by keys', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './shared';
 import { act, chosenWay, openBench, saved, setWord, staffFingers } from './bench';
 
 test('a wish is added from one list, the plan does it, and it is taken out again; a way’s demand is put into the brief', async ({

@@ -321,8 +321,9 @@ export interface Swept {
   readonly found: readonly { readonly one: Planned; readonly where: string }[];
 }
 
-export function sweep(kind: Kind): Swept {
-  const all = kind.cases.flatMap((request) => planned(request) ?? []);
+/** @param step every how many of its cases are looked at */
+export function sweep(kind: Kind, step = 1): Swept {
+  const all = kind.cases.filter((_, at) => at % step === 0).flatMap((request) => planned(request) ?? []);
   const found = all.flatMap((one) => {
     const where = kind.find(one);
     return where === null ? [] : [{ one, where }];

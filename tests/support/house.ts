@@ -182,7 +182,11 @@ export function englishIn(sources: readonly Source[]): string[] {
       if (ts.isJsxAttribute(node) && SILENT_ATTRIBUTES.test(node.name.getText())) return false;
       const words = wordsOf(node);
       const { parent } = node;
-      if (words === null || ((ts.isPropertyAssignment(parent) || ts.isPropertySignature(parent)) && parent.name === node)) return;
+      if (
+        words === null ||
+        ((ts.isPropertyAssignment(parent) || ts.isPropertySignature(parent)) && parent.name === node)
+      )
+        return;
       const attribute = ts.isJsxAttribute(parent) ? parent.name.getText() : '';
       const field = ts.isPropertyAssignment(parent) && parent.initializer === node ? parent.name.getText() : '';
       const spoken = SPOKEN_ATTRIBUTES.test(attribute) || SPOKEN_FIELDS.test(field);

@@ -8,6 +8,7 @@ import {
   type Plan,
 } from '../vocabulary';
 import { plan } from '../planner/plan';
+import { group, sum } from 'd3-array';
 /*
  * What a teacher's choices say of their taste: the smallest nudge of a few named prices under which the first plan would have been what they chose,
  * most of the time.
@@ -73,16 +74,18 @@ export function choicesIn({ request: whole, way }: Chosen): TasteChoice[] {
 /** @returns null where there are too few choices yet, or nothing simple that most of them have in common */
 export function learnTaste(all: readonly TasteChoice[]): Learned | null {
   // What the first plan has anyway says nothing.
-  const choices = all.filter((choice) => agreedUnder([[choice]], {}) === 0);
-  const plans = new Map<string, TasteChoice[]>();
-  for (const choice of choices) {
-    const tag = JSON.stringify(choice.request);
-    plans.set(tag, [...(plans.get(tag) ?? []), choice]);
-  }
-  if (choices.length < ENOUGH_CHOICES || plans.size < ENOUGH_PLANS) return null;
-  const agreeing = (preferences: Preferences) => agreedUnder([...plans.values()], preferences);
+  const plans = [...group(all, ({ request }) => JSON.stringify(request)).values()]
+    .map((made) => {
+      const [first] = plan({ ...made[0].request, preferences: {}, alternatives: 1, explain: 'nothing' }).plans;
+      return made.filter(({ wanted }) => !first || !isHeldSo(first, wanted));
+    })
+    .filter((made) => made.length > 0)
+    .sort((a, b) => b.length - a.length);
+  const choices = plans.flat();
+  if (choices.length < ENOUGH_CHOICES || plans.length < ENOUGH_PLANS) return null;
+  const agreeing = (preferences: Preferences, above: number) => agreedUnder(plans, preferences, above);
   let learned: Preferences = {};
-  let agreed = agreeing(learned);
+  let agreed = agreeing(learned, -1);
   for (let step = 0; step < MOST_LEARNED; step++) {
     const next = bestNudge(learned, agreed, agreeing);
     if (!next || next.agreed - agreed < WORTH_ANOTHER * choices.length) break;
@@ -97,21 +100,26 @@ export function learnTaste(all: readonly TasteChoice[]): Learned | null {
 function bestNudge(
   known: Preferences,
   agreed: number,
-  agreeing: (preferences: Preferences) => number,
+  agreeing: (preferences: Preferences, above: number) => number,
 ): { readonly name: Preference; readonly factor: number; readonly agreed: number } | null {
   let best: { readonly name: Preference; readonly factor: number; readonly agreed: number } | null = null;
   for (const factor of FACTORS)
     for (const name of PREFERENCES) {
       if (known[name] !== undefined) continue;
-      const won = agreeing({ ...known, [name]: factor });
-      if (won > (best?.agreed ?? agreed)) best = { name, factor, agreed: won };
+      const above = best?.agreed ?? agreed;
+      const won = agreeing({ ...known, [name]: factor }, above);
+      if (won > above) best = { name, factor, agreed: won };
     }
   return best;
 }
 
-function agreedUnder(plans: readonly (readonly TasteChoice[])[], preferences: Preferences): number {
+/** How many choices the first plans agree with; where that can be no more than `above`, looking on is given up. */
+function agreedUnder(plans: readonly (readonly TasteChoice[])[], preferences: Preferences, above: number): number {
   let agreed = 0;
+  let left = sum(plans, ({ length }) => length);
   for (const choices of plans) {
+    if (agreed + left <= above) return agreed;
+    left -= choices.length;
     const { request } = choices[0];
     const [first] = plan({ ...request, preferences, alternatives: 1, explain: 'nothing' }).plans;
     if (first) agreed += choices.filter(({ wanted }) => isHeldSo(first, wanted)).length;

@@ -3,6 +3,7 @@ import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import fc from 'fast-check';
 import { sessionFor } from '../../support/log';
+import { runs } from '../../support/runs';
 
 Object.assign(globalThis, { sessionStorage: undefined, localStorage: undefined });
 
@@ -105,7 +106,7 @@ test('however two pages edit and undo, no undo takes what the other page wrote s
         }
       }
     }),
-    { numRuns: 60 },
+    runs(60),
   );
 });
 

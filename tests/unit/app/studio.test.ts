@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import fc from 'fast-check';
+import { runs } from '../../support/runs';
 
 /** What the Studio asks of a page. */
 const visited: string[] = [];
@@ -110,7 +111,7 @@ test('however quickly edits follow each other, the last of each field is kept', 
       const { name, remark, level, plays } = kept;
       assert.deepEqual({ name, remark, level, size: plays.size, hand: plays.hand }, wanted);
     }),
-    { numRuns: 40 },
+    runs(40),
   );
 });
 

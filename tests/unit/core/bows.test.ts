@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { excerptOf } from '../../../src/audio/heardScore';
 import { bowsOf, findingsOf, resolveSetup, type Aim, type PlanRequest } from '../../../src/core';
 import { planAlone } from '../best';
+import { runs } from '../../support/runs';
 
 const SCALE: PlanRequest = {
   instrument: 'violin',
@@ -29,7 +30,7 @@ test('so many notes go on one bow, bows alternate, and the fingering is the same
       bows.forEach(({ direction }, at) => assert.equal(direction, at % 2 === 0 ? 'down' : 'up'));
       assert.deepEqual(response.plans[0].steps, planAlone(without(request)).plans[0].steps);
     }),
-    { numRuns: 12 },
+    runs(12),
   );
 });
 

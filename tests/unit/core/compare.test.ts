@@ -3,6 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { comparePlans, heldAlike, plan } from '../../../src/core';
 import { someRequest } from '../requests';
+import { runs } from '../../support/runs';
 
 const sum = (numbers: readonly number[]) => numbers.reduce((total, one) => total + one, 0);
 
@@ -37,7 +38,7 @@ test('two plans are compared term by term and place by place, and the difference
       });
       seen++;
     }),
-    { numRuns: 80, seed: 5 },
+    runs(80, 5),
   );
   assert.ok(seen > 40);
 });

@@ -9,6 +9,7 @@ import { NOTE_FORMATS, writeAs } from '../../../src/work/exports';
 import { noticeWords, unreadablePlace, unreadableWords } from '../../../src/wording/files';
 import { bytesOf, made, notesIn, pieceOf, readBack, refusal, xmlNote, xmlOpening, xmlScore } from '../../support/files';
 import { quarter } from '../../support/scores';
+import { runs } from '../../support/runs';
 
 test('notes and lengths come back from MIDI as they were', () => {
   const lengths = fc.constantFrom('1/3', '2/3', 0.5, 1, 1.5, 2, 0.25, 0.75, 3, 4);
@@ -37,7 +38,7 @@ test('notes and lengths come back from MIDI as they were', () => {
       assert.deepEqual(back.slice(0, joined(notesIn(one.request)).length), joined(notesIn(one.request)));
       assert.deepEqual([request.tempo, request.material.time], [{ bpm: 96 }, time]);
     }),
-    { numRuns: 80 },
+    runs(80),
   );
 });
 
@@ -220,7 +221,7 @@ test('no file of random bytes ends in anything but an answer', () => {
         refusal(Uint8Array.from([...bytesOf(head), ...bytes]));
       },
     ),
-    { numRuns: 300 },
+    runs(150),
   );
 });
 

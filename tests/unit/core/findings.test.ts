@@ -18,8 +18,10 @@ import {
   type Finger,
 } from '../../../src/core';
 import { playedNotes } from '../../../src/core/findings/played';
+import { corpus } from '../../support/corpus';
 import { someRequest } from '../requests';
 import { planAlone } from '../best';
+import { runs } from '../../support/runs';
 
 const A = parsePitch('A4') ?? assert.fail();
 const AIM: Aim = { system: 'pythagorean', tuning: 'pure', tonic: A, level: 'middle' };
@@ -150,72 +152,68 @@ test('the first year is spared the finer cues', () => {
 });
 
 test('traps, crowding and commas agree with looking at every pair of notes', () => {
-  fc.assert(
-    fc.property(someRequest, (request) => {
-      const response = planAlone(request);
-      const [first] = response.plans;
-      if (!first) return;
-      const setup = resolveSetup(request);
-      const hand = resolveHand(resolveSetup(request), request.hand);
-      const findings = findingsOf(request, response, first, AIM);
-      const played = playedNotes(response.events, first, setup);
-      const shiftAt = new Set(first.shifts.map(({ to }) => to));
-      const brute: string[] = [];
-      for (const a of played)
-        for (const b of played) {
-          if (b.at <= a.at || a.finger === 0 || a.finger !== b.finger) continue;
-          const moved = [...shiftAt].some((at) => at > a.at && at <= b.at);
-          const transition = played.some(
-            (c) => c.finger === a.finger && c.at > a.at && (c.at < b.at || (c.at === b.at && c.voice < b.voice)),
-          );
-          const later = played.some((c) => c.finger === a.finger && c.at === a.at && c.voice > a.voice);
-          const apart = new Set(played.filter(({ at }) => at > a.at && at <= b.at).map(({ at }) => at)).size;
-          const near = apart <= 4 && Math.abs(a.string - b.string) === 1;
-          if (!moved && !transition && !later && near && a.semitones !== b.semitones)
-            brute.push(`${a.at}.${b.at}.${a.finger}`);
-        }
-      assert.deepEqual(
-        findings.traps.map(({ from, to, finger }) => `${from.at}.${to.at}.${finger}`).sort(),
-        brute.sort(),
+  for (const { request, response } of corpus(150)) {
+    const [first] = response.plans;
+    if (!first) continue;
+    const setup = resolveSetup(request);
+    const hand = resolveHand(resolveSetup(request), request.hand);
+    const findings = findingsOf(request, response, first, AIM);
+    const played = playedNotes(response.events, first, setup);
+    const shiftAt = new Set(first.shifts.map(({ to }) => to));
+    const brute: string[] = [];
+    for (const a of played)
+      for (const b of played) {
+        if (b.at <= a.at || a.finger === 0 || a.finger !== b.finger) continue;
+        const moved = [...shiftAt].some((at) => at > a.at && at <= b.at);
+        const transition = played.some(
+          (c) => c.finger === a.finger && c.at > a.at && (c.at < b.at || (c.at === b.at && c.voice < b.voice)),
+        );
+        const later = played.some((c) => c.finger === a.finger && c.at === a.at && c.voice > a.voice);
+        const apart = new Set(played.filter(({ at }) => at > a.at && at <= b.at).map(({ at }) => at)).size;
+        const near = apart <= 4 && Math.abs(a.string - b.string) === 1;
+        if (!moved && !transition && !later && near && a.semitones !== b.semitones)
+          brute.push(`${a.at}.${b.at}.${a.finger}`);
+      }
+    assert.deepEqual(
+      findings.traps.map(({ from, to, finger }) => `${from.at}.${to.at}.${finger}`).sort(),
+      brute.sort(),
+    );
+
+    for (const frame of first.frames) {
+      const places = Object.entries(frame.fingers);
+      const tight = places.filter(([finger, n]) =>
+        places.some(
+          ([other, m]) =>
+            other !== finger &&
+            m < n &&
+            !places.some(([, transition]) => transition > m && transition < n) &&
+            spreadMm(setup.lengthMm, m, n) < hand.fingertipMm,
+        ),
       );
+      const crowds = findings.crowds.filter(
+        ({ events, string }) => string === frame.string && events.every((at) => at >= frame.from && at <= frame.to),
+      );
+      assert.ok(crowds.length >= tight.length);
+    }
+    for (const { fingers, events, string, roomMm } of findings.crowds) {
+      const pair = events.map((at) => played.filter((note) => note.at === at));
+      const mm = fingers.map(
+        (finger) =>
+          pair.flat().find((one) => one.finger === finger && setup.strings[one.string].name === string)?.stopMm,
+      );
+      assert.ok(mm[0] !== undefined && mm[1] !== undefined && Math.abs(mm[1] - mm[0] - roomMm) < 0.11);
+    }
 
-      for (const frame of first.frames) {
-        const places = Object.entries(frame.fingers);
-        const tight = places.filter(([finger, n]) =>
-          places.some(
-            ([other, m]) =>
-              other !== finger &&
-              m < n &&
-              !places.some(([, transition]) => transition > m && transition < n) &&
-              spreadMm(setup.lengthMm, m, n) < hand.fingertipMm,
-          ),
-        );
-        const crowds = findings.crowds.filter(
-          ({ events, string }) => string === frame.string && events.every((at) => at >= frame.from && at <= frame.to),
-        );
-        assert.ok(crowds.length >= tight.length);
-      }
-      for (const { fingers, events, string, roomMm } of findings.crowds) {
-        const pair = events.map((at) => played.filter((note) => note.at === at));
-        const mm = fingers.map(
-          (finger) =>
-            pair.flat().find((one) => one.finger === finger && setup.strings[one.string].name === string)?.stopMm,
-        );
-        assert.ok(mm[0] !== undefined && mm[1] !== undefined && Math.abs(mm[1] - mm[0] - roomMm) < 0.11);
-      }
-
-      for (const { note, checks, comma } of findings.heard) {
-        const open = checks.filter(({ touch }) => touch === 0);
-        const pairs = open.flatMap((a) => open.map((b) => Math.abs(a.cents - b.cents)));
-        assert.equal(
-          comma !== null,
-          pairs.some((apart) => Math.abs(apart - COMMA) < COMMA / 2),
-          `note ${note.at}`,
-        );
-      }
-    }),
-    { numRuns: 150, seed: 4 },
-  );
+    for (const { note, checks, comma } of findings.heard) {
+      const open = checks.filter(({ touch }) => touch === 0);
+      const pairs = open.flatMap((a) => open.map((b) => Math.abs(a.cents - b.cents)));
+      assert.equal(
+        comma !== null,
+        pairs.some((apart) => Math.abs(apart - COMMA) < COMMA / 2),
+        `note ${note.at}`,
+      );
+    }
+  }
 });
 
 test('cues hold against the ruler: no two fingers are held or put down closer than a fingertip, a bar lies over neighbours', () => {
@@ -254,7 +252,7 @@ test('cues hold against the ruler: no two fingers are held or put down closer th
         if (cue === 'low-string') assert.ok(note.string === 0 && before.string > 0);
       }
     }),
-    { numRuns: 300, seed: 41 },
+    runs(150, 41),
   );
   for (const cue of ['hold', 'make-way', 'block', 'bar', 'unlock', 'let-go', 'float'])
     assert.ok((seen.get(cue) ?? 0) > 0, `${cue} of ${[...seen.keys()].join()}`);

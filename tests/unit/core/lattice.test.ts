@@ -7,6 +7,7 @@ import { narrowed, nodesOf, prune, type Pruned } from '../../../src/core/planner
 import { width, type Lattice } from '../../../src/core/planner/graph/lattice';
 import { FRESH, passesOver, mostCost } from '../../../src/core/planner/search/passes';
 import { allPaths, someTrellis } from '../trellises';
+import { runs } from '../../support/runs';
 
 const close = (a: number, b: number) => a === b || Math.abs(a - b) < 1e-6;
 
@@ -41,7 +42,7 @@ test('both passes find the least cost through every node', () => {
       });
       assert.ok(close(costs.least, paths[0]?.cost ?? Infinity));
     }),
-    { numRuns: 300, seed: 21 },
+    runs(150, 21),
   );
 });
 
@@ -59,7 +60,7 @@ test('a lattice has the paths of its trellis up to the limit, at the same cost',
         assert.ok(same && close(same.cost, cost));
       }
     }),
-    { numRuns: 300, seed: 22 },
+    runs(150, 22),
   );
 });
 
@@ -80,7 +81,7 @@ test('a lattice narrowed to a limit has its paths up to that limit and no other 
       assert.equal(near.nodes.length, used.size);
       assert.equal(narrowed(lattice, finishing(lattice), costs.least - 1), null);
     }),
-    { numRuns: 300, seed: 25 },
+    runs(150, 25),
   );
 });
 
@@ -99,7 +100,7 @@ test('finishing costs from a node on what the cheapest path from it does', () =>
         assert.ok(close(ahead[node], least));
       }
     }),
-    { numRuns: 300, seed: 23 },
+    runs(150, 23),
   );
 });
 
@@ -134,6 +135,6 @@ test('the paths of a fold are those whose notes and mirror images are alike, at 
         assert.deepEqual(same.steps.sort(), steps.sort());
       }
     }),
-    { numRuns: 400, seed: 24 },
+    runs(200, 24),
   );
 });

@@ -9,6 +9,7 @@ import { writeAs } from '../../../src/work/exports';
 import { made, notesIn, pieceOf, readBack, xmlOpening, xmlScore } from '../../support/files';
 import { quarter, VARIANTS } from '../../support/scores';
 import { someRequest } from '../requests';
+import { runs } from '../../support/runs';
 
 const xmlOf = (one: NonNullable<ReturnType<typeof made>>) => new TextDecoder().decode(writeAs('musicxml', one));
 
@@ -34,7 +35,7 @@ test('a plan written and read again with its fingers is the same fingering', () 
       assert.deepEqual(held(again.plans[0]), held(one.plan), JSON.stringify(request));
       seen++;
     }),
-    { numRuns: 120 },
+    runs(120),
   );
   assert.ok(seen > 60, String(seen));
 });
@@ -91,7 +92,7 @@ test('random notes with dots, tuplets and ties over bars come back exactly', () 
         assert.deepEqual(back.slice(0, list.length), notesIn(one.request));
       },
     ),
-    { numRuns: 80 },
+    runs(80),
   );
 });
 

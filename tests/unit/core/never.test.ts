@@ -6,6 +6,7 @@ import fc from 'fast-check';
 import { plan, requestIssues, type Forbidding, type PlanRequest } from '../../../src/core';
 import { someRequest } from '../requests';
 import { planAlone } from '../best';
+import { runs } from '../../support/runs';
 
 const request: PlanRequest = {
   instrument: 'violin',
@@ -39,7 +40,7 @@ test('what is forbidden at a note is not there, and costs never fall by it', () 
       assert.ok(plans[0].cost >= free.cost - 1e-9);
       seen++;
     }),
-    { numRuns: 100, seed: 8 },
+    runs(100, 8),
   );
   assert.ok(seen > 60, String(seen));
 });

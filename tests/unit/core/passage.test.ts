@@ -21,6 +21,7 @@ import {
 } from '../../../src/core';
 import { someRequest } from '../requests';
 import { planAlone } from '../best';
+import { runs } from '../../support/runs';
 
 const AIM: Aim = { system: 'equal', tuning: 'pure', tonic: { letter: 5, alteration: 0 }, level: 'middle' };
 
@@ -56,7 +57,7 @@ test('every finding of 150 plans for a small hand has a drill that can be read a
         }
       }
     }),
-    { numRuns: 150, seed: 21 },
+    runs(75, 21),
   );
   for (const kind of ['shift', 'stretch', 'trap', 'no-check'])
     assert.ok((seen.get(kind) ?? 0) > 5, `${kind} seen ${seen.get(kind)} times`);

@@ -7,6 +7,7 @@ import { movesOutOf } from '../moves';
 import { worded } from '../../support/words';
 import { someRequest } from '../requests';
 import { planAlone } from '../best';
+import { runs } from '../../support/runs';
 
 const threeOctaves: PlanRequest = {
   instrument: 'violin',
@@ -102,7 +103,7 @@ test('the fighting events are the nearest two that no path joins, as trying ever
       const early = late < 0 ? -1 : counting(late).findLastIndex((s) => !joined(s, late));
       assert.deepEqual(fightingEvents({ layers, blocks }), late < 0 ? null : [early, late]);
     }),
-    { numRuns: 300, seed: 11 },
+    runs(300, 11),
   );
 });
 
@@ -126,7 +127,7 @@ test('every remedy offered leaves a plan, and where there is a plan without rule
       for (const { relax } of ways)
         assert.ok(planAlone({ ...bound, rules: { ...rules, ...relax } }).plans.length > 0, JSON.stringify(relax));
     }),
-    { numRuns: 150, seed: 5 },
+    runs(75, 5),
   );
   assert.ok(unmet > 30, String(unmet));
 });

@@ -13,6 +13,7 @@ import type { Trellis } from '../../../src/core/planner/graph/trellis';
 import { buildTrellis } from '../../../src/core/planner/graph/build';
 import { worded } from '../../support/words';
 import { someRequest } from '../requests';
+import { runs } from '../../support/runs';
 
 const threeOctaves: PlanRequest = {
   instrument: 'violin',
@@ -159,7 +160,7 @@ test('the loss claimed for what is special about a note is what planning again w
         seen++;
       });
     }),
-    { numRuns: 150, seed: 4 },
+    runs(150, 4),
   );
   assert.ok(seen > 50, String(seen));
   for (const element of ['stay', 'string', 'little-finger', 'open-string', 'extension'])
@@ -236,7 +237,7 @@ test('over many plans no reason argues against itself', () => {
           for (const turn of BANNED) assert.doesNotMatch(message, turn);
         }
     }),
-    { numRuns: 200, seed: 9 },
+    runs(100, 9),
   );
   assert.ok(said > 500);
 });
@@ -266,7 +267,7 @@ test('what is said to have no place in a position has none, is beyond the hand, 
         }
       }
     }),
-    { numRuns: 250, seed: 8 },
+    runs(250, 8),
   );
   for (const code of ['range', 'stretch', 'height']) assert.ok((seen.get(code) ?? 0) > 0, code);
 });

@@ -16,6 +16,7 @@ import { cueWords, findingWords } from '../../../src/wording/findings';
 import { speechOf } from '../../../src/wording/plans';
 import { someRequest } from '../requests';
 import { planAlone } from '../best';
+import { runs } from '../../support/runs';
 
 const aim = (level: Level): Aim => ({
   ...{ system: 'pythagorean', tuning: 'pure', level },
@@ -156,7 +157,7 @@ test('every rough place is true by the ruler, and its drill holds its notes unde
         assert.equal(planAlone({ ...drill, alternatives: 1 }).problems.length, 0);
       }
     }),
-    { numRuns: 250, seed: 77 },
+    runs(125, 77),
   );
   for (const kind of ['opened', 'skip']) assert.ok(seen.has(kind), [...seen].join());
 });

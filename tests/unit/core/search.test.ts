@@ -11,6 +11,7 @@ import { buildTrellis } from '../../../src/core/planner/graph/build';
 import type { PlanRequest } from '../../../src/core';
 import { someRequest } from '../requests';
 import { allPaths, pathCost, stepCost, someTrellis } from '../trellises';
+import { runs } from '../../support/runs';
 
 /** Cost of the cheapest path that is as wanted, found by trying everything; Infinity where there is none. */
 function bruteForce(trellis: Trellis, { back, counted }: Wanted): number {
@@ -63,7 +64,7 @@ test('the search equals brute force on random trellises: back the same way, shif
         assert.ok([0, otherWay ?? 0].some((charge) => close(over, charge)));
       },
     ),
-    { numRuns: 1000, seed: 11 },
+    runs(500, 11),
   );
   assert.ok(found > 300, String(found));
 });
@@ -104,7 +105,7 @@ test('nothing is found where there is no way through', () => {
         assert.equal(cheapestPath(shut, { back: { otherWay: 1, alike: () => true } }), null);
       },
     ),
-    { numRuns: 20 },
+    runs(20),
   );
 });
 
@@ -127,7 +128,7 @@ test('what the search pays for a step is what the answer charges for it', () => 
         assert.ok(Math.abs(charged - paid) < 1e-9, `${charged} against ${paid}`);
       }
     }),
-    { numRuns: 200, seed: 17 },
+    runs(100, 17),
   );
 });
 
@@ -140,6 +141,6 @@ test('no move costs less than what is said to be the least', () => {
           for (let to = 0; to < layers[t + 1].touches; to++) assert.ok(moveCost(block, from, to) >= block.least[to]);
       });
     }),
-    { numRuns: 100, seed: 5 },
+    runs(50, 5),
   );
 });

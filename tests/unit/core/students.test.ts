@@ -5,6 +5,7 @@ import { plan, type InstrumentName, type Plan, type PlanRequest } from '../../..
 import { pitchName } from '../../../src/core/pitch/pitch';
 import { resolveSetup } from '../../../src/core/instrument/setup';
 import { best } from '../best';
+import { runs } from '../../support/runs';
 
 /*
  * The same music for different students: hands, sizes, tempos, styles, strings tuned otherwise.
@@ -93,7 +94,7 @@ test('any tuning of three to six strings is planned, and every stop sounds its n
           });
         }
     }),
-    { numRuns: 60, seed: 9 },
+    runs(60, 9),
   );
 });
 

@@ -4,6 +4,7 @@ import { worded } from '../../support/words';
 import fc from 'fast-check';
 import { plan, type DoubleStopInterval, type InstrumentName, type Plan, type PlanRequest } from '../../../src/core';
 import { best } from '../best';
+import { runs } from '../../support/runs';
 
 /*
  * Notes that sound together: double stops by their kind, chords of three and four notes, and what the hand has to be for them.
@@ -128,7 +129,7 @@ test('whatever notes are asked for at once, there is an answer and no hand with 
         }
       }
     }),
-    { numRuns: 200, seed: 4 },
+    runs(100, 4),
   );
 });
 

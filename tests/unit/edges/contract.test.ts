@@ -8,6 +8,7 @@ import { answerText, answerValue, isError } from '../../../src/work/answering';
 import { wordedIssues } from '../../../src/wording/issues';
 import { run } from '../../support/commands';
 import { someRequest } from '../requests';
+import { runs } from '../../support/runs';
 
 const good = {
   instrument: 'violin',
@@ -32,7 +33,7 @@ test('good requests pass, and what is answered fits the response schema', () => 
       assert.ok(!isError(answer));
       assert.ok(validResponse(JSON.parse(JSON.stringify(answer))), JSON.stringify(validResponse.errors));
     }),
-    { numRuns: 40 },
+    runs(40),
   );
 });
 
@@ -59,7 +60,7 @@ test('nothing that comes in is thrown back as a stack trace', () => {
     fc.property(fc.oneof(fc.json(), fc.string()), (text) => {
       assert.ok(isError(answerText(text)));
     }),
-    { numRuns: 200 },
+    runs(100),
   );
 });
 

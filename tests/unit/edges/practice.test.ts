@@ -17,6 +17,7 @@ import {
 } from '../../../src/store/practiceFile';
 import { commit, takeFromBin } from '../../../src/store/write';
 import { judged, sessionFor } from '../../support/log';
+import { runs } from '../../support/runs';
 
 /* The log of practice, with a database in memory. */
 
@@ -90,7 +91,7 @@ test('the sums of a day, written with each repetition, are those of its log', as
         assert.equal((await sessionRepetitions(a.id)).length, one.length + Number(back && last !== undefined));
       },
     ),
-    { numRuns: 25 },
+    runs(25),
   );
 });
 

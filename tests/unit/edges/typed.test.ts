@@ -8,6 +8,7 @@ import { octaveRank, TONICS, withTonic, type RunSpec } from '../../../src/app/br
 import { readRequest } from '../../../src/contract/read';
 import type { PlanRequest } from '../../../src/core';
 import type { StudentRecord } from '../../../src/core';
+import { runs } from '../../support/runs';
 
 /** Typed briefs with what each is read as, gone through one by one: understood, or asked back about. */
 const BRIEFS = JSON.parse(readFileSync(new URL('../../data/briefs.json', import.meta.url), 'utf8')) as readonly {
@@ -125,7 +126,7 @@ test('whatever is said in whatever order is understood as a request or asked bac
       if (reading.kind === 'asked') assert.ok(reading.question.length > 0);
       if (reading.kind === 'understood') assert.ok(readRequest(reading.brief.request));
     }),
-    { numRuns: 400 },
+    runs(200),
   );
 });
 
@@ -156,6 +157,6 @@ test('any text at all is answered', () => {
       const reading = read(text);
       assert.ok(['nothing', 'asked', 'understood'].includes(reading.kind));
     }),
-    { numRuns: 300 },
+    runs(150),
   );
 });
