@@ -39,13 +39,13 @@ const usual = {
   plugins: [placeOf()],
 };
 const entries = wanted.length > 0 ? files.map((name) => join(TESTS, name)) : grouped();
-await build({ ...usual, entryPoints: entries, entryNames: '[name]', outdir: BUNDLES });
+await build({ ...usual, entryPoints: entries, outbase: '.', outdir: BUNDLES });
 await build({
   ...usual,
   entryPoints: COMMANDS.map((name) => join('scripts', `${name}.ts`)),
   outdir: join(BUNDLES, 'commands'),
 });
-const bundles = entries.map((name) => join(BUNDLES, basename(name).replace(/\.ts$/, '.mjs')));
+const bundles = entries.map((name) => join(BUNDLES, name.replace(/\.ts$/, '.mjs')));
 // The stand-in for the browser's database comes before anything that looks for one: a bundle may load its parts in another order.
 const flags = ['--import', 'fake-indexeddb/auto', '--test', '--test-concurrency=2'];
 const { status } = spawnSync(process.execPath, [...flags, ...bundles], {
@@ -73,7 +73,13 @@ function grouped() {
 async function corpusFile() {
   if (process.env.NIGHTLY !== undefined) return '';
   const core = join(BUNDLES, 'corpus.mjs');
-  await build({ ...usual, splitting: false, sourcemap: false, entryPoints: ['tests/support/corpus.ts'], outfile: core });
+  await build({
+    ...usual,
+    splitting: false,
+    sourcemap: false,
+    entryPoints: ['tests/support/corpus.ts'],
+    outfile: core,
+  });
   const hash = createHash('sha256').update(readFileSync(core)).digest('hex').slice(0, 16);
   const file = join('node_modules/.cache/dove-path', `corpus-${hash}.json`);
   if (!existsSync(file)) (await import(pathToFileURL(core).href)).writeCorpus(file);

@@ -13,7 +13,7 @@ import { svgOf } from '../../src/notation/paper/svg';
 const require = createRequire(import.meta.url);
 const file = (name: string) => readFileSync(require.resolve(name));
 
-export const fontFiles = (): FontFiles => ({
+const fontFiles = (): FontFiles => ({
   sans: file('@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff'),
   bold: file('@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-700-normal.woff'),
   serif: file('@fontsource/literata/files/literata-latin-400-normal.woff'),

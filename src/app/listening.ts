@@ -90,7 +90,7 @@ function play(excerpt: Excerpt, strings: number, bpm: number) {
   );
 }
 
-export function stopListening() {
+function stopListening() {
   if (!get().playing) return;
   set({ playing: false, count: null });
   void withPlayer((player) => player.stop());

@@ -7,7 +7,7 @@ export interface Notice {
   readonly offer?: Offer;
 }
 
-export interface Offer {
+interface Offer {
   readonly words: string;
   /** Does it. False where it failed: the offer then stays. */
   readonly act: () => void | Promise<boolean | void>;

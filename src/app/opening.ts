@@ -125,7 +125,7 @@ export function followAddress(): () => void {
 }
 
 /** Opens the brief in an address: the plan here that has the same, or else a new one. */
-export async function openAddress(hash: string) {
+async function openAddress(hash: string) {
   const reading = hash ? (await import('./brief/addressReading')).readAddress(hash) : { kind: 'none' as const };
   const plans = await listPlans();
   if (reading.kind === 'brief') {

@@ -1,5 +1,5 @@
 import { recoverDrafts } from '../store/drafts';
-import { clearOldBin } from '../store/write';
+import { clearOldTrash } from '../store/write';
 import { say } from './notices';
 import { recoveryText } from '../wording/rooms/app';
 
@@ -12,5 +12,5 @@ export async function recover() {
   const recovered = await recoverDrafts();
   const copies = recovered.filter((how) => how === 'copy');
   if (copies.length > 0) say({ kind: 'done', message: recoveryText.yourLastEditWas });
-  void clearOldBin().catch(() => undefined);
+  void clearOldTrash().catch(() => undefined);
 }

@@ -1,6 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { answered, db, storageFault } from '../store/db';
-import type { Binned } from '../store/records';
+import type { Trashed } from '../store/records';
 import { listAll, type AllRows } from '../store/read';
 import { readingTroubleWords } from '../wording/storage';
 import { listDamagedElsewhere, type Damaged } from '../store/read';
@@ -11,7 +11,7 @@ import { listDamagedElsewhere, type Damaged } from '../store/read';
 
 export type Rows =
   | { readonly kind: 'reading' }
-  | { readonly kind: 'there'; readonly rows: AllRows; readonly bin: readonly Binned[] }
+  | { readonly kind: 'there'; readonly rows: AllRows; readonly bin: readonly Trashed[] }
   | { readonly kind: 'trouble'; readonly message: string };
 
 const READING: Rows = { kind: 'reading' };

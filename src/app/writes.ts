@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import type { Change } from '../store/changes';
 import { storageFault } from '../store/db';
-import { commit, takeFromBin, type Outcome } from '../store/write';
+import { commit, takeFromTrash, type Outcome } from '../store/write';
 import { storageWords, takenBackWords } from '../wording/storage';
 import { say } from './notices';
 import { writesText } from '../wording/rooms/app';
@@ -80,7 +80,7 @@ export function remove(
 /** Brings something back out of the bin. @returns false where the storage failed */
 export async function bringBack(bin: string, back: () => void = () => undefined): Promise<boolean> {
   try {
-    const taken = await takeFromBin(bin);
+    const taken = await takeFromTrash(bin);
     setDeleted(useDeleted.getState().bins.filter((id) => id !== bin));
     const message = taken ? takenBackWords(taken) : writesText.thisWasBroughtBack;
     if (message) say({ kind: 'done', message });

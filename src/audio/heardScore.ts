@@ -4,7 +4,7 @@ import { hasBows, type Plan, type ResponseEvent, type Setup } from '../core';
  * What is heard of a plan: when each note begins, how long it lasts and on which string, in beats.
  */
 
-export interface HeardNote {
+interface HeardNote {
   /** The event it belongs to. */
   readonly at: number;
   /** Beats from the start of the excerpt. */

@@ -40,7 +40,7 @@ export {
 export * from './practice/cards';
 export * from './practice/map';
 export * from './practice/climb';
-export { shareInterval } from './practice/chance';
+export { wilsonInterval } from './practice/statistics';
 export { isKind, KINDS, kindsOfNotes, type Kind } from './practice/kinds';
 export { handTime, secondsPerNote, stepsOf, taskIssues, temposOf, type LadderStep } from './practice/ladder';
 export { type Passage } from './practice/growing';

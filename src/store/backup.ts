@@ -2,7 +2,7 @@ import { DAMAGED_WHEN_WRITTEN } from '../wording/storage';
 import { fileText, readLists, type FileReading, type Lists } from './tableFiles';
 import type { AllRows, Damaged } from './read';
 import { listAll, rawRows } from './read';
-import { rowIssue } from './sound';
+import { rowIssue } from './valid';
 import { STUDIO, tablesOfFile, type TableName } from './tables';
 
 /*

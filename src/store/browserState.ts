@@ -22,9 +22,6 @@ function storageOf(area: Area): Storage | null {
   }
 }
 
-/** True where nothing can be remembered. */
-export const isBlocked = (area: Area = 'local') => storageOf(area) === null;
-
 function place<T>(area: Area, key: string, parse: (text: string | null) => T, print: (value: T) => string): Place<T> {
   return {
     read() {

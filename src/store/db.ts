@@ -1,6 +1,6 @@
 import { Dexie, type Table, type Transaction } from 'dexie';
 import type { StorageFault } from '../wording/storage';
-import type { Binned } from './records';
+import type { Trashed } from './records';
 import { DATABASE_VERSION, TABLE_NAMES, tableOf, type TableName, type Tables } from './tables';
 
 /** The browser's own database; nothing of it leaves the machine but by a file. */
@@ -29,7 +29,7 @@ async function upgradeTable(upgrade: Transaction, name: TableName, version: numb
       });
     if (version > BIN_SINCE)
       await upgrade
-        .table<Binned>('bin')
+        .table<Trashed>('bin')
         .toCollection()
         .modify((binned, place) => {
           const changes = binned.changes.map((change) =>
@@ -43,14 +43,14 @@ async function upgradeTable(upgrade: Transaction, name: TableName, version: numb
 }
 
 /** What went wrong with the storage, and nothing else. */
-export class StorageTrouble extends Error {
+class StorageTrouble extends Error {
   constructor(readonly fault: StorageFault) {
     super(fault);
   }
 }
 
 /** Milliseconds after which a storage that does not answer is taken for one that never will. */
-export const PATIENCE_MS = 3000;
+const PATIENCE_MS = 3000;
 
 /**
  * Waits for the storage, but not for ever.

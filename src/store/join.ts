@@ -29,7 +29,7 @@ export interface Joined {
 export function joinLists(lists: Lists): Promise<Joined> {
   const names = TABLE_NAMES.filter((name) => tableOf(name).join !== 'never');
   return inOneGo(names, async () => {
-    const gone = await deletedHere();
+    const gone = await trashedHere();
     const added: Partial<Record<TableName, number>> = {};
     const count = { known: 0, deleted: 0 };
     const changes: Change[] = [];
@@ -58,7 +58,7 @@ export function joinLists(lists: Lists): Promise<Joined> {
 const onceEach = (rows: readonly Row[]) => [...new Map(rows.map((row) => [row.id, row])).values()];
 
 /** What lies in the bin. */
-async function deletedHere(): Promise<ReadonlySet<string>> {
+async function trashedHere(): Promise<ReadonlySet<string>> {
   const changes = (await db.bin.toArray()).flatMap((binned) => binned.changes as readonly Change[]);
   return new Set(changes.flatMap((change) => (change.kind === 'removed' ? [change.record.id] : [])));
 }

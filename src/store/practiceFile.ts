@@ -4,7 +4,7 @@ import { answered, db } from './db';
 import { fileText, readLists, type Lists } from './tableFiles';
 import { joinLists, type Joined } from './join';
 import { answersOf, cardsOf, getStudent, lessonsOf, listPlans, sessionsOf } from './read';
-import { rowIssue } from './sound';
+import { rowIssue } from './valid';
 
 /*
  * The practice file: one student's plans, lessons, cards and log, to take home and to bring back. Joining it twice, or from both sides, comes to the same as

@@ -56,7 +56,7 @@ export function isKnown(table: TableName, row: Told): boolean {
 }
 
 /** Takes a row for sound from now on: it has been checked, or this page has written it itself. */
-export function knowSound(table: TableName, row: Told) {
+export function knowValid(table: TableName, row: Told) {
   const time = timeOf(row);
   if (time === undefined) return;
   if (known.size >= MOST_KNOWN) known.clear();
@@ -64,7 +64,7 @@ export function knowSound(table: TableName, row: Told) {
 }
 
 /** The check of a row is large, and nothing stands in a new studio that needs it: it is fetched for the first row that was written elsewhere. */
-export const fetchCheck = () => import('./sound');
+export const fetchCheck = () => import('./valid');
 
 /** What is wrong with each of some rows; null where it is sound. */
 async function issuesOf(table: TableName, rows: readonly unknown[]): Promise<(Issue | null)[]> {
@@ -74,13 +74,13 @@ async function issuesOf(table: TableName, rows: readonly unknown[]): Promise<(Is
   return rows.map((row) => {
     if (isKnown(table, row as Told)) return null;
     const issue = rowIssue(table, row);
-    if (!issue) knowSound(table, row as Told);
+    if (!issue) knowValid(table, row as Told);
     return issue;
   });
 }
 
 /** Those of some rows that are sound; what is damaged hides nothing else. */
-export async function soundOf<Name extends TableName>(table: Name, rows: readonly unknown[]): Promise<Tables[Name][]> {
+async function validOf<Name extends TableName>(table: Name, rows: readonly unknown[]): Promise<Tables[Name][]> {
   const issues = await issuesOf(table, rows);
   return rows.filter((_, at) => issues[at] === null) as Tables[Name][];
 }
@@ -157,7 +157,7 @@ export const getBook = (id: string) => getRow('books', id);
 
 /** The sound rows of a table that lie at a key of one of its indexes. */
 async function rowsAt<Name extends TableName>(table: Name, index: string, key: string): Promise<Tables[Name][]> {
-  return soundOf(table, await answered(Promise.resolve(db.table<unknown>(table).where(index).equals(key).toArray())));
+  return validOf(table, await answered(Promise.resolve(db.table<unknown>(table).where(index).equals(key).toArray())));
 }
 
 /** The sound rows of a student's in a table that goes by days, from one day to another, both in it. */
@@ -172,7 +172,7 @@ async function rowsOfDays<Name extends 'sessions' | 'lessons'>(
     .where('[studentId+day]')
     .between([studentId, from], [studentId, to], true, true)
     .toArray();
-  return soundOf(table, await answered(Promise.resolve(rows)));
+  return validOf(table, await answered(Promise.resolve(rows)));
 }
 
 /** A student's sessions of some days, the latest first. */

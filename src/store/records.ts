@@ -55,7 +55,7 @@ export interface Memory {
 }
 
 /** Something that was deleted, as it was then: what brings it back turned round. */
-export interface Binned {
+export interface Trashed {
   readonly id: string;
   readonly deletedAt: number;
   /** What it is called in the list of what was deleted. */

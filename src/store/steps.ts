@@ -5,7 +5,7 @@ import type { Choice } from '../core';
  */
 
 /** Where a row comes from: this browser's database, or a file. */
-export type Origin = 'browser' | 'file';
+type Origin = 'browser' | 'file';
 
 export interface Upgrade {
   readonly name: string;

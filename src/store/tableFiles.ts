@@ -1,7 +1,7 @@
 import { issueWords } from '../wording/issues';
 import { damagedInFileWords, fileTroubleWords, type FileKind } from '../wording/storage';
 import { fileHead } from './fileHead';
-import { rowIssue } from './sound';
+import { rowIssue } from './valid';
 import { upgradedRow } from './steps';
 import { FILE_VERSIONS, tableOf, tablesOfFile, type TableName, type Tables } from './tables';
 

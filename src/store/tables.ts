@@ -10,7 +10,7 @@ import type {
   StudentRecord,
 } from '../core';
 import { ENTRY_WORDS, type EntryWords, type FileKind } from '../wording/storage';
-import type { Binned, ChoiceRow, DaySum, Memory } from './records';
+import type { Trashed, ChoiceRow, DaySum, Memory } from './records';
 import { belongsToNobody, keepsItsFingering, type Upgrade } from './steps';
 
 /*
@@ -22,7 +22,7 @@ import { belongsToNobody, keepsItsFingering, type Upgrade } from './steps';
  * `beside`: one that differs from its namesake is added as a copy. `by-field`: whoever wrote a field last has it. `by-id`: what is not here is added.
  * `never`: it stays in this browser, or follows from other tables.
  */
-export type Join = 'beside' | 'by-field' | 'by-id' | 'never';
+type Join = 'beside' | 'by-field' | 'by-id' | 'never';
 
 interface Table<T> {
   /** The indexes of the database, by the version from which they hold; the first is the one that the table came with. */
@@ -194,7 +194,7 @@ export const TABLES = {
     bin: false,
     words: ENTRY_WORDS.choice,
   }),
-  bin: table<Binned>({
+  bin: table<Trashed>({
     indexes: { 4: 'id, deletedAt' },
     schema: null,
     steps: [],

@@ -3,8 +3,8 @@ import { broughtBackName } from '../wording/storage';
 import { fits, reversed, sameContent, withFields, type Change } from './changes';
 import { recountDays } from './days';
 import { answered, db, openForWriting } from './db';
-import { recallCards } from './memory';
-import { isKnown, knowSound, listPlans } from './read';
+import { recallCards } from './reviewSchedule';
+import { isKnown, knowValid, listPlans } from './read';
 import { TABLE_NAMES, TABLES, tableOf, type TableName, type Tables } from './tables';
 import type { StudentRecord } from '../core';
 
@@ -13,7 +13,7 @@ import type { StudentRecord } from '../core';
  * and what is taken back overwrites nothing newer.
  */
 
-export type Written = Tables[TableName];
+type Written = Tables[TableName];
 
 /** What became of some changes: all written, with the records as they now stand, or none. */
 export type Outcome =
@@ -116,7 +116,7 @@ async function addMany(changes: readonly Change[]): Promise<Written[]> {
   const at = here.findIndex((current, n) => current && !sameContent(current, records[n]));
   if (at >= 0) throw new Conflict({ kind: 'conflict', change: changes[at], current: here[at] });
   await table.bulkPut(records);
-  for (const record of records) knowSound(changes[0].table, record);
+  for (const record of records) knowValid(changes[0].table, record);
   return records;
 }
 
@@ -132,7 +132,7 @@ async function write(change: Change, now: number): Promise<Written | undefined> 
     case 'added':
       if (current && !sameContent(current, change.record)) throw conflict();
       await table.put(change.record);
-      knowSound(change.table, change.record);
+      knowValid(change.table, change.record);
       return change.record;
     case 'removed':
       await table.delete(id);
@@ -141,7 +141,7 @@ async function write(change: Change, now: number): Promise<Written | undefined> 
       if (!current || !(fits(current, change) || fits(current, { from: change.to }))) throw conflict();
       const record = { ...withFields(current, change), ...changedAt(current, now) };
       await table.put(record);
-      if (isKnown(change.table, current)) knowSound(change.table, record);
+      if (isKnown(change.table, current)) knowValid(change.table, record);
       return record;
     }
   }
@@ -209,7 +209,7 @@ function copyOf(record: Written): Written {
 }
 
 /** Brings back what lies in the bin. @returns what became of it; null where it is not there any more */
-export async function takeFromBin(id: string): Promise<TakenBack | null> {
+export async function takeFromTrash(id: string): Promise<TakenBack | null> {
   const binned = await answered(Promise.resolve(db.bin.get(id)));
   if (!binned) return null;
   const taken = await takeBack(binned.changes as readonly Change[]);
@@ -218,11 +218,11 @@ export async function takeFromBin(id: string): Promise<TakenBack | null> {
 }
 
 /** Days that something deleted is kept. */
-export const BIN_DAYS = 30;
+export const TRASH_DAYS = 30;
 
 /** Drops what has lain in the bin for its time, with all that goes with a student who is gone for good. */
-export async function clearOldBin(now = Date.now()): Promise<void> {
-  const old = db.bin.where('deletedAt').below(now - BIN_DAYS * 86_400_000);
+export async function clearOldTrash(now = Date.now()): Promise<void> {
+  const old = db.bin.where('deletedAt').below(now - TRASH_DAYS * 86_400_000);
   const changes = (await old.toArray()).flatMap((binned) => binned.changes as readonly Change[]);
   const gone = changes.flatMap((change) =>
     change.kind === 'removed' && change.table === 'students' ? [change.record.id] : [],

@@ -1,4 +1,4 @@
-import { byKind, KINDS, offOf, shareInterval, type Sums } from '../core';
+import { byKind, KINDS, offOf, wilsonInterval, type Sums } from '../core';
 import { number, sentence } from '../wording/grammar';
 import { kindWords } from '../wording/practice';
 import { placeTableText } from '../wording/rooms/shared';
@@ -10,7 +10,7 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
     const own = counts.get(kind);
     return own ? [{ kind, own, share: offOf(own) / own[0] }] : [];
   }).sort((a, b) => b.share - a.share || b.own[0] - a.own[0]);
-  const most = Math.max(0.01, ...rows.map(({ own }) => shareInterval(offOf(own), own[0])[1]));
+  const most = Math.max(0.01, ...rows.map(({ own }) => wilsonInterval(offOf(own), own[0])[1]));
   if (rows.length === 0) return <p className="mt-2 text-faded">{placeTableText.noPlaceHasBeen}</p>;
   return (
     <div className="overflow-x-auto">
@@ -28,7 +28,7 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
         <tbody>
           {rows.map(({ kind, own, share }) => {
             const [tries, low, high, missed] = own;
-            const [from, to] = shareInterval(offOf(own), tries);
+            const [from, to] = wilsonInterval(offOf(own), tries);
             return (
               <tr key={kind} className="border-t border-rule">
                 <th scope="row" className="py-1 pr-2 font-normal">

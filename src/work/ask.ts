@@ -1,7 +1,7 @@
 import type { Issue, KeptAnswer, KeptFingering, Lock, PlanRequest } from '../core';
 
 /** Ways that are asked for wherever a plan is shown, so that one number means one way in every view. */
-export const WAYS = 5;
+const WAYS = 5;
 
 /** What is asked of the planner: a request, and the fingering that was kept for it. */
 export interface Ask {

@@ -24,7 +24,7 @@ export function sourcesOfApp(): Source[] {
 }
 
 /** The rooms, lowest first: a file imports from its own room and those before it. */
-export const ROOMS = [
+const ROOMS = [
   'core/vocabulary',
   'core/issue',
   'core/pitch',
@@ -128,7 +128,7 @@ export function sharedBaseNames(sources: readonly Source[]): string[] {
 }
 
 /** Every node of a source's syntax tree; of an Astro file its script and its markup, read as one component. */
-export function walk(source: Source, see: (node: ts.Node) => boolean | void): void {
+function walk(source: Source, see: (node: ts.Node) => boolean | void): void {
   const visit = (node: ts.Node) => {
     if (see(node) !== false) ts.forEachChild(node, visit);
   };

@@ -55,7 +55,7 @@ const runs = (instrument: string) =>
     }),
   );
 
-export const someRules: fc.Arbitrary<Rules> = fc.record(
+const someRules: fc.Arbitrary<Rules> = fc.record(
   {
     positions: fc.constantFrom({ from: 1, to: 1 }, { from: 0.5, to: 3 }, { only: [1, 3] }, { from: 2, to: 7 }),
     openStrings: fc.constantFrom('free' as const, 'prefer' as const, 'avoid' as const, 'never' as const),

@@ -19,11 +19,6 @@ export function pathCost(trellis: Trellis, path: ArrayLike<number>): number {
   return cost;
 }
 
-/** The places a path goes through. */
-export function placesOf(trellis: Trellis, path: ArrayLike<number>): Int32Array {
-  return new Int32Array(path.length).map((_, t) => placeAt(trellis, t, path[t]));
-}
-
 /** Every path of a trellis with its cost, cheapest first. */
 export function allPaths(trellis: Trellis) {
   let paths: number[][] = [[]];

@@ -2,7 +2,7 @@ import type { SentPlan } from '../../core';
 import { joinLists } from '../../store/join';
 import { fileHead } from '../../store/fileHead';
 import type { PlanRecord, StudentRecord } from '../../core';
-import { rowIssue } from '../../store/sound';
+import { rowIssue } from '../../store/valid';
 import { planTitle } from '../../wording/material';
 import { issueWords } from '../../wording/issues';
 import { sentWords } from '../../wording/files';

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { isRight, type Quiz, type AnswerRecord, type CardRecord } from '../../core';
 import { storageFault } from '../../store/db';
-import { memoriesOf } from '../../store/memory';
+import { memoriesOf } from '../../store/reviewSchedule';
 import { addAnswer } from '../../store/log';
 import { cardsOf } from '../../store/read';
 import { storageWords } from '../../wording/storage';

@@ -12,7 +12,7 @@ import {
 import { db } from '../../store/db';
 import { daysOf } from '../../store/days';
 import type { DaySum } from '../../store/records';
-import { memoriesOf } from '../../store/memory';
+import { memoriesOf } from '../../store/reviewSchedule';
 import { cardsOf, lessonsOf, sessionsOf, listPlans } from '../../store/read';
 import { trendGoal, trendWords } from '../../wording/practice';
 import { dayOf, daysFrom, isFuture } from './calendar';
@@ -48,7 +48,7 @@ export function useOverview(studentId: string | undefined): Overview | undefined
   return useLiveQuery(() => (studentId === undefined ? undefined : overviewOf(studentId, Date.now())), [studentId]);
 }
 
-export async function overviewOf(studentId: string, now: number): Promise<Overview> {
+async function overviewOf(studentId: string, now: number): Promise<Overview> {
   const today = dayOf(now);
   const from = daysFrom(today, -TREND_DAYS);
   const earliest = daysFrom(today, -OVERVIEW_DAYS);
@@ -81,7 +81,7 @@ export async function overviewOf(studentId: string, now: number): Promise<Overvi
 /** A session that was left longer ago is over. */
 const LEFT_DAYS = 3;
 
-export function sumOf(days: readonly DaySum[]): Sums {
+function sumOf(days: readonly DaySum[]): Sums {
   return days.reduce<Sums>((all, { sums }) => joinedSums(all, sums), {});
 }
 

@@ -35,7 +35,7 @@ export function placesOf(
     .map(([at, own]) => ({ at, kinds: own.filter(isKind) }));
 }
 
-export function shiftsFrom(plan: Plan): ReadonlySet<number> {
+function shiftsFrom(plan: Plan): ReadonlySet<number> {
   return new Set(plan.shifts.map(({ from }) => from));
 }
 

@@ -40,7 +40,7 @@ import { runText } from '../../wording/rooms/app';
  */
 
 /** What the player is about to do: play, playing, say how it was, say where it was off. */
-export type Phase = 'ready' | 'sounding' | 'judging' | 'where' | 'done';
+type Phase = 'ready' | 'sounding' | 'judging' | 'where' | 'done';
 
 export interface Run {
   readonly meaning: Meaning;

@@ -12,12 +12,12 @@ import type { Edited } from './state';
  * All that the session needs of the world, handed in, so that it is tested without a browser.
  */
 
-export interface Planner {
+interface Planner {
   /** @throws PlannerLost, or whatever else went wrong */
   plan(ask: Ask): Promise<Answer>;
 }
 
-export interface Store {
+interface Store {
   commit(changes: readonly Change[]): Promise<Outcome>;
   getPlan(id: string): Promise<PlanRecord | undefined>;
   /** Calls with the plan as it is now and whenever it changes; undefined where it is not there. */
@@ -26,13 +26,13 @@ export interface Store {
   trouble(error: unknown): string;
 }
 
-export interface Clock {
+interface Clock {
   now(): number;
   /** Calls once after some ms; the function returned calls it off. */
   after(ms: number, act: () => void): () => void;
 }
 
-export interface Page {
+interface Page {
   /** Puts the plan into the page's address and remembers it as the one last open. */
   show(record: PlanRecord): void;
   /** Keeps the steps of a plan for as long as the page's tab lives. */
@@ -52,5 +52,3 @@ export interface Doors {
   /** Says something to the user; the function returned takes it away again. */
   readonly say: (notice: Notice) => () => void;
 }
-
-export type Written = Tables[TableName];

@@ -11,7 +11,7 @@ import { savingText } from '../../wording/rooms/app';
  */
 
 /** Quiet time in ms after a change before it is saved. */
-export const SAVE_AFTER = 250;
+const SAVE_AFTER = 250;
 
 export interface Saving {
   saveSoon(): void;

@@ -21,8 +21,6 @@ interface How {
   readonly run?: string;
 }
 
-export type Session = ReturnType<typeof createSession>;
-
 export function createSession(doors: Doors) {
   const store = sessionStore();
   const { getState: get, setState: set } = store;

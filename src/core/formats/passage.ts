@@ -11,7 +11,7 @@ import {
 import { MOST_EVENTS } from '../material/materialIssues';
 import { midiOf, parsePitch, pitchName } from '../pitch/pitch';
 import { signatureName } from '../pitch/key';
-import { beatsText, compared, fraction, minus, numberOf, plus, times, ZERO, type Fraction } from './fraction';
+import { beatsText, compare, fraction, minus, numberOf, plus, times, ZERO, type Fraction } from './fraction';
 import {
   Unreadable,
   type FileNotice,
@@ -48,7 +48,7 @@ export interface Passage {
 }
 
 /** The part that is meant. @throws Unreadable where there is none like it */
-export function partOf({ parts }: Piece, asked: string | undefined): PiecePart {
+function partOf({ parts }: Piece, asked: string | undefined): PiecePart {
   if (asked === undefined) return parts.find(({ instrument }) => instrument !== null) ?? parts[0];
   const number = Number(asked);
   const plain = asked.trim().toLowerCase();
@@ -61,7 +61,7 @@ export function partOf({ parts }: Piece, asked: string | undefined): PiecePart {
 }
 
 /** The bowed string that a part is planned for: its own, or the highest that has its lowest note. */
-export function instrumentFor(part: PiecePart): InstrumentName {
+function instrumentFor(part: PiecePart): InstrumentName {
   if (part.instrument) return part.instrument;
   const midis = part.voices.flatMap(({ notes }) =>
     notes.flatMap(({ heads }) => heads.map(({ pitch }) => midiOf(pitch))),
@@ -129,7 +129,7 @@ export function passageOf(piece: Piece, ask: PassageAsk): Passage {
 }
 
 function barsAsked({ bars, id }: PiecePart, asked: PassageAsk['bars']): readonly PieceBar[] {
-  const long = bars.filter(({ length }) => compared(length, ZERO) > 0);
+  const long = bars.filter(({ length }) => compare(length, ZERO) > 0);
   if (!asked) return long;
   const placeOf = (number: string) => long.findIndex((bar) => bar.number === number);
   const [from, to] = asked.map(placeOf);
@@ -152,11 +152,10 @@ function filled({ notes }: PieceVoice, from: Fraction, to: Fraction): PieceNote[
   const line: PieceNote[] = [];
   let at = from;
   const rest = (until: Fraction) => {
-    if (compared(until, at) > 0)
-      line.push({ start: at, length: minus(until, at), heads: [], tied: false, slur: false });
+    if (compare(until, at) > 0) line.push({ start: at, length: minus(until, at), heads: [], tied: false, slur: false });
   };
   for (const note of notes) {
-    if (compared(note.start, from) < 0 || compared(note.start, to) >= 0) continue;
+    if (compare(note.start, from) < 0 || compare(note.start, to) >= 0) continue;
     rest(note.start);
     line.push(note);
     at = plus(note.start, note.length);
@@ -209,27 +208,25 @@ function metreOf(part: PiecePart, bars: readonly PieceBar[], line: readonly Piec
   };
   const time = timeAt(part, first.start);
   const of = Number(time.split('/')[1]);
-  const short = compared(first.length, nominal(first.start)) < 0;
+  const short = compare(first.length, nominal(first.start)) < 0;
   const pickup = short && rest.length > 0 ? numberOf(times(first.length, of, 4)) : 0;
-  const starts = new Set(line.map(({ start }) => start.above / start.below));
-  const changed = part.times.filter((one) => compared(one.start, first.start) > 0);
+  const starts = new Set(line.map(({ start }) => numberOf(start)));
+  const changed = part.times.filter((one) => compare(one.start, first.start) > 0);
   const regular =
     (short ? rest : bars).every(
-      (bar, n, all) => n === all.length - 1 || compared(bar.length, nominal(bar.start)) === 0,
+      (bar, n, all) => n === all.length - 1 || compare(bar.length, nominal(bar.start)) === 0,
     ) &&
-    changed.every(
-      (one) => starts.has(numberOf(one.start)) || !rest.some((bar) => compared(bar.start, one.start) === 0),
-    );
+    changed.every((one) => starts.has(numberOf(one.start)) || !rest.some((bar) => compare(bar.start, one.start) === 0));
   let next = 0;
   const marks = (note: PieceNote, at: number): Pick<NoteSpec, 'bar' | 'bars'> => {
     if (regular) return {};
     const end = plus(note.start, note.length);
     let bar = false;
     const inside: number[] = [];
-    while (next < rest.length && compared(rest[next].start, end) < 0) {
+    while (next < rest.length && compare(rest[next].start, end) < 0) {
       const off = minus(rest[next].start, note.start);
-      if (compared(off, ZERO) === 0) bar = at > 0;
-      else if (compared(off, ZERO) > 0) inside.push(numberOf(times(off, of, 4)));
+      if (compare(off, ZERO) === 0) bar = at > 0;
+      else if (compare(off, ZERO) > 0) inside.push(numberOf(times(off, of, 4)));
       next++;
     }
     return { ...(bar ? { bar: true as const } : {}), ...(inside.length > 0 ? { bars: inside } : {}) };
@@ -239,15 +236,15 @@ function metreOf(part: PiecePart, bars: readonly PieceBar[], line: readonly Piec
 
 /** What was last said before or at a place. */
 function inForce<T extends { readonly start: Fraction }>(all: readonly T[], place: Fraction): T | undefined {
-  return all.findLast(({ start }) => compared(start, place) <= 0);
+  return all.findLast(({ start }) => compare(start, place) <= 0);
 }
 
 /** Changes inside the passage, each at the first event at or after it. */
 function changesOf(part: PiecePart, line: readonly PieceNote[], from: Fraction, of: number): ChangeSpec[] {
   const byEvent = new Map<number, { -readonly [Name in keyof ChangeSpec]: ChangeSpec[Name] }>();
   const put = (start: Fraction, change: Omit<ChangeSpec, 'at'>) => {
-    if (compared(start, from) <= 0) return;
-    const at = line.findIndex((note) => compared(note.start, start) >= 0);
+    if (compare(start, from) <= 0) return;
+    const at = line.findIndex((note) => compare(note.start, start) >= 0);
     if (at > 0) byEvent.set(at, { ...byEvent.get(at), ...change, at });
   };
   for (const { start, fifths, mode } of unlike(part.keys, ({ fifths }) => fifths))

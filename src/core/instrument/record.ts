@@ -86,13 +86,13 @@ export interface FrameFingering {
 export type PlainWeight = { [Name in keyof Weights]: Weights[Name] extends number ? Name : never }[keyof Weights];
 
 /** Prices of an instrument's own, and the usual ones times a factor. */
-export interface WeightChanges {
+interface WeightChanges {
   readonly set: Partial<Weights>;
   readonly times: Readonly<Partial<Record<PlainWeight, number>>>;
 }
 
 /** Fingers and how far they lie from the first, in semitones. */
-export interface TaughtPattern {
+interface TaughtPattern {
   readonly fingers: readonly Finger[];
   readonly places: readonly number[];
 }
@@ -101,14 +101,14 @@ export interface TaughtPattern {
 export type Stage = 'first-position' | 'first-shifts' | 'everywhere';
 
 /** A key that lies well in these positions. */
-export interface FirstScale {
+interface FirstScale {
   readonly tonic: string;
   readonly octaves: number;
   readonly positions?: { readonly from: number; readonly to: number };
 }
 
 /** On which two strings octaves are built, by which fingers (as the plan has them where left out), from how many letter steps above the lower string, and whether they sound together. */
-export interface OctaveBuilding {
+interface OctaveBuilding {
   readonly strings: readonly [number, number];
   readonly fingers?: readonly [Finger, Finger];
   readonly start: number;

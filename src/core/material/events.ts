@@ -28,7 +28,7 @@ export interface SoundingEvent {
 /** In one frame that slides (1–4, the thumb and 3), or by neighbouring fingers that follow each other (1–3 and 2–4). */
 export type OctaveFingering = 'framed' | 'fingered';
 
-export interface RestEvent {
+interface RestEvent {
   readonly bar?: true;
   readonly bars?: readonly number[];
   readonly kind: 'rest';

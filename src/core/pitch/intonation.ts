@@ -21,7 +21,7 @@ export const FIFTH_EXCESS = centsOf(3 / 2) - 700;
 const A: Class = { letter: 5, alteration: 0 };
 
 /** Fifths from one pitch class up to another on the spiral of fifths: C to G is 1, C to F is -1, C to E flat is -3. */
-export function fifthsBetween(from: Class, to: Class): number {
+function fifthsBetween(from: Class, to: Class): number {
   return majorFifths(to) - majorFifths(from);
 }
 

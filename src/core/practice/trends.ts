@@ -1,4 +1,4 @@
-import { evenAttained, evenChance, shareAttained, shareChance } from './chance';
+import { signTestAttained, signTest, fisherExactAttained, fisherExact } from './statistics';
 import { KINDS, type Kind } from './kinds';
 import { added, byKind, kindsIn, offOf, totalOf, type Counts, type Sums } from './sums';
 
@@ -78,7 +78,14 @@ const sideAnswer: Question = (kind, counts, all) => {
   // A tempo is no place that could be moved.
   if (n === 0 || kind.startsWith('tempo')) return null;
   const others = added(all, counts, -1);
-  return { kind, counts, others, strictness: 1, chance: evenChance(low, n), byLuck: (level) => evenAttained(n, level) };
+  return {
+    kind,
+    counts,
+    others,
+    strictness: 1,
+    chance: signTest(low, n),
+    byLuck: (level) => signTestAttained(n, level),
+  };
 };
 
 /** Off here against off elsewhere. */
@@ -91,8 +98,8 @@ const oftenAnswer: Question = (kind, counts, all) => {
     counts,
     others,
     strictness: OFTEN_STRICTNESS,
-    chance: shareChance(off, tries, allOff, all[0]),
-    byLuck: (level) => shareAttained(tries, allOff, all[0], level),
+    chance: fisherExact(off, tries, allOff, all[0]),
+    byLuck: (level) => fisherExactAttained(tries, allOff, all[0], level),
   };
 };
 

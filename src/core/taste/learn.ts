@@ -34,8 +34,8 @@ export interface Learned {
 }
 
 /** So many choices, over so many plans, before anything is said. */
-export const ENOUGH_CHOICES = 8;
-export const ENOUGH_PLANS = 3;
+const ENOUGH_CHOICES = 8;
+const ENOUGH_PLANS = 3;
 /** Factors tried, the smallest changes first. */
 const FACTORS = [0.8, 1.25, 0.6, 1.6, 0.4, 2.5, 0.25, 4];
 /** Preferences learned at once: more are no taste that anybody could name. */

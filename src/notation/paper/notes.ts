@@ -7,7 +7,7 @@ import type { Skyline } from './skyline';
  * Heads, stems, flags, beams, signs and rests of one staff. In staff spaces; y is 0 at the top line and 4 at the bottom one.
  */
 
-export const STEM_WIDTH = 0.12;
+const STEM_WIDTH = 0.12;
 const LEDGER_WIDTH = 0.17;
 const STEM = 3.5;
 const BEAM = 0.5;
@@ -47,7 +47,7 @@ export function headY(pitch: Pitch, clef: Clef, instrument: InstrumentName): num
 }
 
 const HEADS: Readonly<Record<number, GlyphName>> = { 1: 'noteheadWhole', 2: 'noteheadHalf' };
-export const SIGN_GLYPHS: Readonly<Record<string, GlyphName>> = {
+const SIGN_GLYPHS: Readonly<Record<string, GlyphName>> = {
   '#': 'accidentalSharp',
   '##': 'accidentalDoubleSharp',
   b: 'accidentalFlat',

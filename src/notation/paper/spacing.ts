@@ -15,7 +15,7 @@ export interface Spaced {
 }
 
 /** A moment at which notes begin, in all parts together. */
-export interface Column {
+interface Column {
   /** In quarters from the bar's beginning. */
   readonly start: number;
   /** Room that signs take before the heads, and after them. */

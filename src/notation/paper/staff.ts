@@ -4,7 +4,7 @@ import { line, type Ink } from './ink';
  * The five lines of a staff, and the lines between bars.
  */
 
-export const STAFF_LINE = 0.13;
+const STAFF_LINE = 0.13;
 export const BAR_LINE = 0.17;
 
 /** The five lines from one place to another. */

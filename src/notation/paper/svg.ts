@@ -24,7 +24,7 @@ const FAMILIES = {
 
 const short = (value: number) => String(Math.round(value * 100) / 100);
 
-export const escapedXml = (text: string) =>
+const escapedXml = (text: string) =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
 
 export function pathText(path: readonly Segment[]): string {

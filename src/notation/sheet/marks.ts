@@ -18,8 +18,8 @@ import type { Over, Stretch } from '../paper/over';
  */
 
 /** Fingers: at every note, only where the hand must know, or none. */
-export const FINGER_CHOICES = ['all', 'needed', 'none'] as const;
-export type FingerChoice = (typeof FINGER_CHOICES)[number];
+const FINGER_CHOICES = ['all', 'needed', 'none'] as const;
+type FingerChoice = (typeof FINGER_CHOICES)[number];
 
 export interface MarkChoices {
   readonly fingers: FingerChoice;

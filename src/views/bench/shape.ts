@@ -51,7 +51,7 @@ export interface Wanted {
 }
 
 /** Heights of the rows over one another. */
-export interface Rows {
+interface Rows {
   readonly staff: number;
   readonly names: number;
   readonly strings: number;

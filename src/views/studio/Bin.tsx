@@ -1,17 +1,17 @@
-import type { Binned } from '../../store/records';
-import { BIN_DAYS } from '../../store/write';
+import type { Trashed } from '../../store/records';
+import { TRASH_DAYS } from '../../store/write';
 import { bringBack } from '../../app/writes';
 import { binText } from '../../wording/rooms/studioViews';
 
 const DAY = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
 /** What was deleted, to be brought back. */
-export function Bin({ bin }: { readonly bin: readonly Binned[] }) {
+export function Bin({ bin }: { readonly bin: readonly Trashed[] }) {
   if (bin.length === 0) return null;
   return (
     <details className="rounded-md border border-rule bg-sheet px-3 py-1">
       <summary className="min-h-9 cursor-pointer py-1.5">{binText.deleted(bin.length)}</summary>
-      <p className="text-sm text-faded">{binText.keptForDays(BIN_DAYS)}</p>
+      <p className="text-sm text-faded">{binText.keptForDays(TRASH_DAYS)}</p>
       <ul className="max-h-64 overflow-y-auto">
         {bin.map(({ id, words, deletedAt }) => (
           <li key={id} className="long-row flex items-center gap-2 border-t border-rule py-1">

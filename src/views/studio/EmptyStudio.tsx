@@ -2,7 +2,7 @@ import { useRef } from 'react';
 import { removeDemo } from '../../app/demo';
 import { emptyStudio } from '../../app/studio';
 import { isExample } from '../../store/records';
-import { BIN_DAYS } from '../../store/write';
+import { TRASH_DAYS } from '../../store/write';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { listed } from '../../wording/grammar';
 import { amountsOf, type AllRows } from '../../store/read';
@@ -46,7 +46,7 @@ export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
         <h2 id="empty-studio" className="font-serif text-xl font-semibold">
           {emptyStudioText.emptyTheStudioAsked}
         </h2>
-        <p className="mt-2">{emptyStudioText.thisDeletesTheyStay(listed(amount), BIN_DAYS)}</p>
+        <p className="mt-2">{emptyStudioText.thisDeletesTheyStay(listed(amount), TRASH_DAYS)}</p>
         <div className="mt-3">
           <BackupButtons saveOnly />
         </div>

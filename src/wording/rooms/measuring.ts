@@ -103,3 +103,12 @@ export const samePlansText = {
   requestsWaysRequestsCome: (count: number, ways: number, count2: number) =>
     `${count} requests, ${ways} ways: ${count2} requests come out differently.`,
 };
+
+export const nightlyText = {
+  seed: (seed: string) => `The seed of this night: ${seed}. NIGHTLY=${seed} npm run nightly repeats it.`,
+  step: (step: string) => `\n— ${step} —`,
+  end: (failed: readonly string[], seed: string) =>
+    failed.length === 0
+      ? `All of the night passed (seed ${seed}).`
+      : `Failed with seed ${seed}: ${failed.join(', ')}.`,
+};

@@ -107,8 +107,6 @@ export const musicLineText = {
 
 export const noticeBarText = { close: 'Close' };
 
-export const openMenuText = { bottomStart: 'bottom start' };
-
 export const placeTableText = {
   noPlaceHasBeen: 'No place has been judged yet.',
   kindOfPlace: 'Kind of place',

@@ -9,7 +9,7 @@ import {
   findingsOf,
   plan,
   playedNotes,
-  shareInterval,
+  wilsonInterval,
   trendsIn,
   type Judged,
   type JudgedPlace,
@@ -164,8 +164,8 @@ test('every note of a plan has its finger and its string, every shift its direct
 });
 
 test('the interval of a share holds it, and is honest for none and for few', () => {
-  const [low, high] = shareInterval(19, 22);
+  const [low, high] = wilsonInterval(19, 22);
   assert.ok(low > 0.6 && low < 19 / 22 && high > 19 / 22 && high < 1);
-  assert.deepEqual(shareInterval(0, 0), [0, 1]);
-  assert.ok(shareInterval(0, 5)[1] > 0.4);
+  assert.deepEqual(wilsonInterval(0, 0), [0, 1]);
+  assert.ok(wilsonInterval(0, 5)[1] > 0.4);
 });

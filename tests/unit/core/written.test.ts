@@ -33,7 +33,7 @@ test('a length is written with its own value, a dotted one, a tuplet, or several
 test('the values of a length add up to it, whatever it is', () => {
   const lengths = fc
     .tuple(fc.integer({ min: 1, max: 64 }), fc.constantFrom(1, 2, 4, 8, 16, 3, 6, 12, 5, 7))
-    .map(([above, below]) => above / below);
+    .map(([numerator, denominator]) => numerator / denominator);
   fc.assert(
     fc.property(lengths, (quarters) => {
       const sum = valuesOf(quarters).reduce((all, value) => all + lengthOf(value), 0);
@@ -44,14 +44,14 @@ test('the values of a length add up to it, whatever it is', () => {
 
 test('a number is the simplest fraction it stands for, and thirds add up to a whole', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 1, max: 500 }), fc.integer({ min: 1, max: 120 }), (above, below) => {
-      const found = fractionOf(above / below);
-      assert.ok(Math.abs(numberOf(found) - above / below) < 1e-9);
-      assert.ok(found.below <= below);
+    fc.property(fc.integer({ min: 1, max: 500 }), fc.integer({ min: 1, max: 120 }), (numerator, denominator) => {
+      const found = fractionOf(numerator / denominator);
+      assert.ok(Math.abs(numberOf(found) - numerator / denominator) < 1e-9);
+      assert.ok(found.denominator <= denominator);
     }),
   );
   const third = fractionOf(0.333333333);
-  assert.deepEqual(plus(plus(third, third), third), { above: 1, below: 1 });
+  assert.deepEqual(plus(plus(third, third), third), { numerator: 1, denominator: 1 });
   assert.deepEqual([fractionOf(1.5), third].map(beatsText), [1.5, '1/3']);
 });
 

@@ -10,7 +10,7 @@ import { getBook, listBooks, openedPages, additions, listAll, listPlans, listStu
 import { db } from '../../../src/store/db';
 import { demoStudio } from '../../../src/store/demoStudio';
 import { newRecord } from '../../../src/store/records';
-import { commit, takeFromBin } from '../../../src/store/write';
+import { commit, takeFromTrash } from '../../../src/store/write';
 import { noticeWords, unreadablePlace, unreadableWords } from '../../../src/wording/files';
 import { dayInWords, onWhat, titleInWords, togetherWords } from '../../../src/wording/sheets';
 import { bookName } from '../../../src/wording/books';
@@ -64,7 +64,7 @@ test('a deleted book lies in the bin and comes back', async () => {
   const outcome = await commit([{ kind: 'removed', table: 'books', record: book('b1') }], 'Book b1');
   assert.ok(outcome.kind === 'written' && outcome.bin);
   assert.deepEqual(await listBooks(wren.id), []);
-  await takeFromBin(outcome.bin);
+  await takeFromTrash(outcome.bin);
   assert.deepEqual(
     (await listBooks(wren.id)).map(({ name }) => name),
     ['Book b1'],

@@ -15,7 +15,7 @@ import {
   readPracticeFile,
   type PracticeReading,
 } from '../../../src/store/practiceFile';
-import { commit, takeFromBin } from '../../../src/store/write';
+import { commit, takeFromTrash } from '../../../src/store/write';
 import { judged, sessionFor } from '../../support/log';
 import { runs } from '../../support/runs';
 
@@ -108,7 +108,7 @@ test('an entry moved to another day, deleted and brought back is counted where i
   const gone = await commit([{ kind: 'removed', table: 'sessions', record }], 'An entry');
   assert.equal(await day('2026-11-21'), undefined);
   assert.ok(gone.kind === 'written' && gone.bin);
-  await takeFromBin(gone.bin);
+  await takeFromTrash(gone.bin);
   assert.equal(await day('2026-11-21'), 0.75);
   assert.deepEqual(Object.keys((await db.days.get(dayKey(wren.id, '2026-11-21')))?.sums ?? {}).length, 2);
 });

@@ -7,7 +7,7 @@ import { demoStudio } from '../../../src/store/demoStudio';
 import { dropDraft, keepDraft, recoverDrafts } from '../../../src/store/drafts';
 import type { PlanRecord } from '../../../src/core';
 import { additions, getPlan, listAll, listPlans, removals } from '../../../src/store/read';
-import { BIN_DAYS, clearOldBin, commit, removalOfStudent, takeBack, takeFromBin } from '../../../src/store/write';
+import { TRASH_DAYS, clearOldTrash, commit, removalOfStudent, takeBack, takeFromTrash } from '../../../src/store/write';
 
 /* The store with a database in memory. */
 
@@ -50,24 +50,24 @@ beforeEach(async () => {
 test('what is deleted lies in the bin and comes back as it stood, with a later time', async () => {
   const bin = await binOf([removal(first)]);
   assert.equal(await getPlan(first.id), undefined);
-  assert.deepEqual(await takeFromBin(bin), { back: 1, copies: 0, left: 0 });
+  assert.deepEqual(await takeFromTrash(bin), { back: 1, copies: 0, left: 0 });
   const back = await getPlan(first.id);
   assert.deepEqual({ ...back, changedAt: 0 }, { ...first, changedAt: 0 });
   assert.ok(back && back.changedAt > first.changedAt);
-  assert.equal(await takeFromBin(bin), null);
+  assert.equal(await takeFromTrash(bin), null);
 });
 
 test('the bin has what stood there, not what the deleting page had last seen', async () => {
   await commit([edit(first.id, { name: first.name }, { name: 'Newer' })]);
   const bin = await binOf([removal(first)]);
-  await takeFromBin(bin);
+  await takeFromTrash(bin);
   assert.equal((await getPlan(first.id))?.name, 'Newer');
 });
 
 test('where something newer stands, what comes back is a copy', async () => {
   const bin = await binOf([removal(first)]);
   await commit([{ kind: 'added', table: 'plans', record: { ...first, name: 'Kept elsewhere' } }]);
-  assert.deepEqual(await takeFromBin(bin), { back: 0, copies: 1, left: 0 });
+  assert.deepEqual(await takeFromTrash(bin), { back: 0, copies: 1, left: 0 });
   assert.equal((await getPlan(first.id))?.name, 'Kept elsewhere');
   const copies = (await listPlans()).filter(({ name }) => /brought back/.test(name));
   assert.equal(copies.length, 1);
@@ -77,7 +77,7 @@ test('an emptied studio comes back whole, though a page has saved its plan again
   const bin = await binOf(removals(await listAll()));
   assert.deepEqual((await listAll()).students, []);
   await commit([{ kind: 'added', table: 'plans', record: { ...first, name: 'Edited since' } }]);
-  const taken = await takeFromBin(bin);
+  const taken = await takeFromTrash(bin);
   assert.equal(taken?.copies, 1);
   const all = await listAll();
   assert.equal(all.plans.length, studio.plans.length + 1);
@@ -91,7 +91,7 @@ test('a deleted student comes back with the plans, but for one that was given to
   const bin = await binOf(await removalOfStudent(wren));
   const other = studio.students[1].id;
   await commit([edit(theirs[0].id, { studentId: null }, { studentId: other })]);
-  assert.deepEqual(await takeFromBin(bin), { back: theirs.length, copies: 0, left: 1 });
+  assert.deepEqual(await takeFromTrash(bin), { back: theirs.length, copies: 0, left: 1 });
   const owners = await Promise.all(theirs.map(async ({ id }) => (await getPlan(id))?.studentId));
   assert.deepEqual(owners, [other, ...theirs.slice(1).map(() => wren.id)]);
 });
@@ -108,9 +108,9 @@ test('an edit is taken back where its fields still are as it left them, and else
 test('the bin keeps for its days and no longer', async () => {
   const now = Date.now();
   const day = 86_400_000;
-  await commit([removal(first)], 'old', now - (BIN_DAYS + 1) * day);
-  await commit([removal(second)], 'young', now - (BIN_DAYS - 1) * day);
-  await clearOldBin(now);
+  await commit([removal(first)], 'old', now - (TRASH_DAYS + 1) * day);
+  await commit([removal(second)], 'young', now - (TRASH_DAYS - 1) * day);
+  await clearOldTrash(now);
   assert.deepEqual(
     (await db.bin.toArray()).map(({ words }) => words),
     ['young'],

@@ -6,7 +6,7 @@ import { db } from '../../../src/store/db';
 import { demoStudio } from '../../../src/store/demoStudio';
 import { listAll, listDamagedElsewhere } from '../../../src/store/read';
 import { DATABASE_VERSION } from '../../../src/store/tables';
-import { takeFromBin } from '../../../src/store/write';
+import { takeFromTrash } from '../../../src/store/write';
 import { sessionFor } from '../../support/log';
 
 /*
@@ -128,7 +128,7 @@ for (let version = 1; version <= DATABASE_VERSION; version++)
     for (const [name, rows] of Object.entries(rowsOf(version)))
       assert.equal(await db.table(name).count(), rows.length, name);
     if (version >= 4) {
-      assert.deepEqual(await takeFromBin('gone'), { back: 1, copies: 0, left: 0 });
+      assert.deepEqual(await takeFromTrash('gone'), { back: 1, copies: 0, left: 0 });
       assert.equal((await listAll()).plans.length, 2);
     }
   });

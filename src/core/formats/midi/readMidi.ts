@@ -183,7 +183,7 @@ function lineOf(notes: readonly Sounded[], place: Context['place'], notices: Fil
   for (const { midi, from, to } of notes) {
     const start = place(from);
     const end = later(place(to), plus(start, fraction(1, 32)));
-    const id = `${start.above}/${start.below}`;
+    const id = `${start.numerator}/${start.denominator}`;
     const chord = byStart.get(id);
     if (!chord) byStart.set(id, { start, end, midi: [midi] });
     else {

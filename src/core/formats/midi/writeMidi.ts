@@ -6,7 +6,7 @@ import { writtenFifths } from '../../written/signature';
 import { instrumentRecord } from '../../instrument/instruments';
 
 /** Ticks in a quarter. */
-export const TICKS = 480;
+const TICKS = 480;
 
 export interface MidiPart {
   readonly name: string;

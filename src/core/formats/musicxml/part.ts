@@ -1,6 +1,6 @@
 import { FINGERS, type Finger } from '../../vocabulary';
 import { letterSteps, LETTERS, midiOf, spellAt, type Pitch } from '../../pitch/pitch';
-import { compared, fraction, later, minus, plus, ZERO, type Fraction } from '../fraction';
+import { compare, fraction, later, minus, plus, ZERO, type Fraction } from '../fraction';
 import { instrumentNamed, instrumentSounding } from '../names';
 import {
   Unreadable,
@@ -146,11 +146,11 @@ export function partCollector({ id, name, program, sound }: PartHead) {
     if (chord) leave('chord-notes');
     const draft: Draft = { start: cursor, length, heads: [], tied: false, slurStarts: 0, slurStops: 0, slur: false };
     if (!child(element, 'rest')) {
-      if (compared(length, ZERO) === 0) return leave('notes-of-no-length');
+      if (compare(length, ZERO) === 0) return leave('notes-of-no-length');
       draft.heads.push(headOf(element, notation));
       marks(element, notation, draft);
     }
-    if (compared(length, ZERO) > 0 && element.attributes['print-object'] !== 'no') voice.notes.push(draft);
+    if (compare(length, ZERO) > 0 && element.attributes['print-object'] !== 'no') voice.notes.push(draft);
     last = draft;
     moveOn(length);
   }
@@ -240,7 +240,7 @@ export function partCollector({ id, name, program, sound }: PartHead) {
           return attributes(one);
         case 'backup':
           cursor = minus(cursor, duration(one));
-          if (compared(cursor, start) < 0) cursor = start;
+          if (compare(cursor, start) < 0) cursor = start;
           last = null;
           return;
         case 'forward':
@@ -350,15 +350,15 @@ function finished(leave: (what: string, count?: number) => void) {
   return ({ name, staff, notes }: Voice): PieceVoice => {
     const inOrder = notes
       .map((note, n) => ({ note, n }))
-      .sort((a, b) => compared(a.note.start, b.note.start) || a.n - b.n);
+      .sort((a, b) => compare(a.note.start, b.note.start) || a.n - b.n);
     let open = 0;
     const line: PieceNote[] = [];
     for (const { note } of inOrder) {
       const before = line[line.length - 1];
-      if (before && compared(plus(before.start, before.length), note.start) > 0) {
+      if (before && compare(plus(before.start, before.length), note.start) > 0) {
         leave('overlaps');
         const length = minus(note.start, before.start);
-        if (compared(length, ZERO) <= 0) continue;
+        if (compare(length, ZERO) <= 0) continue;
         line[line.length - 1] = { ...before, length };
       }
       open = Math.max(0, open - note.slurStops) + note.slurStarts;

@@ -3,7 +3,7 @@ import { instrumentRecord } from '../../instrument/instruments';
 import { readTime } from '../../material/bars';
 import { LETTERS, type Pitch } from '../../pitch/pitch';
 import type { WrittenBar, WrittenNote } from '../../written/score';
-import { commonMultiple, fractionOf } from '../fraction';
+import { fractionOf, lcm } from '../fraction';
 
 /*
  * MusicXML 4.0, partwise, uncompressed: notes with all that is known of how they are held.
@@ -69,7 +69,7 @@ const CLEF_SIGNS: Readonly<Record<Clef, readonly [sign: string, line: number]>> 
 };
 
 /** Signs that mean something in XML; what XML cannot hold is left out. */
-export function escaped(text: string): string {
+function escaped(text: string): string {
   return (
     text
       // eslint-disable-next-line no-control-regex
@@ -110,7 +110,7 @@ function divisionsOf(sections: readonly XmlSection[]): number {
   const lengths = new Set(
     sections.flatMap(({ bars }) => bars.flatMap(({ notes }) => notes.map(({ quarters }) => quarters))),
   );
-  return [...lengths].reduce((all, quarters) => commonMultiple(all, fractionOf(quarters).below), 1);
+  return [...lengths].reduce((all, quarters) => lcm(all, fractionOf(quarters).denominator), 1);
 }
 
 function writePart(out: string[], id: string, { instrument, sections }: XmlPart) {

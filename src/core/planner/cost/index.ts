@@ -2,6 +2,6 @@
 export * from './charges';
 export * from './context';
 export { preferencesOf } from './preferences';
-export { freshTables, type Holds, type Tables } from './tables';
+export { freshTables, type Tables } from './tables';
 export * from './terms';
 export * from './weights';

@@ -9,7 +9,7 @@ import { width, type Lattice } from './lattice';
  */
 
 /** Takes a step of a lattice: from a node of event t to one of the next, both counted from their event's first. */
-export type Visit = (t: number, from: number, to: number) => void;
+type Visit = (t: number, from: number, to: number) => void;
 
 export interface Fold extends Lattice {
   /** The path of the lattice that a path of the fold stands for. */

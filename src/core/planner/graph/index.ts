@@ -3,14 +3,13 @@ export { buildTrellis, type HoldTrellis } from './build';
 export { beyondHand, candidatesFor, locksAt, takesOctave } from './candidates';
 export { foldLattice, type Alike, type Fold } from './fold';
 export { width, type Lattice } from './lattice';
-export { chargeEvent, tallyOf, type Terms } from './pathcost';
+export { chargeEvent, tallyOf } from './pathcost';
 export { holdAllowed, positionAllowed } from './rules';
 export { masked, type Mask } from './mask';
 export {
   isFresh,
   moveCost,
   moveCostBetween,
-  placeAt,
   stayCostBetween,
   type Block,
   type Layer,

@@ -16,8 +16,6 @@ import type { TermName } from '../../vocabulary';
 import type { Path } from './trellis';
 import type { HoldTrellis } from './build';
 
-export type Terms = Readonly<Partial<Record<TermName, number>>>;
-
 /** The terms of a path from event `first` to event `last`, as if it began and ended there. */
 export function tallyOf(context: Context, trellis: HoldTrellis, path: Path, first: number, last: number): Tally {
   const tally = newTally();

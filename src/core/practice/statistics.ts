@@ -19,13 +19,13 @@ function logChoose(n: number, k: number): number {
  * The chance that of n even tosses one side comes up at least as often as the commoner one did: the sign test, both ways.
  * @param k times of one side, 0 to n
  */
-export function evenChance(k: number, n: number): number {
+export function signTest(k: number, n: number): number {
   const most = Math.max(k, n - k);
   return Math.min(1, tailOf(n, most, evenTerm(n)));
 }
 
-/** The greatest value of `evenChance` with n tosses that is not above a level; 0 where none is. */
-export function evenAttained(n: number, level: number): number {
+/** The greatest value of `signTest` with n tosses that is not above a level; 0 where none is. */
+export function signTestAttained(n: number, level: number): number {
   return attained(n, Math.ceil(n / 2), level, evenTerm(n));
 }
 
@@ -51,12 +51,12 @@ function attained(most: number, least: number, level: number, term: (k: number) 
  * The chance that of all that was off at least so much falls to some of the tries, if it falls anywhere alike: Fisher's exact test, one way.
  * @param off among these tries @param allOff among all the tries
  */
-export function shareChance(off: number, tries: number, allOff: number, allTries: number): number {
+export function fisherExact(off: number, tries: number, allOff: number, allTries: number): number {
   return Math.min(1, tailOf(Math.min(tries, allOff), off, shareTerm(tries, allOff, allTries)));
 }
 
-/** The greatest value of `shareChance` with so many tries that is not above a level; 0 where none is. */
-export function shareAttained(tries: number, allOff: number, allTries: number, level: number): number {
+/** The greatest value of `fisherExact` with so many tries that is not above a level; 0 where none is. */
+export function fisherExactAttained(tries: number, allOff: number, allTries: number, level: number): number {
   return attained(Math.min(tries, allOff), 0, level, shareTerm(tries, allOff, allTries));
 }
 
@@ -66,7 +66,7 @@ function shareTerm(tries: number, allOff: number, allTries: number) {
 }
 
 /** An interval that holds a share with 95 %, of k in n: Wilson's, which is honest for few and for none. */
-export function shareInterval(k: number, n: number): readonly [number, number] {
+export function wilsonInterval(k: number, n: number): readonly [number, number] {
   if (n === 0) return [0, 1];
   const z = 1.96;
   const share = k / n;

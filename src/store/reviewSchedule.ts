@@ -22,7 +22,7 @@ function ratingOf({ right, took }: Pick<AnswerRecord, 'right' | 'took'>) {
 }
 
 /** What is remembered after some answers to one card, in whatever order they come. */
-export function memoryOf(answers: readonly AnswerRecord[]): Memory | null {
+function memoryOf(answers: readonly AnswerRecord[]): Memory | null {
   const inOrder = [...answers].sort((a, b) => a.at - b.at || a.id.localeCompare(b.id));
   const [first] = inOrder;
   if (!first) return null;

@@ -1,0 +1,22 @@
+/*
+ * npm run nightly: what is long or left to chance, with new seeds every time: the laws ten times over, every instrument and key, shaken weights, hostile
+ * requests, a long storm of edits. The seed is printed first: NIGHTLY=seed repeats the night.
+ */
+import { spawnSync } from 'node:child_process';
+import { nightlyText } from '../src/wording/rooms/measuring';
+
+const seed = process.env.NIGHTLY ?? String(Date.now() % 1_000_000_007);
+console.log(nightlyText.seed(seed));
+
+const STEPS = [['unit'], ['sweep'], ['sweep', '--', '--craft'], ['robust'], ['build'], ['faults']];
+
+const failed = STEPS.filter((step) => {
+  console.log(nightlyText.step(step.join(' ')));
+  const { status } = spawnSync('npm', ['run', '-s', ...step], {
+    stdio: 'inherit',
+    env: { ...process.env, NIGHTLY: seed, SEED: seed },
+  });
+  return status !== 0;
+});
+console.log(nightlyText.end(failed.map((step) => step.join(' ')), seed));
+process.exit(failed.length > 0 ? 1 : 0);
