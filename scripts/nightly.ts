@@ -18,5 +18,10 @@ const failed = STEPS.filter((step) => {
   });
   return status !== 0;
 });
-console.log(nightlyText.end(failed.map((step) => step.join(' ')), seed));
+console.log(
+  nightlyText.end(
+    failed.map((step) => step.join(' ')),
+    seed,
+  ),
+);
 process.exit(failed.length > 0 ? 1 : 0);

@@ -16,7 +16,7 @@ const TESTS = 'tests/unit';
 const COMMANDS = ['plan', 'read', 'check'];
 const BUNDLES = '.unit';
 /** Processes that tests which keep to themselves are dealt out to. */
-const GROUPS = 6;
+const GROUPS = 2;
 /** What a test does that shares its process with no other: hooks for every test, a database, the globals of a page. */
 const KEEPS_ALONE = /beforeEach|\bbefore\(|after\(|globalThis|fake-indexeddb|process\.env|spawn/;
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { isFresh, moveCostBetween, placeAt, stayCostBetween, type Trellis } from '../../src/core/planner/graph/trellis';
+import { isFresh, moveCostBetween, stayCostBetween, type Trellis } from '../../src/core/planner/graph/trellis';
 import { movesOutOf } from './moves';
 
 /** Cost of a single step, by a stay where there is one, else by a move. */

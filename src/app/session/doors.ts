@@ -1,5 +1,4 @@
 import type { Change, Fields } from '../../store/changes';
-import type { Tables, TableName } from '../../store/tables';
 import type { Draft } from '../../store/drafts';
 import type { Outcome } from '../../store/write';
 import type { PlanRecord } from '../../core';

@@ -18,8 +18,7 @@ import type { Over, Stretch } from '../paper/over';
  */
 
 /** Fingers: at every note, only where the hand must know, or none. */
-const FINGER_CHOICES = ['all', 'needed', 'none'] as const;
-type FingerChoice = (typeof FINGER_CHOICES)[number];
+type FingerChoice = 'all' | 'needed' | 'none';
 
 export interface MarkChoices {
   readonly fingers: FingerChoice;

@@ -384,10 +384,13 @@ test('a way that is clicked while a newer answer is worked out is the way of the
   session.changeRequest(SCALE);
   session.choose(way);
   session.changeRequest(two);
-  while (answered < questions.length) {
-    questions[answered++].answer();
-    await settle();
-  }
+  const answerAll = async () => {
+    while (answered < questions.length) {
+      questions[answered++].answer();
+      await settle();
+    }
+  };
+  await answerAll();
   assert.equal(state().chosen, 0, 'a later edit leaves the wish behind');
 
   session.changeRequest(SCALE);
@@ -395,9 +398,6 @@ test('a way that is clicked while a newer answer is worked out is the way of the
   questions[answered++].answer();
   await settle();
   session.choose(responseOf(state())?.plans[0] ?? assert.fail());
-  while (answered < questions.length) {
-    questions[answered++].answer();
-    await settle();
-  }
+  await answerAll();
   assert.equal(state().chosen, 0, 'and so does another choice');
 });

@@ -12,7 +12,6 @@ import {
 } from '../cost';
 import type { Context } from '../cost';
 import { stringsUp } from '../cost';
-import type { TermName } from '../../vocabulary';
 import type { Path } from './trellis';
 import type { HoldTrellis } from './build';
 
