@@ -2,6 +2,7 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwind from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
+import { cpSync } from 'node:fs';
 import { build } from 'esbuild';
 import { preloads } from './scripts/preloads.mjs';
 
@@ -9,8 +10,9 @@ import { preloads } from './scripts/preloads.mjs';
 const beside = {
   name: 'beside-the-app',
   hooks: {
-    'astro:build:done': () =>
-      build({
+    'astro:build:done': () => {
+      cpSync('.generated/schemas', 'dist/schemas', { recursive: true });
+      return build({
         entryPoints: { 'plan.thread': 'src/work/plan.thread.ts', entry: 'src/server/entry.ts' },
         outdir: 'dist/server',
         outExtension: { '.js': '.mjs' },
@@ -20,7 +22,8 @@ const beside = {
         platform: 'node',
         format: 'esm',
         logLevel: 'warning',
-      }),
+      });
+    },
   },
 };
 
