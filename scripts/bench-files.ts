@@ -1,8 +1,8 @@
 import { clefsFor, plan, resolveSetup, writtenBars, type PlanRequest } from '../src/core';
 import { openFile, passageOf, writeMusicXml } from '../src/core/formats';
-import { sheetPages, USUAL_CHOICES } from '../src/notation/sheet/sheet';
-import { usualSheet } from '../src/notation/sheet/usual';
-import { ladderLabels, sheetPlan } from '../src/work/sheetParts';
+import { sheetPages, USUAL_CHOICES } from '../src/drawing/sheet/sheet';
+import { usualSheet } from '../src/drawing/sheet/usual';
+import { ladderLabels, sheetPlan } from '../src/drawing/sheet/sheetParts';
 import { wandering } from './bench-music';
 import { benchFilesText } from '../src/wording/rooms/measuring';
 import { PRODUCT } from '../src/wording/rooms/pages';

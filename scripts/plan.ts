@@ -58,7 +58,7 @@ async function planAs(format: string, file: string, options: ReadonlyMap<string,
 
 /** The sheet: drawing it is only loaded where it is asked for. */
 async function pictureOf(format: string, planned: Parameters<typeof writeAs>[1]) {
-  const [{ usualSheet }, files] = await Promise.all([import('../src/notation/sheet/usual'), import('./lib/sheets')]);
+  const [{ usualSheet }, files] = await Promise.all([import('../src/drawing/sheet/usual'), import('./lib/sheets')]);
   const { title, pages } = usualSheet(planned, new Date());
   if (format === 'pdf') return files.pdfFile(pages, { title, author: PRODUCT });
   return format === 'png' ? files.pngFile(pages, title) : files.svgFile(pages, title);

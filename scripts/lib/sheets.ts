@@ -1,10 +1,10 @@
 import { Resvg } from '@resvg/resvg-js';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { placed, type Page } from '../../src/notation/paper/ink';
-import { outlined } from '../../src/notation/paper/outlined';
-import { pdfOf, type FontFiles, type PdfWords } from '../../src/notation/paper/pdf';
-import { svgOf } from '../../src/notation/paper/svg';
+import { placed, type Page } from '../../src/drawing/paper/ink';
+import { outlined } from '../../src/drawing/paper/outlined';
+import { pdfOf, type FontFiles, type PdfWords } from '../../src/drawing/paper/pdf';
+import { svgOf } from '../../src/drawing/paper/svg';
 
 /*
  * Pages as files, outside a browser: the same drawing with the same fonts.

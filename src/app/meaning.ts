@@ -7,7 +7,7 @@ import { listPlans, listStudents } from '../store/read';
 import { speechOf, type Speech } from '../wording/plans';
 import { readingTroubleWords } from '../wording/storage';
 import { findingsInWorker, planInWorker, PlannerLost } from '../work/planner';
-import { aimFor } from '../work/aim';
+import { aimFor } from '../core';
 import { briefAddress } from './brief/address';
 import { keepFingerings } from './kept';
 import { findPlan, lookAt } from './looking';

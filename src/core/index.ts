@@ -105,3 +105,5 @@ export { asWritten, writtenPlan, type AsWritten, type Unplayable } from './plann
 export { plan } from './planner/plan';
 export { requestWeights } from './planner/cost';
 export { type Weights } from './vocabulary';
+export { aimFor } from './findings/aim';
+export { metronomeOf } from './material/tempo';

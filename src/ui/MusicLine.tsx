@@ -1,9 +1,9 @@
 import { useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { Meaning } from '../app/meaning';
 import { clefsRead, type Plan, type PlanResponse } from '../core';
-import { extentOf, needsOf } from '../notation/room';
-import { eventAt, headWidth, type Layout, type Score } from '../notation/score';
-import { Staff, StaffHead } from '../notation/Staff';
+import { extentOf, needsOf } from '../drawing/room';
+import { eventAt, headWidth, type Layout, type Score } from '../drawing/score';
+import { Staff, StaffHead } from '../drawing/Staff';
 import { musicLineText } from '../wording/rooms/shared';
 
 const SCALE = 0.95;

@@ -1,4 +1,4 @@
-import type { SheetChoices } from '../notation/sheet/sheet';
+import type { SheetChoices } from '../drawing/sheet/sheet';
 import { Pick } from './fields';
 import { sheetChoicesText } from '../wording/rooms/shared';
 

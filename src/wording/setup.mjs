@@ -14,8 +14,7 @@ export const setupText = {
   portUnusable: (port, code) => `Port ${port} cannot be used (${code}). Choose another with PORT.`,
   ready: (address) => `Dove Path is ready, with demo data: ${address}`,
   heading: (script) => `\n— ${script} —\n`,
-  done: (script, code, seconds) =>
-    `${script}: ${code === 0 ? 'passed' : 'FAILED'} after ${Math.round(seconds)} s`,
+  done: (script, code, seconds) => `${script}: ${code === 0 ? 'passed' : 'FAILED'} after ${Math.round(seconds)} s`,
   took: (seconds, cpu) =>
     `All of it took ${Math.floor(seconds / 60)} min ${Math.round(seconds % 60)} s` +
     (cpu === null ? '.' : `, and ${(cpu / 60).toFixed(1)} min of the processors.`),

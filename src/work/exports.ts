@@ -6,6 +6,7 @@ import {
   type Plan,
   type PlanRequest,
   type PlanResponse,
+  metronomeOf,
 } from '../core';
 import { packMxl, writeCsv, writeMidiFile, writeMusicXml, type XmlPart, type XmlSection } from '../core/formats';
 import { sentence } from '../wording/grammar';
@@ -53,7 +54,7 @@ export function writeAs(format: NoteFormat, one: Writable): Uint8Array {
       return packMxl(musicXmlOf(title, [partFor([one])]));
     case 'midi': {
       const name = sentence(instrumentWords(request.instrument));
-      return writeMidiFile(title, [{ name, instrument: request.instrument, music: response }], tempoOf(request));
+      return writeMidiFile(title, [{ name, instrument: request.instrument, music: response }], metronomeOf(request));
     }
     case 'csv':
       return bytesOf(writeCsv(response, plan));
@@ -78,7 +79,7 @@ export function partFor(plans: readonly Writable[], name?: string): XmlPart {
 
 function sectionOf({ request, response, plan, title, clefs }: Writable, titled: boolean): XmlSection {
   const { instrument } = request;
-  const bpm = tempoOf(request);
+  const bpm = metronomeOf(request);
   return {
     bars: writtenBars(response, instrument, clefs ?? clefsFor(response.events, instrument)),
     steps: plan.steps,
@@ -96,10 +97,4 @@ function positionsOver({ steps, shifts }: Plan, { instrument }: PlanRequest): Ma
   if (first) words.set(first.at, positionWords(first.position, instrument));
   for (const { to, toPosition } of shifts) words.set(to, positionWords(toPosition, instrument));
   return words;
-}
-
-/** Beats a minute that the request asks for; a scale may have several beats a note. */
-export function tempoOf({ tempo }: PlanRequest): number | undefined {
-  if (!tempo) return undefined;
-  return Math.round((tempo.bpm / (tempo.beatsPerNote ?? 1)) * 100) / 100;
 }

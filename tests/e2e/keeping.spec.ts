@@ -6,6 +6,8 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './shared';
 import { BROWSER } from '../../scripts/server.mjs';
 import { openBench, openStudio, saved, setWord, staffFingers } from './bench';
+import { STEP_BLOCKED } from '../../src/wording/storage';
+import { lessonText } from '../../src/wording/rooms/lessonViews';
 
 /*
  * Nothing that was shown as kept is lost: two pages, no room, a page that dies.
@@ -254,3 +256,47 @@ for (const [version, plan, standing] of [
     await expect(notice).toHaveCount(0);
     await saved(page);
   });
+
+/** The goal of today's lesson, which is kept. */
+async function openLesson(page: Page) {
+  await page.goto('/lesson');
+  await page.getByLabel('Student').selectOption({ label: 'Wren' });
+  const goal = page.getByLabel('One goal, in words');
+  await expect(goal).toBeVisible();
+  const keep = page.getByRole('button', { name: lessonText.keepForNextWeek });
+  if (await keep.isVisible()) await keep.click();
+  await expect(keep).toBeHidden();
+  return goal;
+}
+
+test('undo in the lesson takes nothing that another page wrote since', async ({ context }) => {
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  await openBench(one, '/?demo');
+  await one.goto('/practice');
+  await one.getByLabel('Student').selectOption({ label: 'Wren' });
+  // The made-up practice is put in while the page stands.
+  const entries = one.getByRole('region', { name: 'Log' }).getByRole('listitem');
+  await expect.poll(() => entries.count()).toBeGreaterThan(10);
+  const mine = await openLesson(one);
+  await mine.fill('First');
+  await mine.press('Tab');
+  await one.waitForTimeout(500);
+  const theirs = await openLesson(two);
+  await expect(theirs).toHaveValue('First');
+  await one.reload();
+  await openLesson(one);
+  await mine.fill('Mine');
+  await mine.press('Tab');
+  await expect(theirs).toHaveValue('Mine');
+  await theirs.fill('Theirs, later');
+  await theirs.press('Tab');
+  await expect(mine).toHaveValue('Theirs, later');
+  await one.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(one.getByText(STEP_BLOCKED)).toBeVisible();
+  await expect(theirs).toHaveValue('Theirs, later');
+  // The other page takes its own back; then the step that stayed can be taken.
+  await two.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(mine).toHaveValue('Mine');
+  await one.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(theirs).toHaveValue('First');
+});

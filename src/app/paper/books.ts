@@ -6,7 +6,7 @@ import type { BookRecord, PlanRecord, StudentRecord } from '../../core';
 import { readingTroubleWords } from '../../wording/storage';
 import { CAUTION, dayInWords, onWhat } from '../../wording/sheets';
 import type { PlanRequest } from '../../core';
-import type { SheetChoices } from '../../notation/sheet/sheet';
+import type { SheetChoices } from '../../drawing/sheet/sheet';
 import { offerFile } from '../files';
 import { say } from '../notices';
 import { remove, save } from '../writes';

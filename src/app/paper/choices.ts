@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { USUAL_CHOICES, type SheetChoices } from '../../notation/sheet/sheet';
+import { USUAL_CHOICES, type SheetChoices } from '../../drawing/sheet/sheet';
 
 /** What is put on paper: belongs to this browser and its user, not to a plan. */
 export const useSheetChoices = create<SheetChoices>()(

@@ -1,4 +1,4 @@
-import type { SheetChoices } from '../../notation/sheet/sheet';
+import type { SheetChoices } from '../../drawing/sheet/sheet';
 import { offerFile } from '../files';
 import type { ClassChoice, ClassFound } from './classes';
 import { atDesk } from './desk';

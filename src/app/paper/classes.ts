@@ -16,7 +16,7 @@ import { sentence } from '../../wording/grammar';
 import { requestWords } from '../../wording/material';
 import { CAUTION, dayInWords, titleInWords, togetherWords } from '../../wording/sheets';
 import { pageRequest, type BookMaterial } from './bookPages';
-import type { ClassAsk, ClassPart } from '../../notation/sheet/class';
+import type { ClassAsk, ClassPart } from '../../drawing/sheet/class';
 import { musicXmlOf, partFor } from '../../work/exports';
 import { classesText } from '../../wording/rooms/paperDesk';
 import { classNames } from '../../wording/instruments';

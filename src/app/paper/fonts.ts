@@ -2,7 +2,7 @@ import bold from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperleg
 import sans from '@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-400-normal.woff?url';
 import serif from '@fontsource/literata/files/literata-latin-400-normal.woff?url';
 import title from '@fontsource/literata/files/literata-latin-700-normal.woff?url';
-import type { FontFiles } from '../../notation/paper/pdf';
+import type { FontFiles } from '../../drawing/paper/pdf';
 
 /** The font files that are put into PDFs and pictures: they are shipped with the app. */
 export async function fontFiles(): Promise<FontFiles> {

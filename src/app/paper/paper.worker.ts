@@ -10,16 +10,16 @@ import {
   type PlanRequest,
 } from '../../core';
 import { openFile, passageOf, Unreadable, type Opened, type PassageAsk } from '../../core/formats';
-import { outlined } from '../../notation/paper/outlined';
-import type { Page } from '../../notation/paper/ink';
-import { pdfOf } from '../../notation/paper/pdf';
-import { svgOf } from '../../notation/paper/svg';
-import { bookPages, type BookAsk, type BookPage } from '../../notation/sheet/book';
-import { classPages } from '../../notation/sheet/class';
-import { firstBars, pictureOf, type PictureName } from '../../notation/sheet/pictures';
-import { sheetPages, type SheetAsk, type SheetChoices } from '../../notation/sheet/sheet';
+import { outlined } from '../../drawing/paper/outlined';
+import type { Page } from '../../drawing/paper/ink';
+import { pdfOf } from '../../drawing/paper/pdf';
+import { svgOf } from '../../drawing/paper/svg';
+import { bookPages, type BookAsk, type BookPage } from '../../drawing/sheet/book';
+import { classPages } from '../../drawing/sheet/class';
+import { firstBars, pictureOf, type PictureName } from '../../drawing/sheet/pictures';
+import { sheetPages, type SheetAsk, type SheetChoices } from '../../drawing/sheet/sheet';
 import { musicXmlOf, partFor, writeAs, type NoteFormat, type Writable } from '../../work/exports';
-import { sheetPlan, type Planned, type Reader, type SheetPlan } from '../../work/sheetParts';
+import { sheetPlan, type Planned, type Reader, type SheetPlan } from '../../drawing/sheet/sheetParts';
 import { nearestWords } from '../../wording/sheets';
 import { pagesFor } from './bookPages';
 import { classFor, classXml, type ClassChoice, type ClassFound } from './classes';

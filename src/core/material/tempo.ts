@@ -1,3 +1,5 @@
+import type { PlanRequest } from '../vocabulary';
+
 /*
  * Where the tempo changes on the way, lengths are told in beats of the opening tempo: so whatever asks how much time there is finds it in one unit.
  */
@@ -33,4 +35,10 @@ export function atOneTempo<T extends Timed>(
     while (next < turns.length && turns[next].at <= event.at) factor = opening / (turns[next++].bpm ?? opening);
     return factor === 1 ? event : { ...event, beats: event.beats * factor };
   });
+}
+
+/** Beats a minute that the request asks for; a scale may have several beats a note. */
+export function metronomeOf({ tempo }: PlanRequest): number | undefined {
+  if (!tempo) return undefined;
+  return Math.round((tempo.bpm / (tempo.beatsPerNote ?? 1)) * 100) / 100;
 }

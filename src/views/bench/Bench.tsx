@@ -16,7 +16,7 @@ import { UndoButtons } from '../../ui/UndoButtons';
 import { useLeaving } from '../../ui/useLeaving';
 import { usePageKeys } from '../../ui/usePageKeys';
 import { planTitle, requestWords } from '../../wording/material';
-import { fetchEngraver } from '../../notation/Staff';
+import { fetchEngraver } from '../../drawing/Staff';
 import { wakePlanner } from '../../work/planner';
 import { AboutPlan } from './AboutPlan';
 import { Alternatives } from './Alternatives';

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { heldAlike, type Plan, type Step } from '../../core';
-import { middleOf } from '../../notation/score';
+import { middleOf } from '../../drawing/score';
 import { columnOf, type RowProps } from './rows';
 import { printed } from '../../wording/notes';
 import { positionName } from '../../wording/places';

@@ -1,5 +1,5 @@
 import { memo, useEffect, useState } from 'react';
-import { aimFor } from '../../work/aim';
+import { aimFor } from '../../core';
 import { resolveSetup, type Finding, type Level } from '../../core';
 import { drillTitle, FINDING_NAMES, findingWords } from '../../wording/findings';
 import { Help } from '../../ui/Help';

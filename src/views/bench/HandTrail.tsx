@@ -1,10 +1,10 @@
 import { Ban, Lock } from 'lucide-react';
 import { memo } from 'react';
-import { boardScale, type BoardScale } from '../../board/scale';
+import { boardScale, type BoardScale } from '../../drawing/board/scale';
 import type { InstrumentName, Plan, Shift, Step } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
 import { placeName } from '../../wording/places';
-import { middleOf, type Layout } from '../../notation/score';
+import { middleOf, type Layout } from '../../drawing/score';
 import { columnOf, type RowProps } from './rows';
 import type { Visible } from './shape';
 import { Fingers, isSpread, SpreadWord, Tokens, TOKENS } from './Tokens';

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { lineOf } from '../../notation/lines';
+import { lineOf } from '../../drawing/lines';
 import { useBeforePaint } from '../../ui/useBeforePaint';
 import { pointedAt, type PictureProps } from './pointing';
 import { BETWEEN } from './shape';

@@ -1,7 +1,7 @@
 import { memo } from 'react';
 import type { NoteNames } from '../../core';
 import { printed } from '../../wording/notes';
-import { middleOf } from '../../notation/score';
+import { middleOf } from '../../drawing/score';
 import type { RowProps } from './rows';
 
 interface Props extends RowProps {

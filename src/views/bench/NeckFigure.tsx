@@ -1,5 +1,5 @@
-import { aimFor } from '../../work/aim';
-import { Neck } from '../../board/Neck';
+import { aimFor } from '../../core';
+import { Neck } from '../../drawing/board/Neck';
 import {
   crowdedPairs,
   heardNotes,

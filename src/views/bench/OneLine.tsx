@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { eventAt, type Layout } from '../../notation/score';
+import { eventAt, type Layout } from '../../drawing/score';
 import { useBeforePaint } from '../../ui/useBeforePaint';
 import { pointedAt, type PictureProps } from './pointing';
 import type { Visible } from './shape';

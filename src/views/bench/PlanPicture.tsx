@@ -15,8 +15,8 @@ import {
   type SignatureChange,
   type StudentRecord,
 } from '../../core';
-import { restezMarks } from '../../notation/marks';
-import { extentOf, needsOf } from '../../notation/room';
+import { restezMarks } from '../../drawing/marks';
+import { extentOf, needsOf } from '../../drawing/room';
 import { later } from '../../ui/later';
 import type { Speech } from '../../wording/plans';
 import { OneLine } from './OneLine';

@@ -2,7 +2,7 @@ import { useBench } from '../../app/bench';
 import type { PictureKind } from '../../app/paper/saving';
 import { ActMenu } from '../../ui/ActMenu';
 import type { NoteFormat } from '../../work/exports';
-import type { PictureName } from '../../notation/sheet/pictures';
+import type { PictureName } from '../../drawing/sheet/pictures';
 import { saveAsText } from '../../wording/rooms/benchPlan';
 
 /** What is loaded only when something is saved. */

@@ -8,8 +8,8 @@ import {
   type PlanResponse,
   type SignatureChange,
 } from '../../core';
-import { Staff, StaffHead } from '../../notation/Staff';
-import type { Score } from '../../notation/score';
+import { Staff, StaffHead } from '../../drawing/Staff';
+import type { Score } from '../../drawing/score';
 import type { Selection } from '../../app/session/state';
 import { BesideRow } from './BesideRow';
 import { HandTrail, TrailAxis } from './HandTrail';

@@ -1,6 +1,6 @@
-import type { BoardScale } from '../../board/scale';
+import type { BoardScale } from '../../drawing/board/scale';
 import type { Plan, Step } from '../../core';
-import { middleOf, type Layout } from '../../notation/score';
+import { middleOf, type Layout } from '../../drawing/score';
 import { fingerSign } from '../../wording/places';
 
 type Scale = BoardScale['at'];

@@ -1,5 +1,5 @@
 import type { HTMLAttributes, PointerEvent } from 'react';
-import { eventAt } from '../../notation/score';
+import { eventAt } from '../../drawing/score';
 import type { Line, Shape } from './shape';
 import type { Picture } from './Strip';
 

@@ -1,5 +1,5 @@
 import type { Plan, ResponseEvent, Setup } from '../../core';
-import type { Layout } from '../../notation/score';
+import type { Layout } from '../../drawing/score';
 import type { Speech } from '../../wording/plans';
 import type { Visible } from './shape';
 

@@ -1,4 +1,4 @@
-import type { Score } from '../../notation/score';
+import type { Score } from '../../drawing/score';
 
 /*
  * The last score that was drawn: an answer that is written the same is not engraved again. The ways that come after the best plan change nothing

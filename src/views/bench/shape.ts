@@ -1,7 +1,7 @@
 import { ZOOM_WORDS, type Lines } from '../../app/look';
-import { lineBreaks, type LineOfEvents } from '../../notation/lines';
-import type { Extent } from '../../notation/room';
-import { headWidth, type Layout } from '../../notation/score';
+import { lineBreaks, type LineOfEvents } from '../../drawing/lines';
+import type { Extent } from '../../drawing/room';
+import { headWidth, type Layout } from '../../drawing/score';
 
 /*
  * How the picture is laid out in the room there is: the whole music in one line where every note keeps its least column, else in lines; from there

@@ -4,7 +4,7 @@ import { chooseForSheet, useSheetChoices } from '../../app/paper/choices';
 import { bookFrame, inOrder, openPage, saveBookNotes, stopWork, useBook, workOn } from '../../app/paper/books';
 import { atDesk } from '../../app/paper/desk';
 import { savePdf } from '../../app/paper/sheets';
-import type { SheetChoices } from '../../notation/sheet/sheet';
+import type { SheetChoices } from '../../drawing/sheet/sheet';
 import type { BookRecord, StudentRecord } from '../../core';
 import { Choices } from '../../ui/SheetChoices';
 import { counted } from '../../wording/grammar';

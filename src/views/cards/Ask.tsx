@@ -1,7 +1,7 @@
 import { Volume2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { answerCard, nextCard, soundCard, stopAsking, type Asking } from '../../app/practice/asking';
-import { Field, type Spot } from '../../board/Field';
+import { Field, type Spot } from '../../drawing/board/Field';
 import {
   lyingIn,
   midiOf,

@@ -23,7 +23,7 @@ import { Choose } from '../../ui/Choose';
 import { Help } from '../../ui/Help';
 import { MeaningPage } from '../../ui/MeaningPage';
 import { useMeaning, type Meaning } from '../../app/meaning';
-import { TargetBoard } from '../../board/TargetBoard';
+import { TargetBoard } from '../../drawing/board/TargetBoard';
 import type { Cursor } from '../../ui/MusicLine';
 import { NoteCloseUp } from './NoteCloseUp';
 import { Together } from './Together';

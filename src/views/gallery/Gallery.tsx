@@ -1,12 +1,12 @@
 import { useState, type ReactNode } from 'react';
 import { NO_HISTORY } from '../../app/undo';
 import { say } from '../../app/notices';
-import { Neck } from '../../board/Neck';
-import { Pattern } from '../../board/Pattern';
-import { Span } from '../../board/Span';
+import { Neck } from '../../drawing/board/Neck';
+import { Pattern } from '../../drawing/board/Pattern';
+import { Span } from '../../drawing/board/Span';
 import { clefsRead, plan, resolveHand, resolveSetup, type PlanRequest } from '../../core';
-import { evenLayout } from '../../notation/score';
-import { Staff, StaffHead } from '../../notation/Staff';
+import { evenLayout } from '../../drawing/score';
+import { Staff, StaffHead } from '../../drawing/Staff';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { Caution } from '../../ui/Caution';
 import { Choose } from '../../ui/Choose';

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { TONICS } from '../../app/brief/briefMaterial';
 import type { Meaning } from '../../app/meaning';
-import { Field, type Spot } from '../../board/Field';
+import { Field, type Spot } from '../../drawing/board/Field';
 import {
   heardNotes,
   mapOfKey,

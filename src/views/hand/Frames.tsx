@@ -1,5 +1,5 @@
 import type { Meaning } from '../../app/meaning';
-import { Pattern } from '../../board/Pattern';
+import { Pattern } from '../../drawing/board/Pattern';
 import { resolveHand } from '../../core';
 import { Help } from '../../ui/Help';
 import { frameBefore, frameWords } from '../../wording/frames';

@@ -1,5 +1,5 @@
 import type { Meaning } from '../../app/meaning';
-import { VERDICT_TEXT } from '../../board/tones';
+import { VERDICT_TEXT } from '../../drawing/board/tones';
 import { laidFingers, pairVerdict, resolveHand, spreadMm, stopMm, type Plan } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
 import { printed } from '../../wording/notes';

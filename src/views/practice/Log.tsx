@@ -81,7 +81,7 @@ export function Log({ student, overview }: Props) {
 function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans: readonly string[] }) {
   const [open, setOpen] = useState(false);
   const { day, what, minutes, reached, heard, planId } = entry;
-  const words = [entry.playerWords, entry.teacherWords, entry.question && `asks: ${entry.question}`].filter(
+  const words = [entry.playerWords, entry.teacherWords, entry.question && logText.asks(entry.question)].filter(
     (one) => one !== '',
   );
   return (

@@ -11,10 +11,10 @@ import {
   type Plan,
   type ResponseEvent,
 } from '../../core';
-import { lineBreaks, lineOf } from '../../notation/lines';
-import { extentOf } from '../../notation/room';
-import { evenLayout, headWidth, USUAL_MIDDLE, type Marks, type Score } from '../../notation/score';
-import { Staff, StaffHead } from '../../notation/Staff';
+import { lineBreaks, lineOf } from '../../drawing/lines';
+import { extentOf } from '../../drawing/room';
+import { evenLayout, headWidth, USUAL_MIDDLE, type Marks, type Score } from '../../drawing/score';
+import { Staff, StaffHead } from '../../drawing/Staff';
 import { printed } from '../../wording/notes';
 import { passageStaffText } from '../../wording/rooms/practiceViews';
 

@@ -4,7 +4,7 @@ import { daysFrom } from '../../app/practice/calendar';
 import { OVERVIEW_DAYS, useOverview, type Overview } from '../../app/practice/overview';
 import { usePlayer } from '../../app/practice/player';
 import { goalOf, weeksOf, type Week } from '../../app/practice/weeks';
-import { Balance } from '../../board/Balance';
+import { Balance } from '../../drawing/board/Balance';
 import { resolveSetup, type StudentRecord } from '../../core';
 import { daysOf } from '../../store/days';
 import { Choose } from '../../ui/Choose';

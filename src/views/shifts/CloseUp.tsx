@@ -2,8 +2,8 @@ import { useEffect, useMemo, useState } from 'react';
 import { partAround, practiceAddress, REHEARSAL } from '../../app/practice/address';
 import { openAsPlan, practiseAsPlan, type Meaning } from '../../app/meaning';
 import { clefsRead, drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } from '../../core';
-import { notesLabel, Staff, StaffHead } from '../../notation/Staff';
-import { evenLayout, headWidth, type Marks, type Score } from '../../notation/score';
+import { notesLabel, Staff, StaffHead } from '../../drawing/Staff';
+import { evenLayout, headWidth, type Marks, type Score } from '../../drawing/score';
 import {
   guideWords,
   HAND_CUES,

@@ -1,4 +1,4 @@
-import { VERDICT_TEXT } from '../../board/tones';
+import { VERDICT_TEXT } from '../../drawing/board/tones';
 import {
   childShare,
   instrumentRecord,

@@ -1,4 +1,4 @@
-import { Span } from '../../board/Span';
+import { Span } from '../../drawing/board/Span';
 import type { HandProfile } from '../../core';
 import { handPictureText } from '../../wording/rooms/studioViews';
 

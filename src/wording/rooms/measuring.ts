@@ -108,7 +108,5 @@ export const nightlyText = {
   seed: (seed: string) => `The seed of this night: ${seed}. NIGHTLY=${seed} npm run nightly repeats it.`,
   step: (step: string) => `\n— ${step} —`,
   end: (failed: readonly string[], seed: string) =>
-    failed.length === 0
-      ? `All of the night passed (seed ${seed}).`
-      : `Failed with seed ${seed}: ${failed.join(', ')}.`,
+    failed.length === 0 ? `All of the night passed (seed ${seed}).` : `Failed with seed ${seed}: ${failed.join(', ')}.`,
 };

@@ -39,6 +39,7 @@ export const homeText = {
 };
 
 export const logText = {
+  asks: (question: string) => `asks: ${question}`,
   log: 'Log',
   theLogIsShown: 'The log is shown',
   by: (one: string) => `by ${one}`,

@@ -8,10 +8,8 @@ import { PlannerLost } from '../../../src/work/planner';
 import { answerTo, SCALE, scaleOn, settle, world } from '../../support/world';
 import { STEP_BLOCKED } from '../../../src/wording/storage';
 
-const tonicOf = (state: ReturnType<ReturnType<typeof world>['state']>) => {
-  const [event] = responseOf(state)?.events ?? [];
-  return event && 'pitches' in event ? event.pitches[0] : null;
-};
+const tonicOf = (state: ReturnType<ReturnType<typeof world>['state']>) =>
+  responseOf(state)?.events.flatMap((event) => ('pitches' in event ? event.pitches : []))[0] ?? null;
 
 test('a fresh plan is planned, and its fingering is saved with it', async () => {
   const { opened, state } = world();
@@ -392,7 +390,6 @@ test('a way that is clicked while a newer answer is worked out is the way of the
   };
   await answerAll();
   assert.equal(state().chosen, 0, 'a later edit leaves the wish behind');
-
   session.changeRequest(SCALE);
   session.choose(way);
   questions[answered++].answer();

@@ -5,7 +5,7 @@ import { markOpened, openedAt } from '../../../src/app/lastOpened';
 import { optionalWords, withTempo } from '../../../src/app/brief/words';
 import { readRequest } from '../../../src/contract/read';
 import { clefsFor, INSTRUMENT_NAMES, plan, type InstrumentName, type PlanRequest } from '../../../src/core';
-import { extentOf, HALF_STAFF, needsOf } from '../../../src/notation/room';
+import { extentOf, HALF_STAFF, needsOf } from '../../../src/drawing/room';
 import { besideOf } from '../../../src/app/session/state';
 import { sameScore } from '../../../src/views/bench/sameScore';
 import { wishesMade, wishesToAdd } from '../../../src/wording/wishes';

@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { clefsFor, parsePitch, plan, writtenBars, type Clef, type NotesSpec } from '../../../src/core';
-import { drawKey } from '../../../src/notation/paper/head';
-import type { Ink } from '../../../src/notation/paper/ink';
-import { headY, ledgers, setNote } from '../../../src/notation/paper/notes';
-import { NOTHING_OVER, type Over } from '../../../src/notation/paper/over';
-import { drawLines, type DrawnLine } from '../../../src/notation/paper/system';
+import { drawKey } from '../../../src/drawing/paper/head';
+import type { Ink } from '../../../src/drawing/paper/ink';
+import { headY, ledgers, setNote } from '../../../src/drawing/paper/notes';
+import { NOTHING_OVER, type Over } from '../../../src/drawing/paper/over';
+import { drawLines, type DrawnLine } from '../../../src/drawing/paper/system';
 
 function drawn(material: NotesSpec, over: Partial<Over> = {}, width = 120): DrawnLine[] {
   const response = plan({ instrument: 'violin', material, alternatives: 1 });

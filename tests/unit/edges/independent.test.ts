@@ -5,7 +5,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import createVerovio from 'verovio/wasm';
 import { VerovioToolkit } from 'verovio/esm';
 import type { PlanRequest } from '../../../src/core';
-import { usualSheet } from '../../../src/notation/sheet/usual';
+import { usualSheet } from '../../../src/drawing/sheet/usual';
 import { writeAs } from '../../../src/work/exports';
 import { pdfFile, pngFile, svgFile } from '../../../scripts/lib/sheets';
 import { made } from '../../support/files';

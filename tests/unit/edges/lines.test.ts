@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { lineBreaks, lineOf } from '../../../src/notation/lines';
+import { lineBreaks, lineOf } from '../../../src/drawing/lines';
 import { noteValue } from '../../../src/core';
 
 const even = (events: number) => Array.from({ length: events }, () => 1);

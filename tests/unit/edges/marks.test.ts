@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { carryOn } from '../../../src/app/brief/pattern';
 import { plan, type PlanRequest } from '../../../src/core';
-import { extensionMarks, restezMarks } from '../../../src/notation/marks';
+import { extensionMarks, restezMarks } from '../../../src/drawing/marks';
 
 const scale = (request: Partial<PlanRequest> & Pick<PlanRequest, 'instrument' | 'material'>) => {
   const response = plan(request);

@@ -2,9 +2,9 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { createElement, type FunctionComponent } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
-import { Neck } from '../../../src/board/Neck';
-import { Pattern } from '../../../src/board/Pattern';
-import { TargetBoard } from '../../../src/board/TargetBoard';
+import { Neck } from '../../../src/drawing/board/Neck';
+import { Pattern } from '../../../src/drawing/board/Pattern';
+import { TargetBoard } from '../../../src/drawing/board/TargetBoard';
 import { findingsOf, plan, resolveHand, resolveSetup, stopMm, type Heard, type PlanRequest } from '../../../src/core';
 import { HandTrail, TrailAxis, trailScale } from '../../../src/views/bench/HandTrail';
 import { StringRow } from '../../../src/views/bench/StringRow';
@@ -14,7 +14,7 @@ import { TrailNeck } from '../../../src/views/bench/TrailNeck';
 import { Help } from '../../../src/ui/Help';
 import { HELP, type HelpWord } from '../../../src/wording/help';
 import { speechOf } from '../../../src/wording/plans';
-import { aimFor } from '../../../src/work/aim';
+import { aimFor } from '../../../src/core';
 
 /* Pictures as they are drawn, read as text: where things lie is measured, not looked at. */
 

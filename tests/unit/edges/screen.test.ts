@@ -9,10 +9,10 @@ import {
   type InstrumentName,
   type MaterialSpec,
 } from '../../../src/core';
-import { headMarkup, notesMarkup } from '../../../src/notation/engrave';
-import { changeWidth } from '../../../src/notation/paper/head';
-import { needsOf } from '../../../src/notation/room';
-import { ALL_MARKS, evenLayout, LEAST_TEXT, middleOf, type Layout, type Score } from '../../../src/notation/score';
+import { headMarkup, notesMarkup } from '../../../src/drawing/engrave';
+import { changeWidth } from '../../../src/drawing/paper/head';
+import { needsOf } from '../../../src/drawing/room';
+import { ALL_MARKS, evenLayout, LEAST_TEXT, middleOf, type Layout, type Score } from '../../../src/drawing/score';
 
 const COLUMN = 30;
 const HEAD_WIDTH = 11.8;

@@ -2,8 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { plan, clefsFor, type PlanRequest } from '../../../src/core';
-import { eventAt } from '../../../src/notation/score';
-import { extentOf, needsOf } from '../../../src/notation/room';
+import { eventAt } from '../../../src/drawing/score';
+import { extentOf, needsOf } from '../../../src/drawing/room';
 import { LEAST_COLUMN, NECK_WIDTH, shapeOf, type Wanted } from '../../../src/views/bench/shape';
 
 const ROOM = { width: 960, height: 450 };

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { partsOf, plan, signsToShow, type MaterialSpec } from '../../../src/core';
-import { headMarkup } from '../../../src/notation/engrave';
+import { headMarkup } from '../../../src/drawing/engrave';
 
 const signs = (material: MaterialSpec) => {
   const music = plan({ instrument: 'violin', material, alternatives: 1 });

@@ -1,7 +1,7 @@
-import { byKind, lyingIn, readKey, stopMm, type Setup, type Sums } from '../core';
-import { ordinal } from '../wording/grammar';
+import { byKind, lyingIn, readKey, stopMm, type Setup, type Sums } from '../../core';
+import { ordinal } from '../../wording/grammar';
 import { boardScale } from './scale';
-import { balanceText } from '../wording/rooms/drawings';
+import { balanceText } from '../../wording/rooms/drawings';
 
 interface Props {
   readonly setup: Setup;

@@ -1,4 +1,4 @@
-import { sheetPlan, ladderLabels, type Planned } from '../../work/sheetParts';
+import { sheetPlan, ladderLabels, type Planned } from './sheetParts';
 import { dayInWords } from '../../wording/sheets';
 import { CAUTION, onWhat } from '../../wording/sheets';
 import { sheetPages, USUAL_CHOICES, type SheetAsk, type SheetChoices } from './sheet';

@@ -1,5 +1,5 @@
 import type { NoteNames } from '../../core';
-import type { Planned } from '../../work/sheetParts';
+import type { Planned } from './sheetParts';
 import type { PartOnPaper } from '../paper/system';
 import { line, words } from '../paper/ink';
 import { compose, heading, innerWidth, paragraph, type Block, type Composed } from './blocks';

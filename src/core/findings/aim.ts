@@ -1,4 +1,6 @@
-import { parsePitch, type Aim, type Level, type PlanResponse } from '../core';
+import { parsePitch } from '../pitch/pitch';
+import type { Level, PlanResponse } from '../vocabulary';
+import type { Aim } from './targets';
 
 /** The aim of the ear for a plan: its tonic, and the student's level. */
 export function aimFor(response: PlanResponse, level: Level, part: Partial<Aim> = {}): Aim {

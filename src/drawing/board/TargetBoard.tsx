@@ -1,9 +1,9 @@
-import { stopMm, pitchName, type Heard, type Setup } from '../core';
-import { mmFine } from '../wording/grammar';
-import { noteWords } from '../wording/notes';
+import { stopMm, pitchName, type Heard, type Setup } from '../../core';
+import { mmFine } from '../../wording/grammar';
+import { noteWords } from '../../wording/notes';
 import { boardScale } from './scale';
 import { Strings } from './Strings';
-import { targetBoardText } from '../wording/rooms/drawings';
+import { targetBoardText } from '../../wording/rooms/drawings';
 
 interface Props {
   readonly setup: Setup;

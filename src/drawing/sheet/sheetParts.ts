@@ -1,5 +1,7 @@
 import {
+  aimFor,
   clefsFor,
+  metronomeOf,
   drillForFinding,
   findingsOf,
   plan,
@@ -13,14 +15,12 @@ import {
   type Plan,
   type PlanRequest,
   type PlanResponse,
-} from '../core';
-import { findingWords } from '../wording/findings';
-import { sentence } from '../wording/grammar';
-import { requestWords } from '../wording/material';
-import { speechOf } from '../wording/plans';
-import { titleInWords } from '../wording/sheets';
-import { aimFor } from './aim';
-import { tempoOf } from './exports';
+} from '../../core';
+import { findingWords } from '../../wording/findings';
+import { sentence } from '../../wording/grammar';
+import { requestWords } from '../../wording/material';
+import { speechOf } from '../../wording/plans';
+import { titleInWords } from '../../wording/sheets';
 
 /*
  * What a sheet has of a plan besides its notes: what is heard, the hard places with their drills, the ladder.
@@ -111,7 +111,7 @@ const STEPS = 6;
 
 /** Steps of a tempo ladder, as they are ticked off. */
 export function ladderLabels(request: PlanRequest, goal?: number): string[] {
-  const from = Math.round(tempoOf(request) ?? USUAL_BPM);
+  const from = Math.round(metronomeOf(request) ?? USUAL_BPM);
   const to = Math.max(from + 2, Math.round(goal ?? from * USUAL_GOAL));
   // Marks that a metronome has: by even numbers.
   const beats = Math.max(2, 2 * Math.round((to - from) / STEPS / 2));

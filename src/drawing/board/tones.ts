@@ -1,4 +1,4 @@
-import type { Verdict } from '../core';
+import type { Verdict } from '../../core';
 
 /** The colours of easy, stretch and beyond; always with the word beside them. */
 export const VERDICT_TONES: Readonly<Record<Verdict, string>> = {

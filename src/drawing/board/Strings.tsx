@@ -1,5 +1,5 @@
-import type { Setup } from '../core';
-import { printed } from '../wording/notes';
+import type { Setup } from '../../core';
+import { printed } from '../../wording/notes';
 
 interface Props {
   readonly setup: Setup;

@@ -1,7 +1,7 @@
-import { laidFingers, stopMm, type FingerPlaces } from '../core';
-import { gapWords } from '../wording/frames';
+import { laidFingers, stopMm, type FingerPlaces } from '../../core';
+import { gapWords } from '../../wording/frames';
 import { boardScale } from './scale';
-import { patternText } from '../wording/rooms/drawings';
+import { patternText } from '../../wording/rooms/drawings';
 
 const HEIGHT = 42;
 const LINE_Y = 28;

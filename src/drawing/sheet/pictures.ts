@@ -1,5 +1,5 @@
 import { clefsFor, plan, resolveHand, resolveSetup, writtenBars, type PlanRequest } from '../../core';
-import type { Planned } from '../../work/sheetParts';
+import type { Planned } from './sheetParts';
 import { placed, type Ink, type Page } from '../paper/ink';
 import { NOTHING_OVER } from '../paper/over';
 import { svgOf } from '../paper/svg';

@@ -1,9 +1,9 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { stopMm, type Setup } from '../core';
-import { semitoneWords, stringWords } from '../wording/places';
+import { stopMm, type Setup } from '../../core';
+import { semitoneWords, stringWords } from '../../wording/places';
 import { boardScale } from './scale';
 import { Strings } from './Strings';
-import { fieldText } from '../wording/rooms/drawings';
+import { fieldText } from '../../wording/rooms/drawings';
 
 /** A place on the fingerboard, with what is written into it. */
 export interface Spot {

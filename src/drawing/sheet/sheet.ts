@@ -1,5 +1,5 @@
 import { resolveHand, resolveSetup, writtenBars, type NoteNames } from '../../core';
-import type { HardPlace, Planned, SheetPlan } from '../../work/sheetParts';
+import type { HardPlace, Planned, SheetPlan } from './sheetParts';
 import { line, placed, words, type Ink } from '../paper/ink';
 import { drawLines, type DrawnLine, type PartOnPaper } from '../paper/system';
 import {

@@ -7,7 +7,7 @@ import {
   type PlanResponse,
   type Step,
 } from '../../core';
-import type { Planned } from '../../work/sheetParts';
+import type { Planned } from './sheetParts';
 import { printed } from '../../wording/notes';
 import { fingerSign, positionWords } from '../../wording/places';
 import { extensionMarks, numeralOf } from '../marks';

@@ -1,11 +1,19 @@
-import { laidFingers, stopMm, type Finger, type HandProfile, type ReachAnswer, type Setup, type Step } from '../core';
-import { mm as mmWords } from '../wording/grammar';
-import { placeName } from '../wording/places';
+import {
+  laidFingers,
+  stopMm,
+  type Finger,
+  type HandProfile,
+  type ReachAnswer,
+  type Setup,
+  type Step,
+} from '../../core';
+import { mm as mmWords } from '../../wording/grammar';
+import { placeName } from '../../wording/places';
 import { boardScale } from './scale';
 import { Span } from './Span';
 import { Strings } from './Strings';
 import { VERDICT_TONES } from './tones';
-import { neckText } from '../wording/rooms/drawings';
+import { neckText } from '../../wording/rooms/drawings';
 
 /** Fingertips are drawn at most so big, in px; a long piece of neck is drawn smaller. */
 const MOST_RADIUS = 25;

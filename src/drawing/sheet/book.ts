@@ -1,4 +1,4 @@
-import type { SheetPlan } from '../../work/sheetParts';
+import type { SheetPlan } from './sheetParts';
 import { words, type Ink } from '../paper/ink';
 import { compose, heading, innerWidth, paragraph, PAPERS, type Block, type Composed } from './blocks';
 import { sheetBlocks, type SheetAsk, type SheetChoices } from './sheet';
