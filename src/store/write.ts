@@ -1,9 +1,7 @@
 import { Dexie } from 'dexie';
 import { broughtBackName } from '../wording/storage';
 import { fits, reversed, sameContent, withFields, type Change } from './changes';
-import { recountDays } from './days';
 import { answered, db, openForWriting } from './db';
-import { recallCards } from './reviewSchedule';
 import { isKnown, knowValid, listPlans } from './read';
 import { TABLE_NAMES, TABLES, tableOf, type TableName, type Tables } from './tables';
 import type { StudentRecord } from '../core';
@@ -51,12 +49,21 @@ function tablesAround(names: readonly TableName[]): TableName[] {
  * @throws StorageTrouble where the storage cannot be written to
  */
 export async function inOneGo<T>(names: readonly TableName[], work: () => Promise<T>): Promise<T> {
-  await openForWriting();
+  await Promise.all([openForWriting(), fetchCounting(names)]);
   return db.transaction(
     'rw',
     tablesAround(names).map((name) => db.table(name)),
     work,
   );
+}
+
+/** What counts days and cards anew, fetched where it is first needed: a transaction cannot wait for it. */
+let days: typeof import('./days') | undefined;
+let cards: typeof import('./reviewSchedule') | undefined;
+
+async function fetchCounting(names: readonly TableName[]): Promise<void> {
+  if (names.includes('sessions') || names.includes('repetitions')) days ??= await import('./days');
+  if (names.includes('answers')) cards ??= await import('./reviewSchedule');
 }
 
 const tablesIn = (changes: readonly Change[]) => [...new Set(changes.map(({ table }) => table))];
@@ -156,8 +163,8 @@ function changedAt(current: Written, now: number): { changedAt?: number } {
 async function countAnew(changes: readonly Change[]): Promise<void> {
   const touches = (name: TableName) => changes.some(({ table }) => table === name);
   // A transaction does not outlive a wait for nothing.
-  if (touches('sessions') || touches('repetitions')) await recountDays(changes);
-  if (touches('answers')) await recallCards(changes);
+  if (days && (touches('sessions') || touches('repetitions'))) await days.recountDays(changes);
+  if (cards && touches('answers')) await cards.recallCards(changes);
 }
 
 /** What became of changes that were taken back. */
