@@ -14,6 +14,7 @@ import {
   type Quiz,
   type Setup,
   type StudentRecord,
+  answeredBy,
 } from '../../core';
 import { answerWords, askWords, rightWords, spotOf, typedName } from '../../wording/cards';
 import { counted } from '../../wording/grammar';
@@ -141,11 +142,16 @@ interface AnsweringProps {
 }
 
 function Answering({ quiz, setup, student, answer }: AnsweringProps) {
-  const { ask, options } = quiz;
-  if (ask.kind === 'place' || ask.kind === 'elsewhere')
-    return <OnNeck quiz={quiz} setup={setup} student={student} answer={answer} />;
-  if (options) return <Options quiz={quiz} student={student} answer={answer} />;
-  return <Typed quiz={quiz} student={student} answer={answer} />;
+  switch (answeredBy(quiz)) {
+    case 'fingers':
+    case 'neck':
+      return <OnNeck quiz={quiz} setup={setup} student={student} answer={answer} />;
+    case 'choice':
+      return <Options quiz={quiz} student={student} answer={answer} />;
+    case 'letter':
+    case 'letters':
+      return <Typed quiz={quiz} student={student} answer={answer} />;
+  }
 }
 
 /** How far up the neck is drawn at least, in semitones. */
@@ -153,8 +159,9 @@ const LEAST_NECK = 12;
 
 /** Answered on the drawn neck: a finger where the hand lies, or any place of the string. */
 function OnNeck({ quiz, setup, student, answer }: AnsweringProps) {
-  const { ask, right } = quiz;
-  const spots = ask.kind === 'place' ? fingerSpots(quiz, setup, student) : anySpots(quiz, setup);
+  const { right } = quiz;
+  const onFingers = answeredBy(quiz) === 'fingers';
+  const spots = onFingers ? fingerSpots(quiz, setup, student) : anySpots(quiz, setup);
   const toned = spots.map((spot): Spot => {
     if (answer === null) return spot;
     const own = answerOf(quiz, spot);
@@ -167,14 +174,14 @@ function OnNeck({ quiz, setup, student, answer }: AnsweringProps) {
       setup={setup}
       upTo={upTo}
       spots={toned}
-      label={ask.kind === 'place' ? askText.theFingersAsThey : askText.theNeck}
+      label={onFingers ? askText.theFingersAsThey : askText.theNeck}
       {...(answer === null ? { onChoose: (spot: Spot) => void answerCard(answerOf(quiz, spot)) } : {})}
     />
   );
 }
 
-function answerOf({ ask }: Quiz, { string, semitones, label }: Spot): string {
-  if (ask.kind !== 'place') return spotAnswer(string, semitones);
+function answerOf(quiz: Quiz, { string, semitones, label }: Spot): string {
+  if (answeredBy(quiz) !== 'fingers') return spotAnswer(string, semitones);
   const finger = Number(label);
   return placeAnswer(string, finger as 0 | 1 | 2 | 3 | 4);
 }
@@ -250,7 +257,7 @@ function Options({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
 function Typed({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
-  const many = quiz.ask.kind === 'names' || quiz.ask.kind === 'names-backwards';
+  const many = answeredBy(quiz) === 'letters';
   if (answer !== null) return null;
   const send = () => {
     const words = text
