@@ -1,5 +1,4 @@
-import { execFileSync } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readlinkSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
@@ -110,6 +109,9 @@ test('where there is no room it is said, the backup has everything, and room aga
   await expect(page.getByLabel('Key', { exact: true })).toHaveValue('G');
 });
 
+/** The process of the browser that has a profile open: its lock is a link to "machine-process". */
+const browserOf = (profile: string) => Number(readlinkSync(join(profile, 'SingletonLock')).split('-').at(-1));
+
 test('a browser that is killed has kept what it showed as kept', async ({ playwright, baseURL }) => {
   const folder = mkdtempSync(join(tmpdir(), 'dove-path-profile-'));
   const open = () => playwright.chromium.launchPersistentContext(folder, BROWSER);
@@ -118,7 +120,7 @@ test('a browser that is killed has kept what it showed as kept', async ({ playwr
   await openBench(page, `${baseURL}/?demo`);
   await setWord(page, 'Key', 'B-flat');
   await saved(page);
-  execFileSync('pkill', ['-9', '-f', folder]);
+  process.kill(browserOf(folder), 'SIGKILL');
   await context.close().catch(() => undefined);
   const again = await open();
   const next = await again.newPage();
