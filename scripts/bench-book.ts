@@ -1,5 +1,5 @@
 import { startServer } from './server.mjs';
-import { benchBookText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 const KEYS = ['C', 'Db', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'Ab', 'A', 'Bb', 'B'];
 const SCALES = [
@@ -42,7 +42,7 @@ export async function benchBook() {
       .map((line) => JSON.parse(line));
     const planned = answers.filter((answer) => answer.plans?.length > 0).length;
     const megabytes = (text.length / 1e6).toFixed(0);
-    console.log(benchBookText.aFullViolinBook(pages.length, planned, seconds.toFixed(1), megabytes));
+    console.log(measuringText.aFullViolinBook(pages.length, planned, seconds.toFixed(1), megabytes));
   } finally {
     stop();
   }

@@ -4,7 +4,7 @@ import { sheetPages, USUAL_CHOICES } from '../src/drawing/sheet/sheet';
 import { usualSheet } from '../src/drawing/sheet/usual';
 import { ladderLabels, sheetPlan } from '../src/drawing/sheet/sheetParts';
 import { wandering } from './bench-music';
-import { benchFilesText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 import { PRODUCT } from '../src/wording/rooms/pages';
 
 /*
@@ -30,7 +30,7 @@ export function benchFiles() {
   const strings = resolveSetup(request).strings.map(({ name }) => name);
   const write = () =>
     writeMusicXml({
-      ...{ title: benchFilesText.long, software: PRODUCT },
+      ...{ title: measuringText.long, software: PRODUCT },
       parts: [
         {
           ...{ name: 'Violin', instrument: request.instrument },
@@ -60,16 +60,16 @@ export function benchFiles() {
   const pages = usualSheet(planned, new Date(0), { log: true }).pages.length;
   const lay = () =>
     sheetPages({
-      ...{ title: benchFilesText.sheet, who: '', date: '', goal: '', reminders: '', caution: '', names: 'letters' },
+      ...{ title: measuringText.sheet, who: '', date: '', goal: '', reminders: '', caution: '', names: 'letters' },
       ...{ plans: [one], ladder: ladderLabels(scale), choices: { ...USUAL_CHOICES, log: true } },
     });
   console.table([
     {
-      what: benchFilesText.musicxmlOfNotesWritten(NOTES, (bytes.length / 1e6).toFixed(1)),
+      what: measuringText.musicxmlOfNotesWritten(NOTES, (bytes.length / 1e6).toFixed(1)),
       'median ms': medianMs(write),
       'limit ms': 500,
     },
-    { what: benchFilesText.theSameReadAs, 'median ms': medianMs(read), 'limit ms': 500 },
-    { what: benchFilesText.aSheetOfPages(pages), 'median ms': medianMs(lay), 'limit ms': 150 },
+    { what: measuringText.theSameReadAs, 'median ms': medianMs(read), 'limit ms': 500 },
+    { what: measuringText.aSheetOfPages(pages), 'median ms': medianMs(lay), 'limit ms': 150 },
   ]);
 }

@@ -2,7 +2,7 @@ import { chromium, type Browser, type Page } from '@playwright/test';
 import { gzipSync } from 'node:zlib';
 import { BROWSER, startServer } from './server.mjs';
 import { ensureChromium } from './setup.mjs';
-import { benchPageText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 /** Keys gone through, one after the other, while the page's long tasks are watched. */
 const KEYS = ['D', 'Eb', 'F', 'F#', 'G', 'Ab', 'Bb', 'B', 'C', 'E', 'A'];
@@ -57,20 +57,20 @@ function typedLine(notes: number): string {
 async function typeNotes(page: Page, notes: number) {
   await word(page, 'Kind', 'typed');
   await page.getByLabel('Notes', { exact: true }).fill(typedLine(notes));
-  await page.getByText(benchPageText.ofBar1(notes)).waitFor();
+  await page.getByText(measuringText.ofBar1(notes)).waitFor();
 }
 
 const CASES: readonly Case[] = [
   {
-    what: benchPageText.threeOctavesUpAnd,
+    what: measuringText.threeOctavesUpAnd,
     limitMs: 50,
     arrange: async (page) => {
       await word(page, 'Octaves', '3');
       await word(page, 'Direction', 'updown');
     },
   },
-  { what: benchPageText.n60Notes, limitMs: 50, arrange: (page) => typeNotes(page, 60) },
-  { what: benchPageText.n1000Notes, limitMs: 100, arrange: (page) => typeNotes(page, 1000) },
+  { what: measuringText.n60Notes, limitMs: 50, arrange: (page) => typeNotes(page, 60) },
+  { what: measuringText.n1000Notes, limitMs: 100, arrange: (page) => typeNotes(page, 1000) },
 ];
 
 /** From a changed key to the new picture, the longest task of the main thread meanwhile, and the first view of a cold load. */
@@ -98,11 +98,11 @@ export async function benchPage() {
       });
       await page.context().close();
     }
-    console.log(benchPageText.inThePageKey);
+    console.log(measuringText.inThePageKey);
     console.table(rows);
     const { readyMs, scriptKb, notationKb } = await coldLoad(browser, address);
-    console.log(benchPageText.coldLoadToA(readyMs));
-    console.log(benchPageText.scriptOfTheFirst(scriptKb, notationKb));
+    console.log(measuringText.coldLoadToA(readyMs));
+    console.log(measuringText.scriptOfTheFirst(scriptKb, notationKb));
   } finally {
     await browser.close();
     stop();

@@ -2,7 +2,7 @@ import { resolve } from 'node:path';
 import type { PlanRequest } from '../src/core';
 import { AIM, scale, thirds, wandering } from './bench-music';
 import { shippedCore } from './core-of';
-import { benchPairsText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 type Core = Awaited<ReturnType<typeof shippedCore>>;
 
@@ -14,10 +14,10 @@ export function againstOption(): string | undefined {
 
 const CASES: readonly (readonly [what: string, request: PlanRequest])[] = [
   ...(['violin', 'viola', 'cello', 'bass'] as const).map(
-    (instrument) => [benchPairsText.threeOctaves(instrument), scale(instrument, 'major')] as const,
+    (instrument) => [measuringText.threeOctaves(instrument), scale(instrument, 'major')] as const,
   ),
-  [benchPairsText.violinChromatic, scale('violin', 'chromatic')],
-  [benchPairsText.celloThirds, thirds('cello', 'C3')],
+  [measuringText.violinChromatic, scale('violin', 'chromatic')],
+  [measuringText.celloThirds, thirds('cello', 'C3')],
   ['400 notes', wandering(400)],
 ];
 
@@ -44,7 +44,7 @@ export async function besideEachOther(here: Core, folder: string): Promise<Pair[
   const request = wandering(400);
   const [ours, theirs] = [here.plan(request), there.plan(request)];
   const findings = pair(
-    benchPairsText.findingsOf400Notes,
+    measuringText.findingsOf400Notes,
     () => here.findingsOf(request, ours, ours.plans[0], AIM),
     () => there.findingsOf(request, theirs, theirs.plans[0], AIM),
   );

@@ -21,7 +21,7 @@ import { daySum } from '../src/store/days';
 import { newRecord } from '../src/store/records';
 import { BROWSER, startServer } from './server.mjs';
 import { ensureChromium } from './setup.mjs';
-import { benchPracticeText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 /*
  * A log of five years: how long Progress takes to be drawn, next week to be proposed, a repetition to be kept; and how steady the metronome is.
@@ -82,7 +82,7 @@ function fiveYears(): Log {
         startedAt,
         endedAt: startedAt,
         minutes: 15,
-        what: benchPracticeText.aMajor,
+        what: measuringText.aMajor,
         places,
       },
       ...{ planId: `plan-${n % 8}`, heard: { low: 0, in: 0, high: 0, missed: 0 }, goal: '', playerWords: '' },
@@ -178,17 +178,17 @@ export async function benchPractice() {
     for (let turn = 0; turn < 5; turn++) {
       await page.goto(`${address}/progress`);
       await page.locator('main[data-ready="true"]').waitFor();
-      await page.getByLabel('Student').selectOption({ label: benchPracticeText.wren });
+      await page.getByLabel('Student').selectOption({ label: measuringText.wren });
       await page.getByTestId('tempo-chart').locator('path').first().waitFor();
       await page.waitForTimeout(800);
-      drawn.push(await untilShown(page, benchPracticeText.from100BeatsA));
+      drawn.push(await untilShown(page, measuringText.from100BeatsA));
     }
     const kept = await judgedMs(page, address);
-    console.log(benchPracticeText.practiceWithALog(YEARS, SESSIONS, SESSIONS * EACH));
+    console.log(measuringText.practiceWithALog(YEARS, SESSIONS, SESSIONS * EACH));
     console.table([
-      { what: benchPracticeText.progressOfAnotherStudent, 'median ms': Math.round(median(drawn)), 'limit ms': 300 },
-      { what: benchPracticeText.trendsAndNextWeek, 'median ms': Math.round(median(week)), 'limit ms': 50 },
-      { what: benchPracticeText.aRepetitionJudgedKept, 'median ms': Math.round(median(kept)), 'limit ms': 50 },
+      { what: measuringText.progressOfAnotherStudent, 'median ms': Math.round(median(drawn)), 'limit ms': 300 },
+      { what: measuringText.trendsAndNextWeek, 'median ms': Math.round(median(week)), 'limit ms': 50 },
+      { what: measuringText.aRepetitionJudgedKept, 'median ms': Math.round(median(kept)), 'limit ms': 50 },
     ]);
     await metronome(page);
   } finally {
@@ -201,9 +201,9 @@ export async function benchPractice() {
 /** From the key that judges to the count that shows it: it is shown once it is kept. */
 async function judgedMs(page: Page, address: string): Promise<number[]> {
   await page.goto(`${address}/practice`);
-  await page.getByLabel('Student').selectOption({ label: benchPracticeText.wren });
+  await page.getByLabel('Student').selectOption({ label: measuringText.wren });
   await page.getByRole('link', { name: 'Practise' }).first().click();
-  await page.getByLabel(benchPracticeText.howManyTimes).fill('40');
+  await page.getByLabel(measuringText.howManyTimes).fill('40');
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByTestId('count').waitFor();
   const times: number[] = [];
@@ -212,7 +212,7 @@ async function judgedMs(page: Page, address: string): Promise<number[]> {
       await page.evaluate(async (want) => {
         const start = performance.now();
         window.dispatchEvent(new KeyboardEvent('keydown', { key: 'i', bubbles: true }));
-        while (!document.querySelector('[data-testid="count"]')?.textContent.includes(benchPracticeText.of40(want)))
+        while (!document.querySelector('[data-testid="count"]')?.textContent.includes(measuringText.of40(want)))
           await new Promise((done) => setTimeout(done));
         return performance.now() - start;
       }, turn),
@@ -236,7 +236,7 @@ async function metronome(page: Page) {
   const off = clicks.map(({ time }, at) => Math.abs(time - first.time - at) * 1000);
   const drift = (beat - 1) * 600_000;
   console.log(
-    benchPracticeText.metronomeAt60A(
+    measuringText.metronomeAt60A(
       clicks.length,
       Math.max(...off).toFixed(4),
       drift.toFixed(4),

@@ -12,7 +12,7 @@ import { AIM, scale, thirds, wandering } from './bench-music';
 import { againstOption, besideEachOther } from './bench-pairs';
 import { shippedCore } from './core-of';
 import type { PlanRequest } from '../src/core';
-import { benchText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 const core = await shippedCore('.');
 const { findingsOf, plan } = core;
@@ -39,7 +39,7 @@ function referenceMs(): string {
   const start = performance.now();
   let sum = 0;
   for (let at = 0; at < 1e8; at++) sum += Math.sqrt(at);
-  return benchText.msForAHundred((performance.now() - start).toFixed(0), sum.toExponential(2));
+  return measuringText.msForAHundred((performance.now() - start).toFixed(0), sum.toExponential(2));
 }
 
 const peakOf = process.argv.find((arg) => arg.startsWith('--peak='));
@@ -74,7 +74,7 @@ const before = referenceMs();
 const rows: Row[] = [];
 for (const [instrument, name] of THREE_OCTAVES) {
   const request = scale(instrument, name);
-  const what = benchText.threeOctavesUpAnd(instrument, name);
+  const what = measuringText.benchThreeOctavesUpAnd(instrument, name);
   const alone = { ...request, alternatives: 1 };
   let at = 0;
   // Another lock each time: what the next request shares is kept, what the lock touches is not.
@@ -86,11 +86,11 @@ for (const [instrument, name] of THREE_OCTAVES) {
   const locks = Array.from({ length: 40 }, locked);
   const add = (how: string, work: () => unknown, limit: number | '' = '') =>
     rows.push({ what: `${what}, ${how}`, 'median ms': medianMs(work, 40, 60), 'limit ms': limit });
-  add(benchText.theBestAloneWarm, () => plan(locks[at++ % locks.length]));
-  add(benchText.theBestAloneEvery, () => plan(inOtherKey(alone, at++)));
+  add(measuringText.theBestAloneWarm, () => plan(locks[at++ % locks.length]));
+  add(measuringText.theBestAloneEvery, () => plan(inOtherKey(alone, at++)));
   // A string a hundredth of a mm longer each time: nothing of the request before can be used.
-  add(benchText.theBestAloneCold, () => plan({ ...alone, stringLengthMm: 600 + at++ / 100 }), 5);
-  add(benchText.withItsWaysWarm, () => plan({ ...request, alternatives: 5 }));
+  add(measuringText.theBestAloneCold, () => plan({ ...alone, stringLengthMm: 600 + at++ / 100 }), 5);
+  add(measuringText.withItsWaysWarm, () => plan({ ...request, alternatives: 5 }));
 }
 for (const [instrument, tonic] of [
   ['violin', 'D4'],
@@ -98,7 +98,7 @@ for (const [instrument, tonic] of [
 ] as const) {
   const request = thirds(instrument, tonic);
   rows.push({
-    what: benchText.thirdsTwoOctavesUp(instrument),
+    what: measuringText.thirdsTwoOctavesUp(instrument),
     'median ms': medianMs(() => plan(request), 60, 60),
     'limit ms': 10,
   });
@@ -111,7 +111,7 @@ for (const [length, limit] of [
   const request = wandering(length);
   const response = plan(request);
   rows.push({
-    what: benchText.allFindingsOfA(length),
+    what: measuringText.allFindingsOfA(length),
     'median ms': medianMs(() => findingsOf(request, response, response.plans[0], AIM), 20, 40),
     'limit ms': limit,
   });
@@ -122,7 +122,7 @@ const LIMITS: Readonly<Record<number, number>> = { 1000: 200, 2000: 400 };
 const spans = SIZES.map((length) => {
   const request = wandering(length);
   const ms = medianMs(() => plan(request), 2, 5);
-  rows.push({ what: benchText.notes3Plans(length), 'median ms': ms, 'limit ms': LIMITS[length] ?? '' });
+  rows.push({ what: measuringText.notes3Plans(length), 'median ms': ms, 'limit ms': LIMITS[length] ?? '' });
   return ms;
 });
 const exponent = Math.log(spans[spans.length - 1] / spans[0]) / Math.log(SIZES[SIZES.length - 1] / SIZES[0]);
@@ -138,17 +138,17 @@ function peakMb(length: number): number {
   return peak(length) - peak(1);
 }
 
-console.log(benchText.nodeOneCoreThe(process.versions.node, before));
+console.log(measuringText.nodeOneCoreThe(process.versions.node, before));
 console.table(rows);
-console.log(benchText.andAfter(referenceMs()));
-console.log(benchText.growth(exponent.toFixed(2)));
-console.log(benchText.peakMemoryFor1(peakMb(1000).toFixed(0)));
+console.log(measuringText.andAfter(referenceMs()));
+console.log(measuringText.growth(exponent.toFixed(2)));
+console.log(measuringText.peakMemoryFor1(peakMb(1000).toFixed(0)));
 
 if (existsSync('dist/server/entry.mjs')) {
   benchFiles();
   await benchBook();
-  console.log(benchText.theMachinesSpeedNow(referenceMs()));
+  console.log(measuringText.theMachinesSpeedNow(referenceMs()));
   await benchPage();
   await benchPractice();
-  console.log(benchText.theMachinesSpeedNow(referenceMs()));
-} else console.log(benchText.forThePageBuild);
+  console.log(measuringText.theMachinesSpeedNow(referenceMs()));
+} else console.log(measuringText.forThePageBuild);

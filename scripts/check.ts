@@ -9,9 +9,9 @@ import { speechOf } from '../src/wording/plans';
 import { beyondWords, differenceWords, unplayableWords } from '../src/wording/written';
 import { guardOutput, readAsked } from './lib/door';
 import { readPassage } from './lib/passage';
-import { checkText } from '../src/wording/rooms/commands';
+import * as commandsText from '../src/wording/rooms/commands';
 
-const USAGE = checkText.nameOneFileOf;
+const USAGE = commandsText.checkNameOneFileOf;
 
 guardOutput();
 const asked = readAsked(process.argv.slice(2), ['instrument', 'part', 'bars', 'voice'], USAGE);

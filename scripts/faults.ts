@@ -10,7 +10,7 @@ import fc from 'fast-check';
 import { answerFault, demandingRequest, hostileRequest, refusalFault } from '../tests/support/fuzz';
 import { storm } from '../tests/support/storm';
 import { BROWSER, startServer } from './server.mjs';
-import { faultsText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 const SEED = 20261125;
 const { values } = parseArgs({
@@ -27,14 +27,14 @@ const faults: string[] = [];
 const LOOKS = 8;
 
 function report(what: string, found: readonly string[]) {
-  console.log(`${what}: ${found.length === 0 ? faultsText.noFault : faultsText.faults(found.length)}`);
+  console.log(`${what}: ${found.length === 0 ? measuringText.noFault : measuringText.faults(found.length)}`);
   for (const fault of found.slice(0, 10)) console.log(`  ${fault.slice(0, 600)}`);
   faults.push(...found);
 }
 
 const good = fc.sample(demandingRequest, { numRuns: requests, seed: SEED });
 report(
-  faultsText.requests(requests),
+  measuringText.requests(requests),
   good.flatMap((request) => {
     const fault = answerFault(request);
     return fault ? [`${fault}: ${JSON.stringify(request)}`] : [];
@@ -42,7 +42,7 @@ report(
 );
 const hostile = fc.sample(hostileRequest, { numRuns: http, seed: SEED }).map((value) => JSON.stringify(value));
 report(
-  faultsText.hostileRequests(http),
+  measuringText.hostileRequests(http),
   hostile.flatMap((text) => {
     const fault = refusalFault(text);
     return fault ? [`${fault}: ${text.slice(0, 300)}`] : [];
@@ -51,13 +51,13 @@ report(
 
 const server = await startServer();
 try {
-  report(faultsText.hostileRequestsOverHttp(http), await overHttp(server.address, hostile));
-  if (memory > 0) report(faultsText.memoryAfterRequests(memory), await memoryFault(server));
+  report(measuringText.hostileRequestsOverHttp(http), await overHttp(server.address, hostile));
+  if (memory > 0) report(measuringText.memoryAfterRequests(memory), await memoryFault(server));
   if (minutes > 0) {
     const browser = await chromium.launch(BROWSER);
     const { edits, lost } = await storm(browser, server.address, minutes * 60_000, SEED);
     await browser.close();
-    report(faultsText.minutesOfStormEdits(minutes, edits), lost);
+    report(measuringText.minutesOfStormEdits(minutes, edits), lost);
   }
 } finally {
   server.stop();
@@ -75,10 +75,10 @@ async function overHttp(address: string, texts: readonly string[]): Promise<stri
     const answer = await fetch(address + path, { method, body, headers });
     const said = await answer.text();
     if (answer.status >= 500) found.push(`${method} ${path} ${answer.status}: ${text.slice(0, 200)}`);
-    if (/\bat .*:\d+:\d+\)/.test(said)) found.push(faultsText.aStackTrace(said.slice(0, 200)));
+    if (/\bat .*:\d+:\d+\)/.test(said)) found.push(measuringText.aStackTrace(said.slice(0, 200)));
     if (answer.status === 422 && said.length > 64_000 && !path.includes('book'))
-      found.push(faultsText.letters(said.length));
-    if (!answer.headers.get('x-content-type-options')) found.push(faultsText.noPolicy(method, path, answer.status));
+      found.push(measuringText.letters(said.length));
+    if (!answer.headers.get('x-content-type-options')) found.push(measuringText.noPolicy(method, path, answer.status));
   }
   return found;
 }
@@ -106,6 +106,6 @@ async function memoryFault({ address, memoryMb }: typeof server): Promise<string
   const early = await held();
   await send(memory);
   const late = await held();
-  console.log(faultsText.mbAfterMbAfter(early.toFixed(0), Math.floor(memory / 10), late.toFixed(0), memory));
-  return late > 1.1 * early ? [faultsText.fromToMb(early.toFixed(0), late.toFixed(0))] : [];
+  console.log(measuringText.mbAfterMbAfter(early.toFixed(0), Math.floor(memory / 10), late.toFixed(0), memory));
+  return late > 1.1 * early ? [measuringText.fromToMb(early.toFixed(0), late.toFixed(0))] : [];
 }

@@ -3,15 +3,15 @@
  * requests, a long storm of edits. The seed is printed first: NIGHTLY=seed repeats the night.
  */
 import { spawnSync } from 'node:child_process';
-import { nightlyText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 const seed = process.env.NIGHTLY ?? String(Date.now() % 1_000_000_007);
-console.log(nightlyText.seed(seed));
+console.log(measuringText.seed(seed));
 
 const STEPS = [['unit'], ['sweep'], ['sweep', '--', '--craft'], ['robust'], ['build'], ['faults']];
 
 const failed = STEPS.filter((step) => {
-  console.log(nightlyText.step(step.join(' ')));
+  console.log(measuringText.step(step.join(' ')));
   const { status } = spawnSync('npm', ['run', '-s', ...step], {
     stdio: 'inherit',
     env: { ...process.env, NIGHTLY: seed, SEED: seed },
@@ -19,7 +19,7 @@ const failed = STEPS.filter((step) => {
   return status !== 0;
 });
 console.log(
-  nightlyText.end(
+  measuringText.end(
     failed.map((step) => step.join(' ')),
     seed,
   ),

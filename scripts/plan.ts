@@ -12,12 +12,12 @@ import { errorAnswer, refusalAnswer } from '../src/wording/issues';
 import { answerText, isError } from '../src/work/answering';
 import { NOTE_FORMATS, writeAs, type NoteFormat } from '../src/work/exports';
 import { fail, guardOutput, readAsked, readBytes, refuse, withoutMark, writeOut } from './lib/door';
-import { planText } from '../src/wording/rooms/commands';
+import * as commandsText from '../src/wording/rooms/commands';
 import { PRODUCT } from '../src/wording/rooms/pages';
 
 const PICTURES = ['svg', 'png', 'pdf'] as const;
 const FORMATS: readonly string[] = [...NOTE_FORMATS, ...PICTURES];
-const USAGE = planText.nameOneRequestFile(FORMATS.join('|'));
+const USAGE = commandsText.nameOneRequestFile(FORMATS.join('|'));
 
 const readText = (file: string) => withoutMark(new TextDecoder().decode(readBytes(file, USAGE)));
 
@@ -28,7 +28,7 @@ async function planLines() {
     const text = number === 1 ? withoutMark(line) : line;
     if (text.trim() === '') {
       // So that answers can be matched to lines.
-      process.stderr.write(`${JSON.stringify({ notice: planText.lineIsEmptyAnd(number) })}\n`);
+      process.stderr.write(`${JSON.stringify({ notice: commandsText.lineIsEmptyAnd(number) })}\n`);
       continue;
     }
     const ready = process.stdout.write(JSON.stringify(answerText(text)) + '\n');
@@ -38,17 +38,17 @@ async function planLines() {
 
 /** The plan as a file of another kind. */
 async function planAs(format: string, file: string, options: ReadonlyMap<string, string>) {
-  if (!FORMATS.includes(format)) refuse(planText.thereIsNoFormat(format, USAGE));
+  if (!FORMATS.includes(format)) refuse(commandsText.thereIsNoFormat(format, USAGE));
   const way = Number(options.get('way') ?? 0);
-  if (!Number.isInteger(way) || way < 0) refuse(planText.aWayIsCounted);
+  if (!Number.isInteger(way) || way < 0) refuse(commandsText.aWayIsCounted);
   const request = understood(readText(file));
   const response = plan({ ...request, alternatives: Math.max(request.alternatives ?? 3, way + 1) });
   const one = response.plans[way];
-  if (!one && response.plans.length > 0) refuse(planText.thereIsNoWay(way, response.plans.length));
+  if (!one && response.plans.length > 0) refuse(commandsText.thereIsNoWay(way, response.plans.length));
   if (!one) {
     const answer = answerText(JSON.stringify(request));
     const why = isError(answer) ? '' : answer.problems.map(({ message }) => message).join(' ');
-    refuse(planText.noFingeringFitsThis(why).trim());
+    refuse(commandsText.noFingeringFitsThis(why).trim());
   }
   const planned = { request, response, plan: one };
   const isPicture = (PICTURES as readonly string[]).includes(format);
@@ -82,7 +82,7 @@ else {
   const format = options.get('as');
   if (format !== undefined) await planAs(format, file, options);
   else {
-    if (options.size > 0) refuse(planText.wayAndOutGo(USAGE));
+    if (options.size > 0) refuse(commandsText.wayAndOutGo(USAGE));
     const answer = answerText(readText(file));
     if (isError(answer)) fail(answer, answer.error.code === 'internal' ? 1 : 2);
     process.stdout.write(JSON.stringify(answer) + '\n');

@@ -5,9 +5,9 @@
  */
 import { readPassage } from './lib/passage';
 import { guardOutput, readAsked } from './lib/door';
-import { readText } from '../src/wording/rooms/commands';
+import * as commandsText from '../src/wording/rooms/commands';
 
-const USAGE = readText.nameOneFileOf;
+const USAGE = commandsText.nameOneFileOf;
 
 guardOutput();
 const asked = readAsked(process.argv.slice(2), ['instrument', 'part', 'bars', 'voice', 'keep'], USAGE);

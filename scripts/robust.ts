@@ -4,7 +4,7 @@
  */
 import { requestWeights, type Weights } from '../src/core';
 import { rankOf, readCases } from '../tests/support/fingerings';
-import { robustText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 const DRAWS = 50;
 const SPREAD = 0.2;
@@ -24,7 +24,7 @@ function movedWeights(weights: Weights): Weights {
 const cases = [...readCases('fingerings'), ...readCases('further-fingerings')];
 const hits = cases.filter((one) => rankOf(one) > 0);
 console.log(
-  robustText.ofFingeringsAmongThe(hits.length, cases.length, cases.filter((one) => rankOf(one) === 1).length),
+  measuringText.ofFingeringsAmongThe(hits.length, cases.length, cases.filter((one) => rankOf(one) === 1).length),
 );
 const lost = new Map<string, number>();
 let held = 0;
@@ -34,5 +34,5 @@ for (let at = 0; at < DRAWS; at++) {
     else lost.set(one.name, (lost.get(one.name) ?? 0) + 1);
   }
 }
-console.log(robustText.ofTheHitsHold(((100 * held) / (DRAWS * hits.length)).toFixed(1), DRAWS, 100 * SPREAD));
-for (const [name, times] of [...lost].sort((a, b) => b[1] - a[1])) console.log(robustText.lostIn(times, name));
+console.log(measuringText.ofTheHitsHold(((100 * held) / (DRAWS * hits.length)).toFixed(1), DRAWS, 100 * SPREAD));
+for (const [name, times] of [...lost].sort((a, b) => b[1] - a[1])) console.log(measuringText.lostIn(times, name));

@@ -7,7 +7,7 @@ import type { plan as Plan, PlanRequest } from '../src/core';
 import { shippedCore } from './core-of';
 import { readCases } from '../tests/support/fingerings';
 import { someRequest } from '../tests/unit/requests';
-import { samePlansText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 const REQUESTS = 500;
 const SEED = 20261125;
@@ -24,18 +24,18 @@ const fingeringOf = ({ steps }: Found) =>
   );
 
 function differenceOf(ours: readonly Found[], theirs: readonly Found[]): string | null {
-  if (ours.length !== theirs.length) return samePlansText.waysHereThere(ours.length, theirs.length);
+  if (ours.length !== theirs.length) return measuringText.waysHereThere(ours.length, theirs.length);
   for (const [way, one] of ours.entries()) {
     const other = theirs[way];
-    if (fingeringOf(one) !== fingeringOf(other)) return samePlansText.wayAnotherFingering(way);
-    if (Math.abs(one.cost - other.cost) > 1e-9) return samePlansText.wayCostsHereThere(way, one.cost, other.cost);
+    if (fingeringOf(one) !== fingeringOf(other)) return measuringText.wayAnotherFingering(way);
+    if (Math.abs(one.cost - other.cost) > 1e-9) return measuringText.wayCostsHereThere(way, one.cost, other.cost);
   }
   return null;
 }
 
 const [other] = process.argv.slice(2);
 if (!other) {
-  console.error(samePlansText.nameTheOtherCheckout);
+  console.error(measuringText.nameTheOtherCheckout);
   process.exit(2);
 }
 const [here, there] = await Promise.all(['.', other].map(async (folder) => (await shippedCore(folder)).plan));
@@ -54,5 +54,5 @@ const different = requests.flatMap((request) => {
   return found ? [`${found}: ${JSON.stringify(request)}`] : [];
 });
 for (const line of different.slice(0, 10)) console.log(line);
-console.log(samePlansText.requestsWaysRequestsCome(requests.length, ways, different.length));
+console.log(measuringText.requestsWaysRequestsCome(requests.length, ways, different.length));
 process.exit(different.length > 0 ? 1 : 0);

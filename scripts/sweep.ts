@@ -6,7 +6,7 @@
 import { craftKinds, fingersOf, sweep } from '../tests/support/craft';
 import { soundness, sweepCases } from '../tests/support/sweep';
 import { requestWords } from '../src/wording/material';
-import { sweepText } from '../src/wording/rooms/measuring';
+import * as measuringText from '../src/wording/rooms/measuring';
 
 process.exit(process.argv.includes('--craft') ? craft(process.argv[process.argv.indexOf('--craft') + 1]) : sound());
 
@@ -16,7 +16,7 @@ function sound(): number {
     const trouble = soundness(one);
     return trouble ? [`${trouble}: ${JSON.stringify(one)}`] : [];
   });
-  console.log(sweepText.ofAnswersAreSound(cases.length - unsound.length, cases.length));
+  console.log(measuringText.ofAnswersAreSound(cases.length - unsound.length, cases.length));
   for (const line of unsound.slice(0, 20)) console.log(line);
   return unsound.length > 0 ? 1 : 0;
 }
@@ -28,7 +28,7 @@ function craft(word = ''): number {
     const { found, planned } = sweep(kind);
     const may = Math.floor(kind.ceiling * planned);
     if (found.length > may) over++;
-    console.log(sweepText.ofMayBe(found.length > may ? 'OVER ' : '     ', found.length, planned, may, kind.name));
+    console.log(measuringText.ofMayBe(found.length > may ? 'OVER ' : '     ', found.length, planned, may, kind.name));
     if (found.length > may || word !== '')
       for (const { one, where } of found.slice(0, word === '' ? 3 : 12)) {
         const { material } = one.request;
@@ -36,6 +36,6 @@ function craft(word = ''): number {
         console.log(`       ${requestWords(one.request)} ${direction}, ${where}: ${fingersOf(one.plan)}`);
       }
   }
-  console.log(over === 0 ? sweepText.everyKindWithinIts : sweepText.kindsOverTheirCeiling(over));
+  console.log(over === 0 ? measuringText.everyKindWithinIts : measuringText.kindsOverTheirCeiling(over));
   return over > 0 ? 1 : 0;
 }

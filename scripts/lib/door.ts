@@ -2,7 +2,7 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import type { ErrorAnswer } from '../../src/core';
 import { refusalAnswer } from '../../src/wording/issues';
 import { BOM } from '../../src/work/bom';
-import { doorText } from '../../src/wording/rooms/commands';
+import * as commandsText from '../../src/wording/rooms/commands';
 
 /*
  * What every command has in common: reading a file or standard input, writing an answer or a file, failing with the error object.
@@ -26,7 +26,7 @@ export function readBytes(file: string, usage: string): Uint8Array {
   try {
     return readFileSync(file === '-' ? 0 : file);
   } catch {
-    return refuse(doorText.cannotBeRead(file, usage));
+    return refuse(commandsText.cannotBeRead(file, usage));
   }
 }
 
@@ -41,8 +41,12 @@ export async function writeOut(bytes: Uint8Array | string, out: string | undefin
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException;
     const why =
-      code === 'ENOSPC' ? doorText.theDiskIsFull : code === 'ENOENT' ? doorText.itsFolderIsNot : (code ?? message);
-    fail(refusalAnswer(doorText.cannotBeWrittenName(out, why)), 1);
+      code === 'ENOSPC'
+        ? commandsText.theDiskIsFull
+        : code === 'ENOENT'
+          ? commandsText.itsFolderIsNot
+          : (code ?? message);
+    fail(refusalAnswer(commandsText.cannotBeWrittenName(out, why)), 1);
   }
 }
 
@@ -51,8 +55,8 @@ export function guardOutput() {
   process.stdout.on('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EPIPE') process.exit(0);
     const full = error.code === 'ENOSPC';
-    const what = full ? doorText.theDiskIsFull : doorText.itCannotBeWritten(error.code ?? error.message);
-    process.stderr.write(`${JSON.stringify(refusalAnswer(doorText.theAnswerWasCut(what)))}\n`);
+    const what = full ? commandsText.theDiskIsFull : commandsText.itCannotBeWritten(error.code ?? error.message);
+    process.stderr.write(`${JSON.stringify(refusalAnswer(commandsText.theAnswerWasCut(what)))}\n`);
     process.exit(1);
   });
 }
@@ -74,9 +78,9 @@ export function readAsked(args: readonly string[], known: readonly string[], usa
       continue;
     }
     const name = arg.slice(2);
-    if (!known.includes(name)) refuse(doorText.nothingIsKnownBy(arg, usage));
+    if (!known.includes(name)) refuse(commandsText.nothingIsKnownBy(arg, usage));
     const value = args[++n];
-    if (value === undefined || value.startsWith('--')) refuse(doorText.needsAValueAfter(arg, usage));
+    if (value === undefined || value.startsWith('--')) refuse(commandsText.needsAValueAfter(arg, usage));
     options.set(name, value);
   }
   if (files.length !== 1) refuse(usage);

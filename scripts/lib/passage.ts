@@ -12,7 +12,7 @@ import { BadRequest, parseRequest } from '../../src/contract/read';
 import { noticeWords, unreadableWords } from '../../src/wording/files';
 import { errorAnswer, textIssueWords } from '../../src/wording/issues';
 import { fail, readBytes, refuse, type Asked } from './door';
-import { passageText } from '../../src/wording/rooms/commands';
+import * as commandsText from '../../src/wording/rooms/commands';
 
 /*
  * Reads what a teacher brings: a score, MIDI, typed notes, or a request of the app's own.
@@ -28,7 +28,7 @@ export function readPassage({ file, options }: Asked, usage: string): Read {
   const bytes = readBytes(file, usage);
   const instrument = instrumentAsked(options.get('instrument'));
   const keep = options.get('keep');
-  if (keep !== undefined && keep !== 'fingerings') refuse(passageText.onlyFingeringsCanBe);
+  if (keep !== undefined && keep !== 'fingerings') refuse(commandsText.onlyFingeringsCanBe);
   try {
     const opened = openFile(bytes);
     if (opened.kind === 'notes') return { request: typedRequest(opened.text, instrument), written: [] };
@@ -51,13 +51,13 @@ export function readPassage({ file, options }: Asked, usage: string): Read {
 function instrumentAsked(name: string | undefined): InstrumentName | undefined {
   if (name === undefined) return undefined;
   const found = INSTRUMENT_NAMES.find((kind) => kind === name);
-  return found ?? refuse(passageText.thereIsNoInstrument(name, INSTRUMENT_NAMES.join(', ')));
+  return found ?? refuse(commandsText.thereIsNoInstrument(name, INSTRUMENT_NAMES.join(', ')));
 }
 
 function barsAsked(text: string | undefined): [string, string] | undefined {
   if (text === undefined) return undefined;
   const [, from, to = from] = /^([^-\s]+)(?:-([^-\s]+))?$/.exec(text) ?? [];
-  return from ? [from, to] : refuse(passageText.barsAreWrittenLike);
+  return from ? [from, to] : refuse(commandsText.barsAreWrittenLike);
 }
 
 /** Notes typed as text, on a violin where no instrument is named. */

@@ -1,5 +1,5 @@
 /*
- * npm run prepare: makes the files that follow from others (schemas, validators, outlines of signs, the list of licences) into .generated, where nothing
+ * npm run prepare: makes the files that follow from others (scales and chords, schemas, validators, outlines of signs, the list of licences) into .generated, where nothing
  * of what they follow from is as it was. Runs after an install, and before build, tests and types.
  */
 import { createHash } from 'node:crypto';
@@ -12,6 +12,7 @@ const STAMP = join(OUT, 'stamp');
 const stamp = hashOf(['package-lock.json', ...filesIn('scripts/prepare'), ...filesIn('src')]);
 if (!existsSync(STAMP) || readFileSync(STAMP, 'utf8') !== stamp) {
   // One after the other: the list of licences is made of the bundled app, which needs the validators.
+  write((await import('./patterns')).patternFiles());
   write((await import('./contract')).contractFiles());
   write((await import('./paperFonts')).paperFontFiles());
   const list = await (await import('./licences')).licensed();

@@ -28,6 +28,8 @@ const FILES_BY_ADDRESS: Plugin = {
     );
   },
 };
+/** The list of scales and chords is taken out of this package. */
+const SCALE_LIST = 'tonal';
 /** Notes are drawn with outlines taken out of this font. */
 const MUSIC_FONT = '@vexflow-fonts/bravura';
 const STYLES = 'src/styles/app.css';
@@ -51,7 +53,7 @@ export async function licensed(): Promise<Licensed[]> {
     loader: { '.woff': 'file' },
   });
   // What puts the views into the page comes from the framework itself.
-  const names = new Set<string>(['astro', MUSIC_FONT]);
+  const names = new Set<string>(['astro', MUSIC_FONT, SCALE_LIST]);
   for (const { inputs } of Object.values(metafile.outputs))
     for (const [path, { bytesInOutput }] of Object.entries(inputs)) {
       const name = packageOf(path);

@@ -8,7 +8,7 @@ import { asideWords, readingTroubleWords, restoredWords } from '../wording/stora
 import { offerFile } from './files';
 import { say } from './notices';
 import { attempt } from './writes';
-import { backupsText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /* Everything kept here as a file, and back. */
 
@@ -24,19 +24,11 @@ export async function saveBackup(before?: () => Promise<PlanRecord | null>) {
     const lists = [plans, all.students, all.briefs, all.damaged, ...Object.values(all.lists)];
     const write = () => writeFile({ ...all, plans }, 'dove-path');
     if (lists.some((rows) => rows.length > 0)) write();
-    else
-      say({
-        kind: 'done',
-        message: backupsText.nothingIsSavedHere,
-        offer: { words: backupsText.saveItAllThe, act: write },
-      });
+    else say({ kind: 'done', message: appText.nothingIsSavedHere, offer: { words: appText.saveItAllThe, act: write } });
   } catch (error) {
     const trouble = readingTroubleWords(storageFault(error));
     if (stand) writeFile({ ...NOTHING, plans: [stand] }, 'dove-path-one-plan');
-    say({
-      kind: 'trouble',
-      message: stand ? backupsText.theFileHasOnly(trouble) : backupsText.noBackupWasWritten(trouble),
-    });
+    say({ kind: 'trouble', message: stand ? appText.theFileHasOnly(trouble) : appText.noBackupWasWritten(trouble) });
   }
 }
 

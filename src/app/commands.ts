@@ -21,7 +21,8 @@ import { listen, setCountIn, setDrone, setLoop, useListening } from './listening
 import { LINE_WORDS, NAMES_WORDS, setLines, setNames, toggleNeck, useLook, zoomBy } from './look';
 import { givePlan, newPlanFor, openPlan, practise } from './opening';
 import { planOf, responseOf } from './session/state';
-import { commandsText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
+import * as commandListText from '../wording/rooms/commandList';
 
 /** Something that can be done by its name. */
 export interface Command {
@@ -50,36 +51,39 @@ export function commandsFor(
   const response = responseOf(state);
   const owner = (plan: PlanRecord) => students.find(({ id }) => id === plan.studentId);
   return [
-    command('listen', playing ? commandsText.stopListening : 'Listen', listen, 'listen'),
-    command('loop', loop ? commandsText.playOnce : commandsText.playInALoop, () => setLoop(!loop)),
-    command('count-in', countIn ? commandsText.startWithoutCountingIn : commandsText.countInFirst, () =>
+    command('listen', playing ? commandListText.stopListening : 'Listen', listen, 'listen'),
+    command('loop', loop ? commandListText.playOnce : commandListText.playInALoop, () => setLoop(!loop)),
+    command('count-in', countIn ? commandListText.startWithoutCountingIn : commandListText.countInFirst, () =>
       setCountIn(!countIn),
     ),
-    ...(drone === null ? [] : [command('drone-off', commandsText.silenceTheDrone, () => setDrone(null))]),
+    ...(drone === null ? [] : [command('drone-off', commandListText.silenceTheDrone, () => setDrone(null))]),
     command('undo', 'Undo', undo, 'undo'),
     command('redo', 'Redo', redo, 'redo'),
-    command('mark', commandsText.markNotes, toggleMarking),
+    command('mark', commandListText.markNotes, toggleMarking),
     ...(selection
-      ? [command('carry-on', commandsText.repeatTheMarkedFingering, carryMarked), command('unmark', 'Unmark', unmark)]
+      ? [
+          command('carry-on', commandListText.repeatTheMarkedFingering, carryMarked),
+          command('unmark', 'Unmark', unmark),
+        ]
       : []),
-    command('new-plan', commandsText.newPlanForNobody, () => void newPlanFor(null)),
+    command('new-plan', commandListText.newPlanForNobody, () => void newPlanFor(null)),
     ...students.map((student) =>
-      command(`new-for-${student.id}`, commandsText.newPlanFor(student.name), () => void newPlanFor(student)),
+      command(`new-for-${student.id}`, commandListText.newPlanFor(student.name), () => void newPlanFor(student)),
     ),
-    command('own-notes', commandsText.notesOfMyOwn, () => takeOwnNotes()),
+    command('own-notes', commandListText.notesOfMyOwn, () => takeOwnNotes()),
     ...LINE_WORDS.filter(([choice]) => choice !== lines).map(([choice, words]) =>
       command(`lines-${choice}`, `Picture: ${words}`, () => setLines(choice)),
     ),
-    command('larger', commandsText.closerPicture, () => zoomBy(1)),
-    command('smaller', commandsText.moreOfTheMusic, () => zoomBy(-1)),
-    command('neck', neck ? commandsText.putTheLargeNeck : commandsText.showTheNeckLarge, toggleNeck),
+    command('larger', commandListText.closerPicture, () => zoomBy(1)),
+    command('smaller', commandListText.moreOfTheMusic, () => zoomBy(-1)),
+    command('neck', neck ? commandListText.putTheLargeNeck : commandListText.showTheNeckLarge, toggleNeck),
     ...NAMES_WORDS.map(([names, words]) =>
-      command(`names-${names}`, commandsText.noteNames(words), () => setNames(names)),
+      command(`names-${names}`, commandListText.noteNames(words), () => setNames(names)),
     ),
     ...(planOf(state)?.shifts ?? []).map((shift, at) =>
       command(
         `shift-${shift.to}`,
-        commandsText.goToShift(at + 1, speech ? commandsText.at(barWords(speech.place(shift.to))) : ''),
+        commandListText.goToShift(at + 1, speech ? appText.at(barWords(speech.place(shift.to))) : ''),
         () => moveCursor(shift.to),
       ),
     ),
@@ -87,29 +91,29 @@ export function commandsFor(
       if (at === chosen || !speech) return [];
       const words = planLine(plan, speech);
       return [
-        command(`choose-${at}`, commandsText.chooseWay(at + 1, words), () => choosePlan(plan)),
-        command(`compare-${at}`, commandsText.compareWithWay(at + 1), () => layBeside(at)),
+        command(`choose-${at}`, commandListText.chooseWay(at + 1, words), () => choosePlan(plan)),
+        command(`compare-${at}`, commandListText.compareWithWay(at + 1), () => layBeside(at)),
       ];
     }),
     ...students
       .filter(({ id }) => id !== record.studentId)
       .flatMap((student) => [
-        command(`for-${student.id}`, commandsText.planThisFor(student.name), () => setStudent(student)),
-        command(`give-${student.id}`, commandsText.giveACopyTo(student.name), () => void givePlan(student)),
+        command(`for-${student.id}`, commandListText.planThisFor(student.name), () => setStudent(student)),
+        command(`give-${student.id}`, commandListText.giveACopyTo(student.name), () => void givePlan(student)),
       ]),
     ...plans
       .filter(({ id }) => id !== record.id)
       .map((plan) =>
-        command(`open-${plan.id}`, commandsText.open(planTitle(plan, owner(plan))), () => void openPlan(plan.id)),
+        command(`open-${plan.id}`, commandListText.open(planTitle(plan, owner(plan))), () => void openPlan(plan.id)),
       ),
     command(
       'practise',
-      selection ? commandsText.practiseTheMarkedNotes : commandsText.practiseThisPlan,
+      selection ? commandListText.practiseTheMarkedNotes : commandListText.practiseThisPlan,
       () => void practise(),
     ),
-    command('studio', commandsText.goToTheStudio, () => location.assign('/studio')),
-    command('keys', commandsText.allKeys, () => location.assign('/keys')),
+    command('studio', commandListText.goToTheStudio, () => location.assign('/studio')),
+    command('keys', commandListText.allKeys, () => location.assign('/keys')),
     command('licences', 'Licences', () => location.assign('/licences')),
-    command('typing', commandsText.howToTypeNotes, () => location.assign('/notes')),
+    command('typing', commandListText.howToTypeNotes, () => location.assign('/notes')),
   ];
 }

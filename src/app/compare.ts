@@ -11,7 +11,7 @@ import { forStudent } from './brief/student';
 import { layBeside } from './edits';
 import { say } from './notices';
 import { responseOf } from './session/state';
-import { compareText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * What the plan on the stand is laid beside, beyond its own ways: another school, another student, another plan.
@@ -28,7 +28,7 @@ export function compareStudent(student: StudentRecord) {
   const { request } = session.store.getState().record;
   return compareWith(
     { request: forStudent(withoutPlaces(request), student) },
-    compareText.thePlanFor(student.name || compareText.theOtherStudent),
+    appText.thePlanFor(student.name || appText.theOtherStudent),
   );
 }
 
@@ -36,7 +36,7 @@ export function compareStudent(student: StudentRecord) {
 export async function comparePlan(id: string) {
   const record = await getPlan(id).catch(() => undefined);
   if (!record) {
-    say({ kind: 'trouble', message: compareText.theOtherPlanIs });
+    say({ kind: 'trouble', message: appText.theOtherPlanIs });
     return;
   }
   const { request, choice } = record;
@@ -58,15 +58,15 @@ async function compareWith(ask: Ask, words: string) {
     const here = responseOf(session.store.getState());
     const plan = answer.kind === 'planned' ? answer.response.plans[answer.found ?? 0] : undefined;
     if (answer.kind !== 'planned' || !plan || !here) {
-      say({ kind: 'trouble', message: compareText.noFingeringFitsThere(words) });
+      say({ kind: 'trouble', message: appText.noFingeringFitsThere(words) });
       return;
     }
     const trouble = apart(here, answer.response);
-    if (trouble) say({ kind: 'trouble', message: compareText.onlyPlansOfThe(trouble) });
+    if (trouble) say({ kind: 'trouble', message: appText.onlyPlansOfThe(trouble) });
     else layBeside({ plan, words });
   } catch (error) {
-    const why = error instanceof PlannerLost ? compareText.thePlannerStopped : compareText.itCouldNotBe;
-    say({ kind: 'trouble', message: compareText.tryAgainYourPlan(why) });
+    const why = error instanceof PlannerLost ? appText.thePlannerStopped : appText.itCouldNotBe;
+    say({ kind: 'trouble', message: appText.tryAgainYourPlan(why) });
   }
 }
 
@@ -76,5 +76,5 @@ function apart(here: PlanResponse, there: PlanResponse): string | null {
   const [a, b] = [notes(here), notes(there)];
   const same = a.length === b.length && a.every((sounds, at) => sounds === b[at]);
   const count = (all: readonly boolean[]) => counted(all.filter(Boolean).length, 'note');
-  return same ? null : compareText.thisPlanHasThe(count(a), count(b));
+  return same ? null : appText.thisPlanHasThe(count(a), count(b));
 }

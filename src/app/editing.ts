@@ -12,7 +12,7 @@ import { deviceId } from './device';
 import { say } from './notices';
 import { afterEdit, NO_HISTORY, stepOf, type Direction, type History } from './undo';
 import { bringBack, forgetDeleted, lastDeleted } from './writes';
-import { editingText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * Edits of kept records, saved as they are typed: students, the log, lessons, the lines of a sheet. They are written one after the other, each on top of the
@@ -122,7 +122,7 @@ async function write(id: string): Promise<boolean> {
     else unsaved.delete(id);
     return await write(id);
   } catch (error) {
-    const offer = { words: editingText.tryAgain, act: () => writeSoon(id) };
+    const offer = { words: appText.tryAgain, act: () => writeSoon(id) };
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
     return false;
   }
@@ -169,7 +169,7 @@ async function step(direction: Direction): Promise<void> {
     setHistory(found.history);
     shown(id);
   } catch (error) {
-    const offer = { words: editingText.tryAgain, act: () => step(direction) };
+    const offer = { words: appText.tryAgain, act: () => step(direction) };
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
   }
 }

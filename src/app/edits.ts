@@ -19,7 +19,7 @@ import { withOwnTaste } from './taste';
 import { bringBack, lastDeleted } from './writes';
 import type { Beside, Edited } from './session/state';
 import { planOf, responseOf } from './session/state';
-import { editsText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * What the user can do to the plan on the stand.
@@ -190,9 +190,9 @@ export function carryMarked() {
     say({
       kind: fits ? 'done' : 'trouble',
       message: fits
-        ? editsText.theFingeringWasRepeated(counted(groups, 'group'))
-        : editsText.theFingeringCantBe(counted(groups, 'group')),
-      offer: { words: editsText.undo, act: session.undo },
+        ? appText.theFingeringWasRepeated(counted(groups, 'group'))
+        : appText.theFingeringCantBe(counted(groups, 'group')),
+      offer: { words: appText.undo, act: session.undo },
     });
   });
 }

@@ -1,4 +1,4 @@
-import { keymapText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 /*
  * Every key of the app in one place: what it does, where it works. The page about keys and the views read from here.
  */
@@ -24,48 +24,42 @@ export const KEYMAP = [
     place: 'picture',
     keys: ['ArrowLeft', 'ArrowRight', 'Shift+ArrowLeft', 'Shift+ArrowRight'],
     shown: '← →',
-    does: keymapText.theNoteBeforeThe,
+    does: appText.theNoteBeforeThe,
   },
   {
     id: 'ends',
     place: 'picture',
     keys: ['Home', 'End', 'Shift+Home', 'Shift+End'],
-    shown: keymapText.homeEnd,
-    does: keymapText.theFirstNoteThe,
+    shown: appText.homeEnd,
+    does: appText.theFirstNoteThe,
   },
   {
     id: 'finger',
     place: 'picture',
     keys: ['0', '1', '2', '3', '4', 't'],
     shown: '0 1 2 3 4 T',
-    does: keymapText.putThisFingerThe,
+    does: appText.putThisFingerThe,
   },
-  { id: 'string', place: 'picture', keys: ['ArrowUp', 'ArrowDown'], shown: '↑ ↓', does: keymapText.putTheNoteOn },
-  { id: 'no-shift', place: 'picture', keys: ['x'], shown: 'X', does: keymapText.forbidTheShiftThat },
-  { id: 'free', place: 'picture', keys: ['Delete', 'Backspace'], shown: 'Delete', does: keymapText.setTheNoteFree },
-  { id: 'listen', place: 'picture', keys: ['Space'], shown: 'Space', does: keymapText.listenFromHereOr },
+  { id: 'string', place: 'picture', keys: ['ArrowUp', 'ArrowDown'], shown: '↑ ↓', does: appText.putTheNoteOn },
+  { id: 'no-shift', place: 'picture', keys: ['x'], shown: 'X', does: appText.forbidTheShiftThat },
+  { id: 'free', place: 'picture', keys: ['Delete', 'Backspace'], shown: 'Delete', does: appText.setTheNoteFree },
+  { id: 'listen', place: 'picture', keys: ['Space'], shown: 'Space', does: appText.listenFromHereOr },
   {
     id: 'go-ahead',
     place: 'practice',
     keys: ['Space', 'PageDown', 'Enter'],
-    shown: keymapText.spacePageDown,
-    does: keymapText.playStopItWas,
+    shown: appText.spacePageDown,
+    does: appText.playStopItWas,
   },
-  {
-    id: 'not-clean',
-    place: 'practice',
-    keys: ['PageUp', 'm'],
-    shown: keymapText.pageUpM,
-    does: keymapText.itWasMissed,
-  },
-  { id: 'low', place: 'practice', keys: ['ArrowDown', 'l'], shown: '↓ L', does: keymapText.itWasLow },
-  { id: 'high', place: 'practice', keys: ['ArrowUp', 'h'], shown: '↑ H', does: keymapText.itWasHigh },
-  { id: 'in', place: 'practice', keys: ['i'], shown: 'I', does: keymapText.itWasIn },
-  { id: 'which', place: 'practice', keys: ['ArrowLeft', 'ArrowRight'], shown: '← →', does: keymapText.theNoteThatWas },
-  { id: 'back', place: 'practice', keys: ['Backspace'], shown: 'Backspace', does: keymapText.takeTheLastOne },
-  { id: 'commands', place: 'anywhere', keys: ['.'], shown: '.', does: keymapText.findACommandBy, single: true },
-  { id: 'undo', place: 'anywhere', keys: ['$mod+z'], shown: 'Ctrl Z', does: keymapText.undoTheLastChange },
-  { id: 'redo', place: 'anywhere', keys: ['$mod+Shift+z'], shown: keymapText.ctrlShiftZ, does: keymapText.redoIt },
+  { id: 'not-clean', place: 'practice', keys: ['PageUp', 'm'], shown: appText.pageUpM, does: appText.itWasMissed },
+  { id: 'low', place: 'practice', keys: ['ArrowDown', 'l'], shown: '↓ L', does: appText.itWasLow },
+  { id: 'high', place: 'practice', keys: ['ArrowUp', 'h'], shown: '↑ H', does: appText.itWasHigh },
+  { id: 'in', place: 'practice', keys: ['i'], shown: 'I', does: appText.itWasIn },
+  { id: 'which', place: 'practice', keys: ['ArrowLeft', 'ArrowRight'], shown: '← →', does: appText.theNoteThatWas },
+  { id: 'back', place: 'practice', keys: ['Backspace'], shown: 'Backspace', does: appText.takeTheLastOne },
+  { id: 'commands', place: 'anywhere', keys: ['.'], shown: '.', does: appText.findACommandBy, single: true },
+  { id: 'undo', place: 'anywhere', keys: ['$mod+z'], shown: 'Ctrl Z', does: appText.undoTheLastChange },
+  { id: 'redo', place: 'anywhere', keys: ['$mod+Shift+z'], shown: appText.ctrlShiftZ, does: appText.redoIt },
 ] as const satisfies readonly KeyBinding[];
 
 export type KeyId = (typeof KEYMAP)[number]['id'];

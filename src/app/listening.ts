@@ -7,7 +7,7 @@ import { withTempo } from './brief/words';
 import { moveCursor, setRequest } from './edits';
 import { session } from './bench';
 import { planOf, responseOf } from './session/state';
-import { listeningText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * Hearing the plan on the stand: the marked notes, or all from the cursor on. Sound is fetched when it is asked for first.
@@ -50,7 +50,7 @@ async function withPlayer(work: (player: Awaited<ReturnType<typeof loadPlayer>>)
     await work(await loadPlayer());
   } catch {
     set({ playing: false, count: null, drone: null });
-    say({ kind: 'trouble', message: listeningText.noSoundTheBrowser });
+    say({ kind: 'trouble', message: appText.noSoundTheBrowser });
   }
 }
 

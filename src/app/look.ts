@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { NOTE_NAMES, type NoteNames } from '../core';
 import { data } from '../store/browserState';
 import { NOTE_NAME_WORDS } from '../wording/notes';
-import { lookText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * How the picture is shown: how close, in one line or many, the names of the notes, the neck enlarged. Belongs to this browser, not to the plan.
@@ -10,17 +10,17 @@ import { lookText } from '../wording/rooms/app';
 
 /** How close the picture is, from all of the music to one bar of it. */
 export const ZOOM_WORDS = [
-  lookText.allOfIt,
-  lookText.aLittleCloser,
+  appText.allOfIt,
+  appText.aLittleCloser,
   'closer',
-  lookText.closerStill,
-  lookText.oneBar,
+  appText.closerStill,
+  appText.oneBar,
 ] as const;
 
 export const LINE_WORDS = [
-  ['fits', lookText.asItFits],
-  ['one', lookText.oneLine],
-  ['many', lookText.manyLines],
+  ['fits', appText.asItFits],
+  ['one', appText.oneLine],
+  ['many', appText.manyLines],
 ] as const;
 
 /** How the music is broken into lines: as the room has it, not at all, or always. */
@@ -30,8 +30,8 @@ export type Lines = (typeof LINE_WORDS)[number][0];
 export type Names = 'none' | 'theirs' | NoteNames;
 
 export const NAMES_WORDS: readonly (readonly [Names, string])[] = [
-  ['none', lookText.noNames],
-  ['theirs', lookText.theirNames],
+  ['none', appText.noNames],
+  ['theirs', appText.theirNames],
   ...NOTE_NAME_WORDS,
 ];
 

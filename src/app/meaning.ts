@@ -12,7 +12,7 @@ import { briefAddress } from './brief/address';
 import { keepFingerings } from './kept';
 import { findPlan, lookAt } from './looking';
 import { recover } from './recovery';
-import { meaningText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * The plan that Hand, Shifts and Ear look at: the one in the address, or the one changed last, with what it means.
@@ -50,7 +50,7 @@ export function useMeaning(part?: Partial<Aim>): MeaningState {
 }
 
 function troubleWords(error: unknown): string {
-  return error instanceof PlannerLost ? meaningText.thePlannerStoppedBefore : readingTroubleWords(storageFault(error));
+  return error instanceof PlannerLost ? appText.thePlannerStoppedBefore : readingTroubleWords(storageFault(error));
 }
 
 const nothing = (message: string): MeaningState => ({ kind: 'nothing', message });
@@ -59,8 +59,8 @@ async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
   const asked = new URLSearchParams(location.search).get('plan');
   await recover();
   const record = (asked ? await findPlan(asked) : (await listPlans())[0]) ?? (await fromAddress(asked));
-  if (!record && asked) return nothing(meaningText.thePlanInThis);
-  if (!record) return nothing(meaningText.noPlanIsSaved);
+  if (!record && asked) return nothing(appText.thePlanInThis);
+  if (!record) return nothing(appText.noPlanIsSaved);
   void keepFingerings().catch(() => undefined);
   return meaningOf(record, part);
 }
@@ -82,13 +82,13 @@ export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Pr
   const own = written ? { written } : {};
   const ask = 'fingering' in choice ? { request, kept: choice.fingering, ...own } : { request, ...own };
   const answer = await planInWorker(ask);
-  if (answer.kind === 'refused' || answer.response.plans.length === 0) return nothing(meaningText.noFingeringFitsThis);
+  if (answer.kind === 'refused' || answer.response.plans.length === 0) return nothing(appText.noFingeringFitsThis);
   const { response } = answer;
   const number = choice.kind === 'number' ? choice.number : (answer.found ?? 0);
   const chosen = Math.min(number, response.plans.length - 1);
   const aim = aimFor(response, student?.level ?? 'middle', part);
   const findings = await findingsInWorker(ask, chosen, aim);
-  if (!findings) return nothing(meaningText.noWayIsChosen);
+  if (!findings) return nothing(appText.noWayIsChosen);
   const speech = speechOf(request.instrument, response, student?.noteNames);
   const plan = response.plans[chosen];
   return { kind: 'there', meaning: { record, student, request, response, plan, aim, findings, speech } };

@@ -18,7 +18,7 @@ import { recover } from './recovery';
 import { FIRST_REQUEST } from './session/state';
 import { inOwnTaste, withOwnTaste } from './taste';
 import { remove, save } from './writes';
-import { openingText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * Which plan stands on the Bench: opened, made, given away, deleted, brought back.
@@ -84,15 +84,15 @@ async function openAsked(id: string | null, hash: string) {
   if (looked) return session.look(looked);
   await (plan ? standSaved(plan) : openAddress(hash));
   if (id && !plan)
-    say({ kind: 'trouble', message: hash ? openingText.thePlanInThis : openingText.thePlanInThisAddress });
+    say({ kind: 'trouble', message: hash ? appText.openingThePlanInThis : appText.thePlanInThisAddress });
 }
 
 /** A plan that may have ended the page before is opened only where the user wants it. */
 function sayStuck(id: string) {
   say({
     kind: 'trouble',
-    message: openingText.thePlanThatWas,
-    offer: { words: openingText.openItAllThe, act: () => openPlan(id) },
+    message: appText.thePlanThatWas,
+    offer: { words: appText.openItAllThe, act: () => openPlan(id) },
   });
 }
 
@@ -203,7 +203,7 @@ export async function openPlan(id: string): Promise<boolean> {
     const looked = record ? undefined : lookedAt(id);
     if (record) await standSaved(record);
     else if (looked) await session.look(looked);
-    else say({ kind: 'trouble', message: openingText.thisPlanWasDeleted });
+    else say({ kind: 'trouble', message: appText.thisPlanWasDeleted });
     return (record ?? looked) !== undefined;
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
@@ -220,7 +220,7 @@ export async function removePlan(listed: PlanRecord, words: string) {
   const record = onStand ? get().record : listed;
   // It is about to go from the store by this page's own doing.
   if (onStand) session.unwatch();
-  const message = openingText.wasDeleted(words);
+  const message = appText.wasDeleted(words);
   const gone = await remove(
     [{ kind: 'removed', table: 'plans', record }],
     message,

@@ -1,7 +1,7 @@
 import { recoverDrafts } from '../store/drafts';
 import { clearOldTrash } from '../store/write';
 import { say } from './notices';
-import { recoveryText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * What a view does with the store before it reads from it.
@@ -11,6 +11,6 @@ import { recoveryText } from '../wording/rooms/app';
 export async function recover() {
   const recovered = await recoverDrafts();
   const copies = recovered.filter((how) => how === 'copy');
-  if (copies.length > 0) say({ kind: 'done', message: recoveryText.yourLastEditWas });
+  if (copies.length > 0) say({ kind: 'done', message: appText.yourLastEditWas });
   void clearOldTrash().catch(() => undefined);
 }

@@ -17,7 +17,7 @@ import { ARCHIVED, tagsFrom } from './tags';
 import { inOwnTaste, withOwnTaste } from './taste';
 import { remove, save } from './writes';
 import { amountsOf } from '../store/read';
-import { studioText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * What can be done in the Studio. Each thing is saved at once; edits of students can be undone, and what was deleted comes back.
@@ -43,7 +43,7 @@ export async function open(asked: URLSearchParams) {
     else goOnWithDemo();
     await recover();
     if (asked.has('new')) await addStudent();
-    if (student && !(await getStudent(student))) say({ kind: 'trouble', message: studioText.theStudentInThis });
+    if (student && !(await getStudent(student))) say({ kind: 'trouble', message: appText.theStudentInThis });
     void keepFingerings().catch(() => undefined);
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
@@ -109,14 +109,14 @@ export async function removeStudent(student: StudentRecord) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
     return;
   }
-  const words = student.name || studioText.theStudent;
-  const theirs = changes.length > 1 ? studioText.theirPlansAreStill : '';
-  const gone = await remove(changes, studioText.wasDeleted(words, theirs), words, () => showStudent(student.id));
+  const words = student.name || appText.theStudent;
+  const theirs = changes.length > 1 ? appText.theirPlansAreStill : '';
+  const gone = await remove(changes, appText.studioWasDeleted(words, theirs), words, () => showStudent(student.id));
   if (gone) showStudent(null);
 }
 
 export async function removePlan(plan: PlanRecord, words: string) {
-  await remove([{ kind: 'removed', table: 'plans', record: plan }], studioText.planWasDeleted(words), words);
+  await remove([{ kind: 'removed', table: 'plans', record: plan }], appText.planWasDeleted(words), words);
 }
 
 const FIRST_SCALE: PlanRequest = {
@@ -148,7 +148,7 @@ export async function givePlanTo(plan: PlanRecord, students: readonly StudentRec
     () =>
       say({
         kind: 'done',
-        message: studioText.givenTo(listed(students.map(({ name }) => name || studioText.aStudentWithoutA))),
+        message: appText.givenTo(listed(students.map(({ name }) => name || appText.aStudentWithoutA))),
       }),
   );
 }
@@ -163,7 +163,7 @@ export async function nameAndTag({ id, name, tags }: PlanRecord, newName: string
 export async function archivePlan({ id, tags }: PlanRecord, away: boolean) {
   const to = away ? [...tags, ARCHIVED] : tags.filter((tag) => tag !== ARCHIVED);
   await save([{ kind: 'updated', table: 'plans', id, from: { tags }, to: { tags: to } }], () =>
-    say({ kind: 'done', message: away ? studioText.itIsInThe : studioText.itIsInTheList }),
+    say({ kind: 'done', message: away ? appText.itIsInThe : appText.itIsInTheList }),
   );
 }
 
@@ -176,7 +176,7 @@ export async function emptyStudio() {
   try {
     const all = await listAll();
     const amount = listed(amountsOf(all));
-    const gone = await remove(removals(all), studioText.theStudioIsEmpty(amount), amount);
+    const gone = await remove(removals(all), appText.theStudioIsEmpty(amount), amount);
     if (gone) showStudent(null);
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });

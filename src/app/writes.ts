@@ -4,7 +4,7 @@ import { storageFault } from '../store/db';
 import { commit, takeFromTrash, type Outcome } from '../store/write';
 import { storageWords, takenBackWords } from '../wording/storage';
 import { say } from './notices';
-import { writesText } from '../wording/rooms/app';
+import * as appText from '../wording/rooms/app';
 
 /*
  * The one way the user's doings are written, but for the plan on the stand, which saves itself: what fails is said with its cause and offered again.
@@ -48,7 +48,7 @@ export async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
 }
 
 function sayFault(fault: Parameters<typeof storageWords>[0], again: () => Promise<boolean>) {
-  say({ kind: 'trouble', message: storageWords(fault), offer: { words: writesText.tryAgain, act: again } });
+  say({ kind: 'trouble', message: storageWords(fault), offer: { words: appText.tryAgain, act: again } });
 }
 
 /** What was deleted on this page and can be brought back by undo, the last one last. */
@@ -71,7 +71,7 @@ export function remove(
     ({ bin }) => {
       if (!bin) return;
       setDeleted([...useDeleted.getState().bins, bin]);
-      say({ kind: 'done', message, offer: { words: writesText.undo, act: () => bringBack(bin, back) } });
+      say({ kind: 'done', message, offer: { words: appText.undo, act: () => bringBack(bin, back) } });
     },
     words,
   );
@@ -82,7 +82,7 @@ export async function bringBack(bin: string, back: () => void = () => undefined)
   try {
     const taken = await takeFromTrash(bin);
     setDeleted(useDeleted.getState().bins.filter((id) => id !== bin));
-    const message = taken ? takenBackWords(taken) : writesText.thisWasBroughtBack;
+    const message = taken ? takenBackWords(taken) : appText.thisWasBroughtBack;
     if (message) say({ kind: 'done', message });
     back();
     return true;

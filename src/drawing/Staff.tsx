@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { noteWords, printedKey } from '../wording/notes';
 import type { Head } from './engrave';
 import { ALL_MARKS, USUAL_MIDDLE, type Layout, type Marks, type Score } from './score';
-import { staffText } from '../wording/rooms/drawings';
+import * as drawingsText from '../wording/rooms/drawings';
 
 type Engraver = typeof import('./engrave');
 
@@ -48,7 +48,7 @@ export function StaffHead({ clef, fifths, time, keyName, width, height, scale, m
       className="staff"
       style={{ width, height }}
       role="img"
-      aria-label={staffText.clefKeyOf(clef, printedKey(keyName), time ? staffText.time(time) : '')}
+      aria-label={drawingsText.clefKeyOf(clef, printedKey(keyName), time ? drawingsText.time(time) : '')}
       dangerouslySetInnerHTML={{ __html: drawn ?? '' }}
     />
   );

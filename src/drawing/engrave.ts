@@ -1,6 +1,7 @@
 import { writtenFifths, writtenNotes, type Clef, type NoteInBar } from '../core';
 import { changeWidth, drawClef, drawKey, drawTime, drawSignatureChange } from './paper/head';
-import { glyphOf, line, placed, type GlyphName, type Ink } from './paper/ink';
+import { line, placed, type GlyphName, type Ink } from './paper/ink';
+import { glyphOf } from './paper/words';
 import { drawSlurs, drawTies, drawTuplets } from './paper/joins';
 import { drawNotes, drawRest, setNote, type Desk, type SetNote } from './paper/notes';
 import { skyline } from './paper/skyline';

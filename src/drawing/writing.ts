@@ -1,11 +1,12 @@
 import type { Plan } from '../core';
 import { fingerSign } from '../wording/places';
 import { extensionMarks, numeralOf, restezMarks, type Stay } from './marks';
-import { glyphOf, line, words } from './paper/ink';
+import { line } from './paper/ink';
+import { glyphOf, words } from './paper/words';
 import type { Desk, SetNote } from './paper/notes';
 import { writeFinger } from './paper/over';
 import { LEAST_TEXT, type Marks, type Score } from './score';
-import { writingText } from '../wording/rooms/drawings';
+import * as drawingsText from '../wording/rooms/drawings';
 
 /*
  * What is written over and under the notes on the screen: fingers, bows, strings, “restez”, bar numbers. In staff spaces.
@@ -85,7 +86,7 @@ function writeFingers({ inks, sky }: Desk, score: Score, marks: Marks, { sets, m
     if (!step || !marks.fingers) continue;
     const numeral = numerals.get(at);
     if (numeral) put(numeral, small);
-    if (extensions.has(at)) put(writingText.ext, small);
+    if (extensions.has(at)) put(drawingsText.ext, small);
   }
 }
 

@@ -1,6 +1,6 @@
 import type { IncomingMessage } from 'node:http';
 import { isIP } from 'node:net';
-import { doorText } from '../wording/rooms/serving';
+import * as servingText from '../wording/rooms/serving';
 
 /*
  * Who may come in, before anything is worked out: pure, so that every rule is tested by itself.
@@ -53,18 +53,18 @@ export function methodsOf(path: string): string {
  */
 export function turnedAway(coming: Coming, names: readonly string[]): TurnedAway | null {
   const { method = 'GET', headers } = coming;
-  if (!knownHost(headers.host, names)) return { status: 421, message: doorText.thisServerDoesNot };
+  if (!knownHost(headers.host, names)) return { status: 421, message: servingText.thisServerDoesNot };
   const path = pathOf(coming);
-  if (path === null) return { status: 400, message: doorText.thisAddressCannotBe };
+  if (path === null) return { status: 400, message: servingText.thisAddressCannotBe };
   const allow = methodsOf(path);
   const known = isApi(path) ? [...API_METHODS.split(', '), 'GET', 'HEAD', 'PUT', 'DELETE', 'PATCH'] : allow.split(', ');
   if (!known.includes(method))
-    return { status: 405, message: doorText.isNotAnsweredHere(method.slice(0, 20), allow), allow };
-  if (path.startsWith('/_image')) return { status: 404, message: doorText.thereIsNothingAt };
+    return { status: 405, message: servingText.isNotAnsweredHere(method.slice(0, 20), allow), allow };
+  if (path.startsWith('/_image')) return { status: 404, message: servingText.thereIsNothingAt };
   if (method !== 'POST') return null;
-  if (crossSite(coming)) return { status: 403, message: doorText.thisWasSentBy };
+  if (crossSite(coming)) return { status: 403, message: servingText.thisWasSentBy };
   const coding = headers['content-encoding'];
-  if (coding && coding !== 'identity') return { status: 415, message: doorText.compressedRequestsAreNot };
+  if (coding && coding !== 'identity') return { status: 415, message: servingText.compressedRequestsAreNot };
   return null;
 }
 

@@ -4,7 +4,7 @@ import { EVERY_ANSWER, isApi, methodsOf, pathOf, turnedAway, type TurnedAway } f
 import { errorPage } from './errorPage';
 import { preloadHeader } from './preloads';
 import { listenTrouble, readSettings } from './settings';
-import { entryText } from '../wording/rooms/serving';
+import * as servingText from '../wording/rooms/serving';
 
 /*
  * The server as it is started: it looks at each request, sends what every answer carries, writes the log, and hands on to the built app.
@@ -43,7 +43,7 @@ server.on('error', (error) => stop(listenTrouble(error, settings)));
 server.listen(port, host, () => {
   const at = server.address();
   if (log && at && typeof at === 'object')
-    console.log(entryText.dovePathListensOn(host.includes(':') ? `[${host}]` : host, at.port));
+    console.log(servingText.dovePathListensOn(host.includes(':') ? `[${host}]` : host, at.port));
 });
 
 function turnAway(

@@ -1,4 +1,4 @@
-import { settingsText } from '../wording/rooms/serving';
+import * as servingText from '../wording/rooms/serving';
 /*
  * How the server is run, from the environment.
  */
@@ -16,7 +16,7 @@ export interface ServerSettings {
 export function readSettings(env: Readonly<Record<string, string | undefined>>): ServerSettings | string {
   const { HOST: host = '127.0.0.1', PORT = '4321', ALLOWED_HOSTS = '', LOG = 'on' } = env;
   const port = Number(PORT);
-  if (!/^\d+$/.test(PORT) || port > 65535) return settingsText.portIsItMust(PORT.slice(0, 20));
+  if (!/^\d+$/.test(PORT) || port > 65535) return servingText.portIsItMust(PORT.slice(0, 20));
   const names = ALLOWED_HOSTS.split(',').map((name) => name.trim().toLowerCase());
   return { host, port, names: names.filter((name) => name !== ''), log: LOG !== 'off' };
 }
@@ -25,13 +25,13 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
 export function listenTrouble(error: NodeJS.ErrnoException, { host, port }: ServerSettings): string {
   switch (error.code) {
     case 'EADDRINUSE':
-      return settingsText.portIsInUse(port);
+      return servingText.portIsInUse(port);
     case 'EACCES':
-      return settingsText.portMayNotBe(port);
+      return servingText.portMayNotBe(port);
     case 'EADDRNOTAVAIL':
     case 'ENOTFOUND':
-      return settingsText.isNotAnAddress(host);
+      return servingText.isNotAnAddress(host);
     default:
-      return settingsText.theServerCannotListen(host, port, error.code ?? error.message);
+      return servingText.theServerCannotListen(host, port, error.code ?? error.message);
   }
 }

@@ -2,7 +2,7 @@ import { ChevronDown } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { later } from './later';
 import type { Act } from './OpenMenu';
-import { actMenuText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 interface Props {
   readonly label: string;
@@ -11,7 +11,7 @@ interface Props {
   readonly onAct: (id: string) => void;
 }
 
-const OpenMenu = later(actMenuText.theMenu, async () => (await import('./OpenMenu')).OpenMenu);
+const OpenMenu = later(sharedText.theMenu, async () => (await import('./OpenMenu')).OpenMenu);
 
 /** A menu of things to do: arrow keys go through it, nothing is done before Enter or a click. */
 export function ActMenu({ label, words, acts, onAct }: Props) {

@@ -3,7 +3,7 @@ import { useRef } from 'react';
 import { ahead } from '../app/ahead';
 import { say } from '../app/notices';
 import type { PlanRecord } from '../core';
-import { backupButtonsText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 /** Reading and writing backups is fetched when it is asked for. */
 const loadBackups = ahead(() => import('../app/backups'));
@@ -11,7 +11,7 @@ const loadBackups = ahead(() => import('../app/backups'));
 async function withBackups(work: (backups: Awaited<ReturnType<typeof loadBackups>>) => Promise<void>) {
   const backups = await loadBackups().catch(() => null);
   if (backups) await work(backups);
-  else say({ kind: 'trouble', message: backupButtonsText.thisPartOfThe });
+  else say({ kind: 'trouble', message: sharedText.thisPartOfThe });
 }
 
 interface Props {
@@ -34,19 +34,19 @@ export function BackupButtons({ before, saveOnly = false, restoreOnly = false }:
           className="button flex items-center gap-1"
           onClick={() => void withBackups(({ saveBackup }) => saveBackup(before))}
         >
-          <Download size={17} aria-hidden /> {backupButtonsText.saveABackup}
+          <Download size={17} aria-hidden /> {sharedText.saveABackup}
         </button>
       )}
       {!saveOnly && (
         <>
           <button type="button" className="button flex items-center gap-1" onClick={() => file.current?.click()}>
-            <Upload size={17} aria-hidden /> {backupButtonsText.restore}
+            <Upload size={17} aria-hidden /> {sharedText.restore}
           </button>
           <input
             ref={file}
             type="file"
             accept="application/json,.json"
-            aria-label={backupButtonsText.backupFileToRestore}
+            aria-label={sharedText.backupFileToRestore}
             className="sr-only"
             tabIndex={-1}
             onChange={(event) => {

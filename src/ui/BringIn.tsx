@@ -14,7 +14,8 @@ import { useStudents } from '../app/students';
 import { instrumentWords } from '../wording/instruments';
 import { counted } from '../wording/grammar';
 import { Pick } from './fields';
-import { bringInText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
+import * as bringInText from '../wording/rooms/bringIn';
 
 /** The way a piece is brought in: a file, its part and bars, for whom. */
 export function BringIn() {
@@ -29,13 +30,13 @@ export function BringIn() {
     >
       <Modal className="w-[min(56rem,94vw)]">
         <Dialog
-          aria-label={bringInText.bringInAPiece}
+          aria-label={sharedText.bringInAPiece}
           className="flex flex-col gap-3 rounded-lg border-2 border-dove bg-paper px-5 py-4 shadow-lg outline-none"
         >
           <div className="flex items-center gap-3">
-            <h2 className="flex-1 font-serif text-xl font-semibold">{bringInText.bringInAPiece}</h2>
+            <h2 className="flex-1 font-serif text-xl font-semibold">{sharedText.bringInAPiece}</h2>
             <button type="button" className="button" onClick={closeBringIn}>
-              {state.kind === 'reading' ? bringInText.cancel : bringInText.close}
+              {state.kind === 'reading' ? bringInText.cancel : sharedText.close}
             </button>
           </div>
           {state.kind === 'trouble' && (
@@ -122,7 +123,7 @@ function Parts({ piece, file }: { readonly piece: Piece; readonly file: string }
   };
   const title = piece.title || file.replace(/\.[^.]+$/, '');
   const whole = from === part.bars[0] && to === part.bars[part.bars.length - 1];
-  const name = `${title}${piece.parts.length > 1 ? `, ${part.name}` : ''}${whole ? '' : bringInText.bars(from, to)}`;
+  const name = `${title}${piece.parts.length > 1 ? `, ${part.name}` : ''}${whole ? '' : sharedText.bars(from, to)}`;
   return (
     <>
       <p className="font-serif text-lg">{title}</p>

@@ -2,11 +2,11 @@ import { FileUp } from 'lucide-react';
 import { useEffect } from 'react';
 import { create } from 'zustand';
 import { later } from './later';
-import { bringInHereText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 /** Everything about bringing in is fetched when it is first wanted. */
 const load = () => import('../app/paper/bringIn');
-const BringIn = later(bringInHereText.bringingInAPiece, async () => (await import('./BringIn')).BringIn);
+const BringIn = later(sharedText.bringingInAPiece, async () => (await import('./BringIn')).BringIn);
 const useWanted = create(() => ({ wanted: false }));
 
 /** What a page that pieces can be brought in to has once: a file may be dropped anywhere on it, and the questions about it stand here. */
@@ -44,7 +44,7 @@ export function BringInHere() {
         void load().then(({ askForPiece }) => askForPiece());
       }}
     >
-      <FileUp size={17} aria-hidden /> {bringInHereText.bringInAPiece}
+      <FileUp size={17} aria-hidden /> {sharedText.bringInAPiece}
     </button>
   );
 }

@@ -1,6 +1,6 @@
 import type { SessionGoal } from '../app/practice/overview';
 import { TextField } from './fields';
-import { goalFieldText } from '../wording/rooms/shared';
+import * as practicePartsText from '../wording/rooms/practiceParts';
 
 interface Props {
   readonly goal: string;
@@ -12,9 +12,9 @@ interface Props {
 export function GoalField({ goal, proposed, onPut }: Props) {
   return (
     <div className="flex flex-col gap-2">
-      <TextField label={goalFieldText.oneGoalInWords} value={goal} onPut={onPut} />
+      <TextField label={practicePartsText.oneGoalInWords} value={goal} onPut={onPut} />
       {proposed.length > 0 && (
-        <div className="flex flex-wrap gap-2" role="group" aria-label={goalFieldText.goalsProposed}>
+        <div className="flex flex-wrap gap-2" role="group" aria-label={practicePartsText.goalsProposed}>
           {proposed.map(({ words, why }) => (
             <button key={words} type="button" className="button text-left" title={why} onClick={() => onPut(words)}>
               {words}

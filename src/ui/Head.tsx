@@ -1,6 +1,6 @@
 import { useEffect, type ReactNode } from 'react';
 import { fetchAhead } from '../app/ahead';
-import { headText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 /** Looks at one plan, and what belongs to a student. */
 const PLAN_VIEWS = [
@@ -41,10 +41,10 @@ export function Head({ here, plan, brief, student, children }: Props) {
     <header className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b-2 border-rule py-1.5">
       <a href="/" className="flex items-center gap-2 font-serif text-xl font-bold no-underline">
         <img src="/dove.svg" alt="" width="28" height="28" />
-        {headText.dovePath}
+        {sharedText.dovePath}
       </a>
-      <nav aria-label={headText.views} className="views flex flex-wrap gap-2.5">
-        <Way address="/studio" words={headText.studio} here={here} query={ofStudent} />
+      <nav aria-label={sharedText.views} className="views flex flex-wrap gap-2.5">
+        <Way address="/studio" words={sharedText.studio} here={here} query={ofStudent} />
         <span className="flex gap-2.5 border-l border-rule pl-2.5">
           {PLAN_VIEWS.map(([address, words]) => (
             <Way key={address} address={address} words={words} here={here} query={ofPlan + (brief ?? '')} />

@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import { HELP, type HelpWord } from '../wording/help';
-import { helpText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 /** A question mark that explains a word of the craft: by touch, by click and by keyboard; Escape or a tap beside it closes it. */
 export function Help({ word }: { readonly word: HelpWord }) {
@@ -10,7 +10,7 @@ export function Help({ word }: { readonly word: HelpWord }) {
       <button
         type="button"
         popoverTarget={id}
-        aria-label={helpText.whatIsMeantBy(word)}
+        aria-label={sharedText.whatIsMeantBy(word)}
         className="inline-flex size-6 cursor-pointer items-center justify-center rounded-full border border-rule bg-sheet text-sm font-bold text-dove"
       >
         ?

@@ -6,7 +6,7 @@ import type { Meaning, MeaningState } from '../app/meaning';
 import { MusicLine, type Cursor } from './MusicLine';
 import { NoticeBar } from './NoticeBar';
 import { Section } from './Section';
-import { meaningPageText } from '../wording/rooms/shared';
+import * as meaningPageText from '../wording/rooms/meaningPage';
 
 interface Props {
   readonly here: ViewAddress;
@@ -28,7 +28,7 @@ export function MeaningPage({ here, heading, state, music = false, children }: P
   }, [meaning, at]);
   const title = meaning && planTitle(meaning.record, meaning.student);
   useEffect(() => {
-    if (title) document.title = meaningPageText.dovePath(title, heading);
+    if (title) document.title = meaningPageText.meaningPageDovePath(title, heading);
   }, [title, heading]);
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">

@@ -4,7 +4,7 @@ import { clefsRead, type Plan, type PlanResponse } from '../core';
 import { extentOf, needsOf } from '../drawing/room';
 import { eventAt, headWidth, type Layout, type Score } from '../drawing/score';
 import { Staff, StaffHead } from '../drawing/Staff';
-import { musicLineText } from '../wording/rooms/shared';
+import * as paperPartsText from '../wording/rooms/paperParts';
 
 const SCALE = 0.95;
 const MOST_STRETCH = 2;
@@ -71,7 +71,7 @@ export function MusicLine({ meaning, cursor: { at, go } }: Props) {
       ref={box}
       role="slider"
       tabIndex={0}
-      aria-label={musicLineText.theMusicLeftAnd}
+      aria-label={paperPartsText.theMusicLeftAnd}
       aria-valuemin={1}
       aria-valuemax={events.length}
       aria-valuenow={at + 1}
@@ -102,7 +102,7 @@ export function MusicLine({ meaning, cursor: { at, go } }: Props) {
             className="absolute inset-y-0 bg-haze"
             style={{ left: layout.left(at), width: layout.left(at + 1) - layout.left(at) }}
           />
-          {width > 0 && <Staff score={score} layout={layout} label={musicLineText.staffNotes(events.length)} />}
+          {width > 0 && <Staff score={score} layout={layout} label={paperPartsText.staffNotes(events.length)} />}
         </div>
       </div>
     </div>

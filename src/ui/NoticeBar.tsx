@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { dismissNotice, takeUp, useNotice, withdraw, type Notice } from '../app/notices';
 import { focusPage } from './focus';
-import { noticeBarText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 /** Milliseconds in which a sentence is read. */
 const READ_MS = 12_000;
@@ -55,7 +55,7 @@ function Standing({ notice }: { readonly notice: Notice }) {
         </button>
       )}
       <button type="button" className="button" onClick={dismissNotice}>
-        {noticeBarText.close}
+        {sharedText.close}
       </button>
     </div>
   );

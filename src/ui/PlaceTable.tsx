@@ -1,7 +1,7 @@
 import { byKind, KINDS, offOf, wilsonInterval, type Sums } from '../core';
 import { number, sentence } from '../wording/grammar';
 import { kindWords } from '../wording/practice';
-import { placeTableText } from '../wording/rooms/shared';
+import * as practicePartsText from '../wording/rooms/practiceParts';
 
 /** Hits and misses by kind of place, with their numbers and an honest interval. Those most often off first. */
 export function PlaceTable({ sums }: { readonly sums: Sums }) {
@@ -11,18 +11,18 @@ export function PlaceTable({ sums }: { readonly sums: Sums }) {
     return own ? [{ kind, own, share: offOf(own) / own[0] }] : [];
   }).sort((a, b) => b.share - a.share || b.own[0] - a.own[0]);
   const most = Math.max(0.01, ...rows.map(({ own }) => wilsonInterval(offOf(own), own[0])[1]));
-  if (rows.length === 0) return <p className="mt-2 text-faded">{placeTableText.noPlaceHasBeen}</p>;
+  if (rows.length === 0) return <p className="mt-2 text-faded">{practicePartsText.noPlaceHasBeen}</p>;
   return (
     <div className="overflow-x-auto">
       <table className="mt-2 w-full min-w-[36rem] border-collapse text-left" data-testid="places">
         <thead>
           <tr className="text-sm text-faded">
-            <th className="font-normal">{placeTableText.kindOfPlace}</th>
-            <th className="pl-3 text-right font-normal">{placeTableText.tries}</th>
-            <th className="pl-3 text-right font-normal">{placeTableText.low}</th>
-            <th className="pl-3 text-right font-normal">{placeTableText.high}</th>
-            <th className="pl-3 text-right font-normal">{placeTableText.missed}</th>
-            <th className="w-2/5 pl-4 font-normal">{placeTableText.offAndTheRange}</th>
+            <th className="font-normal">{practicePartsText.kindOfPlace}</th>
+            <th className="pl-3 text-right font-normal">{practicePartsText.tries}</th>
+            <th className="pl-3 text-right font-normal">{practicePartsText.low}</th>
+            <th className="pl-3 text-right font-normal">{practicePartsText.high}</th>
+            <th className="pl-3 text-right font-normal">{practicePartsText.missed}</th>
+            <th className="w-2/5 pl-4 font-normal">{practicePartsText.offAndTheRange}</th>
           </tr>
         </thead>
         <tbody>

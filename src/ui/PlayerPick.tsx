@@ -1,7 +1,7 @@
 import type { Player } from '../app/practice/player';
 import { Choose } from './Choose';
 import { PracticeFileButtons } from './PracticeFileButtons';
-import { playerPickText } from '../wording/rooms/shared';
+import * as bringInText from '../wording/rooms/bringIn';
 
 /** The heading of a view that belongs to a student, with the way to another student. */
 export function PlayerPick({ heading, player }: { readonly heading: string; readonly player: Player }) {
@@ -11,15 +11,15 @@ export function PlayerPick({ heading, player }: { readonly heading: string; read
       <h1 className="font-serif text-2xl font-bold">{heading}</h1>
       {student && (
         <Choose
-          label={playerPickText.student}
+          label={bringInText.student}
           value={student.id}
-          choices={students.map(({ id, name }) => [id, name || playerPickText.noNameYet] as const)}
+          choices={students.map(({ id, name }) => [id, name || bringInText.noNameYet] as const)}
           onChoose={choose}
         />
       )}
       {student && location.pathname !== '/lesson' && (
         <a href={`/lesson?student=${student.id}`} className="text-dove underline">
-          {playerPickText.lessonPage}
+          {bringInText.lessonPage}
         </a>
       )}
     </div>
@@ -31,8 +31,8 @@ export function Nobody() {
   return (
     <div className="flex flex-wrap items-center gap-3">
       <p className="text-faded">
-        {playerPickText.nobodyIsInThe} <a href="/studio">{playerPickText.addAStudentThere}</a>
-        {playerPickText.orBringInThe}
+        {bringInText.nobodyIsInThe} <a href="/studio">{bringInText.addAStudentThere}</a>
+        {bringInText.orBringInThe}
       </p>
       <PracticeFileButtons student={undefined} />
     </div>

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
-import { sectionText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 interface Props {
   /** What the part is called, as in "The neck". */
@@ -26,12 +26,12 @@ export function Section({ name, on, children }: Props) {
 function Failed({ name, resetErrorBoundary }: FallbackProps & { readonly name: string }) {
   return (
     <div role="alert" className="flex flex-wrap items-center gap-3 border-l-4 border-madder bg-sheet px-3 py-2">
-      <p className="min-w-48 flex-1">{sectionText.couldNotBeShown(name)}</p>
+      <p className="min-w-48 flex-1">{sharedText.couldNotBeShown(name)}</p>
       <button type="button" className="button" onClick={resetErrorBoundary}>
-        {sectionText.tryAgain}
+        {sharedText.tryAgain}
       </button>
       <button type="button" className="button" onClick={() => location.reload()}>
-        {sectionText.reloadThePage}
+        {sharedText.reloadThePage}
       </button>
     </div>
   );

@@ -1,6 +1,6 @@
 import type { SheetChoices } from '../drawing/sheet/sheet';
 import { Pick } from './fields';
-import { sheetChoicesText } from '../wording/rooms/shared';
+import * as paperPartsText from '../wording/rooms/paperParts';
 
 interface Props {
   readonly choices: SheetChoices;
@@ -10,24 +10,24 @@ interface Props {
 }
 
 const TICKS = [
-  ['names', sheetChoicesText.noteNames],
-  ['patterns', sheetChoicesText.fingerPatterns],
-  ['hard', sheetChoicesText.hardPlacesAndDrills],
-  ['ladder', sheetChoicesText.stepsWithBoxes],
+  ['names', paperPartsText.noteNames],
+  ['patterns', paperPartsText.sheetChoicesFingerPatterns],
+  ['hard', paperPartsText.hardPlacesAndDrills],
+  ['ladder', paperPartsText.stepsWithBoxes],
   ['log', 'log'],
-  ['large', sheetChoicesText.largePrint],
+  ['large', paperPartsText.largePrint],
 ] as const;
 
 /** What is put on paper, in one row. */
 export function Choices({ choices, onChoose, without = [] }: Props) {
   return (
-    <div role="group" aria-label={sheetChoicesText.whatIsOnThe} className="flex flex-wrap items-end gap-x-3 gap-y-1">
+    <div role="group" aria-label={paperPartsText.whatIsOnThe} className="flex flex-wrap items-end gap-x-3 gap-y-1">
       <Pick
-        label={sheetChoicesText.fingers}
+        label={paperPartsText.fingers}
         value={choices.fingers}
         choices={[
-          ['all', sheetChoicesText.atEveryNote],
-          ['needed', sheetChoicesText.whereNeeded],
+          ['all', paperPartsText.atEveryNote],
+          ['needed', paperPartsText.whereNeeded],
           ['none', 'none'],
         ]}
         onPick={(fingers) => onChoose({ fingers: fingers as SheetChoices['fingers'] })}
@@ -45,14 +45,14 @@ export function Choices({ choices, onChoose, without = [] }: Props) {
       ))}
       {!without.includes('blank') && (
         <Pick
-          label={sheetChoicesText.emptyStaves}
+          label={paperPartsText.emptyStaves}
           value={String(choices.blank)}
           choices={[0, 2, 4, 6, 8].map((count) => [String(count), count === 0 ? 'none' : String(count)])}
           onPick={(blank) => onChoose({ blank: Number(blank) })}
         />
       )}
       <Pick
-        label={sheetChoicesText.paper}
+        label={paperPartsText.paper}
         value={choices.paper}
         choices={[
           ['a4', 'A4'],

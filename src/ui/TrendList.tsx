@@ -1,7 +1,7 @@
 import type { Overview } from '../app/practice/overview';
 import { workAtTrend } from '../app/practice/trendDrill';
 import { trendWords, trendWork } from '../wording/practice';
-import { trendListText } from '../wording/rooms/shared';
+import * as practicePartsText from '../wording/rooms/practiceParts';
 
 interface Props {
   readonly overview: Overview;
@@ -10,7 +10,7 @@ interface Props {
 
 /** What the log says, with its numbers; each leads to work and to next week. */
 export function TrendList({ overview: { trends, plans }, studentId }: Props) {
-  if (trends.length === 0) return <p className="text-faded">{trendListText.nothingToReportYet}</p>;
+  if (trends.length === 0) return <p className="text-faded">{practicePartsText.nothingToReportYet}</p>;
   return (
     <ul className="flex flex-col gap-2" data-testid="trends">
       {trends.map((trend) => (
@@ -20,10 +20,10 @@ export function TrendList({ overview: { trends, plans }, studentId }: Props) {
           </p>
           <p className="mt-1 flex flex-wrap gap-2">
             <button type="button" className="button" onClick={() => void workAtTrend(trend, plans)}>
-              {trendListText.workAtSuchA}
+              {practicePartsText.workAtSuchA}
             </button>
             <a className="button no-underline" href={`/lesson?student=${studentId}&about=${trend.kind}`}>
-              {trendListText.intoNextWeek}
+              {practicePartsText.intoNextWeek}
             </a>
           </p>
         </li>

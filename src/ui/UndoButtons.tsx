@@ -1,7 +1,7 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import type { History } from '../app/undo';
 import { useDeleted } from '../app/writes';
-import { undoButtonsText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 interface Props<T> {
   readonly history: History<T>;
@@ -19,7 +19,7 @@ export function UndoButtons<T>({ history, onUndo, onRedo }: Props<T>) {
         className="button"
         disabled={history.past.length === 0 && !deleted}
         onClick={onUndo}
-        aria-label={undoButtonsText.undoEdit}
+        aria-label={sharedText.undoEdit}
       >
         <Undo2 size={18} aria-hidden />
       </button>
@@ -28,7 +28,7 @@ export function UndoButtons<T>({ history, onUndo, onRedo }: Props<T>) {
         className="button"
         disabled={history.future.length === 0}
         onClick={onRedo}
-        aria-label={undoButtonsText.redoEdit}
+        aria-label={sharedText.redoEdit}
       >
         <Redo2 size={18} aria-hidden />
       </button>

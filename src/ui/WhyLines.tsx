@@ -1,7 +1,7 @@
 import type { Shift } from '../core';
 import type { Speech } from '../wording/plans';
 import { reasonsWords } from '../wording/reasons';
-import { whyLinesText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 interface Props {
   readonly shift: Shift;
@@ -9,8 +9,8 @@ interface Props {
 }
 
 const QUESTIONS = [
-  ['why', whyLinesText.whyShift],
-  ['why-here', whyLinesText.whyHere],
+  ['why', sharedText.whyShift],
+  ['why-here', sharedText.whyHere],
 ] as const;
 
 /** Why the hand shifts at all, and why here; a question without an answer that holds is left out. */

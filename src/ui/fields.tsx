@@ -1,5 +1,5 @@
 import { useEffect, useId, useRef, useState } from 'react';
-import { fieldsText } from '../wording/rooms/shared';
+import * as sharedText from '../wording/rooms/shared';
 
 /*
  * The boxes of a student's sheet. Each keeps what is typed; what cannot be used is said below the box and kept in it.
@@ -70,8 +70,8 @@ export function NumberField({ label, unit, value, usual, least, most, trouble = 
   const read = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
   const wrongIn = (text: string) => {
     const number = read(text);
-    if (number === undefined) return usual === undefined ? fieldsText.giveANumberOf(unit) : trouble(number);
-    if (!(number >= least && number <= most)) return fieldsText.betweenAnd(least, most, unit);
+    if (number === undefined) return usual === undefined ? sharedText.giveANumberOf(unit) : trouble(number);
+    if (!(number >= least && number <= most)) return sharedText.betweenAnd(least, most, unit);
     return trouble(number);
   };
   const wrong = typed === null ? null : wrongIn(typed);
@@ -109,7 +109,7 @@ export function NumberField({ label, unit, value, usual, least, most, trouble = 
 function Wrong({ id, words }: { readonly id: string; readonly words: string }) {
   return (
     <span id={id} role="alert" className="text-madder">
-      {fieldsText.notTakenUntilIt(words)}
+      {sharedText.notTakenUntilIt(words)}
     </span>
   );
 }

@@ -2,7 +2,6 @@ import { useEffect } from 'react';
 import { tinykeys } from 'tinykeys';
 import { KEYMAP } from '../app/keymap';
 import { useSettings } from '../app/settings';
-import { usePageKeysText } from '../wording/rooms/shared';
 
 type PageBinding = Extract<(typeof KEYMAP)[number], { place: 'anywhere' }>;
 
@@ -26,4 +25,4 @@ function press(event: KeyboardEvent, act: (() => void) | undefined) {
 }
 
 const isTyping = (target: EventTarget | null) =>
-  target instanceof HTMLElement && target.closest(usePageKeysText.inputTextareaSelectContenteditable) !== null;
+  target instanceof HTMLElement && target.closest('input, textarea, select, [contenteditable]') !== null;

@@ -3,7 +3,7 @@ import { Piscina } from 'piscina';
 import { internalAnswer, refusalAnswer } from '../wording/issues';
 import { logged } from './logged';
 import type { Task, Worked } from './plan.thread';
-import { poolText } from '../wording/rooms/serving';
+import * as servingText from '../wording/rooms/serving';
 
 /*
  * The server's threads: all planning is done in them, so that the server itself always answers. So many work at once, so many may wait, each has its time.
@@ -100,7 +100,7 @@ export function createPool(file: ThreadFile, limits: Limits = LIMITS): Pool {
 }
 
 function tooLong(seconds: number): string {
-  return poolText.thePlanTookLonger(seconds);
+  return servingText.thePlanTookLonger(seconds);
 }
 
 function failed(status: number, answer: object): Worked {

@@ -42,7 +42,7 @@ export async function staffFingers(page: Page, staff = page.getByTestId('staff')
 
 /** Middle and width of each finger in the hand trail, in px of the window, from left to right: those of one look are one shape. */
 export async function trailTokens(page: Page) {
-  const rings = await page.locator('path[data-tokens]').evaluateAll((paths) =>
+  const rings = await page.locator('path[data-part]').evaluateAll((paths) =>
     (paths as SVGPathElement[]).flatMap((path) => {
       const { left, top } = (path.ownerSVGElement as SVGSVGElement).getBoundingClientRect();
       return [...(path.getAttribute('d') ?? '').matchAll(/M(\S+) (\S+?)a(\S+) /g)].map(([, x, y, radius]) => ({

@@ -40,7 +40,7 @@ test('two octaves up and down stand whole on the Bench, legible, the neck level 
     return {
       heads: heads.length,
       gaps: heads.slice(1).map((head, at) => head.left - heads[at].right),
-      whole: [...heads, ...boxes('path[data-tokens], [data-testid="trail-neck"], [aria-label="Finger"]')].every(inside),
+      whole: [...heads, ...boxes('path[data-part], [data-testid="trail-neck"], [aria-label="Finger"]')].every(inside),
       scrolls: document.documentElement.scrollHeight - innerHeight,
       column: Number(document.querySelector('[data-testid="strip"]')?.getAttribute('data-column')),
       smallest: Math.min(

@@ -6,7 +6,7 @@ import { expect, test } from './shared';
 import { BROWSER } from '../../scripts/server.mjs';
 import { openBench, openStudio, saved, setWord, staffFingers } from './bench';
 import { STEP_BLOCKED } from '../../src/wording/storage';
-import { lessonText } from '../../src/wording/rooms/lessonViews';
+import * as lessonViewsText from '../../src/wording/rooms/lessonViews';
 
 /*
  * Nothing that was shown as kept is lost: two pages, no room, a page that dies.
@@ -265,7 +265,7 @@ async function openLesson(page: Page) {
   await page.getByLabel('Student').selectOption({ label: 'Wren' });
   const goal = page.getByLabel('One goal, in words');
   await expect(goal).toBeVisible();
-  const keep = page.getByRole('button', { name: lessonText.keepForNextWeek });
+  const keep = page.getByRole('button', { name: lessonViewsText.keepForNextWeek });
   if (await keep.isVisible()) await keep.click();
   await expect(keep).toBeHidden();
   return goal;

@@ -2,7 +2,7 @@ import { BadRequest, parseRequest } from '../../contract/read';
 import type { PlanRequest } from '../../core';
 import { issueWords } from '../../wording/issues';
 import { MARK } from './address';
-import { addressReadingText } from '../../wording/rooms/typedBrief';
+import * as typedBriefText from '../../wording/rooms/typedBrief';
 
 /*
  * A brief read out of the page address. Loaded only where there is one: most visits have none, and the validators are large.
@@ -22,7 +22,7 @@ export function readAddress(hash: string): AddressReading {
     return { kind: 'brief', request: parseRequest(new TextDecoder().decode(bytes)) };
   } catch (error) {
     const why = error instanceof BadRequest ? ` (${firstTrouble(error)})` : '';
-    return { kind: 'trouble', message: addressReadingText.theBriefInThis(why) };
+    return { kind: 'trouble', message: typedBriefText.theBriefInThis(why) };
   }
 }
 

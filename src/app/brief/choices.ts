@@ -3,7 +3,7 @@ import { OCTAVE_WORDS } from '../../wording/brief';
 import type { WordChoice } from '../../wording/choice';
 import { stringingWords } from '../../wording/instruments';
 import { hasRoom, tonicClass, withTonic, type RunSpec } from './briefMaterial';
-import { choicesText } from '../../wording/rooms/typedBrief';
+import * as briefWordsText from '../../wording/rooms/briefWords';
 
 /*
  * What the words of the brief can be changed to, and what follows from it.
@@ -28,7 +28,10 @@ const strungValue = ({ tuning, extensionTo }: Strung) => JSON.stringify({ tuning
 /** Ways to string the instrument: the usual one and those that are in use beside it. */
 export function tuningChoices({ instrument }: PlanRequest): WordChoice[] {
   const { stringings, tuning } = instrumentRecord(instrument);
-  const usual: WordChoice = [strungValue({}), tuning.length === 4 ? choicesText.fourStrings : choicesText.usualTuning];
+  const usual: WordChoice = [
+    strungValue({}),
+    tuning.length === 4 ? briefWordsText.fourStrings : briefWordsText.usualTuning,
+  ];
   return [usual, ...stringings.map((one): WordChoice => [strungValue(one), stringingWords(one.code)])];
 }
 

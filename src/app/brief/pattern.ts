@@ -1,6 +1,6 @@
 import { letterSteps, parsePitch, type Plan, type PlanRequest, type ResponseEvent } from '../../core';
 import { withLock } from './demands';
-import { patternText } from '../../wording/rooms/typedBrief';
+import * as briefWordsText from '../../wording/rooms/briefWords';
 
 /** A pattern carried on, with how many groups took it, or why none could. */
 export type Carried =
@@ -21,7 +21,7 @@ export function carryOn(
 ): Carried {
   const length = to - from + 1;
   const shape = shapeOf(events, from, length);
-  if (length < 2 || !shape) return trouble(patternText.markTwoOrMore);
+  if (length < 2 || !shape) return trouble(briefWordsText.markTwoOrMore);
   const fingers = Array.from({ length }, (_, k) => plan.steps.find(({ at }) => at === from + k)?.stops[0].finger);
   let carried = request;
   let groups = 0;
@@ -31,7 +31,7 @@ export function carryOn(
     });
     groups++;
   }
-  if (groups < 2) return trouble(patternText.theNotesAfterThese(length));
+  if (groups < 2) return trouble(briefWordsText.theNotesAfterThese(length));
   return { kind: 'carried', request: carried, groups: groups - 1 };
 }
 

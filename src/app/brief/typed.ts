@@ -21,7 +21,7 @@ import { asked, offerBrief, offerTyped, type Asked, type Brief, type TypedBrief 
 import { forStudent } from './student';
 import { isArpeggio, musicOf, onStrings } from './typedMusic';
 import { optionalWords } from './words';
-import { typedText } from '../../wording/rooms/typedBrief';
+import * as typedBriefText from '../../wording/rooms/typedBrief';
 
 /*
  * A brief typed in one go: understood as a request, or asked back about.
@@ -38,7 +38,7 @@ export function readTyped(typed: string, base: PlanRequest, students: readonly S
   );
   if (unknown.length > 0) return askUnknown(typed, unknown[0]);
   if (clash) return askWhich(clash);
-  if (pieces.length === 0) return asked(typedText.nameAKeyAs, []);
+  if (pieces.length === 0) return asked(typedBriefText.nameAKeyAs, []);
   const student = students.find(({ name }) => name === valueOf(pieces, 'student'));
   const onto = playedOn(base, pieces, student);
   if ('kind' in onto) return onto;
@@ -48,7 +48,7 @@ export function readTyped(typed: string, base: PlanRequest, students: readonly S
   if ('kind' in music) return withStudent(music, student);
   const ruled = onStrings(withRules(music, pieces), pieces);
   if ('kind' in ruled) return withStudent(ruled, student);
-  const notes = mended.map(({ typed: word, read }) => typedText.isReadAs(word, read));
+  const notes = mended.map(({ typed: word, read }) => typedBriefText.isReadAs(word, read));
   return { kind: 'understood', brief: { request: ruled, student }, notes };
 }
 
@@ -70,30 +70,30 @@ function withStudent(one: Asked, student: StudentRecord | undefined): Asked {
 
 /** Words that say too little, with what can be meant. */
 const TOO_LITTLE: Readonly<Record<string, readonly string[]>> = {
-  octave: ['1 octave', typedText.inOctaves],
-  octaves: ['2 octaves', typedText.inOctaves],
-  pairs: [typedText.slurredInPairs],
+  octave: ['1 octave', typedBriefText.inOctaves],
+  octaves: ['2 octaves', typedBriefText.inOctaves],
+  pairs: [typedBriefText.slurredInPairs],
   h: ['B', 'Bb'],
 };
 
 function askUnknown(typed: string, word: string): Asked {
   const near = /^\d/.test(word)
-    ? [typedText.octaves(word), typedText.shifts(word), typedText.position(word)]
+    ? [typedBriefText.octaves(word), typedBriefText.shifts(word), typedBriefText.position(word)]
     : (TOO_LITTLE[word] ?? (isKnown(word) ? [] : nearWords(word)));
   const place = typed.toLowerCase().indexOf(word);
   const swap = (read: string) => (place < 0 ? read : typed.slice(0, place) + read + typed.slice(place + word.length));
   return asked(
     /^\d/.test(word)
-      ? typedText.ofWhat(word)
+      ? typedBriefText.ofWhat(word)
       : isKnown(word)
-        ? typedText.aloneSaysTooLittle(word)
-        : typedText.meansNothingHere(word),
+        ? typedBriefText.aloneSaysTooLittle(word)
+        : typedBriefText.meansNothingHere(word),
     near.map((read) => offerTyped(read, swap(read))),
   );
 }
 
 function askWhich([a, b]: readonly [Piece, Piece]): Asked {
-  return asked(typedText.orTakeOneOf(pieceWords(a), pieceWords(b)), []);
+  return asked(typedBriefText.orTakeOneOf(pieceWords(a), pieceWords(b)), []);
 }
 
 /** "minor" alone is three scales, "pentatonic" two; a chord has but one. */
@@ -103,9 +103,9 @@ function askKindOfScale(typed: string, pieces: readonly Piece[], { material }: P
   if (isArpeggio(kind) || (!kind && material.type === 'arpeggio')) return null;
   const kinds =
     scale === 'minor'
-      ? [typedText.melodicMinor, typedText.harmonicMinor, typedText.naturalMinor]
+      ? [typedBriefText.melodicMinor, typedBriefText.harmonicMinor, typedBriefText.naturalMinor]
       : scale === 'pentatonic'
-        ? [typedText.majorPentatonic, typedText.minorPentatonic]
+        ? [typedBriefText.majorPentatonic, typedBriefText.minorPentatonic]
         : [];
   if (kinds.length === 0) return null;
   const swap = (read: string) =>
@@ -115,7 +115,7 @@ function askKindOfScale(typed: string, pieces: readonly Piece[], { material }: P
         : typed.replace(/m\b/, ` ${read}`)
       : typed.replace(/\bpentatonic\b/i, read);
   return asked(
-    typedText.which(scale ?? ''),
+    typedBriefText.which(scale ?? ''),
     kinds.map((read) => offerTyped(read, swap(read))),
   );
 }
@@ -129,7 +129,7 @@ function playedOn(
   const kind = valueOf(pieces, 'instrument');
   const size = valueOf(pieces, 'size');
   if (student && kind && student.plays.instrument !== kind)
-    return asked(typedText.playsTheTakeThe(student.name, instrumentWords(student.plays.instrument)), []);
+    return asked(typedBriefText.playsTheTakeThe(student.name, instrumentWords(student.plays.instrument)), []);
   let request = student ? forStudent(base, student) : base;
   if (kind && kind !== request.instrument) request = withoutPositions(withInstrument(request, kind));
   if (size) {
@@ -139,14 +139,14 @@ function playedOn(
       const offers = Object.keys(sizes).map((known) =>
         offerBrief(sizeWords(request.instrument, known), { ...request, size: known, stringLengthMm: undefined }),
       );
-      return asked(typedText.noOfThatSize(name), offers);
+      return asked(typedBriefText.noOfThatSize(name), offers);
     }
     request = { ...request, size, stringLengthMm: undefined };
   }
   const hand = valueOf(pieces, 'hand');
   const school = valueOf(pieces, 'school');
   if (school && !schoolsOf(instrumentRecord(request.instrument)).some((name) => name === school))
-    return asked(typedText.schoolsOfFingeringAre, []);
+    return asked(typedBriefText.schoolsOfFingeringAre, []);
   return { ...request, ...(hand ? { hand } : {}), ...(school ? { school } : {}) };
 }
 
@@ -162,14 +162,17 @@ function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest 
   const { thumb } = instrumentRecord(request.instrument);
   const positions = valueOf(pieces, 'positions');
   const asksThumb = visits.includes('thumb') || JSON.stringify(positions ?? null).includes('thumb');
-  if (asksThumb && !thumb) return asked(typedText.thumbPositionBelongsTo(instrumentWords(request.instrument)), []);
+  if (asksThumb && !thumb) return asked(typedBriefText.thumbPositionBelongsTo(instrumentWords(request.instrument)), []);
   const strings = valueOf(pieces, 'strings');
   const names = strings && stringsNamed(request, strings);
   if (strings && !names)
     return asked(
-      typedText.theHasNoString(instrumentWords(request.instrument), strings.map((name) => printed(name)).join(' and ')),
+      typedBriefText.theHasNoString(
+        instrumentWords(request.instrument),
+        strings.map((name) => printed(name)).join(' and '),
+      ),
       resolveSetup(request).strings.map(({ name }) =>
-        offerBrief(typedText.theString(printed(name)), { ...request, rules: { ...rules, strings: [name] } }),
+        offerBrief(typedBriefText.theString(printed(name)), { ...request, rules: { ...rules, strings: [name] } }),
       ),
     );
   const tempo = valueOf(pieces, 'tempo');
@@ -204,7 +207,7 @@ export function briefWords({ request, student }: Brief): string {
     .filter(({ value, usual }) => value !== usual)
     .map(({ value, choices, other }) => choices.find(([name]) => name === value)?.[1] ?? other ?? value);
   return [
-    `${requestWords(request)}${student ? typedText.forIt(student.name) : ''}`,
+    `${requestWords(request)}${student ? typedBriefText.forIt(student.name) : ''}`,
     ...('direction' in request.material ? [DIRECTION_WORDS[request.material.direction]] : []),
     ...(rules.positions ? [positionRuleWords(rules.positions, request.instrument)] : []),
     ...wishesMade(request).map(({ words }) => words),

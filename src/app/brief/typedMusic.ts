@@ -7,7 +7,7 @@ import { valueOf } from '../../wording/typed/pieces';
 import type { Piece } from '../../wording/typed/phrases';
 import { asScale, hasRoom, octaveRank, playableTonics, withKind, withTonic, type RunSpec } from './briefMaterial';
 import { asked, capital, offerBrief, type Asked } from './offers';
-import { typedMusicText } from '../../wording/rooms/typedBrief';
+import * as typedBriefText from '../../wording/rooms/typedBrief';
 
 /*
  * The music of a typed brief: kind, key, octaves and where it begins, with room for it on the instrument.
@@ -47,9 +47,9 @@ export const isArpeggio = (kind: string | undefined) => kind === 'arpeggio' || k
 
 function kindOfMusic(old: RunSpec, { kind, scale, chord }: Named): RunSpec | Asked {
   if (chord && kind && !isArpeggio(kind))
-    return asked(typedMusicText.isAChordAn(capital(chordWords(chord)), kindWords(kind)), []);
+    return asked(typedBriefText.isAChordAn(capital(chordWords(chord)), kindWords(kind)), []);
   if (isArpeggio(kind) && scale && !CHORDAL.test(scale))
-    return asked(typedMusicText.isAScaleNot(capital(scaleWords(scale))), []);
+    return asked(typedBriefText.isAScaleNot(capital(scaleWords(scale))), []);
   const scaleOnly = scale !== undefined && !CHORDAL.test(scale) && old.type === 'arpeggio';
   const wanted = kind ?? (chord ? 'arpeggio' : scaleOnly ? 'scale' : undefined);
   const made = wanted ? withKind(old, wanted) : old;
@@ -72,14 +72,14 @@ const LOW = 4;
 function started(request: PlanRequest, material: RunSpec, { key, register, octaves }: Start): PlanRequest | Asked {
   const name = instrumentWords(request.instrument);
   const pitch = parsePitch(key && /\d/.test(key) ? key : `${key ?? material.tonic.replace(/-?\d+$/, '')}4`);
-  if (!pitch) return asked(typedMusicText.thatKeyIsNot, []);
+  if (!pitch) return asked(typedBriefText.thatKeyIsNot, []);
   const letter = pitchName(pitch).replace(/-?\d+$/, '');
   const tonicsFor = (one: RunSpec) => playableTonics({ ...request, material: one }, letter);
   const at = (one: RunSpec, tonic: string): PlanRequest => ({ ...request, material: { ...one, tonic } });
   const named = { ...material, tonic: pitchName(pitch) } as RunSpec;
   if (!hasRoom({ ...request, material: named }, named, material.octaves)) {
     const most = [4, 3, 2, 1].find((count) => hasRoom(request, { ...named, octaves: count } as RunSpec, count));
-    if (!most) return asked(typedMusicText.theHasNoTo(name, printed(letter)), []);
+    if (!most) return asked(typedBriefText.theHasNoTo(name, printed(letter)), []);
     if (octaves === undefined)
       return started(request, { ...material, octaves: most } as RunSpec, { key, register, octaves });
     const offers = [most, most - 1]
@@ -88,11 +88,11 @@ function started(request: PlanRequest, material: RunSpec, { key, register, octav
         const one = { ...named, octaves: count } as RunSpec;
         const [tonic] = tonicsFor(one);
         return offerBrief(
-          typedMusicText.from(count, count === 1 ? 'octave' : 'octaves', noteWords(tonic)),
+          typedBriefText.from(count, count === 1 ? 'octave' : 'octaves', noteWords(tonic)),
           at(one, tonic),
         );
       });
-    return asked(typedMusicText.theHasNoRoom(name, material.octaves, printed(letter)), offers);
+    return asked(typedBriefText.theHasNoRoom(name, material.octaves, printed(letter)), offers);
   }
   const tonics = tonicsFor(named);
   if (key && /\d/.test(key)) {
@@ -100,25 +100,25 @@ function started(request: PlanRequest, material: RunSpec, { key, register, octav
     if (exact) return at(named, exact);
     const nearest = [...tonics].sort((a, b) => awayFrom(a, key) - awayFrom(b, key)).slice(0, 2);
     return asked(
-      typedMusicText.theCannotBeginOctave(name, material.octaves, material.octaves === 1 ? '' : 's', noteWords(key)),
-      nearest.map((tonic) => offerBrief(typedMusicText.fromNote(noteWords(tonic)), at(named, tonic))),
+      typedBriefText.theCannotBeginOctave(name, material.octaves, material.octaves === 1 ? '' : 's', noteWords(key)),
+      nearest.map((tonic) => offerBrief(typedBriefText.fromNote(noteWords(tonic)), at(named, tonic))),
     );
   }
   if (register === 'high') {
     const [, ...higher] = tonics;
     if (higher.length === 1) return at(named, higher[0]);
     return asked(
-      higher.length > 1 ? typedMusicText.whichHigh(printed(letter)) : typedMusicText.thereIsButOne(printed(letter)),
+      higher.length > 1 ? typedBriefText.whichHigh(printed(letter)) : typedBriefText.thereIsButOne(printed(letter)),
       (higher.length > 1 ? higher : tonics).map((tonic) =>
-        offerBrief(typedMusicText.fromNote(noteWords(tonic)), at(named, tonic)),
+        offerBrief(typedBriefText.fromNote(noteWords(tonic)), at(named, tonic)),
       ),
     );
   }
   if (register === 'low') {
     const above = midi(tonics[0]) - resolveSetup(request).strings[0].midi;
     if (above <= LOW) return at(named, tonics[0]);
-    return asked(typedMusicText.theHasNoLow(name, printed(letter), noteWords(tonics[0])), [
-      offerBrief(typedMusicText.fromNote(noteWords(tonics[0])), at(named, tonics[0])),
+    return asked(typedBriefText.theHasNoLow(name, printed(letter), noteWords(tonics[0])), [
+      offerBrief(typedBriefText.fromNote(noteWords(tonics[0])), at(named, tonics[0])),
     ]);
   }
   // The octave that was chosen before is kept, counted from the lowest.
@@ -152,11 +152,11 @@ export function onStrings(request: PlanRequest | Asked, pieces: readonly Piece[]
   const counts = [material.octaves, 3, 2, 1].filter((count) => count <= material.octaves);
   const most = counts.find((count) => fitting(count) !== undefined);
   const names = listed((request.rules?.strings ?? []).map((name) => printed(name)));
-  if (most === undefined) return asked(typedMusicText.thereIsNoWith(printed(letter), names), []);
+  if (most === undefined) return asked(typedBriefText.thereIsNoWith(printed(letter), names), []);
   const one = { ...material, octaves: most, tonic: fitting(most) } as RunSpec;
   if (most === material.octaves || asks === undefined) return { ...request, material: one };
-  return asked(typedMusicText.theStringHasNo(names, material.octaves, printed(letter)), [
-    offerBrief(typedMusicText.octaveFrom(most, most === 1 ? '' : 's', noteWords(one.tonic)), {
+  return asked(typedBriefText.theStringHasNo(names, material.octaves, printed(letter)), [
+    offerBrief(typedBriefText.octaveFrom(most, most === 1 ? '' : 's', noteWords(one.tonic)), {
       ...request,
       material: one,
     }),

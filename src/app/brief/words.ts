@@ -5,7 +5,7 @@ import { listed } from '../../wording/grammar';
 import { HAND_CHOICES, schoolChoices } from '../../wording/instruments';
 import { printed } from '../../wording/notes';
 import { tempoOf, tuningChoices, tuningOf, withTuning } from './choices';
-import { wordsText } from '../../wording/rooms/typedBrief';
+import * as briefWordsText from '../../wording/rooms/briefWords';
 
 /*
  * Words of the brief that are said only where they are not as usual: each is added from one list, and taken out again.
@@ -32,20 +32,20 @@ export function optionalWords(request: PlanRequest): OptionalWord[] {
   const tunings = tuningChoices(request);
   return [
     {
-      label: wordsText.hand,
-      group: wordsText.thePlayer,
+      label: briefWordsText.hand,
+      group: briefWordsText.thePlayer,
       value: typeof request.hand === 'object' ? 'measured' : (request.hand ?? 'medium'),
       usual: 'medium',
       choices: HAND_CHOICES,
-      other: wordsText.aMeasuredHand,
+      other: briefWordsText.aMeasuredHand,
       put: (hand) => ({ ...request, hand: hand as PlanRequest['hand'] }),
     },
     ...(schools.length === 0
       ? []
       : [
           {
-            label: wordsText.school,
-            group: wordsText.thePlayer,
+            label: briefWordsText.school,
+            group: briefWordsText.thePlayer,
             value: request.school ?? schools[0][0],
             usual: schools[0][0],
             choices: schools,
@@ -56,8 +56,8 @@ export function optionalWords(request: PlanRequest): OptionalWord[] {
       ? []
       : [
           {
-            label: wordsText.tuning,
-            group: wordsText.strings,
+            label: briefWordsText.tuning,
+            group: briefWordsText.strings,
             value: tuningOf(request),
             usual: tunings[0][0],
             choices: tunings,
@@ -66,33 +66,33 @@ export function optionalWords(request: PlanRequest): OptionalWord[] {
           },
         ]),
     {
-      label: wordsText.strings,
-      group: wordsText.strings,
+      label: briefWordsText.strings,
+      group: briefWordsText.strings,
       value: JSON.stringify(rules.strings ?? null),
       usual: 'null',
       choices: stringChoices(request),
-      other: wordsText.theStrings(listed((rules.strings ?? []).map((name) => printed(name)))),
+      other: briefWordsText.theStrings(listed((rules.strings ?? []).map((name) => printed(name)))),
       put: (strings) => withRules({ strings: (JSON.parse(strings) as string[] | null) ?? undefined }),
     },
     ...wishesFor(request).map(({ rule, label, choices }) => ({
       label,
-      group: wordsText.fingers,
+      group: briefWordsText.fingers,
       value: rules[rule] ?? choices[0][0],
       usual: choices[0][0],
       choices,
       put: (value: string) => withRules({ [rule]: value }),
     })),
     {
-      label: wordsText.style,
-      group: wordsText.styleAndTempo,
+      label: briefWordsText.style,
+      group: briefWordsText.styleAndTempo,
       value: request.style ?? 'secure',
       usual: 'secure',
       choices: STYLE_CHOICES,
       put: (style) => ({ ...request, style: style as PlanRequest['style'] }),
     },
     {
-      label: wordsText.tempo,
-      group: wordsText.styleAndTempo,
+      label: briefWordsText.tempo,
+      group: briefWordsText.styleAndTempo,
       value: tempoOf(request),
       usual: '',
       choices: TEMPO_CHOICES,

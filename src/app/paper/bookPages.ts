@@ -11,7 +11,7 @@ import {
 import { sentence } from '../../wording/grammar';
 import { requestWords } from '../../wording/material';
 import { playableTonics, type RunSpec } from '../brief/briefMaterial';
-import { bookPagesText } from '../../wording/rooms/paperDesk';
+import * as paperDeskText from '../../wording/rooms/paperDesk';
 
 /*
  * What a book is made of: its pages as requests, in order.
@@ -125,7 +125,7 @@ function visiting(base: PlanRequest, key: string, position: PositionNumber, figu
 }
 
 function nameOf(request: PlanRequest, ask: BookAsk): string {
-  if (request.material.type === 'notes' && ask.kind === 'position') return bookPagesText.everyFingerPatternOn;
+  if (request.material.type === 'notes' && ask.kind === 'position') return paperDeskText.everyFingerPatternOn;
   return sentence(requestWords(request).split(', ').slice(0, 2).join(', '));
 }
 

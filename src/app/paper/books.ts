@@ -14,7 +14,7 @@ import { nearestRequests, type BookAsk } from './bookPages';
 import { atDesk, CalledOff } from './desk';
 import type { PageDone } from './paper.worker';
 import { fileName } from './sheets';
-import { booksText } from '../../wording/rooms/paperDesk';
+import * as paperDeskText from '../../wording/rooms/paperDesk';
 
 /*
  * A book while it is made: pages are worked out one after the other, with the time that is left; it can be stopped, and gone on with.
@@ -40,7 +40,7 @@ export async function makeBook(ask: BookAsk, name: string, student: StudentRecor
   const made = await atDesk(async (remote) => await remote.pagesFor(ask, player));
   const pages = made.map((page) => ({ id: crypto.randomUUID(), ...page }));
   if (pages.length === 0) {
-    say({ kind: 'trouble', message: booksText.nothingOfThisCan });
+    say({ kind: 'trouble', message: paperDeskText.nothingOfThisCan });
     return null;
   }
   const now = Date.now();
@@ -60,7 +60,7 @@ export async function makeBook(ask: BookAsk, name: string, student: StudentRecor
 export async function removeBook(book: BookRecord) {
   await remove(
     [{ kind: 'removed', table: 'books', record: book }],
-    booksText.wasDeletedPagesThat(book.name),
+    paperDeskText.wasDeletedPagesThat(book.name),
     book.name,
   );
 }
@@ -175,6 +175,6 @@ export async function saveBookNotes(book: BookRecord, order: readonly string[]) 
     const bytes = await atDesk(async (remote) => await remote.bookNotes(book.name, order));
     offerFile(bytes, `${fileName(book.name)}.musicxml`, 'application/vnd.recordare.musicxml+xml');
   } catch (error) {
-    if (!(error instanceof CalledOff)) say({ kind: 'trouble', message: booksText.theFileCouldNot });
+    if (!(error instanceof CalledOff)) say({ kind: 'trouble', message: paperDeskText.theFileCouldNot });
   }
 }

@@ -23,7 +23,7 @@ import { save } from '../writes';
 import { atDesk, CalledOff, endDesk, openAtDesk } from './desk';
 import type { OpenedFile } from './paper.worker';
 import { joinSent } from './sent';
-import { bringInText } from '../../wording/rooms/paperDesk';
+import * as paperDeskText from '../../wording/rooms/paperDesk';
 
 /*
  * A piece that is brought in: a file is opened, its part and bars are chosen, and it becomes a plan.
@@ -60,7 +60,7 @@ export async function bringFile(file: File) {
     await take(opened, name);
   } catch (error) {
     if (error instanceof CalledOff) return;
-    put({ kind: 'trouble', name, message: bringInText.theFileCouldNot });
+    put({ kind: 'trouble', name, message: paperDeskText.bringInTheFileCouldNot });
   }
 }
 
@@ -84,8 +84,8 @@ async function takeNotes(text: string, name: string) {
   const { notes, issues } = readNoteText(text, instrumentRecord('violin').writtenOctavesUp);
   const [issue] = issues;
   if (issue || notes.length === 0) {
-    const found = issue ? bringInText.atLetter(issue.at + 1, textIssueWords(issue)) : '';
-    put({ kind: 'trouble', name, message: bringInText.thisIsNoScore(found) });
+    const found = issue ? paperDeskText.atLetter(issue.at + 1, textIssueWords(issue)) : '';
+    put({ kind: 'trouble', name, message: paperDeskText.thisIsNoScore(found) });
     return;
   }
   await keep({ instrument: 'violin', material: { type: 'notes', notes: [...notes] } }, name);
@@ -110,13 +110,13 @@ async function takeOwn(text: string, name: string) {
   } catch (error) {
     if (!(error instanceof BadRequest)) throw error;
     const [issue] = error.issues;
-    put({ kind: 'trouble', name, message: bringInText.thisFileCannotBe(issue.path, issueWords(issue)) });
+    put({ kind: 'trouble', name, message: paperDeskText.thisFileCannotBe(issue.path, issueWords(issue)) });
   }
 }
 
 const ELSEWHERE: ReadonlyMap<string, string> = new Map([
-  ['dove-path-backup', bringInText.thisIsABackup],
-  ['dove-path-practice', bringInText.thisIsAPractice],
+  ['dove-path-backup', paperDeskText.thisIsABackup],
+  ['dove-path-practice', paperDeskText.thisIsAPractice],
 ]);
 
 /** What a part is looked at with. */

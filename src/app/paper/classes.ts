@@ -18,7 +18,7 @@ import { CAUTION, dayInWords, titleInWords, togetherWords } from '../../wording/
 import { pageRequest, type BookMaterial } from './bookPages';
 import type { ClassAsk, ClassPart } from '../../drawing/sheet/class';
 import { musicXmlOf, partFor } from '../../work/exports';
-import { classesText } from '../../wording/rooms/paperDesk';
+import * as paperDeskText from '../../wording/rooms/paperDesk';
 import { classNames } from '../../wording/instruments';
 
 /*
@@ -66,7 +66,7 @@ export function classFor(choice: ClassChoice, now: Date): ClassFound {
     const response = plan({ ...request, alternatives: 1, explain: 'nothing' });
     const [one] = response.plans;
     if (!one) {
-      troubles.push(classesText.cannotPlayThisIn(classNames(instrument).many));
+      troubles.push(paperDeskText.cannotPlayThisIn(classNames(instrument).many));
       return [];
     }
     const clefs = clefsFor(response.events, instrument, instrumentRecord(instrument).clefs);
@@ -85,7 +85,7 @@ export function classFor(choice: ClassChoice, now: Date): ClassFound {
   const [first] = parts;
   const title = first
     ? titleInWords(sentence(requestWords(first.request).split(', ').slice(0, 2).join(', ')))
-    : classesText.forTheClass;
+    : paperDeskText.forTheClass;
   const places = together.map((at) => ({
     at,
     who: parts.filter((part) => part.plan.shifts.some(({ to }) => to === at)).map(({ name }) => name),
@@ -133,11 +133,11 @@ function requestFor(choice: ClassChoice, instrument: InstrumentName): PlanReques
       : request;
   }
   const { notes, issues } = readNoteText(choice.typed);
-  if (issues.length > 0 || !notes.some((note) => 'pitches' in note)) return classesText.theTypedNotesCannot;
+  if (issues.length > 0 || !notes.some((note) => 'pitches' in note)) return paperDeskText.theTypedNotesCannot;
   const moved = inReach(notes, instrument);
   return moved
     ? { ...base, material: { type: 'notes', key: choice.key, notes: moved } }
-    : classesText.haveNoOctaveFor(classNames(instrument).many);
+    : paperDeskText.haveNoOctaveFor(classNames(instrument).many);
 }
 
 /** Notes moved by octaves to the lowest place that an instrument has for all of them. */

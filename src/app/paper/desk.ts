@@ -1,6 +1,6 @@
 import { proxy, wrap, type Remote } from 'comlink';
 import type { OpenedFile, PaperInWorker } from './paper.worker';
-import { deskText } from '../../wording/rooms/paperDesk';
+import * as appText from '../../wording/rooms/app';
 
 /*
  * The worker for paper and files: started when it is first needed, ended where somebody does not want to wait.
@@ -16,7 +16,7 @@ export class CalledOff extends Error {}
 function desk(): Remote<PaperInWorker> {
   if (!running) {
     const worker = new Worker(new URL('./paper.worker.ts', import.meta.url), { type: 'module' });
-    worker.addEventListener('error', () => endDesk(new Error(deskText.thePartForPaper)));
+    worker.addEventListener('error', () => endDesk(new Error(appText.thePartForPaper)));
     running = { worker, remote: wrap<PaperInWorker>(worker) };
   }
   return running.remote;

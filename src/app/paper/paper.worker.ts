@@ -24,7 +24,7 @@ import { nearestWords } from '../../wording/sheets';
 import { pagesFor } from './bookPages';
 import { classFor, classXml, type ClassChoice, type ClassFound } from './classes';
 import { fontFiles } from './fonts';
-import { paperWorkerText } from '../../wording/rooms/paperDesk';
+import * as paperDeskText from '../../wording/rooms/paperDesk';
 
 /*
  * Everything that is slow about paper and files, away from the page: laying out, PDF, reading and judging.
@@ -62,7 +62,7 @@ function laid(composed: NonNullable<typeof last>, title: string): Laid {
   last = composed;
   const { width, height } = composed.pages[0] ?? { width: 0, height: 0 };
   const svgs = composed.pages.map((page, n) =>
-    svgOf(page, paperWorkerText.pageOf(title, n + 1, composed.pages.length), `p${n}`),
+    svgOf(page, paperDeskText.pageOf(title, n + 1, composed.pages.length), `p${n}`),
   );
   return { svgs, width, height, marks: composed.marks };
 }

@@ -10,7 +10,7 @@ import type { Planned } from '../../drawing/sheet/sheetParts';
 import type { PictureName } from '../../drawing/sheet/pictures';
 import { atDesk } from './desk';
 import { fileName } from './sheets';
-import { savingText } from '../../wording/rooms/paperDesk';
+import * as paperDeskText from '../../wording/rooms/paperDesk';
 
 /*
  * The plan on the stand as a file: notes for other programs, pictures, or to be sent to somebody.
@@ -30,7 +30,7 @@ async function onStand(): Promise<OnStand | null> {
   const plan = planOf(state);
   const { record } = state;
   if (!last || !plan) {
-    say({ kind: 'trouble', message: savingText.thisCantBePlayed });
+    say({ kind: 'trouble', message: paperDeskText.thisCantBePlayed });
     return null;
   }
   const student = record.studentId ? await getStudent(record.studentId) : undefined;
@@ -47,7 +47,7 @@ async function withStand(work: (one: OnStand) => Promise<void>) {
     if (one) await work(one);
   } catch (error) {
     console.error(error);
-    say({ kind: 'trouble', message: savingText.theFileCouldNot });
+    say({ kind: 'trouble', message: paperDeskText.savingTheFileCouldNot });
   }
 }
 
@@ -86,16 +86,16 @@ async function pngOf(svg: string): Promise<Blob> {
   context.fillRect(0, 0, canvas.width, canvas.height);
   context.drawImage(image, 0, 0, canvas.width, canvas.height);
   return new Promise((resolve, reject) => {
-    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(savingText.noPicture))), 'image/png');
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error(paperDeskText.noPicture))), 'image/png');
   });
 }
 
 async function copy(svg: string) {
   try {
     await navigator.clipboard.write([new ClipboardItem({ 'image/png': pngOf(svg) })]);
-    say({ kind: 'done', message: savingText.thePictureIsOn });
+    say({ kind: 'done', message: paperDeskText.thePictureIsOn });
   } catch {
-    say({ kind: 'trouble', message: savingText.thisBrowserDoesNot });
+    say({ kind: 'trouble', message: paperDeskText.thisBrowserDoesNot });
   }
 }
 
@@ -118,8 +118,8 @@ export const sendPlan = (withStudent: boolean) =>
       kind: 'done',
       message:
         withStudent && student
-          ? savingText.theFileHasThis(student.name || savingText.itsStudent)
-          : savingText.theFileHasThisPlan,
+          ? paperDeskText.theFileHasThis(student.name || paperDeskText.itsStudent)
+          : paperDeskText.theFileHasThisPlan,
     });
     return Promise.resolve();
   });

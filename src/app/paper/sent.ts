@@ -8,7 +8,7 @@ import { issueWords } from '../../wording/issues';
 import { sentWords } from '../../wording/files';
 import { say } from '../notices';
 import { attempt } from '../writes';
-import { sentText } from '../../wording/rooms/paperDesk';
+import * as paperDeskText from '../../wording/rooms/paperDesk';
 
 /** Version that this app reads and writes. */
 const VERSION = 1;
@@ -20,13 +20,13 @@ const VERSION = 1;
 export async function joinSent(text: string): Promise<string | null> {
   const head = fileHead(text) as Partial<SentPlan>;
   if (typeof head.version !== 'number' || head.version > VERSION)
-    return sentText.thisPlanComesFrom(String(head.version), VERSION);
+    return paperDeskText.thisPlanComesFrom(String(head.version), VERSION);
   const plan = head.plan as PlanRecord | undefined;
   const issue = rowIssue('plans', plan);
   if (issue || !plan)
-    return sentText.thisPlanIsDamaged(issue ? `${issue.path} ${issueWords(issue)}` : sentText.itIsMissing);
+    return paperDeskText.thisPlanIsDamaged(issue ? `${issue.path} ${issueWords(issue)}` : paperDeskText.itIsMissing);
   const student = head.student as StudentRecord | undefined;
-  if (student && rowIssue('students', student)) return sentText.theStudentInThis;
+  if (student && rowIssue('students', student)) return paperDeskText.theStudentInThis;
   const joined = await attempt(() =>
     joinLists({ plans: [student ? plan : { ...plan, studentId: null }], students: student ? [student] : [] }),
   );
@@ -44,4 +44,4 @@ export async function joinSent(text: string): Promise<string | null> {
   return null;
 }
 
-const openOffer = (id: string) => ({ words: sentText.openIt, act: () => location.assign(`/?plan=${id}`) });
+const openOffer = (id: string) => ({ words: paperDeskText.openIt, act: () => location.assign(`/?plan=${id}`) });

@@ -14,7 +14,7 @@ import { save } from '../writes';
 import type { SheetChoices } from '../../drawing/sheet/sheet';
 import { atDesk, CalledOff } from './desk';
 import type { Laid, PlanForSheet } from './paper.worker';
-import { sheetsText } from '../../wording/rooms/paperDesk';
+import * as paperDeskText from '../../wording/rooms/paperDesk';
 import { PRODUCT } from '../../wording/rooms/pages';
 
 /*
@@ -117,7 +117,7 @@ async function layOut(
   const plans = [meaning, ...others.flatMap((one) => (one.kind === 'there' ? [one.meaning] : []))].map(forSheet);
   const several = plans.length > 1;
   const ask = {
-    title: several ? sheetsText.plans(student?.name || 'Plans', plans.length) : titleOf(meaning),
+    title: several ? paperDeskText.plans(student?.name || 'Plans', plans.length) : titleOf(meaning),
     who: onWhat(request, student?.name),
     date: dayInWords(new Date()),
     goal: lines.goal,
@@ -152,7 +152,7 @@ export async function savePdf(title: string) {
     const bytes = await atDesk(async (remote) => await remote.pdf(title, PRODUCT, Date.now()));
     offerFile(bytes, `${fileName(title)}.pdf`, 'application/pdf');
   } catch (error) {
-    if (!(error instanceof CalledOff)) say({ kind: 'trouble', message: sheetsText.thePdfCouldNot });
+    if (!(error instanceof CalledOff)) say({ kind: 'trouble', message: paperDeskText.thePdfCouldNot });
   }
 }
 

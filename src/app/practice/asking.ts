@@ -7,7 +7,8 @@ import { cardsOf } from '../../store/read';
 import { storageWords } from '../../wording/storage';
 import { hertz } from '../../audio/heardScore';
 import { say } from '../notices';
-import { askingText } from '../../wording/rooms/app';
+import * as appText from '../../wording/rooms/app';
+import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
  * Cards that are asked: those that are due, one after the other. A wrong answer shows where it is before the next one comes, and the card comes again.
@@ -82,7 +83,7 @@ async function keepAnswer(record: AnswerRecord): Promise<boolean> {
     await addAnswer(record);
     return true;
   } catch (error) {
-    const offer = { words: askingText.tryAgain, act: () => keepAnswer(record) };
+    const offer = { words: appText.tryAgain, act: () => keepAnswer(record) };
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
     return false;
   }
@@ -100,6 +101,6 @@ export async function soundCard({ ask, right }: Quiz) {
     const player = await import('../../audio/player');
     await player.soundLine(second ? [other, target] : [target, other], SECONDS);
   } catch {
-    say({ kind: 'trouble', message: askingText.noSoundTheBrowser });
+    say({ kind: 'trouble', message: practiceAppText.askingNoSoundTheBrowser });
   }
 }

@@ -19,7 +19,7 @@ import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import type { Meaning } from '../meaning';
 import { save } from '../writes';
-import { decksText } from '../../wording/rooms/app';
+import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
  * Decks of cards: of a student's positions and keys, or of a plan.
@@ -56,11 +56,11 @@ export function positionQuizzes({ plays }: StudentRecord, position: PositionNumb
 
 /** What a plan can be asked about. */
 export const PLAN_DECKS = [
-  ['shifts', decksText.itsShiftsAndTheir],
-  ['names', decksText.itsNamesForwardAnd],
-  ['checks', decksText.itsChecks],
-  ['elsewhere', decksText.whereElseItsNotes],
-  ['ear', decksText.itsNotesByEar],
+  ['shifts', practiceAppText.itsShiftsAndTheir],
+  ['names', practiceAppText.itsNamesForwardAnd],
+  ['checks', practiceAppText.itsChecks],
+  ['elsewhere', practiceAppText.whereElseItsNotes],
+  ['ear', practiceAppText.itsNotesByEar],
 ] as const;
 export type PlanDeck = (typeof PLAN_DECKS)[number][0];
 
@@ -119,5 +119,7 @@ export function deckName(plan: PlanRecord, words: string): string {
 }
 
 export function addedWords(count: number): string {
-  return count === 0 ? decksText.allOfTheseCards : decksText.putIntoTheBox(counted(count, decksText.newCard));
+  return count === 0
+    ? practiceAppText.allOfTheseCards
+    : practiceAppText.putIntoTheBox(counted(count, practiceAppText.newCard));
 }

@@ -5,7 +5,7 @@ import type { StudentRecord } from '../../core';
 import { counted } from '../../wording/grammar';
 import { dayOf, daysBetween, daysFrom } from './calendar';
 import { dueCards } from './overview';
-import { dueText } from '../../wording/rooms/app';
+import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
  * Due work of each student at a glance, for the list in the Studio.
@@ -42,11 +42,11 @@ async function wordsFor(id: string, now: number, today: string): Promise<string>
     away === null
       ? ''
       : away === 0
-        ? dueText.practisedToday
+        ? practiceAppText.practisedToday
         : away === 1
-          ? dueText.practisedYesterday
-          : dueText.practisedDaysAgo(away),
-    cards > 0 ? dueText.due(counted(cards, 'card')) : '',
+          ? practiceAppText.practisedYesterday
+          : practiceAppText.practisedDaysAgo(away),
+    cards > 0 ? practiceAppText.due(counted(cards, 'card')) : '',
     asks > 0 ? counted(asks, 'question') : '',
   ];
   return parts.filter((part) => part !== '').join(', ');

@@ -3,7 +3,8 @@ import { say } from '../notices';
 import { remove, save } from '../writes';
 import { dayOf, dayWords } from './calendar';
 import { edit } from '../editing';
-import { logText } from '../../wording/rooms/app';
+import * as appText from '../../wording/rooms/app';
+import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
  * The log as it is edited: words, minutes, the day; an entry written by hand; one deleted.
@@ -44,7 +45,7 @@ export function addEntry(studentId: string, what: string, minutes: number): Prom
 
 export function removeEntry(entry: SessionRecord) {
   const words = `${entry.what}, ${dayWords(entry.day)}`;
-  return remove([{ kind: 'removed', table: 'sessions', record: entry }], logText.wasDeleted(words), words);
+  return remove([{ kind: 'removed', table: 'sessions', record: entry }], appText.wasDeleted(words), words);
 }
 
 /** Ends a session that was left in the middle: what was judged stays in the log. */
@@ -57,6 +58,6 @@ export function endLeft(entry: SessionRecord) {
 /** The log as a table for other programs. */
 export async function offerCsv(name: string, entries: readonly SessionRecord[]) {
   const [{ logCsv }, { offerFile }] = await Promise.all([import('./csv'), import('../files')]);
-  if (entries.length === 0) say({ kind: 'done', message: logText.theLogIsEmpty });
+  if (entries.length === 0) say({ kind: 'done', message: practiceAppText.theLogIsEmpty });
   else offerFile(logCsv(entries), `practice-log-${name || 'student'}-${dayOf(Date.now())}.csv`, 'text/csv');
 }

@@ -16,7 +16,7 @@ import { memoriesOf } from '../../store/reviewSchedule';
 import { cardsOf, lessonsOf, sessionsOf, listPlans } from '../../store/read';
 import { trendGoal, trendWords } from '../../wording/practice';
 import { dayOf, daysFrom, isFuture } from './calendar';
-import { overviewText } from '../../wording/rooms/app';
+import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
  * What is known of one student's practice: the last weeks whole, earlier ones by their sums.
@@ -105,7 +105,7 @@ export interface SessionGoal {
 export function goalsOf({ lessons, trends }: Pick<Overview, 'lessons' | 'trends'>): SessionGoal[] {
   const set = lessons[0]?.goal;
   return [
-    ...(set ? [{ words: set, why: overviewText.setAtTheLast }] : []),
+    ...(set ? [{ words: set, why: practiceAppText.setAtTheLast }] : []),
     ...trends.slice(0, 3).map((trend) => ({ words: trendGoal(trend), why: trendWords(trend) })),
   ];
 }

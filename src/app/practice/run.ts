@@ -33,7 +33,8 @@ import { save } from '../writes';
 import { dayOf } from './calendar';
 import { edit } from '../editing';
 import { excerptOn, passageOf, placesOf } from './playedPassage';
-import { runText } from '../../wording/rooms/app';
+import * as appText from '../../wording/rooms/app';
+import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
  * A session that runs: repetitions are played, judged and written down one by one. Where it stands follows from what is written.
@@ -177,7 +178,7 @@ async function play() {
       onEnd: endPlaying,
     });
   } catch {
-    say({ kind: 'trouble', message: runText.noSoundTheBrowser });
+    say({ kind: 'trouble', message: practiceAppText.runNoSoundTheBrowser });
     put({ phase: 'judging', beat: null });
   }
 }
@@ -329,7 +330,7 @@ async function keep(repetition: Repetition, session: SessionRecord): Promise<boo
     await addRepetition(repetition, session);
     return true;
   } catch (error) {
-    const offer = { words: runText.tryAgain, act: () => keep(repetition, session) };
+    const offer = { words: appText.tryAgain, act: () => keep(repetition, session) };
     say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
     return false;
   }

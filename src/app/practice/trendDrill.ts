@@ -3,7 +3,7 @@ import { trendGoal } from '../../wording/practice';
 import { meaningOf, practiseAsPlan } from '../meaning';
 import { say } from '../notices';
 import { practiceAddress } from './address';
-import { trendDrillText } from '../../wording/rooms/app';
+import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
  * From a trend to work: the drill most like a shift of its kind in one of the student's plans, or the place itself with its neighbours.
@@ -30,5 +30,5 @@ export async function workAtTrend(trend: Trend, plans: readonly PlanRecord[]): P
     }
     return;
   }
-  say({ kind: 'done', message: trendDrillText.noneOfTheStudents });
+  say({ kind: 'done', message: practiceAppText.noneOfTheStudents });
 }

@@ -3,7 +3,7 @@ import type { PlanRecord } from '../../core';
 import { requestWords } from '../../wording/material';
 import type { Doors } from './doors';
 import type { SaveState, SessionStore } from './state';
-import { savingText } from '../../wording/rooms/app';
+import * as appText from '../../wording/rooms/app';
 
 /*
  * Saves what is on the stand: a moment after each change, as the difference to what the store has, and in step with other pages that have the same plan
@@ -82,7 +82,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       withdraw = doors.say({
         kind: 'trouble',
         message: doors.store.trouble(error),
-        offer: { words: savingText.tryAgain, act: tryAgain },
+        offer: { words: appText.tryAgain, act: tryAgain },
       });
     } finally {
       busy = false;
@@ -98,14 +98,14 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
 
   /** Another page has changed the same fields since: what is on the stand here is saved as a plan of its own. */
   async function keepBoth(record: PlanRecord) {
-    const name = savingText.secondVersion(record.name || requestWords(record.request));
+    const name = appText.secondVersion(record.name || requestWords(record.request));
     const copy = { ...record, id: crypto.randomUUID(), name };
     await doors.store.commit([{ kind: 'added', table: 'plans', record: copy }]);
     const now = get().record;
     settle({ ...now, id: copy.id, name: now.name === record.name ? name : now.name }, copy);
     if (now === record) set({ save: 'saved' });
     else saveSoon();
-    doors.say({ kind: 'done', message: savingText.thisPlanWasChanged(name) });
+    doors.say({ kind: 'done', message: appText.thisPlanWasChanged(name) });
   }
 
   function settle(record: PlanRecord, stored: PlanRecord | null) {
@@ -175,7 +175,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     if (!theirs) return;
     set({ before: null, beside: null });
     doors.page.show(next);
-    doors.say({ kind: 'done', message: savingText.thisPlanWasChangedOn });
+    doors.say({ kind: 'done', message: appText.thisPlanWasChangedOn });
     replan();
   }
 
@@ -183,8 +183,8 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     set({ save: 'gone', stored: null });
     doors.say({
       kind: 'done',
-      message: savingText.thisPlanWasDeleted,
-      offer: { words: savingText.keepIt, act: keepGone },
+      message: appText.savingThisPlanWasDeleted,
+      offer: { words: appText.keepIt, act: keepGone },
     });
   }
 

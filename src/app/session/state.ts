@@ -5,7 +5,7 @@ import { newRecord } from '../../store/records';
 import type { PlanRecord } from '../../core';
 import type { Ask } from '../../work/ask';
 import { NO_HISTORY, type History } from '../undo';
-import { stateText } from '../../wording/rooms/app';
+import * as appText from '../../wording/rooms/app';
 
 /*
  * What the plan session knows: one plan on the stand, how far it is planned and saved, and where the user is in it.
@@ -86,7 +86,7 @@ export interface Beside {
 export function besideOf({ beside }: Pick<SessionState, 'beside'>, response: PlanResponse): Beside | null {
   if (typeof beside !== 'number') return beside;
   const plan = response.plans[beside];
-  return plan ? { plan, words: stateText.theOtherWay } : null;
+  return plan ? { plan, words: appText.theOtherWay } : null;
 }
 
 export type SessionStore = StoreApi<SessionState>;

@@ -1,4 +1,4 @@
-import { ChordType, Interval, ScaleType } from 'tonal';
+import patterns from '#generated/patterns.json';
 import { letterSteps, midiOf, spellAt, spellMidi, type Pitch } from './pitch';
 
 /** One degree of a scale or chord, as distances above its tonic. */
@@ -16,7 +16,7 @@ export interface Pattern {
   readonly down: readonly Degree[];
 }
 
-/** What is looked up in the theory package for a name of the contract, where the two differ or where down differs from up. */
+/** A scale under a name of the contract, where the list knows it by another, or where down differs from up. */
 interface ScaleSource {
   readonly up: string;
   readonly down?: string;
@@ -26,8 +26,8 @@ interface ScaleSource {
 const SOURCES: readonly (readonly [name: string, source: ScaleSource])[] = [
   ['major', { up: 'major' }],
   ['natural-minor', { up: 'aeolian', mode: 'minor' }],
-  ['harmonic-minor', { up: 'harmonic minor', mode: 'minor' }],
-  ['melodic-minor', { up: 'melodic minor', down: 'aeolian', mode: 'minor' }],
+  ['harmonic-minor', { up: 'harmonic-minor', mode: 'minor' }],
+  ['melodic-minor', { up: 'melodic-minor', down: 'aeolian', mode: 'minor' }],
   ['chromatic', { up: 'chromatic' }],
   ['dorian', { up: 'dorian' }],
   ['phrygian', { up: 'phrygian' }],
@@ -37,9 +37,9 @@ const SOURCES: readonly (readonly [name: string, source: ScaleSource])[] = [
   ['ionian', { up: 'major' }],
   ['aeolian', { up: 'aeolian', mode: 'minor' }],
   ['minor', { up: 'aeolian', mode: 'minor' }],
-  ['whole-tone', { up: 'whole tone' }],
-  ['major-pentatonic', { up: 'major pentatonic' }],
-  ['minor-pentatonic', { up: 'minor pentatonic' }],
+  ['whole-tone', { up: 'whole-tone' }],
+  ['major-pentatonic', { up: 'major-pentatonic' }],
+  ['minor-pentatonic', { up: 'minor-pentatonic' }],
 ];
 
 const COMMON_CHORDS = [
@@ -56,54 +56,49 @@ const COMMON_CHORDS = [
 
 const hyphened = (name: string) => name.replaceAll(' ', '-');
 
-/** Names are looked up in maps made of what is known, never in an object: a user may type any word. */
-const SCALE_SOURCES: ReadonlyMap<string, ScaleSource> = new Map([
-  ...ScaleType.all().flatMap(({ name, aliases }) =>
-    [name, ...aliases].map((known) => [hyphened(known), { up: name }] as const),
-  ),
-  ...SOURCES,
-]);
+/** Degrees by every name in a list; found in a map, never in an object: a user may type any word. */
+function byName(rows: typeof patterns.scales): ReadonlyMap<string, readonly Degree[]> {
+  return new Map(
+    rows.flatMap(([names, pairs]) => {
+      const degrees = (pairs as number[][]).map(([steps, semitones]) => ({ steps, semitones }));
+      return (names as string[]).map((name) => [hyphened(name), degrees] as const);
+    }),
+  );
+}
 
-const CHORD_SOURCES: ReadonlyMap<string, string> = new Map(
-  ChordType.all().flatMap(({ name, aliases }) =>
-    [name, ...aliases].filter((known) => known !== '').map((known) => [hyphened(known), name || aliases[0]] as const),
-  ),
+const SCALE_DEGREES = byName(patterns.scales);
+const CHORD_DEGREES = byName(patterns.chords);
+/** The name that the list has first, by every other; a mode is called by it. */
+const MODES: ReadonlyMap<string, string> = new Map(
+  patterns.scales.flatMap(([names]) => (names as string[]).map((name) => [hyphened(name), String(names[0])] as const)),
 );
+const SCALE_SOURCES: ReadonlyMap<string, ScaleSource> = new Map(SOURCES);
 
 /** Every scale by its name in the contract, those that are taught first. */
 export const SCALES: readonly string[] = known(
   SOURCES.map(([name]) => name),
-  SCALE_SOURCES,
+  SCALE_DEGREES,
 );
 /** Every chord, likewise. */
-export const CHORDS: readonly string[] = known(COMMON_CHORDS, CHORD_SOURCES);
+export const CHORDS: readonly string[] = known(COMMON_CHORDS, CHORD_DEGREES);
 
 function known(first: readonly string[], all: ReadonlyMap<string, unknown>): string[] {
   return [...new Set([...first, ...all.keys()])];
 }
 
-function degrees(intervals: readonly string[]): Degree[] {
-  return intervals.map((name) => {
-    const interval = Interval.get(name);
-    return { steps: interval.step as number, semitones: interval.semitones as number };
-  });
-}
-
 /** Looks a scale up by its name in the contract; null where no such scale is known. "chromatic" is spelled by chromaticRun instead. */
 export function scalePattern(name: string): Pattern | null {
-  const source = SCALE_SOURCES.get(name);
-  if (!source) return null;
-  const up = degrees(ScaleType.get(source.up).intervals);
-  const down = source.down ? degrees(ScaleType.get(source.down).intervals) : up;
-  return { mode: source.mode ?? source.up, up, down };
+  const source = SCALE_SOURCES.get(name) ?? { up: name };
+  const up = SCALE_DEGREES.get(source.up);
+  if (!up) return null;
+  const down = (source.down !== undefined && SCALE_DEGREES.get(source.down)) || up;
+  return { mode: source.mode ?? MODES.get(source.up) ?? '', up, down };
 }
 
 /** Looks a chord up by its name in the contract, such as "dominant-seventh"; null where it is unknown. */
 export function chordPattern(name: string): Pattern | null {
-  const source = CHORD_SOURCES.get(name);
-  if (source === undefined) return null;
-  const up = degrees(ChordType.get(source).intervals);
-  return { mode: '', up, down: up };
+  const up = CHORD_DEGREES.get(name);
+  return up ? { mode: '', up, down: up } : null;
 }
 
 export function hasMinorThird(pattern: Pattern): boolean {
@@ -121,7 +116,7 @@ export function degreePitch(tonic: Pitch, degree: Degree, octaves: number): Pitc
  * sign would double.
  */
 export function chromaticRun(tonic: Pitch, octaves: number, going: 'up' | 'down'): Pitch[] {
-  const major = degrees(ScaleType.get('major').intervals);
+  const major = SCALE_DEGREES.get('major') ?? [];
   const base = midiOf(tonic);
   return Array.from({ length: 12 * octaves + 1 }, (_, semitones) => {
     const octave = Math.floor(semitones / 12);

@@ -1,7 +1,7 @@
 import { byKind, lyingIn, readKey, stopMm, type Setup, type Sums } from '../../core';
 import { ordinal } from '../../wording/grammar';
 import { boardScale } from './scale';
-import { balanceText } from '../../wording/rooms/drawings';
+import * as boardDrawingsText from '../../wording/rooms/boardDrawings';
 
 interface Props {
   readonly setup: Setup;
@@ -33,7 +33,7 @@ export function Balance({ setup, sums }: Props) {
       return own && at ? [{ place, finger, own, mm: stopMm(setup.lengthMm, at.semitones) }] : [];
     });
   });
-  if (places.length === 0) return <p className="text-faded">{balanceText.noFingerHasBeen}</p>;
+  if (places.length === 0) return <p className="text-faded">{boardDrawingsText.noFingerHasBeen}</p>;
   const most = Math.max(...places.map(({ mm }) => mm));
   const { at: x } = boardScale([0, most * 1.08], [LEFT, WIDTH - 40]);
   const height = TOP + FINGERS.length * ROW + 16;
@@ -48,15 +48,15 @@ export function Balance({ setup, sums }: Props) {
     >
       <line x1={LEFT} x2={LEFT} y1={TOP - 10} y2={height - 10} stroke="var(--color-ink)" strokeWidth={5} />
       <text x={LEFT} y={18} fontSize={14} textAnchor="middle" fill="var(--color-faded)">
-        {balanceText.nut}
+        {boardDrawingsText.nut}
       </text>
       <text x={WIDTH - 20} y={18} fontSize={14} textAnchor="end" fill="var(--color-faded)">
-        {balanceText.byPositionHowMany}
+        {boardDrawingsText.byPositionHowMany}
       </text>
       {FINGERS.map((finger) => (
         <g key={finger}>
           <text x={8} y={TOP + (finger - 0.5) * ROW + 6} fontSize={16} fontWeight={700} fill="var(--color-ink)">
-            {balanceText.finger(finger)}
+            {boardDrawingsText.finger(finger)}
           </text>
           <line
             x1={LEFT}
@@ -92,7 +92,7 @@ export function Balance({ setup, sums }: Props) {
               textAnchor="middle"
               fill="var(--color-ink)"
             >
-              {balanceText.of(ordinal(place), off, tries)}
+              {boardDrawingsText.of(ordinal(place), off, tries)}
             </text>
           </g>
         );
@@ -125,7 +125,7 @@ interface Told {
 
 function balanceWords(places: readonly Told[]): string {
   const parts = places.map(({ place, finger, own: [tries, low, high, missed] }) =>
-    balanceText.fingerPositionLowHigh(NAMES[finger], place, low, high, missed, tries),
+    boardDrawingsText.fingerPositionLowHigh(NAMES[finger], place, low, high, missed, tries),
   );
-  return balanceText.whichWayEachFinger(parts.join('; '));
+  return boardDrawingsText.whichWayEachFinger(parts.join('; '));
 }

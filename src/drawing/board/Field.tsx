@@ -2,8 +2,9 @@ import { useRef, useState, type KeyboardEvent } from 'react';
 import { stopMm, type Setup } from '../../core';
 import { semitoneWords, stringWords } from '../../wording/places';
 import { boardScale } from './scale';
-import { Strings } from './Strings';
-import { fieldText } from '../../wording/rooms/drawings';
+import { nutMark, ON_PAGE, stringsMarks } from './fingerboard';
+import { Marks } from './Marks';
+import * as drawingsText from '../../wording/rooms/drawings';
 
 /** A place on the fingerboard, with what is written into it. */
 export interface Spot {
@@ -59,19 +60,19 @@ export function Field({ setup, upTo, spots, label, onChoose }: Props) {
     setAt(next);
     box.current?.querySelectorAll<HTMLElement>('button')[next]?.focus();
   };
+  const board = [
+    ...stringsMarks(
+      setup.strings.map(({ name }) => name),
+      { y: rowY, from: x(0), to: WIDTH - 10, nameX: 8 },
+      ON_PAGE,
+    ),
+    nutMark(x(0), TOP - 16, rowY(0) + 16, ON_PAGE),
+  ];
   return (
     <div ref={box} className="relative w-full overflow-x-auto" role="group" aria-label={label} data-testid="field">
       <div className="relative" style={{ width: WIDTH, height }}>
         <svg viewBox={`0 0 ${WIDTH} ${height}`} width={WIDTH} height={height} aria-hidden className="absolute inset-0">
-          <Strings setup={setup} from={x(0)} to={WIDTH - 10} nameX={8} y={rowY} />
-          <line
-            x1={x(0)}
-            x2={x(0)}
-            y1={TOP - 16}
-            y2={TOP + (rows - 1) * GAP + 16}
-            stroke="var(--color-ink)"
-            strokeWidth={5}
-          />
+          <Marks marks={board} />
         </svg>
         {spots.map((spot, n) => {
           const [fill, ink] = TONES[spot.tone ?? 'plain'];
@@ -116,8 +117,8 @@ export function Field({ setup, upTo, spots, label, onChoose }: Props) {
 function placeWords({ string, semitones, label }: Spot): string {
   const where =
     semitones === 0
-      ? fieldText.open(stringWords(string))
-      : fieldText.upThe(semitoneWords(semitones), stringWords(string));
+      ? drawingsText.open(stringWords(string))
+      : drawingsText.upThe(semitoneWords(semitones), stringWords(string));
   return label ? `${label}, ${where}` : where;
 }
 

@@ -9,11 +9,13 @@ import {
 } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
 import { placeName } from '../../wording/places';
+import type { Mark } from '../paper/ink';
 import { boardScale } from './scale';
 import { Span } from './Span';
-import { Strings } from './Strings';
+import { nutMark, ON_PAGE, rulerMarks, stringsMarks, tipMarks } from './fingerboard';
+import { Marks } from './Marks';
 import { VERDICT_TONES } from './tones';
-import { neckText } from '../../wording/rooms/drawings';
+import * as boardDrawingsText from '../../wording/rooms/boardDrawings';
 
 /** Fingertips are drawn at most so big, in px; a long piece of neck is drawn smaller. */
 const MOST_RADIUS = 25;
@@ -21,6 +23,8 @@ const LEFT = 64;
 const RIGHT = 10;
 const STRING_GAP = 34;
 const TOP = 54;
+/** Size of a finger's figure. */
+const FINGER = 17;
 
 interface Props {
   readonly setup: Setup;
@@ -67,6 +71,31 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
   const laid = laidFingers(step.hand);
   const idle = laid.filter(([finger]) => !playing.some((stop) => stop.finger === finger));
   const placeOf = (finger: Finger) => x(mm(laid.find(([name]) => name === finger)?.[1] ?? 0));
+  const board: Mark[] = [
+    ...stringsMarks(
+      setup.strings.map(({ name }) => name),
+      { y: rowY, from: x(Math.max(0, from)), to: x(to), nameX: 14 },
+      ON_PAGE,
+    ),
+    ...[...rings].map((string): Mark => {
+      const text = boardDrawingsText.rings;
+      return { kind: 'label', x: x(to) - 2, y: rowY(string) - 5, text, size: 14, anchor: 'end', tone: 'sage' };
+    }),
+    ...(from < 0 ? [nutMark(x(0), TOP - 14, rowY(0) + 14, ON_PAGE)] : []),
+    ...rulerMarks(scale.marks(8), x, { y: TOP - 28, labelY: TOP - 38 }, ON_PAGE),
+    ...idle.flatMap(([finger, semitones]) =>
+      tipMarks(finger, { x: x(mm(semitones)), y: y(on), r: radius, kind: 'resting', size: FINGER }, ON_PAGE),
+    ),
+  ];
+  const playingTips = step.stops.flatMap((stop) =>
+    tipMarks(
+      stop.finger,
+      stop.finger === 0
+        ? { x: x(Math.max(0, from)) - 16, y: y(stop.string), r: 11, kind: 'open', size: FINGER }
+        : { x: x(stop.stopMm), y: y(stop.string), r: radius, kind: 'pressed', size: FINGER },
+      ON_PAGE,
+    ),
+  );
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}
@@ -75,33 +104,7 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
       role="img"
       aria-label={neckWords(setup, step, hand.fingertipMm)}
     >
-      <Strings setup={setup} from={x(Math.max(0, from))} to={x(to)} nameX={14} y={rowY} />
-      {[...rings].map((string) => (
-        <text key={string} x={x(to) - 2} y={rowY(string) - 5} fontSize={14} textAnchor="end" fill="var(--color-sage)">
-          {neckText.rings}
-        </text>
-      ))}
-      {from < 0 && (
-        <line
-          x1={x(0)}
-          x2={x(0)}
-          y1={TOP - 14}
-          y2={TOP + (rows - 1) * STRING_GAP + 14}
-          stroke="var(--color-ink)"
-          strokeWidth={5}
-        />
-      )}
-      {scale.marks(8).map((mark) => (
-        <g key={mark}>
-          <line x1={x(mark)} x2={x(mark)} y1={TOP - 28} y2={TOP - 34} stroke="var(--color-faded)" />
-          <text x={x(mark)} y={TOP - 38} fontSize={13} textAnchor="middle" fill="var(--color-faded)">
-            {mark === 0 ? neckText.nut : neckText.mm(mark)}
-          </text>
-        </g>
-      ))}
-      {idle.map(([finger, semitones]) => (
-        <Tip key={finger} x={x(mm(semitones))} y={y(on)} radius={radius} finger={finger} />
-      ))}
+      <Marks marks={board} />
       {guide && guide.mm > from && guide.mm < to && (
         <circle
           cx={x(guide.mm)}
@@ -114,17 +117,7 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
           data-testid="guide"
         />
       )}
-      {step.stops.map((stop) => (
-        <Tip
-          key={stop.string}
-          x={stop.finger === 0 ? x(Math.max(0, from)) - 16 : x(stop.stopMm)}
-          y={y(stop.string)}
-          radius={stop.finger === 0 ? 11 : radius}
-          finger={stop.finger}
-          playing
-          open={stop.finger === 0}
-        />
-      ))}
+      <Marks marks={playingTips} />
       {spread && (
         <Span
           from={placeOf(spread.fingers[0])}
@@ -140,43 +133,6 @@ export function Neck({ setup, hand, step, spread, guide, rings = new Set(), widt
 }
 
 function neckWords({ instrument }: Setup, step: Step, tipMm: number): string {
-  const fingers = laidFingers(step.hand).map(([finger, semitones]) => neckText.atSemitones(finger, semitones));
-  return neckText.neckToScaleFingertips(placeName(step, instrument.name), fingers.join(', '), tipMm);
-}
-
-interface TipProps {
-  readonly x: number;
-  readonly y: number;
-  readonly radius: number;
-  readonly finger: Finger;
-  readonly playing?: boolean;
-  readonly open?: boolean;
-}
-
-function Tip({ x, y, radius, finger, playing = false, open = false }: TipProps) {
-  const solid = playing && !open;
-  return (
-    <g>
-      <circle
-        cx={x}
-        cy={y}
-        r={radius}
-        fill={solid ? 'var(--color-ink)' : 'var(--color-sheet)'}
-        fillOpacity={solid ? 0.92 : 0.6}
-        stroke="var(--color-ink)"
-        strokeWidth={playing ? 2.5 : 1.3}
-        strokeDasharray={playing ? undefined : '4 3'}
-      />
-      <text
-        x={x}
-        y={y + 6}
-        fontSize={17}
-        fontWeight={700}
-        textAnchor="middle"
-        fill={solid ? 'var(--color-sheet)' : 'var(--color-ink)'}
-      >
-        {finger}
-      </text>
-    </g>
-  );
+  const fingers = laidFingers(step.hand).map(([finger, semitones]) => boardDrawingsText.atSemitones(finger, semitones));
+  return boardDrawingsText.neckToScaleFingertips(placeName(step, instrument.name), fingers.join(', '), tipMm);
 }

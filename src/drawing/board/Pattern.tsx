@@ -1,7 +1,10 @@
 import { laidFingers, stopMm, type FingerPlaces } from '../../core';
 import { gapWords } from '../../wording/frames';
+import { line, type Mark } from '../paper/ink';
+import { ON_PAGE, tipMarks } from './fingerboard';
+import { Marks } from './Marks';
 import { boardScale } from './scale';
-import { patternText } from '../../wording/rooms/drawings';
+import * as boardDrawingsText from '../../wording/rooms/boardDrawings';
 
 const HEIGHT = 42;
 const LINE_Y = 28;
@@ -15,9 +18,9 @@ const SPOKEN_GAPS: readonly (string | undefined)[] = [
   'none',
   'a half',
   'one',
-  patternText.oneAndAHalf,
+  boardDrawingsText.oneAndAHalf,
   'two',
-  patternText.twoAndAHalf,
+  boardDrawingsText.twoAndAHalf,
   'three',
 ];
 
@@ -37,7 +40,17 @@ export function Pattern({ fingers, lengthMm, width = 172 }: Props) {
   const gaps = laid.map(([, semitones], n) => (n === 0 ? 0 : semitones - laid[n - 1][1]));
   const words = laid
     .slice(1)
-    .map(([finger], n) => patternText.and(laid[n][0], finger, SPOKEN_GAPS[gaps[n + 1]] ?? gapWords(gaps[n + 1])));
+    .map(([finger], n) => boardDrawingsText.and(laid[n][0], finger, SPOKEN_GAPS[gaps[n + 1]] ?? gapWords(gaps[n + 1])));
+  const marks: Mark[] = [
+    line(4, LINE_Y, width - 4, LINE_Y, 2, { tone: 'grey' }),
+    ...laid.flatMap(([finger], n) =>
+      tipMarks(finger, { x: at(places[n]), y: LINE_Y, r: TIP, kind: 'pressed', size: 14 }, ON_PAGE),
+    ),
+    ...gaps.slice(1).map((gap, n): Mark => {
+      const middle = (at(places[n + 1]) + at(places[n])) / 2;
+      return { kind: 'label', x: middle, y: 12, text: gapWords(gap), size: 12, anchor: 'middle' };
+    }),
+  ];
   return (
     <svg
       viewBox={`0 0 ${width} ${HEIGHT}`}
@@ -46,37 +59,11 @@ export function Pattern({ fingers, lengthMm, width = 172 }: Props) {
       role="img"
       aria-label={
         words.length === 0
-          ? patternText.fingerAlone(laid[0]?.[0] ?? '')
-          : patternText.tonesBetweenFingers(words.join('; '))
+          ? boardDrawingsText.fingerAlone(laid[0]?.[0] ?? '')
+          : boardDrawingsText.tonesBetweenFingers(words.join('; '))
       }
     >
-      <line x1={4} x2={width - 4} y1={LINE_Y} y2={LINE_Y} stroke="var(--color-faded)" strokeWidth={2} />
-      {laid.map(([finger], n) => (
-        <g key={finger}>
-          <circle cx={at(places[n])} cy={LINE_Y} r={TIP} fill="var(--color-ink)" />
-          <text
-            x={at(places[n])}
-            y={LINE_Y + 5}
-            fontSize={14}
-            fontWeight={700}
-            textAnchor="middle"
-            fill="var(--color-sheet)"
-          >
-            {finger}
-          </text>
-          {n > 0 && (
-            <text
-              x={(at(places[n]) + at(places[n - 1])) / 2}
-              y={12}
-              fontSize={12}
-              textAnchor="middle"
-              fill="var(--color-ink)"
-            >
-              {gapWords(gaps[n])}
-            </text>
-          )}
-        </g>
-      ))}
+      <Marks marks={marks} />
     </svg>
   );
 }

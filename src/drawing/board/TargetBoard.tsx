@@ -1,9 +1,12 @@
 import { stopMm, pitchName, type Heard, type Setup } from '../../core';
 import { mmFine } from '../../wording/grammar';
 import { noteWords } from '../../wording/notes';
+import type { Mark } from '../paper/ink';
 import { boardScale } from './scale';
-import { Strings } from './Strings';
-import { targetBoardText } from '../../wording/rooms/drawings';
+import { nutMark, ON_PAGE, stringsMarks } from './fingerboard';
+import { Marks } from './Marks';
+import * as drawingsText from '../../wording/rooms/drawings';
+import * as boardDrawingsText from '../../wording/rooms/boardDrawings';
 
 interface Props {
   readonly setup: Setup;
@@ -32,28 +35,34 @@ export function TargetBoard({ setup, notes, open, onOpen }: Props) {
   const rows = setup.strings.length;
   const y = (string: number) => TOP + (rows - 1 - string) * GAP;
   const height = TOP + (rows - 1) * GAP + 40;
+  const board = [
+    ...stringsMarks(
+      setup.strings.map(({ name }) => name),
+      { y: y, from: LEFT, to: WIDTH - 12, nameX: 10 },
+      ON_PAGE,
+    ),
+    ...marks(8).map((mm): Mark => {
+      const text = drawingsText.rulerMark(mm);
+      return { kind: 'label', x: x(mm), y: 16, text, size: 13, anchor: 'middle', tone: 'grey' };
+    }),
+    nutMark(LEFT, TOP - 16, y(0) + 16, ON_PAGE),
+  ];
   return (
     <div
       className="overflow-x-auto rounded-lg border border-rule bg-sheet"
       tabIndex={0}
       role="group"
-      aria-label={targetBoardText.targetsOnTheStrings}
+      aria-label={boardDrawingsText.targetsOnTheStrings}
       data-testid="target-board"
     >
       <svg viewBox={`0 0 ${WIDTH} ${height}`} width={WIDTH} height={height} className="block">
-        {marks(8).map((mark) => (
-          <text key={mark} x={x(mark)} y={16} fontSize={13} textAnchor="middle" fill="var(--color-faded)">
-            {mark === 0 ? targetBoardText.nut : targetBoardText.mm(mark)}
-          </text>
-        ))}
-        <Strings setup={setup} from={LEFT} to={WIDTH - 12} nameX={10} y={y} />
-        <line x1={LEFT} x2={LEFT} y1={TOP - 14} y2={y(0) + 14} stroke="var(--color-ink)" strokeWidth={5} />
+        <Marks marks={board} />
         {notes.map(({ note, target, comma }, at) => {
           if (note.finger === 0) return null;
           const [middle, line] = [x(target.mm), y(note.string)];
           const band = Math.max(2, 2 * target.toleranceMm * perMm);
           const name = noteWords(pitchName(note.pitch));
-          const words = targetBoardText.fingerFromTheNut(
+          const words = boardDrawingsText.fingerFromTheNut(
             name,
             note.finger,
             mmFine(target.mm),
@@ -97,7 +106,7 @@ export function TargetBoard({ setup, notes, open, onOpen }: Props) {
           );
         })}
       </svg>
-      <p className="px-3 pb-1 text-sm text-faded">{targetBoardText.theLineIsThe}</p>
+      <p className="px-3 pb-1 text-sm text-faded">{boardDrawingsText.theLineIsThe}</p>
     </div>
   );
 }

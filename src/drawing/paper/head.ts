@@ -1,6 +1,7 @@
 import type { Clef, SignatureChange } from '../../core';
 import { changedKeyWidth, KEY_SIGN } from '../signatureWidths';
-import { glyphOf, glyphWidth, type GlyphName, type Ink } from './ink';
+import type { GlyphName, Ink } from './ink';
+import { glyphOf, glyphWidth } from './words';
 
 /*
  * Clefs, signatures and times.

@@ -1,15 +1,17 @@
-import glyphData from '#generated/glyphs.json';
-import widthData from '#generated/widths.json';
+import type glyphData from '#generated/glyphs.json';
+import type widthData from '#generated/widths.json';
 
 /*
- * What is drawn on paper, before anybody knows whether it becomes SVG, PDF or a picture: signs, lines, shapes and words at places. x runs to the right and y down.
+ * Draw commands, before anybody knows whether they become part of a page, SVG, PDF or a picture: signs, lines, shapes and words at places. x runs to the
+ * right and y down.
  */
 
 export type GlyphName = keyof typeof glyphData;
 export type FontName = keyof typeof widthData;
 
-/** Black, or a grey that still prints; told apart by weight too, never by the grey alone. */
-export type Tone = 'ink' | 'grey' | 'light' | 'paper';
+/** Black, or a grey that still prints; told apart by weight too, never by the grey alone. The colours are the page's; on paper they are black. */
+export type Tone = 'ink' | 'grey' | 'light' | 'paper' | Colour;
+type Colour = 'dove' | 'copper' | 'sage' | 'ochre' | 'madder';
 
 export type Segment =
   | readonly ['M' | 'L', number, number]
@@ -21,7 +23,12 @@ export interface Paint {
   readonly fill?: Tone;
   readonly stroke?: Tone;
   readonly width?: number;
+  /** Of the filling, 0 to 1; solid where left out. */
+  readonly opacity?: number;
+  readonly dash?: readonly [number, number];
 }
+
+export type Anchor = 'start' | 'middle' | 'end';
 
 export type Ink =
   | {
@@ -42,15 +49,12 @@ export type Ink =
       readonly dash?: readonly [number, number];
       readonly tone?: Tone;
     }
-  | {
+  | (Paint & {
       readonly kind: 'shape';
       readonly path: readonly Segment[];
       /** What it is of the music, where somebody may look for it. */
       readonly part?: 'slur';
-      readonly fill?: Tone;
-      readonly stroke?: Tone;
-      readonly width?: number;
-    }
+    })
   | {
       readonly kind: 'text';
       readonly x: number;
@@ -60,111 +64,39 @@ export type Ink =
       readonly font: FontName;
       readonly tone?: Tone;
     }
-  | {
+  | (Paint & {
       readonly kind: 'box';
       readonly x: number;
       readonly y: number;
       readonly w: number;
       readonly h: number;
       readonly width: number;
-      readonly fill?: Tone;
-      readonly stroke?: Tone;
-    }
-  | {
+    })
+  | (Paint & {
       readonly kind: 'disc';
       readonly x: number;
       readonly y: number;
       readonly r: number;
       readonly fill: Tone;
-      readonly stroke?: Tone;
-      readonly width?: number;
-    };
+      /** What it tells of, where somebody may look for it. */
+      readonly part?: string;
+    });
 
-interface Glyph {
-  readonly d: string;
-  /** left, top, right, bottom. */
-  readonly box: readonly number[];
-  readonly advance: number;
+/** Words whose edges are not known yet: the page sets them, for paper they are measured (typeset). */
+export interface Label {
+  readonly kind: 'label';
+  readonly x: number;
+  /** Their base line. */
+  readonly y: number;
+  readonly text: string;
+  readonly size: number;
+  readonly bold?: boolean;
+  readonly anchor?: Anchor;
+  readonly tone?: Tone;
 }
 
-/** A sign of the music font, in staff spaces around the place it is set at. */
-export const glyphOf = (name: GlyphName): Glyph => glyphData[name];
-
-export const glyphWidth = (name: GlyphName) => glyphData[name].box[2];
-
-const WIDTHS: Readonly<Record<FontName, Readonly<Record<string, number>>>> = widthData;
-/** A letter that the font has not is drawn as wide as a usual one. */
-const USUAL = 550;
-
-/** Signs of keys inside words are drawn with the music font. */
-const IN_WORDS: Readonly<Record<string, GlyphName>> = {
-  '♭': 'accidentalFlat',
-  '♯': 'accidentalSharp',
-  '♮': 'accidentalNatural',
-};
-/** How large a sign of the music font is beside letters, and the room it takes. */
-const SIGN_SIZE = 0.26;
-const SIGN_ROOM = 0.34;
-
-/** How wide some words are. */
-export function textWidth(text: string, font: FontName, size: number): number {
-  let width = 0;
-  for (const letter of text)
-    width += IN_WORDS[letter] ? SIGN_ROOM * size : ((WIDTHS[font][letter] ?? USUAL) * size) / 1000;
-  return width;
-}
-
-export type Anchor = 'start' | 'middle' | 'end';
-
-/** Words at a place; y is their base line. */
-export function words(
-  x: number,
-  y: number,
-  text: string,
-  {
-    size,
-    font = 'sans',
-    anchor = 'start',
-    tone,
-  }: { readonly size: number; readonly font?: FontName; readonly anchor?: Anchor; readonly tone?: Tone },
-): Ink[] {
-  const inks: Ink[] = [];
-  const width = anchor === 'start' ? 0 : textWidth(text, font, size);
-  let at = x - (anchor === 'middle' ? width / 2 : width);
-  for (const run of text.split(/([♭♯♮])/)) {
-    const glyph = IN_WORDS[run];
-    if (glyph) {
-      const own = glyphWidth(glyph) * SIGN_SIZE * size;
-      inks.push({
-        kind: 'glyph',
-        glyph,
-        x: at + (SIGN_ROOM * size - own) / 2,
-        y: y - size * 0.3,
-        size: SIGN_SIZE * size,
-        tone,
-      });
-    } else if (run !== '') inks.push({ kind: 'text', x: at, y, text: run, size, font, tone });
-    at += textWidth(run, font, size);
-  }
-  return inks;
-}
-
-/** Words broken into lines that fit a width. */
-export function brokenWords(text: string, font: FontName, size: number, width: number): string[] {
-  const lines: string[] = [];
-  for (const paragraph of text.split('\n')) {
-    let line = '';
-    for (const word of paragraph.split(/\s+/)) {
-      const longer = line === '' ? word : `${line} ${word}`;
-      if (line !== '' && textWidth(longer, font, size) > width) {
-        lines.push(line);
-        line = word;
-      } else line = longer;
-    }
-    lines.push(line);
-  }
-  return lines;
-}
+/** What the fingerboard and the hand trail are drawn with, for screen and paper. */
+export type Mark = Ink | Label;
 
 /** The same drawing enlarged and moved. */
 export function placed(inks: readonly Ink[], scale: number, dx: number, dy: number): Ink[] {

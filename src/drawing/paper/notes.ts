@@ -1,6 +1,7 @@
 import { letterSteps, MIDDLE_LINES, type Clef, type InstrumentName, type Pitch, type WrittenNote } from '../../core';
 import { instrumentRecord } from '../../core';
-import { glyphOf, glyphWidth, line, type GlyphName, type Ink } from './ink';
+import { line, type GlyphName, type Ink } from './ink';
+import { glyphOf, glyphWidth } from './words';
 import type { Skyline } from './skyline';
 
 /*

@@ -1,7 +1,8 @@
 import type { Pitch } from '../../core';
-import { glyphOf, line, textWidth, words, type Ink } from './ink';
+import { line, type Ink } from './ink';
+import { glyphOf, textWidth, words } from './words';
 import type { Desk, SetNote } from './notes';
-import { overText } from '../../wording/rooms/drawings';
+import * as drawingsText from '../../wording/rooms/drawings';
 
 /*
  * What is written over and under a staff: fingers, bows, strings, positions, ringing notes, checks and names.
@@ -71,7 +72,7 @@ export function writeFingers({ inks, sky }: Desk, over: Over, sets: readonly Set
       sky.put(from, to, y, 4);
     }
     if (over.extensions.has(note.at)) {
-      const extension = overText.ext;
+      const extension = drawingsText.ext;
       inks.push(...words(middle, y, extension, { size: 1.25, anchor: 'middle' }));
       const half = textWidth(extension, 'sans', 1.25) / 2;
       sky.put(middle - half, middle + half, y - 1, 4);

@@ -1,7 +1,8 @@
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, PDFHexString, PDFName, PDFNumber, rgb, type PDFFont, type PDFPage, type PDFRef } from 'pdf-lib';
-import { glyphOf, type FontName, type Ink, type Page, type Paint, type Tone } from './ink';
-import { pathText } from './svg';
+import type { FontName, Ink, Page, Paint, Tone } from './ink';
+import { glyphOf } from './words';
+import { PAPER_TONES, pathText } from './tones';
 import { PRODUCT } from '../../wording/rooms/pages';
 
 /*
@@ -18,12 +19,12 @@ export interface PdfWords {
   readonly bookmarks?: readonly { readonly title: string; readonly page: number }[];
 }
 
-const TONES: Readonly<Record<Tone, ReturnType<typeof rgb>>> = {
-  ink: rgb(0, 0, 0),
-  grey: rgb(0.33, 0.33, 0.33),
-  light: rgb(0.87, 0.87, 0.87),
-  paper: rgb(1, 1, 1),
-};
+/** A tone as the PDF says it. */
+function colour(tone: Tone = 'ink') {
+  const digits = PAPER_TONES[tone].slice(1);
+  const [red, green, blue] = [0, 1, 2].map((at) => parseInt(digits[at], 16) / 15);
+  return rgb(red, green, blue);
+}
 
 /**
  * @param now when it is made; the same pages at the same time give the same file
@@ -58,19 +59,14 @@ export async function pdfOf(
 function draw(page: PDFPage, ink: Ink, height: number, fonts: ReadonlyMap<FontName, PDFFont>) {
   switch (ink.kind) {
     case 'glyph':
-      page.drawSvgPath(glyphOf(ink.glyph).d, {
-        x: ink.x,
-        y: height - ink.y,
-        scale: ink.size,
-        color: TONES[ink.tone ?? 'ink'],
-      });
+      page.drawSvgPath(glyphOf(ink.glyph).d, { x: ink.x, y: height - ink.y, scale: ink.size, color: colour(ink.tone) });
       return;
     case 'line':
       page.drawLine({
         start: { x: ink.x1, y: height - ink.y1 },
         end: { x: ink.x2, y: height - ink.y2 },
         thickness: ink.width,
-        color: TONES[ink.tone ?? 'ink'],
+        color: colour(ink.tone),
         ...(ink.dash ? { dashArray: [...ink.dash] } : {}),
       });
       return;
@@ -85,7 +81,7 @@ function draw(page: PDFPage, ink: Ink, height: number, fonts: ReadonlyMap<FontNa
           y: height - ink.y,
           size: ink.size,
           font,
-          color: TONES[ink.tone ?? 'ink'],
+          color: colour(ink.tone),
         });
       return;
     }
@@ -98,10 +94,13 @@ function draw(page: PDFPage, ink: Ink, height: number, fonts: ReadonlyMap<FontNa
   }
 }
 
-function paint({ fill, stroke, width }: Paint) {
+function paint({ fill, stroke, width, opacity, dash }: Paint) {
   return {
-    ...(fill ? { color: TONES[fill] } : {}),
-    ...(stroke ? { borderColor: TONES[stroke], borderWidth: width ?? 1 } : {}),
+    color: fill && colour(fill),
+    opacity,
+    borderColor: stroke && colour(stroke),
+    borderWidth: stroke && (width ?? 1),
+    borderDashArray: dash && [...dash],
   };
 }
 

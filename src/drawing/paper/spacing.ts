@@ -1,6 +1,6 @@
 import type { SignatureChange, WrittenBar, WrittenNote } from '../../core';
 import { KEY_SIGN, TIME, signatureChangeWidth } from '../signatureWidths';
-import { glyphWidth } from './ink';
+import { glyphWidth } from './words';
 
 /*
  * Where notes stand in a line of music: each bar has its least width, and what it would have in peace; lines are broken so that all are about equally full. Lengths in

@@ -1,35 +1,20 @@
-import { glyphOf, type GlyphName, type Ink, type Page, type Paint, type Segment, type Tone } from './ink';
-import { svgText } from '../../wording/rooms/drawings';
+import type { GlyphName, Ink, Page, Paint, Segment } from './ink';
+import { glyphOf } from './words';
+import { PAGE_TONES, PAPER_TONES, pathText, short, type Tones } from './tones';
 
 /*
  * A page as SVG.
  */
 
-type Tones = Readonly<Record<Tone, string>>;
-
-/** On white paper, and on the page, whose own colours follow light and dark. */
-const PAPER: Tones = { ink: '#000', grey: '#555', light: '#ddd', paper: '#fff' };
-const SCREEN: Tones = {
-  ink: 'currentColor',
-  grey: 'var(--color-faded)',
-  light: 'var(--color-rule)',
-  paper: 'var(--color-sheet)',
-};
 const FAMILIES = {
   sans: "'Atkinson Hyperlegible Next Variable','Atkinson Hyperlegible Next',sans-serif",
   bold: "'Atkinson Hyperlegible Next Variable','Atkinson Hyperlegible Next',sans-serif",
   serif: "'Literata Variable',Literata,serif",
-  title: svgText.literataVariableLiterataSerif,
+  title: "'Literata Variable',Literata,serif",
 } as const;
-
-const short = (value: number) => String(Math.round(value * 100) / 100);
 
 const escapedXml = (text: string) =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
-
-export function pathText(path: readonly Segment[]): string {
-  return path.map(([letter, ...numbers]) => letter + (numbers as number[]).map(short).join(' ')).join('');
-}
 
 /**
  * @param title said to those who do not see it
@@ -41,7 +26,7 @@ export function svgOf({ width, height, inks }: Page, title: string, prefix = 'g'
     used.add(glyph);
     return `<use href="#${prefix}-${glyph}"`;
   };
-  const body = inks.map((ink) => element(ink, PAPER, sign)).join('');
+  const body = inks.map((ink) => element(ink, PAPER_TONES, sign)).join('');
   const defs = [...used].map((name) => `<path id="${prefix}-${name}" d="${glyphOf(name).d}"/>`).join('');
   const size = `width="${short(width)}pt" height="${short(height)}pt" viewBox="0 0 ${short(width)} ${short(height)}"`;
   return `<svg xmlns="http://www.w3.org/2000/svg" ${size} role="img"><title>${escapedXml(title)}</title><defs>${defs}</defs>${body}</svg>`;
@@ -57,7 +42,7 @@ export function screenSvg({ width, height, inks }: Page): string {
   const lines = inks.filter(isPlainLine);
   const letters = inks.filter(isLetter);
   const others = inks.filter((ink) => !isPlainLine(ink) && !isLetter(ink));
-  const alone = [...joinedLines(lines), ...others].map((ink) => element(ink, SCREEN, sign));
+  const alone = [...joinedLines(lines), ...others].map((ink) => element(ink, PAGE_TONES, sign));
   const body = [...alone, ...joinedLetters(letters)].join('');
   return `<svg width="${short(width)}" height="${short(height)}" aria-hidden="true">${body}</svg>`;
 }
@@ -94,7 +79,7 @@ function joinedLines(lines: readonly Line[]): Ink[] {
 function joinedLetters(letters: readonly Words[]): string[] {
   return alike(letters, ({ font, size, tone }) => `${font} ${size} ${tone}`).map((row) => {
     const places = (of: 'x' | 'y') => row.map((one) => short(one[of])).join(' ');
-    return textElement(row[0], places('x'), places('y'), row.map(({ text }) => text).join(''), SCREEN);
+    return textElement(row[0], places('x'), places('y'), row.map(({ text }) => text).join(''), PAGE_TONES);
   });
 }
 
@@ -124,9 +109,11 @@ function textElement({ font, size, tone }: Words, x: string, y: string, text: st
   return `<text x="${x}" y="${y}" font-family="${FAMILIES[font]}" font-weight="${weight}" font-size="${short(size)}" fill="${tones[tone ?? 'ink']}" xml:space="preserve">${escapedXml(text)}</text>`;
 }
 
-function paint({ fill, stroke, width }: Paint, tones: Tones): string {
+function paint({ fill, stroke, width, opacity, dash }: Paint, tones: Tones): string {
   const line = stroke
     ? ` stroke="${tones[stroke]}" stroke-width="${short(width ?? 1)}" stroke-linejoin="round" stroke-linecap="round"`
     : '';
-  return `fill="${fill ? tones[fill] : 'none'}"${line}`;
+  const dashes = dash ? ` stroke-dasharray="${short(dash[0])} ${short(dash[1])}"` : '';
+  const clear = opacity === undefined ? '' : ` fill-opacity="${opacity}"`;
+  return `fill="${fill ? tones[fill] : 'none'}"${clear}${line}${dashes}`;
 }

@@ -1,7 +1,8 @@
 import { keyAlteration, SIGNS, type Clef, type InstrumentName, type Pitch, type WrittenBar } from '../../core';
 import { AFTER_BAR } from '../signatureWidths';
 import { drawClef, drawKey, drawTime, drawSignatureChange } from './head';
-import { line, placed, textWidth, words, type Ink } from './ink';
+import { line, placed, type Ink } from './ink';
+import { textWidth, words } from './words';
 import { drawSlurs, drawTies, drawTuplets } from './joins';
 import { drawGuide, drawNotes, drawRest, GUIDE_ROOM, setNote, type Desk, type SetNote } from './notes';
 import { writeFingers, writeMarked, writePositions, writeStrings, writeUnder, type Edges, type Over } from './over';

@@ -1,5 +1,6 @@
-import { brokenWords, line, placed, words, type FontName, type Ink, type Page } from '../paper/ink';
-import { blocksText } from '../../wording/rooms/drawings';
+import { line, placed, type FontName, type Ink, type Page } from '../paper/ink';
+import { brokenWords, words } from '../paper/words';
+import * as sheetDrawingsText from '../../wording/rooms/sheetDrawings';
 
 /*
  * What a page is made of, from top to bottom: blocks that are never parted. In points; y is 0 at a block's top.
@@ -83,7 +84,9 @@ function footInks(left: string, page: number, of: number, width: number, height:
   const size = 7.5;
   return [
     ...words(MARGIN, y, left, { size, tone: 'grey' }),
-    ...(of > 1 ? words(width - MARGIN, y, blocksText.of(page, of), { size, tone: 'grey', anchor: 'end' }) : []),
+    ...(of > 1
+      ? words(width - MARGIN, y, sheetDrawingsText.blocksOf(page, of), { size, tone: 'grey', anchor: 'end' })
+      : []),
   ];
 }
 

@@ -1,8 +1,9 @@
 import type { SheetPlan } from './sheetParts';
-import { words, type Ink } from '../paper/ink';
+import type { Ink } from '../paper/ink';
+import { words } from '../paper/words';
 import { compose, heading, innerWidth, paragraph, PAPERS, type Block, type Composed } from './blocks';
 import { sheetBlocks, type SheetAsk, type SheetChoices } from './sheet';
-import { bookText } from '../../wording/rooms/drawings';
+import * as sheetDrawingsText from '../../wording/rooms/sheetDrawings';
 
 /*
  * A book: a title with contents, then a sheet for each plan.
@@ -40,7 +41,7 @@ export function bookPages(ask: BookAsk): Composed {
   const contents = compose(contentBlocks(ask, numbered.marks, perPage), paper, { left: ask.caution, from: 1, of: all });
   return {
     pages: [...contents.pages, ...numbered.pages],
-    marks: [{ title: bookText.contents, page: 1 }, ...numbered.marks],
+    marks: [{ title: sheetDrawingsText.contents, page: 1 }, ...numbered.marks],
   };
 }
 

@@ -1,7 +1,8 @@
 import type { NoteNames } from '../../core';
 import type { Planned } from './sheetParts';
 import type { PartOnPaper } from '../paper/system';
-import { line, words } from '../paper/ink';
+import { line } from '../paper/ink';
+import { words } from '../paper/words';
 import { compose, heading, innerWidth, paragraph, type Block, type Composed } from './blocks';
 import { partOnPaper, systemBlocks, type SheetChoices } from './sheet';
 

@@ -9,12 +9,13 @@ import {
   type PlanRequest,
   type Setup,
 } from '../../core';
-import { printed } from '../../wording/notes';
 import { placeName } from '../../wording/places';
 import { sentence } from '../../wording/grammar';
-import { line, textWidth, words, type Ink } from '../paper/ink';
+import { nutMark, ON_PAPER, stringMarks, tipMarks } from '../board/fingerboard';
+import { line, type Ink, type Mark } from '../paper/ink';
+import { textWidth, typeset, words } from '../paper/words';
 import { at as moved, type Block } from './blocks';
-import { patternsText } from '../../wording/rooms/drawings';
+import * as sheetDrawingsText from '../../wording/rooms/sheetDrawings';
 
 /*
  * Finger patterns as small fingerboards in the size they have on this student's instrument: a hand can be laid on the paper. Fingers that touch are joined.
@@ -59,7 +60,7 @@ export function patternsOf(plan: Plan, { strings }: Setup, { instrument }: PlanR
     }
   }
   return [...byPlace].map(([title, laid]) => ({
-    title: /position|thumb/i.test(title) ? title : patternsText.position(title),
+    title: /position|thumb/i.test(title) ? title : sheetDrawingsText.position(title),
     fingers: [...laid.values()],
   }));
 }
@@ -95,31 +96,34 @@ function drawPattern(
   const lowest = Math.min(...used);
   const row = STRING_MM * MM;
   const y = (string: number) => size * 1.7 + (highest - string + 0.7) * row;
-  const heading = scale < 1 ? patternsText.smallerThanItIs(title) : title;
-  const inks: Ink[] = [...words(0, size, heading, { size, font: 'bold' })];
-  for (let string = lowest; string <= highest; string++) {
-    const plays = used.includes(string);
-    inks.push(line(x(nut ? 0 : from), y(string), width, y(string), plays ? 0.9 : 0.5, plays ? {} : { tone: 'grey' }));
-    inks.push(
-      ...words(2, y(string) + size * 0.34, printed(strings[string].name), {
-        size: size * 0.9,
-        tone: plays ? 'ink' : 'grey',
-      }),
+  const heading = scale < 1 ? sheetDrawingsText.smallerThanItIs(title) : title;
+  const marks: Mark[] = [...words(0, size, heading, { size, font: 'bold' })];
+  const look = { ...ON_PAPER, name: { size: size * 0.9, bold: false } };
+  for (let string = lowest; string <= highest; string++)
+    marks.push(
+      ...stringMarks(
+        {
+          name: strings[string].name,
+          below: strings.length - 1 - string,
+          y: y(string),
+          from: x(nut ? 0 : from),
+          to: width,
+          nameX: 2,
+          faint: !used.includes(string),
+        },
+        look,
+      ),
     );
-  }
-  if (nut) inks.push(line(x(0), y(highest) - 3, x(0), y(lowest) + 3, 2.4));
+  if (nut) marks.push(nutMark(x(0), y(highest) - 3, y(lowest) + 3, look));
   // A tip never covers the next string's.
   const tip = Math.min((hand.fingertipMm / 2) * MM * scale, row * 0.46);
   for (let string = lowest; string <= highest; string++)
-    inks.push(...joined(fingers, string, { lengthMm, hand, place, y, tip }));
+    marks.push(...joined(fingers, string, { lengthMm, hand, place, y, tip }));
   for (const { string, finger, semitones, again } of fingers) {
-    const [cx, cy] = [place(semitones), y(string)];
-    inks.push({ kind: 'disc', x: cx, y: cy, r: tip, fill: again ? 'paper' : 'ink', stroke: 'ink', width: 1 });
-    const tone = again ? 'ink' : 'paper';
-    inks.push(
-      ...words(cx, cy + tip * 0.42, String(finger), { size: tip * 1.25, font: 'bold', anchor: 'middle', tone }),
-    );
+    const tipPlace = { x: place(semitones), y: y(string), r: tip, size: tip * 1.25 };
+    marks.push(...tipMarks(finger, { ...tipPlace, kind: again ? 'again' : 'pressed' }, look));
   }
+  const inks = typeset(marks);
   return { inks, width: Math.max(width, textWidth(heading, 'bold', size)), height: y(lowest) + row * 0.6 };
 }
 
@@ -184,7 +188,7 @@ function measure(size: number): Block {
       line(0, y, length, y, 0.7),
       line(0, y - 3, 0, y + 3, 0.7),
       line(length, y - 3, length, y + 3, 0.7),
-      ...words(length + 6, size, patternsText.is20MmWhere, { size: size * 0.85, tone: 'grey' }),
+      ...words(length + 6, size, sheetDrawingsText.is20MmWhere, { size: size * 0.85, tone: 'grey' }),
     ],
     height: size * 1.3,
     before: size * 0.4,

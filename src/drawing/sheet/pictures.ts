@@ -8,7 +8,7 @@ import { at } from './blocks';
 import { neckInks } from './neck';
 import { partOnPaper } from './sheet';
 import { trailInks, TRAIL_HEIGHT } from './trail';
-import { picturesText } from '../../wording/rooms/drawings';
+import * as sheetDrawingsText from '../../wording/rooms/sheetDrawings';
 
 /*
  * Pictures of one plan, to be put into other papers: the staff with its fingers, the hand trail under it, the neck.
@@ -38,7 +38,7 @@ export function pictureOf(name: PictureName, planned: Planned): Page {
     y += (bottom - top) * SPACE + 10;
     if (name === 'trail') {
       const xs = new Map([...places[0]].map(([event, x]) => [event, EDGE + (x + 0.6) * SPACE]));
-      inks.push(...at(trailInks(planned.plan, setup, xs, EDGE, EDGE + WIDTH), 0, y));
+      inks.push(...at(trailInks(planned.plan, xs, EDGE, EDGE + WIDTH), 0, y));
       y += TRAIL_HEIGHT + 16;
     }
   }
@@ -74,5 +74,5 @@ export function firstBars(request: PlanRequest, width: number): string {
     inks.push(...placed(own, space, 0, y - top * space));
     y += (bottom - top) * space + 12;
   }
-  return svgOf({ width, height: y, inks }, picturesText.theFirstBars, 'first');
+  return svgOf({ width, height: y, inks }, sheetDrawingsText.theFirstBars, 'first');
 }

@@ -1,6 +1,7 @@
 import { resolveHand, resolveSetup, writtenBars, type NoteNames } from '../../core';
 import type { HardPlace, Planned, SheetPlan } from './sheetParts';
-import { line, placed, words, type Ink } from '../paper/ink';
+import { line, placed, type Ink } from '../paper/ink';
+import { words } from '../paper/words';
 import { drawLines, type DrawnLine, type PartOnPaper } from '../paper/system';
 import {
   compose,
@@ -15,7 +16,7 @@ import {
 } from './blocks';
 import { overOf, type MarkChoices } from './marks';
 import { patternBlocks } from './patterns';
-import { sheetText } from '../../wording/rooms/drawings';
+import * as sheetDrawingsText from '../../wording/rooms/sheetDrawings';
 
 /*
  * A sheet for a student: plans with what belongs to them, from top to bottom.
@@ -83,7 +84,7 @@ export function sheetBlocks(ask: SheetAsk): Block[] {
     ...(ask.reminders ? [paragraph(ask.reminders, width, sizes.text, { font: 'serif' })] : []),
     ...plans.flatMap((plan) => planBlocks(ask, plan, width, plans.length > 1)),
     ...(choices.ladder && ask.ladder.length > 0
-      ? [heading(sheetText.stepsWithABox, sizes.section), ...tickRows(ask.ladder, BOXES, width, sizes.text)]
+      ? [heading(sheetDrawingsText.stepsWithABox, sizes.section), ...tickRows(ask.ladder, BOXES, width, sizes.text)]
       : []),
     ...(choices.log
       ? [
@@ -93,7 +94,7 @@ export function sheetBlocks(ask: SheetAsk): Block[] {
               ['Date', 0.16],
               ['Minutes', 0.12],
               ['Tempo', 0.14],
-              [sheetText.howItWentAnd, 0.58],
+              [sheetDrawingsText.howItWentAnd, 0.58],
             ],
             LOG_ROWS,
             width,
@@ -153,13 +154,13 @@ function planBlocks({ choices, names }: SheetAsk, one: SheetPlan, width: number,
     legendBlock(part, sizes.text),
     ...(choices.patterns
       ? [
-          heading(sheetText.fingerPatternsInTrue, sizes.section),
+          heading(sheetDrawingsText.fingerPatternsInTrue, sizes.section),
           ...patternBlocks(one.plan, setup, hand, one.request, width, sizes.text),
         ]
       : []),
     ...(hard.length > 0
       ? [
-          heading(sheetText.hardPlaces, sizes.section),
+          heading(sheetDrawingsText.hardPlaces, sizes.section),
           ...hard.flatMap((place, n) => hardBlocks(place, n, width, choices, names)),
         ]
       : []),
@@ -195,10 +196,10 @@ function lineBlock({ inks, top, bottom }: DrawnLine, space: number, first: boole
 /** What the signs mean that are on this sheet. */
 function legendBlock({ over }: PartOnPaper, size: number): Block {
   const told = [
-    ...(over.guides.size > 0 ? [sheetText.smallNoteGuideNote] : []),
-    ...(over.rings.size > 0 ? [sheetText.circleRingingNote] : []),
-    ...(over.checks.size > 0 ? [sheetText.tickCheckItAgainst] : []),
-    ...(over.strings.length > 0 ? [sheetText.numeralsStringsIThe] : []),
+    ...(over.guides.size > 0 ? [sheetDrawingsText.smallNoteGuideNote] : []),
+    ...(over.rings.size > 0 ? [sheetDrawingsText.circleRingingNote] : []),
+    ...(over.checks.size > 0 ? [sheetDrawingsText.tickCheckItAgainst] : []),
+    ...(over.strings.length > 0 ? [sheetDrawingsText.numeralsStringsIThe] : []),
     ...(over.extensions.size > 0 ? ['ext.: extension'] : []),
   ];
   return { ...paragraph(told.join('  ·  '), Infinity, size * 0.82), before: size * 0.4 };

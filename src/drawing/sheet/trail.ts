@@ -1,82 +1,82 @@
-import { stopMm, type Plan, type Setup } from '../../core';
-import { line, words, type Ink, type Segment } from '../paper/ink';
-import { trailText } from '../../wording/rooms/drawings';
+import type { Plan } from '../../core';
+import { rulerMark } from '../../wording/rooms/drawings';
+import {
+  bandMark,
+  fingerMarks,
+  raisedShifts,
+  shiftMarks,
+  spreadMarks,
+  tokenMarks,
+  type TrailLook,
+  type TrailPlaces,
+} from '../board/trail';
+import { line, type Ink } from '../paper/ink';
+import { typeset, words } from '../paper/words';
 
 /*
- * The hand trail on paper: the vertical axis is real distance along the neck, the band is the hand, and a shift is a step with its distance.
+ * The hand trail on paper, under one line of music.
  */
 
-export const TRAIL_HEIGHT = 110;
-const TIP = 5.6;
+export const TRAIL_HEIGHT = 126;
+/** Room over the highest place for the words of two shifts. */
+const TOP = 22;
+const FOOT = 8;
+
+const ON_PAPER: TrailLook = {
+  token: 5.6,
+  finger: 7.6,
+  edge: 0.8,
+  stretched: 1.8,
+  words: 7,
+  step: 1.8,
+  dot: 2.4,
+  wordsWide: 30,
+};
+/** Half a column, where a line has one note only. */
+const HALF = 12;
 
 /**
  * @param xs where each event stands, in points; only events on this line have a place
  * @param left @param right the edges of the line
  */
-export function trailInks(
-  plan: Plan,
-  { lengthMm }: Setup,
-  xs: ReadonlyMap<number, number>,
-  left: number,
-  right: number,
-): Ink[] {
-  const shown = plan.steps.filter(({ at }) => xs.has(at));
-  if (shown.length === 0) return [];
-  const most = Math.max(
-    ...plan.steps.flatMap(({ handMm, stops }) => [
-      handMm[1],
-      ...stops.map(({ semitones }) => stopMm(lengthMm, semitones)),
-    ]),
-  );
+export function trailInks(plan: Plan, xs: ReadonlyMap<number, number>, left: number, right: number): Ink[] {
+  const steps = plan.steps.filter(({ at }) => xs.has(at));
+  if (steps.length === 0) return [];
+  const most = Math.max(60, ...plan.steps.map(({ handMm }) => handMm[1])) * 1.06;
   // As on the Bench: up the neck is up.
-  const y = (mm: number) => TRAIL_HEIGHT - 6 - (mm / (most + 8)) * (TRAIL_HEIGHT - 12);
-  const inks: Ink[] = [
-    line(left, y(0), right, y(0), 1.6),
-    ...words(left, y(0) - 2.5, 'nut', { size: 7, tone: 'grey' }),
+  const y = (mm: number) => TRAIL_HEIGHT - FOOT - (mm / most) * (TRAIL_HEIGHT - TOP - FOOT);
+  const places: TrailPlaces = { left: columns(xs), y };
+  const verdicts = new Map(plan.reach.map(({ at, verdict }) => [at, verdict]));
+  const verdictAt = (at: number) => verdicts.get(at);
+  const shifts = plan.shifts.filter(({ to }) => xs.has(to));
+  const raised = raisedShifts(shifts, places, ON_PAPER);
+  const byAt = new Map(plan.steps.map((step) => [step.at, step]));
+  const inks: Ink[] = [line(left, y(0), right, y(0), 1.6), ...words(left, y(0) - 2.5, rulerMark(0), MARK)];
+  for (let mm = 50; mm < most; mm += 50)
+    inks.push(
+      line(left, y(mm), right, y(mm), 0.4, { tone: 'light' }),
+      ...words(left, y(mm) - 1.5, rulerMark(mm), MARK),
+    );
+  const marks = [
+    bandMark(steps, places),
+    ...shifts.flatMap((shift) => {
+      const [from, to] = [byAt.get(shift.from), byAt.get(shift.to)];
+      return from && to ? shiftMarks(shift, { from, to, raised: raised.has(shift.to) }, places, ON_PAPER) : [];
+    }),
+    ...tokenMarks(steps, verdictAt, places, ON_PAPER),
+    ...spreadMarks(steps, verdictAt, places, ON_PAPER),
+    ...fingerMarks(steps, places, ON_PAPER),
   ];
-  for (let mm = 50; mm < most; mm += 50) {
-    inks.push(line(left, y(mm), right, y(mm), 0.4, { tone: 'light' }));
-    inks.push(...words(left, y(mm) - 1.5, trailText.mm(mm), { size: 6.5, tone: 'grey' }));
-  }
-  const upper: Segment[] = [];
-  const lower: Segment[] = [];
-  shown.forEach(({ at, handMm }, n) => {
-    const x = xs.get(at) as number;
-    const half = 7;
-    for (const side of [x - half, x + half]) {
-      upper.push([n === 0 && side < x ? 'M' : 'L', side, y(handMm[0])]);
-      lower.unshift(['L', side, y(handMm[1])]);
-    }
-  });
-  inks.push({ kind: 'shape', path: [...upper, ...lower, ['Z']], fill: 'light' });
-  const shifts = new Map(plan.shifts.map((shift) => [shift.to, shift]));
-  shown.forEach(({ at, stops }, n) => {
-    const x = xs.get(at) as number;
-    const shift = shifts.get(at);
-    const before = shown[n - 1];
-    if (shift && before) {
-      const from = xs.get(before.at) as number;
-      inks.push(line(from, y(before.handMm[0]), x, y(shown[n].handMm[0]), 1.5, { dash: [3, 2] }));
-      inks.push(
-        ...words((from + x) / 2, TRAIL_HEIGHT + 7, trailText.millimetres(Math.round(shift.travelMm)), {
-          size: 7,
-          anchor: 'middle',
-        }),
-      );
-    }
-    for (const { semitones, finger } of stops) {
-      const cy = y(stopMm(lengthMm, semitones));
-      const open = finger === 0;
-      inks.push({ kind: 'disc', x, y: cy, r: TIP, fill: open ? 'paper' : 'ink', stroke: 'ink', width: 0.8 });
-      inks.push(
-        ...words(x, cy + 2.7, String(finger), {
-          size: 7.6,
-          font: 'bold',
-          anchor: 'middle',
-          tone: open ? 'ink' : 'paper',
-        }),
-      );
-    }
-  });
-  return inks;
+  return [...inks, ...typeset(marks)];
+}
+
+const MARK = { size: 6.5, tone: 'grey' } as const;
+
+/** Left edges of the columns of a line: half way between two notes. */
+function columns(xs: ReadonlyMap<number, number>): (at: number) => number {
+  return (at) => {
+    const [before, here] = [xs.get(at - 1), xs.get(at)];
+    if (here === undefined) return (before ?? 0) + HALF;
+    return before === undefined ? here - HALF : (before + here) / 2;
+  };
 }

@@ -1,5 +1,5 @@
 import { refusalAnswer } from '../../wording/issues';
-import { _bodyText } from '../../wording/rooms/serving';
+import * as servingText from '../../wording/rooms/serving';
 
 /** Past this many times its limit a sender is cut off without an answer. */
 const DRAINED = 10;
@@ -37,13 +37,13 @@ export function refusal(status: number, message: string, headers: Record<string,
   return json(status, JSON.stringify(refusalAnswer(message)), headers);
 }
 
-export const CUT_OFF = _bodyText.theRequestWasCut;
+export const CUT_OFF = servingText.theRequestWasCut;
 
 /** Seconds after which one who was sent away may come again. */
 const COME_AGAIN = 2;
 
 export function busy(): Response {
-  return refusal(503, _bodyText.tooManyPlansAre(COME_AGAIN), { 'retry-after': String(COME_AGAIN) });
+  return refusal(503, servingText.tooManyPlansAre(COME_AGAIN), { 'retry-after': String(COME_AGAIN) });
 }
 
 /** How a way in is asked: what is left out is answered with the methods there are. */

@@ -2,7 +2,7 @@ import type { APIRoute } from 'astro';
 import { bookTexts, MOST_PAGES, workBook } from '../../work/book';
 import { busy, CUT_OFF, onlyPost, readBody, refusal } from './_body';
 import { pool } from './_pool';
-import { bookText } from '../../wording/rooms/serving';
+import * as servingText from '../../wording/rooms/serving';
 
 export const prerender = false;
 
@@ -18,11 +18,11 @@ export const POST: APIRoute = async ({ request }) => {
   if (open >= MOST_BOOKS) return busy();
   const body = await readBody(request, MOST_BYTES);
   if (body.kind === 'cut-off') return refusal(400, CUT_OFF);
-  if (body.kind === 'too-large') return refusal(413, bookText.theBookIsLarger(MOST_BYTES));
+  if (body.kind === 'too-large') return refusal(413, servingText.theBookIsLarger(MOST_BYTES));
   const texts = bookTexts(body.text);
-  if (texts === null) return refusal(422, bookText.thisIsNotA);
-  if (texts.length === 0) return refusal(422, bookText.theBookIsEmpty);
-  if (texts.length > MOST_PAGES) return refusal(422, bookText.aBookHoldsAt(MOST_PAGES, texts.length));
+  if (texts === null) return refusal(422, servingText.thisIsNotA);
+  if (texts.length === 0) return refusal(422, servingText.theBookIsEmpty);
+  if (texts.length > MOST_PAGES) return refusal(422, servingText.aBookHoldsAt(MOST_PAGES, texts.length));
   if (open >= MOST_BOOKS) return busy();
   return new Response(bookStream(texts, request.signal), {
     headers: { 'content-type': 'application/x-ndjson; charset=utf-8' },
@@ -57,7 +57,7 @@ function bookStream(texts: readonly string[], gone: AbortSignal): ReadableStream
         controller.enqueue(encoder.encode(value + '\n'));
         timer = setTimeout(() => {
           end();
-          controller.error(new Error(bookText.theReaderOfA));
+          controller.error(new Error(servingText.theReaderOfA));
         }, READER_SECONDS * 1000);
       } catch {
         end();
@@ -68,4 +68,4 @@ function bookStream(texts: readonly string[], gone: AbortSignal): ReadableStream
   });
 }
 
-export const ALL: APIRoute = () => onlyPost(bookText.booksAreAskedFor);
+export const ALL: APIRoute = () => onlyPost(servingText.booksAreAskedFor);

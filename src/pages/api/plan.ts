@@ -2,7 +2,7 @@ import type { APIRoute } from 'astro';
 import { Busy, Gone } from '../../work/pool';
 import { busy, CUT_OFF, json, onlyPost, readBody, refusal } from './_body';
 import { pool } from './_pool';
-import { planText } from '../../wording/rooms/serving';
+import * as servingText from '../../wording/rooms/serving';
 
 export const prerender = false;
 
@@ -12,7 +12,7 @@ const MOST_BYTES = 4_000_000;
 export const POST: APIRoute = async ({ request }) => {
   const body = await readBody(request, MOST_BYTES);
   if (body.kind === 'cut-off') return refusal(400, CUT_OFF);
-  if (body.kind === 'too-large') return refusal(413, planText.theRequestIsLarger(MOST_BYTES));
+  if (body.kind === 'too-large') return refusal(413, servingText.theRequestIsLarger(MOST_BYTES));
   try {
     const { status, text } = await pool().work({ text: body.text }, { signal: request.signal });
     return json(status, text);
@@ -24,4 +24,4 @@ export const POST: APIRoute = async ({ request }) => {
   }
 };
 
-export const ALL: APIRoute = () => onlyPost(planText.plansAreAskedFor);
+export const ALL: APIRoute = () => onlyPost(servingText.plansAreAskedFor);

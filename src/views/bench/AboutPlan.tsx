@@ -4,15 +4,15 @@ import type { PlanRecord } from '../../core';
 import { later } from '../../ui/later';
 import type { Shown } from './shown';
 import { TasteLine } from './TasteLine';
-import { aboutPlanText } from '../../wording/rooms/benchBrief';
+import * as benchBriefText from '../../wording/rooms/benchBrief';
 
-const AsWritten = later(aboutPlanText.whatWasWritten, async () => (await import('./AsWritten')).AsWritten);
+const AsWritten = later(benchBriefText.whatWasWritten, async () => (await import('./AsWritten')).AsWritten);
 const GivenDifferences = later(
-  aboutPlanText.whatDiffersForThis,
+  benchBriefText.whatDiffersForThis,
   async () => (await import('./Given')).GivenDifferences,
 );
 const SavedFingering = later(
-  aboutPlanText.theSavedFingering,
+  benchBriefText.theSavedFingering,
   async () => (await import('./SavedFingering')).SavedFingering,
 );
 

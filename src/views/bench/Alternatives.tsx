@@ -8,7 +8,7 @@ import { planWords, type Speech } from '../../wording/plans';
 import { planName, tradeWords } from '../../wording/ways';
 import { CompareWith } from './CompareWith';
 import type { Shown } from './shown';
-import { alternativesText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 /** Ways shown before "all" is asked for. */
 const FIRST = 3;
@@ -27,7 +27,7 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
     <section aria-labelledby="alternatives">
       <div className="ways-head" data-testid="ways-head">
         <h2 id="alternatives" className="font-serif text-lg font-semibold">
-          {more ? alternativesText.ways : plans.length === 1 ? alternativesText.oneWay : counted(plans.length, 'way')}
+          {more ? benchPlanText.ways : plans.length === 1 ? benchPlanText.oneWay : counted(plans.length, 'way')}
         </h2>
         <Help word="way" />
         <CompareWith />
@@ -55,7 +55,7 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
                 {planWords(plan, speech.instrument)}
               </span>
               <span className="more-words text-sm leading-tight text-faded">
-                {plan.changes ? tradeWords(plan.changes) : alternativesText.theEasiestForThis}
+                {plan.changes ? tradeWords(plan.changes) : benchPlanText.theEasiestForThis}
               </span>
               <span className="sr-only">, </span>
               <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />
@@ -64,11 +64,11 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
               <button
                 type="button"
                 aria-pressed={at === beside}
-                aria-label={alternativesText.compareWayWithThe(at + 1)}
+                aria-label={benchPlanText.compareWayWithThe(at + 1)}
                 onClick={() => layWayBeside(at === beside ? null : plan)}
                 className="absolute top-6 right-0 min-h-6 cursor-pointer px-3 text-sm text-dove underline"
               >
-                {at === beside ? alternativesText.close : alternativesText.compare}
+                {at === beside ? benchPlanText.close : benchPlanText.compare}
               </button>
             )}
           </li>
@@ -78,7 +78,7 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
             <li key={plans.length + at} aria-hidden className="way rounded-md border-2 border-rule opacity-50" />
           ))}
         {!more && plans.length === 1 && (
-          <li className="more-words px-1 text-sm text-faded">{alternativesText.noOtherWayIs}</li>
+          <li className="more-words px-1 text-sm text-faded">{benchPlanText.noOtherWayIs}</li>
         )}
       </ol>
       <p className="flex h-9 items-center justify-between gap-2 overflow-hidden">
@@ -88,7 +88,7 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
             onClick={() => setAll(true)}
             className="min-h-8 cursor-pointer text-sm text-dove underline"
           >
-            {alternativesText.allWays(plans.length)}
+            {benchPlanText.allWays(plans.length)}
           </button>
         )}
         {demand && (
@@ -97,7 +97,7 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
             onClick={() => demandWay(plans[chosen])}
             className="min-h-8 min-w-0 cursor-pointer truncate text-left text-sm text-dove underline"
           >
-            {alternativesText.putIntoTheBrief(planName(plans[chosen], speech))}
+            {benchPlanText.putIntoTheBrief(planName(plans[chosen], speech))}
           </button>
         )}
       </p>
@@ -107,8 +107,8 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
 
 /** What came out, for those who hear it: "3 ways; first: 2 shifts: 1st – 3rd – 1st". */
 function resultWords([first, ...others]: readonly Plan[], speech: Speech): string {
-  const count = others.length === 0 ? alternativesText.oneWay : counted(others.length + 1, 'way');
-  return alternativesText.first(count, planWords(first, speech.instrument));
+  const count = others.length === 0 ? benchPlanText.oneWay : counted(others.length + 1, 'way');
+  return benchPlanText.first(count, planWords(first, speech.instrument));
 }
 
 /** A way is the same button from answer to answer: what is pressed is what was seen. */
@@ -117,7 +117,7 @@ function keyOf({ way }: Plan, own: boolean): string {
 }
 
 function nameOf(plan: Plan, own: boolean, speech: Speech): string {
-  return own ? alternativesText.theSavedFingering : planName(plan, speech);
+  return own ? benchPlanText.theSavedFingering : planName(plan, speech);
 }
 
 /** How hard a way is beside the hardest shown, as a bar at its foot. */
@@ -125,8 +125,8 @@ function Difficulty({ share }: { readonly share: number }) {
   return (
     <span
       role="img"
-      aria-label={alternativesText.difficultyOf100(Math.round(share * 100))}
-      title={alternativesText.difficultyBesideTheHardest}
+      aria-label={benchPlanText.difficultyOf100(Math.round(share * 100))}
+      title={benchPlanText.difficultyBesideTheHardest}
       className="absolute inset-x-2.5 bottom-0.5 h-1 overflow-hidden rounded-full bg-rule"
     >
       <span className="block h-full bg-dove" style={{ width: `${Math.max(4, share * 100)}%` }} />

@@ -9,7 +9,8 @@ import type { Lock } from '../../core';
 import { number } from '../../wording/grammar';
 import type { Speech } from '../../wording/plans';
 import { beyondWords, unplayableWords } from '../../wording/written';
-import { asWrittenText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
+import * as benchPanelsText from '../../wording/rooms/benchPanels';
 
 interface Props {
   readonly written: readonly Lock[];
@@ -51,20 +52,20 @@ export function AsWritten({ written, speech }: Props) {
     >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 id="as-written" className="flex-1 font-serif text-lg font-semibold">
-          {asWrittenText.asWrittenBesideOurs}
+          {benchPanelsText.asWrittenBesideOurs}
         </h2>
         {bars.length > 0 && (
           <>
             <button type="button" className="button" onClick={() => put(() => false)}>
-              {asWrittenText.keepAllOfTheirs}
+              {benchPanelsText.keepAllOfTheirs}
             </button>
             <button type="button" className="button" onClick={() => setRequestAnew(free)}>
-              {asWrittenText.takeOursEverywhere}
+              {benchPanelsText.takeOursEverywhere}
             </button>
           </>
         )}
       </div>
-      {!judged && <p className="text-faded">{asWrittenText.whatIsWrittenIs}</p>}
+      {!judged && <p className="text-faded">{benchPanelsText.whatIsWrittenIs}</p>}
       {judged && <Sum judged={judged} />}
       {judged && (judged.unplayable.length > 0 || judged.beyond.length > 0) && (
         <ul className="list-disc pl-5 text-madder">
@@ -91,18 +92,18 @@ export function AsWritten({ written, speech }: Props) {
 const MOST_TOLD = 8;
 
 function Sum({ judged: { plan, best } }: { readonly judged: Judged }) {
-  if (!plan || !best) return <p>{asWrittenText.whatIsWrittenCannot}</p>;
+  if (!plan || !best) return <p>{benchPanelsText.whatIsWrittenCannot}</p>;
   const more = plan.cost - best.cost;
   return (
     <p>
       {more > 0.05
-        ? asWrittenText.theWrittenFingeringIs(
+        ? benchPanelsText.theWrittenFingeringIs(
             number(more, 1),
             number(best.cost, 1),
             plan.shifts.length,
             best.shifts.length,
           )
-        : asWrittenText.theWrittenFingeringIsAs}
+        : benchPanelsText.theWrittenFingeringIsAs}
     </p>
   );
 }
@@ -115,25 +116,25 @@ interface BarProps {
 function Bar({ bar: { bar, theirs, ours, saved, kept }, onPut }: BarProps) {
   const verdict =
     saved > 0.05
-      ? asWrittenText.oursEasierBy(number(saved, 1))
+      ? benchPanelsText.oursEasierBy(number(saved, 1))
       : saved < -0.05
-        ? asWrittenText.theirsEasierHere
-        : asWrittenText.equalHere;
+        ? benchPanelsText.theirsEasierHere
+        : benchPanelsText.equalHere;
   return (
     <li className="flex min-h-11 flex-wrap items-center gap-x-3 border-t border-rule first:border-t-0">
-      <span className="w-16 font-semibold">{asWrittenText.bar(bar)}</span>
+      <span className="w-16 font-semibold">{benchPlanText.bar(bar)}</span>
       <span className="min-w-56 flex-1">
-        <span className="text-faded">{asWrittenText.written}</span> {theirs}{' '}
-        <span className="text-faded">{asWrittenText.ours}</span> {ours}
+        <span className="text-faded">{benchPlanText.written}</span> {theirs}{' '}
+        <span className="text-faded">{benchPlanText.ours}</span> {ours}
       </span>
       <span className="text-sm text-faded">{verdict}</span>
       <button
         type="button"
         className="button"
-        aria-label={asWrittenText.inBar(kept ? asWrittenText.takeOurs : asWrittenText.keepTheirs, bar)}
+        aria-label={benchPanelsText.inBar(kept ? benchPanelsText.takeOurs : benchPanelsText.keepTheirs, bar)}
         onClick={() => onPut(!kept)}
       >
-        {kept ? asWrittenText.takeOurs : asWrittenText.keepTheirs}
+        {kept ? benchPanelsText.takeOurs : benchPanelsText.keepTheirs}
       </button>
     </li>
   );

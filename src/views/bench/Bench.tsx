@@ -30,18 +30,18 @@ import { Stage } from './Stage';
 import { useShown } from './shown';
 import { StudentMatch } from './StudentMatch';
 import { ThisPlan } from './ThisPlan';
-import { benchText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
-const FirstMinute = later(benchText.howToBegin, async () => (await import('./FirstMinute')).FirstMinute);
-const Palette = later(benchText.theListOfCommands, async () => (await import('./Palette')).Palette);
-const Problems = later(benchText.whatStandsInThe, async () => (await import('./Problems')).Problems);
+const FirstMinute = later(benchPlanText.howToBegin, async () => (await import('./FirstMinute')).FirstMinute);
+const Palette = later(benchPlanText.theListOfCommands, async () => (await import('./Palette')).Palette);
+const Problems = later(benchPlanText.whatStandsInThe, async () => (await import('./Problems')).Problems);
 
 const SAVE_WORDS: Readonly<Record<SaveState, string>> = {
-  unsaved: benchText.notSavedYet,
+  unsaved: benchPlanText.notSavedYet,
   saved: 'Saved',
-  saving: benchText.saving,
-  failed: benchText.notSaved,
-  gone: benchText.deletedOnAnotherPage,
+  saving: benchPlanText.saving,
+  failed: benchPlanText.notSaved,
+  gone: benchPlanText.deletedOnAnotherPage,
 };
 
 // Storage, planner and engraver are made ready while the page is put up: they would be asked for at the end of it.
@@ -80,7 +80,7 @@ export default function Bench() {
   const student = useStudent(record.studentId);
   const title = planTitle(record, student);
   useEffect(() => {
-    document.title = benchText.benchDovePath(title);
+    document.title = benchPlanText.benchDovePath(title);
   }, [title]);
   const { now, after } = useShown(planning, chosen, student?.noteNames);
   const problems = after?.response.problems ?? [];
@@ -89,7 +89,7 @@ export default function Bench() {
     <div className="bench">
       <Head here="/" plan={record.id} brief={briefAddress(record.request)}>
         <label className="flex min-w-20 flex-1 items-center gap-2">
-          <span className="sr-only">{benchText.nameOfThisPlan}</span>
+          <span className="sr-only">{benchPlanText.nameOfThisPlan}</span>
           <input
             className="w-full rounded border border-transparent bg-transparent px-2 py-1 font-serif text-lg hover:border-rule focus:bg-sheet"
             value={record.name}
@@ -100,7 +100,7 @@ export default function Bench() {
         </label>
         <UndoButtons history={history} onUndo={undo} onRedo={redo} />
         <button type="button" className="button" onClick={() => setPalette(true)}>
-          {benchText.commands}
+          {benchPlanText.commands}
         </button>
         <p className="text-sm text-faded" data-testid="save-state" data-state={save}>
           {SAVE_WORDS[save]}
@@ -108,16 +108,16 @@ export default function Bench() {
       </Head>
       <NoticeBar />
       <main id="main" tabIndex={-1} className="bench-main" data-ready={ready}>
-        <h1 className="sr-only">{benchText.bench}</h1>
+        <h1 className="sr-only">{benchPlanText.bench}</h1>
         <div className="bench-brief">
           {save === 'unsaved' && nothingKept && <FirstMinute />}
-          <Section name={benchText.theBrief} on={[record]}>
+          <Section name={benchPlanText.theBrief} on={[record]}>
             <BriefSentence request={record.request} studentId={record.studentId} />
           </Section>
           {record.drillFor && <DrillFor id={record.drillFor} />}
         </div>
         <div className="bench-stage">
-          <Section name={benchText.thePictureOfThe} on={[now]}>
+          <Section name={benchPlanText.thePictureOfThe} on={[now]}>
             <Stage now={now} after={after} request={record.request} />
           </Section>
           <div className="flex flex-col gap-2 pt-2">
@@ -132,14 +132,14 @@ export default function Bench() {
             )}
             <PlannerTrouble planning={planning} />
             {after && (
-              <Section name={benchText.theListOfWays} on={[after]}>
+              <Section name={benchPlanText.theListOfWays} on={[after]}>
                 <Alternatives shown={after} />
               </Section>
             )}
           </div>
           <aside className="bench-more">
             {after?.plan && (
-              <Section name={benchText.theFindings} on={[after]}>
+              <Section name={benchPlanText.theFindings} on={[after]}>
                 <FindingsList key={record.id} planId={record.id} level={student?.level ?? 'middle'} shown={after} />
               </Section>
             )}
@@ -149,12 +149,12 @@ export default function Bench() {
                 <div>
                   <BringInHere />
                 </div>
-                <Section name={benchText.theListOfPlans}>
+                <Section name={benchPlanText.theListOfPlans}>
                   <PlanShelf openId={record.id} />
                 </Section>
               </>
             )}
-            <Section name={benchText.theListOfBriefs}>
+            <Section name={benchPlanText.theListOfBriefs}>
               <Briefs request={record.request} />
             </Section>
           </aside>

@@ -30,9 +30,9 @@ import { positionRuleWords } from '../../wording/places';
 import { MoreWishes } from './MoreWishes';
 import { SayIt } from './SayIt';
 import { Word } from './Word';
-import { briefSentenceText } from '../../wording/rooms/benchBrief';
+import * as benchBriefText from '../../wording/rooms/benchBrief';
 
-const TypedNotes = later(briefSentenceText.theBoxForNotes, async () => (await import('./TypedNotes')).TypedNotes);
+const TypedNotes = later(benchBriefText.theBoxForNotes, async () => (await import('./TypedNotes')).TypedNotes);
 
 interface BriefProps {
   readonly request: PlanRequest;
@@ -44,18 +44,18 @@ export const BriefSentence = memo(function BriefSentence({ request, studentId }:
   const { material, rules = {} } = request;
   const setRules = (part: Rules) => setRequest({ ...request, rules: { ...rules, ...part } });
   return (
-    <section aria-label={briefSentenceText.theBrief} className="brief">
+    <section aria-label={benchBriefText.theBrief} className="brief">
       <p className="contents">
         {material.type === 'notes' ? (
           <NotesWords request={request} material={material} />
         ) : (
           <RunWords request={request} material={material} />
         )}{' '}
-        {briefSentenceText.forIt} <StudentWord studentId={studentId} /> {briefSentenceText.on}{' '}
+        {benchBriefText.forIt} <StudentWord studentId={studentId} /> {benchBriefText.on}{' '}
         <InstrumentWords request={request} />
-        {briefSentenceText.inIt}{' '}
+        {benchBriefText.inIt}{' '}
         <Word
-          label={briefSentenceText.positions}
+          label={benchBriefText.positions}
           value={JSON.stringify(rules.positions ?? null)}
           choices={positionChoices(request.instrument)}
           other={positionRuleWords(rules.positions, request.instrument)}
@@ -78,18 +78,18 @@ function StudentWord({ studentId }: { readonly studentId: string | null }) {
   const students = useStudents();
   return (
     <Word
-      label={briefSentenceText.student}
+      label={benchBriefText.student}
       value={studentId ?? ''}
       choices={[
         ['', 'anyone'],
         ...students.map(({ id, name }) => [id, name || 'a student'] as const),
-        [NEW, briefSentenceText.newStudent],
+        [NEW, benchBriefText.newStudent],
       ]}
       onChange={(id) => {
         if (id === NEW) location.assign('/studio?new');
         else setStudent(students.find((student) => student.id === id) ?? null);
       }}
-      other={briefSentenceText.aStudent}
+      other={benchBriefText.aStudent}
     />
   );
 }
@@ -117,52 +117,48 @@ function RunWords({ request, material }: { readonly request: PlanRequest; readon
     <>
       A{' '}
       <Word
-        label={briefSentenceText.octaves}
+        label={benchBriefText.octaves}
         value={String(material.octaves)}
         choices={octaveChoices(request, material)}
         onChange={(value) => setMaterial({ octaves: Number(value) })}
       />{' '}
       <Word
-        label={briefSentenceText.key}
+        label={benchBriefText.key}
         value={tonicClass(material)}
         choices={TONICS.map((name) => [name, classWords(name).replace(' ', '-')] as const)}
         onChange={setKey}
       />{' '}
       {material.type === 'arpeggio' ? (
         <Word
-          label={briefSentenceText.chord}
+          label={benchBriefText.chord}
           value={material.chord}
           choices={CHORD_CHOICES}
           onChange={(chord) => setMaterial({ chord })}
         />
       ) : (
         <Word
-          label={briefSentenceText.scale}
+          label={benchBriefText.scale}
           value={material.scale}
           choices={SCALE_CHOICES}
           onChange={(scale) => setMaterial({ scale })}
         />
       )}{' '}
       <Word
-        label={briefSentenceText.kind}
+        label={benchBriefText.kind}
         value={kindOf(material)}
-        choices={[
-          ...KIND_CHOICES,
-          [AS_NOTES, briefSentenceText.scaleAsNotesTo],
-          [TYPED, briefSentenceText.notesOfMyOwn],
-        ]}
+        choices={[...KIND_CHOICES, [AS_NOTES, benchBriefText.scaleAsNotesTo], [TYPED, benchBriefText.notesOfMyOwn]]}
         onChange={setKind}
       />{' '}
-      {briefSentenceText.from}{' '}
+      {benchBriefText.from}{' '}
       <Word
-        label={briefSentenceText.start}
+        label={benchBriefText.start}
         value={material.tonic}
         choices={starts.map((name) => [name, noteWords(name)] as const)}
         onChange={(tonic) => setMaterial({ tonic })}
         then=","
       />{' '}
       <Word
-        label={briefSentenceText.direction}
+        label={benchBriefText.direction}
         value={material.direction}
         choices={DIRECTION_CHOICES}
         onChange={(value) => setMaterial({ direction: value as RunSpec['direction'] })}
@@ -187,23 +183,23 @@ function NotesWords({
   return (
     <>
       <Word
-        label={briefSentenceText.kind}
+        label={benchBriefText.kind}
         value={TYPED}
         choices={[
-          [TYPED, briefSentenceText.notesOfMyOwnLabel],
+          [TYPED, benchBriefText.notesOfMyOwnLabel],
           ...KIND_CHOICES.map(([kind, words]) => [kind, `a ${words}`] as const),
         ]}
         onChange={(kind) => setRequest({ ...request, material: withKind(asScale(request), kind) })}
       />{' '}
-      {briefSentenceText.inWord}{' '}
+      {benchBriefText.inWord}{' '}
       <Word
-        label={briefSentenceText.key}
+        label={benchBriefText.key}
         value={tonic}
         choices={TONICS.map((name) => [name, classWords(name).replace(' ', '-')] as const)}
         onChange={(name) => setKey(`${name} ${mode}`)}
       />{' '}
       <Word
-        label={briefSentenceText.mode}
+        label={benchBriefText.mode}
         value={mode}
         choices={MODES.map((name) => [name, name] as const)}
         onChange={(name) => setKey(`${tonic} ${name}`)}
@@ -219,13 +215,13 @@ function InstrumentWords({ request }: { readonly request: PlanRequest }) {
     <>
       a{' '}
       <Word
-        label={briefSentenceText.size}
+        label={benchBriefText.size}
         value={request.size ?? instrumentRecord(instrument).defaultSize}
         choices={sizeChoices(instrument)}
         onChange={(size) => setRequest({ ...request, size, stringLengthMm: undefined })}
       />{' '}
       <Word
-        label={briefSentenceText.instrument}
+        label={benchBriefText.instrument}
         value={instrument}
         choices={INSTRUMENT_NAMES.map((name) => [name, instrumentWords(name)] as const)}
         onChange={(value) => setRequest(withInstrument(request, value as InstrumentName))}

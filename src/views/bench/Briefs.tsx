@@ -8,7 +8,7 @@ import { listBriefs } from '../../store/read';
 import type { BriefRecord } from '../../core';
 import { newPlan } from '../../app/opening';
 import { remove, save } from '../../app/writes';
-import { briefsText } from '../../wording/rooms/benchBrief';
+import * as benchBriefText from '../../wording/rooms/benchBrief';
 
 /** Briefs saved under a name; a new plan begins from one at a click. */
 export const Briefs = memo(function Briefs({ request }: { readonly request: PlanRequest }) {
@@ -17,7 +17,7 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
   return (
     <section aria-labelledby="briefs">
       <h2 id="briefs" className="font-serif text-lg font-semibold">
-        {briefsText.savedBriefs}
+        {benchBriefText.savedBriefs}
       </h2>
       <ul className="mt-1 flex max-h-40 flex-col overflow-y-auto rounded-md border border-rule bg-sheet">
         {briefs.map((brief) => (
@@ -27,12 +27,12 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
               onClick={() => void newPlan(brief.request)}
               className="min-h-9 flex-1 cursor-pointer px-3 py-1 text-left text-[0.95rem] leading-tight hover:text-dove"
             >
-              <span className="sr-only">{briefsText.newPlanFromThe} </span>
+              <span className="sr-only">{benchBriefText.newPlanFromThe} </span>
               {brief.name}
             </button>
             <button
               type="button"
-              aria-label={briefsText.deleteTheBrief(brief.name)}
+              aria-label={benchBriefText.deleteTheBrief(brief.name)}
               onClick={(event) => ifOnce(event, () => void removeBrief(brief))}
               className="cursor-pointer p-2 text-faded hover:text-madder"
             >
@@ -40,7 +40,7 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
             </button>
           </li>
         ))}
-        {briefs.length === 0 && <li className="px-3 py-2 text-faded">{briefsText.noBriefIsSaved}</li>}
+        {briefs.length === 0 && <li className="px-3 py-2 text-faded">{benchBriefText.noBriefIsSaved}</li>}
       </ul>
       <form
         className="mt-2 flex gap-2"
@@ -50,7 +50,7 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
         }}
       >
         <input
-          aria-label={briefsText.nameForThisBrief}
+          aria-label={benchBriefText.nameForThisBrief}
           className="min-w-0 flex-1 rounded-md border border-rule bg-sheet px-2"
           value={name}
           maxLength={120}
@@ -58,7 +58,7 @@ export const Briefs = memo(function Briefs({ request }: { readonly request: Plan
           onChange={(event) => setName(event.target.value)}
         />
         <button type="submit" className="button">
-          {briefsText.saveThisBrief}
+          {benchBriefText.saveThisBrief}
         </button>
       </form>
     </section>
@@ -73,6 +73,6 @@ async function saveBrief(name: string, request: PlanRequest, done: () => void) {
 }
 
 async function removeBrief(brief: BriefRecord) {
-  const words = briefsText.theBrief(brief.name);
-  await remove([{ kind: 'removed', table: 'briefs', record: brief }], briefsText.wasDeleted(words), words);
+  const words = benchBriefText.briefsTheBrief(brief.name);
+  await remove([{ kind: 'removed', table: 'briefs', record: brief }], benchBriefText.wasDeleted(words), words);
 }

@@ -7,7 +7,7 @@ import { listPlans } from '../../store/read';
 import { ActMenu } from '../../ui/ActMenu';
 import { schoolChoices } from '../../wording/instruments';
 import { planTitle } from '../../wording/material';
-import { compareWithText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 /** Plans offered at most, the newest first; the rest is opened and compared from there. */
 const MOST_PLANS = 30;
@@ -22,34 +22,34 @@ export function CompareWith() {
     ...schoolChoices(instrument)
       .filter(([name]) => name !== school)
       .map(([name, words]) => ({
-        id: compareWithText.school(name),
-        words: compareWithText.withIt(words),
-        group: compareWithText.anotherSchool,
+        id: benchPlanText.school(name),
+        words: benchPlanText.withIt(words),
+        group: benchPlanText.anotherSchool,
       })),
     ...students
       .filter(({ id }) => id !== record.studentId)
       .map(({ id, name }) => ({
-        id: compareWithText.student(id),
-        words: compareWithText.forIt(name || compareWithText.noNameYet),
-        group: compareWithText.anotherStudent,
+        id: benchPlanText.student(id),
+        words: benchPlanText.forIt(name || benchPlanText.noNameYet),
+        group: benchPlanText.anotherStudent,
       })),
     ...plans
       .filter(({ id }) => id !== record.id)
       .slice(0, MOST_PLANS)
       .map((plan) => ({
-        id: compareWithText.plan(plan.id),
+        id: benchPlanText.plan(plan.id),
         words: planTitle(
           plan,
           students.find(({ id }) => id === plan.studentId),
         ),
-        group: compareWithText.anotherPlan,
+        group: benchPlanText.anotherPlan,
       })),
   ];
   if (acts.length === 0) return null;
   return (
     <ActMenu
-      label={compareWithText.compareThisPlanWith}
-      words={compareWithText.compareWith}
+      label={benchPlanText.compareThisPlanWith}
+      words={benchPlanText.compareWith}
       acts={acts}
       onAct={(act) => {
         const [what, id] = act.split(' ');

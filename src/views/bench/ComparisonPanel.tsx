@@ -4,7 +4,8 @@ import { countWords, sentence } from '../../wording/grammar';
 import { placeName, stretchWords } from '../../wording/places';
 import { TERM_WORDS, type Speech } from '../../wording/plans';
 import { fingersOf } from './BesideRow';
-import { comparisonPanelText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
+import * as benchPanelsText from '../../wording/rooms/benchPanels';
 
 interface ComparisonProps {
   readonly plan: Plan;
@@ -21,10 +22,10 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
     <section aria-labelledby="beside" className="rounded-lg border border-rule bg-sheet px-4 py-2">
       <div className="flex items-center justify-between gap-3">
         <h2 id="beside" className="font-serif text-lg font-semibold">
-          {comparisonPanelText.sideBySideWith(words)}
+          {benchPanelsText.sideBySideWith(words)}
         </h2>
         <button type="button" className="button" onClick={() => layBeside(null)}>
-          {comparisonPanelText.closeTheComparison}
+          {benchPlanText.closeTheComparison}
         </button>
       </div>
       <div className="mt-1 grid gap-6 md:grid-cols-2">
@@ -32,10 +33,10 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
           <thead>
             <tr className="border-b-2 border-rule align-bottom">
               <th scope="col" className="pr-3">
-                {comparisonPanelText.costOf}
+                {benchPanelsText.costOf}
               </th>
               <th scope="col" className="px-2 text-right">
-                {comparisonPanelText.thisPlan}
+                {benchPanelsText.thisPlan}
               </th>
               <th scope="col" className="px-2 text-right">
                 {words}
@@ -54,7 +55,7 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
             ))}
             <tr className="font-bold">
               <th scope="row" className="pr-3">
-                {comparisonPanelText.inAll}
+                {benchPanelsText.inAll}
               </th>
               <Amount own={plan.cost} their={other.cost} />
               <Amount own={other.cost} their={plan.cost} />
@@ -64,10 +65,10 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
         <div>
           <h3 className="font-semibold">
             {places.length === 0
-              ? comparisonPanelText.theyDoNotDiffer
+              ? benchPanelsText.theyDoNotDiffer
               : places.length === 1
-                ? comparisonPanelText.theyDifferInOne
-                : comparisonPanelText.theyDifferInPlaces(countWords(places.length))}
+                ? benchPanelsText.theyDifferInOne
+                : benchPanelsText.theyDifferInPlaces(countWords(places.length))}
           </h3>
           <ul className="flex flex-col">
             {places.map((place) => (
@@ -108,7 +109,7 @@ function PlaceWords({ place, plan, other, speech }: PlaceProps) {
   return (
     <>
       <strong>{notes}</strong>
-      {comparisonPanelText.costsTheOther(
+      {benchPanelsText.costsTheOther(
         words(plan),
         place.firstCost.toFixed(1),
         words(other),

@@ -3,7 +3,7 @@ import { useBench } from '../../app/bench';
 import { keepLooked, openPlan } from '../../app/opening';
 import { getPlan } from '../../store/read';
 import { planTitle } from '../../wording/material';
-import { drillForText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 /** Of a drill: the plan it was made for and the way back to it; it is kept when asked or worked at. */
 export function DrillFor({ id }: { readonly id: string }) {
@@ -12,15 +12,15 @@ export function DrillFor({ id }: { readonly id: string }) {
   if (!plan) return null;
   return (
     <p className="border-l-4 border-dove px-3">
-      {drillForText.madeFor}{' '}
+      {benchPlanText.madeFor}{' '}
       <button type="button" className="cursor-pointer text-dove underline" onClick={() => void openPlan(plan.id)}>
         {planTitle(plan, undefined)}
       </button>
       {unsaved && (
         <>
-          {drillForText.notSavedYet}{' '}
+          {benchPlanText.drillForNotSavedYet}{' '}
           <button type="button" className="button" onClick={() => void keepLooked()}>
-            {drillForText.keepItWithThis}
+            {benchPlanText.keepItWithThis}
           </button>
         </>
       )}

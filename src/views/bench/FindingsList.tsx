@@ -11,7 +11,7 @@ import { say } from '../../app/notices';
 import { openDrill, practise } from '../../app/opening';
 import { partAround } from '../../app/practice/address';
 import type { Shown } from './shown';
-import { findingsListText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 interface Props {
   readonly planId: string;
@@ -26,16 +26,16 @@ const MOST = 60;
 
 /** Where each kind of finding is looked at closely. */
 const VIEWS: Readonly<Record<Finding['kind'], readonly [string, string]>> = {
-  shift: ['/shifts', findingsListText.takeItApart],
-  stretch: ['/hand', findingsListText.seeTheHand],
-  crowding: ['/hand', findingsListText.seeTheHand],
-  trap: ['/hand', findingsListText.seeTheHand],
-  comma: ['/ear', findingsListText.hearIt],
-  'no-check': ['/ear', findingsListText.hearIt],
-  opened: ['/shifts', findingsListText.takeItApart],
-  'low-first': ['/shifts', findingsListText.takeItApart],
-  skip: ['/hand', findingsListText.seeTheHand],
-  apart: ['/hand', findingsListText.seeTheHand],
+  shift: ['/shifts', benchPlanText.takeItApart],
+  stretch: ['/hand', benchPlanText.seeTheHand],
+  crowding: ['/hand', benchPlanText.seeTheHand],
+  trap: ['/hand', benchPlanText.seeTheHand],
+  comma: ['/ear', benchPlanText.hearIt],
+  'no-check': ['/ear', benchPlanText.hearIt],
+  opened: ['/shifts', benchPlanText.takeItApart],
+  'low-first': ['/shifts', benchPlanText.takeItApart],
+  skip: ['/hand', benchPlanText.seeTheHand],
+  apart: ['/hand', benchPlanText.seeTheHand],
 };
 
 /** What is worth attention in this plan for this student, the weightiest first; each selects its notes and leads to its close-up. */
@@ -63,19 +63,19 @@ export const FindingsList = memo(function FindingsList({ planId, level, shown: a
       const made = await findingDrillInWorker(ask, chosen, finding);
       if (made) await openDrill(made, drillTitle(finding, speech));
     } catch {
-      say({ kind: 'trouble', message: findingsListText.theDrillCouldNot });
+      say({ kind: 'trouble', message: benchPlanText.theDrillCouldNot });
     }
   };
   return (
     <section aria-labelledby="findings" data-testid="findings">
       <div className="flex items-center gap-2">
         <h2 id="findings" className="font-serif text-lg font-semibold">
-          {findingsListText.findings}
+          {benchPlanText.findings}
         </h2>
         <Help word="finding" />
       </div>
       {ask.request.hand === undefined && <p className="text-sm text-faded">{REACH_UNKNOWN}</p>}
-      {found.length === 0 && <p className="text-faded">{findingsListText.nothingHereNeedsSpecial}</p>}
+      {found.length === 0 && <p className="text-faded">{benchPlanText.nothingHereNeedsSpecial}</p>}
       <ol className="flex flex-col gap-1">
         {shown.map((finding, at) => {
           const [view, words] = VIEWS[finding.kind];
@@ -104,14 +104,14 @@ export const FindingsList = memo(function FindingsList({ planId, level, shown: a
                   className="cursor-pointer whitespace-nowrap text-dove underline"
                   onClick={() => void drill(finding)}
                 >
-                  {findingsListText.drillIt}
+                  {benchPlanText.drillIt}
                 </button>
                 <button
                   type="button"
                   className="cursor-pointer whitespace-nowrap text-dove underline"
                   onClick={() => void practise(partAround(finding.events, speech.events.length))}
                 >
-                  {findingsListText.practiseIt}
+                  {benchPlanText.practiseIt}
                 </button>
               </span>
             </li>
@@ -121,10 +121,10 @@ export const FindingsList = memo(function FindingsList({ planId, level, shown: a
       {found.length > FIRST && (
         <button type="button" className="mt-1 cursor-pointer text-dove underline" onClick={() => setAll(!all)}>
           {all
-            ? findingsListText.onlyTheWeightiest
+            ? benchPlanText.onlyTheWeightiest
             : count > MOST
-              ? findingsListText.theFirstOf(MOST, count)
-              : findingsListText.all(count)}
+              ? benchPlanText.theFirstOf(MOST, count)
+              : benchPlanText.all(count)}
         </button>
       )}
     </section>

@@ -7,12 +7,12 @@ import { BackupButtons } from '../../ui/BackupButtons';
 import { BringInHere } from '../../ui/BringInHere';
 import { Pick, TextField } from '../../ui/fields';
 import { HAND_CHOICES, instrumentWords, sizeChoices } from '../../wording/instruments';
-import { firstMinuteText } from '../../wording/rooms/benchBrief';
+import * as benchBriefText from '../../wording/rooms/benchBrief';
 
 const STAGES: readonly (readonly [Stage, string])[] = [
-  ['first-position', firstMinuteText.firstPosition],
-  ['first-shifts', firstMinuteText.theFirstShifts],
-  ['everywhere', firstMinuteText.allOverTheFingerboard],
+  ['first-position', benchBriefText.firstPosition],
+  ['first-shifts', benchBriefText.theFirstShifts],
+  ['everywhere', benchBriefText.allOverTheFingerboard],
 ];
 
 /** What is seen where nothing is kept yet: what this is, and three ways to begin. */
@@ -20,15 +20,15 @@ export function FirstMinute() {
   const question = useRef<HTMLDialogElement>(null);
   return (
     <section
-      aria-label={firstMinuteText.howToBegin}
+      aria-label={benchBriefText.howToBegin}
       className="flex flex-wrap items-center gap-x-3 gap-y-2 rounded-md border-2 border-dove bg-sheet px-3 py-2"
     >
-      <p className="min-w-72 flex-1">{firstMinuteText.dovePathWorksOut}</p>
+      <p className="min-w-72 flex-1">{benchBriefText.dovePathWorksOut}</p>
       <button type="button" className="button" onClick={() => question.current?.showModal()}>
-        {firstMinuteText.planAScale}
+        {benchBriefText.planAScale}
       </button>
       <button type="button" className="button" onClick={() => void takeDemo()}>
-        {firstMinuteText.lookAtTheExample}
+        {benchBriefText.lookAtTheExample}
       </button>
       <BackupButtons restoreOnly />
       <BringInHere />
@@ -62,13 +62,13 @@ function Questions({ onDone }: { readonly onDone: () => void }) {
       }}
     >
       <h2 id="first-scale" className="font-serif text-xl font-semibold">
-        {firstMinuteText.aFirstScale}
+        {benchBriefText.aFirstScale}
       </h2>
       <fieldset className="grid grid-cols-3 gap-3">
-        <legend className="mb-1 font-semibold">{firstMinuteText.n1WhoPlaysAnd}</legend>
-        <TextField label={firstMinuteText.nameMayStayEmpty} value={answers.name} onPut={(name) => put({ name })} />
+        <legend className="mb-1 font-semibold">{benchBriefText.n1WhoPlaysAnd}</legend>
+        <TextField label={benchBriefText.nameMayStayEmpty} value={answers.name} onPut={(name) => put({ name })} />
         <Pick
-          label={firstMinuteText.instrument}
+          label={benchBriefText.instrument}
           value={answers.instrument}
           choices={INSTRUMENT_NAMES.map((kind) => [kind, instrumentWords(kind)] as const)}
           onPick={(kind) => {
@@ -77,26 +77,26 @@ function Questions({ onDone }: { readonly onDone: () => void }) {
           }}
         />
         <Pick
-          label={firstMinuteText.size}
+          label={benchBriefText.size}
           value={answers.size}
           choices={sizeChoices(answers.instrument)}
           onPick={(size) => put({ size })}
         />
       </fieldset>
       <fieldset>
-        <legend className="mb-1 font-semibold">{firstMinuteText.n2TheLeftHand}</legend>
+        <legend className="mb-1 font-semibold">{benchBriefText.n2TheLeftHand}</legend>
         <Pick
-          label={firstMinuteText.hand}
+          label={benchBriefText.hand}
           value={answers.hand ?? ''}
-          choices={[['', firstMinuteText.notMeasuredReachUnknown], ...HAND_CHOICES]}
+          choices={[['', benchBriefText.notMeasuredReachUnknown], ...HAND_CHOICES]}
           onPick={(hand) => put({ hand: (hand || null) as HandSize | null })}
         />
-        <p className="mt-1 text-sm text-faded">{firstMinuteText.smallMediumAndLarge}</p>
+        <p className="mt-1 text-sm text-faded">{benchBriefText.smallMediumAndLarge}</p>
       </fieldset>
       <fieldset>
-        <legend className="mb-1 font-semibold">{firstMinuteText.n3HowFarHave}</legend>
+        <legend className="mb-1 font-semibold">{benchBriefText.n3HowFarHave}</legend>
         <Pick
-          label={firstMinuteText.asFarAs}
+          label={benchBriefText.asFarAs}
           value={answers.stage}
           choices={STAGES}
           onPick={(stage) => put({ stage: stage as Stage })}
@@ -104,10 +104,10 @@ function Questions({ onDone }: { readonly onDone: () => void }) {
       </fieldset>
       <div className="flex justify-end gap-2">
         <button type="button" className="button" onClick={onDone}>
-          {firstMinuteText.notNow}
+          {benchBriefText.notNow}
         </button>
         <button type="submit" className="button">
-          {firstMinuteText.planIt}
+          {benchBriefText.planIt}
         </button>
       </div>
     </form>

@@ -1,7 +1,7 @@
 import { givePlan } from '../../app/opening';
 import { useStudents } from '../../app/students';
 import { ActMenu } from '../../ui/ActMenu';
-import { giveToText } from '../../wording/rooms/benchBrief';
+import * as benchBriefText from '../../wording/rooms/benchBrief';
 
 /** Gives the plan on the stand to another student. */
 export function GiveTo({ studentId }: { readonly studentId: string | null }) {
@@ -9,9 +9,9 @@ export function GiveTo({ studentId }: { readonly studentId: string | null }) {
   if (others.length === 0) return null;
   return (
     <ActMenu
-      label={giveToText.giveThisPlanTo}
-      words={giveToText.giveTo}
-      acts={others.map(({ id, name }) => ({ id, words: name || giveToText.noNameYet }))}
+      label={benchBriefText.giveThisPlanTo}
+      words={benchBriefText.giveTo}
+      acts={others.map(({ id, name }) => ({ id, words: name || benchBriefText.noNameYet }))}
       onAct={(id) => {
         const student = others.find((one) => one.id === id);
         if (student) void givePlan(student);

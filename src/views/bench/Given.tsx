@@ -6,7 +6,7 @@ import { getPlan } from '../../store/read';
 import type { PlanRecord } from '../../core';
 import { planInWorker } from '../../work/planner';
 import { useStudent } from '../../app/students';
-import { givenText } from '../../wording/rooms/benchBrief';
+import * as benchBriefText from '../../wording/rooms/benchBrief';
 
 interface Props {
   readonly record: PlanRecord;
@@ -32,10 +32,10 @@ export function GivenDifferences({ record, response, plan: is }: Props) {
     <section aria-labelledby="given" className="border-l-4 border-dove bg-sheet px-3 py-2" data-testid="given">
       <div className="flex items-baseline justify-between gap-3">
         <h2 id="given" className="font-serif text-lg font-semibold">
-          {givenText.copiedFromPlanWhats(giver ? `${giver.name}’s` : givenText.another)}
+          {benchBriefText.copiedFromPlanWhats(giver ? `${giver.name}’s` : benchBriefText.another)}
         </h2>
         <button type="button" className="button" onClick={() => setAway(record.id)}>
-          {givenText.close}
+          {benchBriefText.close}
         </button>
       </div>
       <ul className="flex list-disc flex-wrap gap-x-8 pl-5">

@@ -1,22 +1,32 @@
 import { Ban, Lock } from 'lucide-react';
 import { memo } from 'react';
+import { JoinedMarks, Marks } from '../../drawing/board/Marks';
 import { boardScale, type BoardScale } from '../../drawing/board/scale';
+import {
+  bandMark,
+  fingerMarks,
+  raisedShifts,
+  shiftMarks,
+  spreadMarks,
+  tokenMarks,
+  type TrailLook,
+  type TrailPlaces,
+} from '../../drawing/board/trail';
 import type { InstrumentName, Plan, Shift, Step } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
 import { placeName } from '../../wording/places';
 import { middleOf, type Layout } from '../../drawing/score';
 import { columnOf, type RowProps } from './rows';
 import type { Visible } from './shape';
-import { Fingers, isSpread, SpreadWord, Tokens, TOKENS } from './Tokens';
-import { handTrailText } from '../../wording/rooms/benchPicture';
+import { rulerMark } from '../../wording/rooms/drawings';
+import * as benchPictureText from '../../wording/rooms/benchPicture';
 
 const TOP = 34;
 const BOTTOM = 26;
 /** Radius of a token: as large as its column allows, 8 at least. */
 const LEAST_TOKEN = 8;
 const MOST_TOKEN = 13;
-/** A distance in words is so wide; two that are closer stand at different heights. */
-const WORDS_WIDE = 54;
+const PAGE_TRAIL = { edge: 1.5, stretched: 3.5, words: 12, step: 4, dot: 5.5, wordsWide: 54 };
 
 /** Room that a mark on the axis takes, in px. */
 const MARK_ROOM = 30;
@@ -44,11 +54,11 @@ export function TrailAxis({
   return (
     <svg width={width} height={height} aria-hidden className="block">
       <text x={6} y={15} fontSize={12} fill="var(--color-faded)">
-        {handTrailText.fromTheNut}
+        {benchPictureText.fromTheNut}
       </text>
       {marks(marksFor(height)).map((mm) => (
         <text key={mm} x={width - 5} y={y(mm) + 4} fontSize={12} textAnchor="end" fill="var(--color-faded)">
-          {mm === 0 ? handTrailText.nut : handTrailText.mm(mm)}
+          {rulerMark(mm)}
         </text>
       ))}
     </svg>
@@ -71,15 +81,17 @@ export const HandTrail = memo(function HandTrail({ plan, visible, layout, height
   const verdictAt = (at: number) => verdicts.get(at);
   const shifts = plan.shifts.filter((shift) => shift.to >= visible.first && shift.from < visible.last);
   const byAt = new Map(plan.steps.map((step) => [step.at, step]));
-  const raised = closeTo(shifts, layout);
-  const radius = Math.max(LEAST_TOKEN, Math.min(MOST_TOKEN, tokenColumn(layout, visible) * 0.32));
+  const token = Math.max(LEAST_TOKEN, Math.min(MOST_TOKEN, tokenColumn(layout, visible) * 0.32));
+  const look: TrailLook = { ...PAGE_TRAIL, token, finger: Math.max(12, token * 1.3) };
+  const places: TrailPlaces = { left: layout.left, y };
+  const raised = raisedShifts(shifts, places, look);
   return (
     <svg
       width={layout.width}
       height={height}
       className="relative block"
       role="img"
-      aria-label={handTrailText.handTrailOfNotes(plan.steps.length, plan.shifts.length)}
+      aria-label={benchPictureText.handTrailOfNotes(plan.steps.length, plan.shifts.length)}
     >
       {marks(marksFor(height)).map((mm) => (
         <line
@@ -92,40 +104,27 @@ export const HandTrail = memo(function HandTrail({ plan, visible, layout, height
           strokeWidth={mm === 0 ? 4 : 1}
         />
       ))}
-      <path d={bandPath(steps, layout, y)} fill="var(--color-dove)" opacity={0.16} />
-      {shifts.map((shift) => (
-        <ShiftStep
-          key={shift.from}
-          shift={shift}
-          from={byAt.get(shift.from)}
-          to={byAt.get(shift.to)}
-          instrument={speech.instrument}
-          layout={layout}
-          y={y}
-          raised={raised.has(shift.to)}
-        />
-      ))}
-      {TOKENS.map((look) => (
-        <Tokens key={look.of} {...{ look, steps, verdictAt, layout, radius, y }} />
-      ))}
-      {steps.map((step, n) => {
-        const verdict = verdictAt(step.at);
-        const over = liesHigher(steps[n - 1], step, steps[n + 1]);
+      <Marks marks={[bandMark(steps, places)]} />
+      {shifts.map((shift) => {
+        const [from, to] = [byAt.get(shift.from), byAt.get(shift.to)];
         return (
-          isSpread(verdict) &&
-          verdict !== verdictAt(step.at - 1) && (
-            <SpreadWord key={step.at} {...{ step, verdict, over, layout, radius, y }} />
+          from &&
+          to && (
+            <g key={shift.from} data-testid="shift">
+              <title>{shiftWords(shift, from, to, speech.instrument)}</title>
+              <Marks marks={shiftMarks(shift, { from, to, raised: raised.has(shift.to) }, places, look)} />
+            </g>
           )
         );
       })}
-      {[false, true].map((open) => (
-        <Fingers key={String(open)} {...{ steps, open, layout, radius, y }} />
-      ))}
+      <JoinedMarks marks={tokenMarks(steps, verdictAt, places, look)} />
+      <Marks marks={spreadMarks(steps, verdictAt, places, look)} />
+      <JoinedMarks marks={fingerMarks(steps, places, look)} />
       {[...demanded]
         .filter(([at]) => at >= visible.first && at < visible.last)
         .map(([at, what]) => (
           <g key={at} data-testid={what} color="var(--color-dove)">
-            <title>{what === 'kept' ? handTrailText.keptAsYouPut : handTrailText.somethingIsForbiddenHere}</title>
+            <title>{what === 'kept' ? benchPictureText.keptAsYouPut : benchPictureText.somethingIsForbiddenHere}</title>
             {what === 'kept' ? (
               <Lock x={middleOf(layout, at) - 9} y={height - 21} size={18} strokeWidth={2.5} />
             ) : (
@@ -137,8 +136,6 @@ export const HandTrail = memo(function HandTrail({ plan, visible, layout, height
   );
 });
 
-type Scale = BoardScale['at'];
-
 /** The narrowest column in view: all tokens are of one size. */
 function tokenColumn(layout: Layout, { first, last }: Visible): number {
   let least = Infinity;
@@ -146,71 +143,6 @@ function tokenColumn(layout: Layout, { first, last }: Visible): number {
   return least;
 }
 
-/** Shifts whose words would run into those of the one before: they stand a line higher. */
-function closeTo(shifts: readonly Shift[], { left }: Layout): ReadonlySet<number> {
-  const raised = new Set<number>();
-  shifts.forEach(({ to }, n) => {
-    const before = shifts[n - 1];
-    if (before && left(to) - left(before.to) < WORDS_WIDE && !raised.has(before.to)) raised.add(to);
-  });
-  return raised;
-}
-
-/** The hand as a band from first to fourth finger, note by note. */
-function bandPath(steps: Plan['steps'], layout: Layout, y: Scale): string {
-  return steps
-    .map(({ at, handMm: [low, high] }) => {
-      const tall = Math.max(2, y(low) - y(high));
-      return `M${layout.left(at)} ${y(high)}h${columnOf(layout, at)}v${tall}h${-columnOf(layout, at)}z`;
-    })
-    .join('');
-}
-
-function middleMm(step: Step): number {
-  return (step.handMm[0] + step.handMm[1]) / 2;
-}
-
-interface ShiftProps {
-  readonly shift: Shift;
-  readonly from: Step | undefined;
-  readonly to: Step | undefined;
-  readonly instrument: InstrumentName;
-  readonly layout: Layout;
-  readonly y: Scale;
-  readonly raised: boolean;
-}
-
-/** A shift: a copper step between the two places of the hand, with how far it goes. */
-function ShiftStep({ shift, from, to, instrument, layout, y, raised }: ShiftProps) {
-  if (!from || !to) return null;
-  const x = layout.left(to.at);
-  const [start, end] = [y(middleMm(from)), y(middleMm(to))];
-  const up = end < start;
-  const inWords = handTrailText.millimetres(up ? '↑' : '↓', Math.round(shift.travelMm));
-  const top = y(Math.max(from.handMm[1], to.handMm[1]));
-  return (
-    <g data-testid="shift">
-      <title>
-        {handTrailText.shiftTo(placeName(from, instrument), placeName(to, instrument), mmWords(shift.travelMm))}
-      </title>
-      <line x1={x} x2={x} y1={start} y2={end} stroke="var(--color-copper)" strokeWidth={4} strokeLinecap="round" />
-      <circle cx={x} cy={end} r={5.5} fill="var(--color-copper)" />
-      <text
-        x={x}
-        y={Math.max(raised ? 12 : 26, top - (raised ? 26 : 12))}
-        fontSize={12}
-        fontWeight={700}
-        textAnchor="middle"
-        fill="var(--color-copper)"
-      >
-        {inWords}
-      </text>
-    </g>
-  );
-}
-
-/** True where a note lies higher up the neck than those beside it. */
-function liesHigher(before: Step | undefined, step: Step, after: Step | undefined): boolean {
-  const place = (one: Step | undefined) => one?.stops[0].stopMm ?? 0;
-  return place(before) < place(step) && place(after) < place(step);
+function shiftWords({ travelMm }: Shift, from: Step, to: Step, instrument: InstrumentName): string {
+  return benchPictureText.shiftTo(placeName(from, instrument), placeName(to, instrument), mmWords(travelMm));
 }

@@ -6,7 +6,7 @@ import { ActMenu } from '../../ui/ActMenu';
 import { Help } from '../../ui/Help';
 import { wishesMade, wishesToAdd } from '../../wording/wishes';
 import { Word } from './Word';
-import { moreWishesText } from '../../wording/rooms/benchBrief';
+import * as benchBriefText from '../../wording/rooms/benchBrief';
 
 /** What is not as usual: each thing is added from one list, changed where it stands, and removed again. */
 export function MoreWishes({ request }: { readonly request: PlanRequest }) {
@@ -49,8 +49,8 @@ export function MoreWishes({ request }: { readonly request: PlanRequest }) {
         </span>
       ))}
       <ActMenu
-        label={moreWishesText.addAWish}
-        words={moreWishesText.addAWishLabel}
+        label={benchBriefText.addAWish}
+        words={benchBriefText.addAWishLabel}
         acts={offered}
         onAct={(id) => {
           const wish = offered.find((one) => one.id === id);
@@ -65,7 +65,7 @@ function Remove({ words, onRemove }: { readonly words: string; readonly onRemove
   return (
     <button
       type="button"
-      aria-label={moreWishesText.removeThisChoice(words)}
+      aria-label={benchBriefText.removeThisChoice(words)}
       className="inline-flex min-h-8 min-w-8 cursor-pointer items-center justify-center"
       onClick={(event) => {
         event.currentTarget.closest('section')?.querySelector<HTMLElement>('[aria-haspopup=menu]')?.focus();

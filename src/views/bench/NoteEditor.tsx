@@ -20,7 +20,7 @@ import { changedPlaces } from '../../wording/differences';
 import { positionWords, stringWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
 import { tradeBetween } from '../../wording/ways';
-import { noteEditorText } from '../../wording/rooms/benchPicture';
+import * as benchPictureText from '../../wording/rooms/benchPicture';
 
 interface Props {
   readonly response: PlanResponse;
@@ -48,12 +48,12 @@ export function NoteEditor({ response, plan, request }: Props) {
   const possible = pitch === null ? [] : fingersFor(setup, pitch);
   return (
     <section
-      aria-label={noteEditorText.changeThisNote}
+      aria-label={benchPictureText.changeThisNote}
       className="finger-row flex min-h-12 flex-wrap items-center gap-x-3 gap-y-1"
     >
       <div
         role="group"
-        aria-label={noteEditorText.finger}
+        aria-label={benchPictureText.finger}
         className="flex overflow-hidden rounded-md border border-dove"
       >
         {fingersOf(request).map((finger) => (
@@ -69,20 +69,20 @@ export function NoteEditor({ response, plan, request }: Props) {
       </div>
       <Choose
         look="steady"
-        label={noteEditorText.stringHere}
+        label={benchPictureText.stringHere}
         value={lock?.string ?? ''}
         choices={[
-          ['', noteEditorText.anyString],
+          ['', benchPictureText.anyString],
           ...(pitch === null ? [] : stringsFor(setup, pitch)).map((name) => [name, stringWords(name)] as const),
         ]}
         onChoose={(string) => put({ string: string || undefined })}
       />
       <Choose
         look="steady"
-        label={noteEditorText.positionHere}
+        label={benchPictureText.positionHere}
         value={lock?.position === undefined ? '' : String(lock.position)}
         choices={[
-          ['', noteEditorText.anyPosition],
+          ['', benchPictureText.anyPosition],
           ...positionsOf(setup, request.school).map(
             (position) => [String(position), positionWords(position, instrument)] as const,
           ),
@@ -95,18 +95,24 @@ export function NoteEditor({ response, plan, request }: Props) {
         disabled={pitch === null || at === 0 || lock?.shift === true || shift !== undefined}
         onClick={() => put({ shift: true })}
       >
-        {noteEditorText.shiftHere}
+        {benchPictureText.shiftHere}
       </button>
       {step ? (
         <ActMenu
-          label={noteEditorText.neverHere}
-          words={noteEditorText.neverHereMenu}
+          label={benchPictureText.neverHere}
+          words={benchPictureText.neverHereMenu}
           acts={[
-            ...(shift ? [{ id: 'shift', words: noteEditorText.neverShiftToThis }] : []),
+            ...(shift ? [{ id: 'shift', words: benchPictureText.neverShiftToThis }] : []),
             ...(stop
               ? [
-                  { id: 'finger', words: noteEditorText.neverDemand(demandWords({ finger: stop.finger }, instrument)) },
-                  { id: 'string', words: noteEditorText.neverDemand(demandWords({ string: stop.string }, instrument)) },
+                  {
+                    id: 'finger',
+                    words: benchPictureText.neverDemand(demandWords({ finger: stop.finger }, instrument)),
+                  },
+                  {
+                    id: 'string',
+                    words: benchPictureText.neverDemand(demandWords({ string: stop.string }, instrument)),
+                  },
                 ]
               : []),
           ]}
@@ -117,15 +123,15 @@ export function NoteEditor({ response, plan, request }: Props) {
           }}
         />
       ) : (
-        <span className="text-faded">{pitch === null ? noteEditorText.aRestNothingTo : ''}</span>
+        <span className="text-faded">{pitch === null ? benchPictureText.aRestNothingTo : ''}</span>
       )}
       {(lock || never.length > 0) && (
         <span className="flex items-center gap-2" data-testid="demands">
           <Lock size={16} aria-hidden />
           {[
-            ...(lock ? [noteEditorText.keptHere(demandWords(lock, instrument))] : []),
+            ...(lock ? [benchPictureText.keptHere(demandWords(lock, instrument))] : []),
             ...never.map((one) =>
-              'shift' in one ? noteEditorText.noShiftToHere : noteEditorText.never(demandWords(one, instrument)),
+              'shift' in one ? benchPictureText.noShiftToHere : benchPictureText.never(demandWords(one, instrument)),
             ),
           ].join('; ')}
           <button
@@ -136,7 +142,7 @@ export function NoteEditor({ response, plan, request }: Props) {
               setRequest(withoutDemands(request, at));
             }}
           >
-            <LockOpen size={16} aria-hidden /> {noteEditorText.setFree}
+            <LockOpen size={16} aria-hidden /> {benchPictureText.setFree}
           </button>
         </span>
       )}
@@ -160,12 +166,12 @@ interface FingerButtonProps {
 
 function FingerButton({ finger, possible, played, locked, onPut }: FingerButtonProps) {
   const name =
-    finger === 'T' ? 'thumb' : finger === 0 ? noteEditorText.openString : noteEditorText.fingerNumber(finger);
+    finger === 'T' ? 'thumb' : finger === 0 ? benchPictureText.openString : benchPictureText.fingerNumber(finger);
   return (
     <button
       type="button"
       aria-pressed={locked}
-      aria-label={`${name}${played ? noteEditorText.playedNow : ''}`}
+      aria-label={`${name}${played ? benchPictureText.playedNow : ''}`}
       disabled={!possible}
       onClick={onPut}
       className={`min-h-10 min-w-10 cursor-pointer border-r border-rule px-2 text-lg font-bold last:border-r-0 ${
@@ -196,7 +202,7 @@ export function EditOutcome({ plan, speech }: OutcomeProps) {
   const trade = tradeBetween(plan, before, speech);
   return (
     <p role="status" data-testid="outcome" className="border-l-4 border-dove px-3">
-      {where === '' ? noteEditorText.nothingHadToChange : `Changed: ${where}.`}
+      {where === '' ? benchPictureText.nothingHadToChange : `Changed: ${where}.`}
       {trade && ` Now: ${trade}.`}
     </p>
   );

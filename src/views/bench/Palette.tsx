@@ -17,7 +17,7 @@ import { useBench } from '../../app/bench';
 import { commandsFor, type Command } from '../../app/commands';
 import { setBrief } from '../../app/edits';
 import { useStudents } from '../../app/students';
-import { paletteText } from '../../wording/rooms/benchPlan';
+import * as benchPanelsText from '../../wording/rooms/benchPanels';
 
 type Reader = typeof import('../../app/brief/typed');
 
@@ -42,7 +42,13 @@ export function Palette({ speech, onClose }: Props) {
   const brief = reading?.kind === 'understood' ? reading.brief : null;
   const commands: readonly Command[] = [
     ...(brief && reader
-      ? [{ id: 'typed', words: paletteText.plan(reader.briefWords(brief), typed), act: () => setBrief(brief) }]
+      ? [
+          {
+            id: 'typed',
+            words: benchPanelsText.palettePlan(reader.briefWords(brief), typed),
+            act: () => setBrief(brief),
+          },
+        ]
       : []),
     ...commandsFor(students, plans, speech),
   ];
@@ -60,27 +66,27 @@ export function Palette({ speech, onClose }: Props) {
     >
       <Modal className="w-[min(40rem,92vw)]">
         <Dialog
-          aria-label={paletteText.commands}
+          aria-label={benchPanelsText.paletteCommands}
           className="overflow-hidden rounded-lg border-2 border-dove bg-sheet shadow-lg outline-none"
         >
           <Autocomplete filter={allWords} inputValue={typed} onInputChange={setTyped}>
-            <SearchField aria-label={paletteText.findACommand} autoFocus>
+            <SearchField aria-label={benchPanelsText.findACommand} autoFocus>
               <Input
-                placeholder={paletteText.whatWouldYouLike}
+                placeholder={benchPanelsText.whatWouldYouLike}
                 className="w-full border-b border-rule bg-transparent px-4 py-3 font-serif text-lg outline-none"
               />
             </SearchField>
             <div
               role="group"
-              aria-label={paletteText.allCommands}
+              aria-label={benchPanelsText.allCommands}
               tabIndex={0}
               className="max-h-[50vh] overflow-y-auto"
             >
               <Menu
-                aria-label={paletteText.allCommands}
+                aria-label={benchPanelsText.allCommands}
                 items={commands}
                 className="py-1"
-                renderEmptyState={() => <p className="px-4 py-2 text-faded">{paletteText.noCommandHasThese}</p>}
+                renderEmptyState={() => <p className="px-4 py-2 text-faded">{benchPanelsText.noCommandHasThese}</p>}
                 onAction={(id) => {
                   onClose();
                   commands.find((command) => command.id === id)?.act();

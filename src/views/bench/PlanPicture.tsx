@@ -24,9 +24,9 @@ import type { Room } from './PictureRoom';
 import { sameScore } from './sameScore';
 import { shapeOf } from './shape';
 import type { Picture } from './Strip';
-import { planPictureText } from '../../wording/rooms/benchPicture';
+import * as benchPictureText from '../../wording/rooms/benchPicture';
 
-const ManyLines = later(planPictureText.theMusicInLines, async () => (await import('./ManyLines')).ManyLines);
+const ManyLines = later(benchPictureText.theMusicInLines, async () => (await import('./ManyLines')).ManyLines);
 
 /** Where no fingering fits the brief, the music is shown all the same. */
 export const NO_PLAN: Plan = { cost: 0, terms: {}, steps: [], shifts: [], reach: [], frames: [] };
@@ -52,7 +52,7 @@ interface Props {
 const FRAME = {
   tabIndex: 0,
   role: 'application',
-  'aria-label': planPictureText.staffStringsAndHand,
+  'aria-label': benchPictureText.staffStringsAndHand,
   className: 'rounded-lg border border-rule bg-sheet',
 } as const;
 

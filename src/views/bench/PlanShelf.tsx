@@ -11,7 +11,7 @@ import { session } from '../../app/bench';
 import { useStudents } from '../../app/students';
 import { withDrills } from '../../app/under';
 import { planTitle } from '../../wording/material';
-import { planShelfText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 /** All plans saved in this browser. */
 export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: string }) {
@@ -21,7 +21,7 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
     <section aria-labelledby="shelf">
       <div className="flex items-center justify-between">
         <h2 id="shelf" className="font-serif text-lg font-semibold">
-          {planShelfText.savedPlans}
+          {benchPlanText.savedPlans}
         </h2>
         <NewPlan students={students} />
       </div>
@@ -45,7 +45,7 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
               </button>
               <button
                 type="button"
-                aria-label={planShelfText.deleteIt(words)}
+                aria-label={benchPlanText.deleteIt(words)}
                 onClick={(event) => ifOnce(event, () => void removePlan(plan, words))}
                 className="cursor-pointer p-2 text-faded hover:text-madder"
               >
@@ -54,7 +54,7 @@ export const PlanShelf = memo(function PlanShelf({ openId }: { readonly openId: 
             </li>
           );
         })}
-        {plans.length === 0 && <li className="px-3 py-2 text-faded">{planShelfText.nothingIsSavedYet}</li>}
+        {plans.length === 0 && <li className="px-3 py-2 text-faded">{benchPlanText.nothingIsSavedYet}</li>}
       </ul>
       <div className="mt-2">
         <BackupButtons before={standing} />
@@ -75,17 +75,20 @@ function NewPlan({ students }: { readonly students: readonly StudentRecord[] }) 
   if (students.length === 0)
     return (
       <button type="button" className="button flex items-center gap-1" onClick={() => void newPlanFor(null)}>
-        <Plus size={17} aria-hidden /> {planShelfText.newPlan}
+        <Plus size={17} aria-hidden /> {benchPlanText.newPlan}
       </button>
     );
   const acts = [
-    ...students.map(({ id, name }) => ({ id, words: planShelfText.forIt(name || planShelfText.aStudentWithoutA) })),
-    { id: '', words: planShelfText.forNobodyInParticular },
+    ...students.map(({ id, name }) => ({
+      id,
+      words: benchPlanText.planShelfForIt(name || benchPlanText.aStudentWithoutA),
+    })),
+    { id: '', words: benchPlanText.forNobodyInParticular },
   ];
   return (
     <ActMenu
-      label={planShelfText.newPlan}
-      words={planShelfText.newPlanMenu}
+      label={benchPlanText.newPlan}
+      words={benchPlanText.newPlanMenu}
       acts={acts}
       onAct={(id) => void newPlanFor(students.find((student) => student.id === id) ?? null)}
     />

@@ -4,7 +4,8 @@ import { copyText } from '../../app/copying';
 import type { Plan, PlanResponse } from '../../core';
 import { tableOf, TABLE_HEADS } from '../../wording/table';
 import type { Speech } from '../../wording/plans';
-import { planTableText } from '../../wording/rooms/benchPicture';
+import * as benchPictureText from '../../wording/rooms/benchPicture';
+import * as benchPanelsText from '../../wording/rooms/benchPanels';
 
 interface Props {
   readonly response: PlanResponse;
@@ -20,7 +21,7 @@ export function PlanTable({ response, plan, speech }: Props) {
       className="rounded-lg border border-rule bg-sheet px-3 py-1"
       onToggle={(event) => setOpen(event.currentTarget.open)}
     >
-      <summary className="min-h-8 cursor-pointer py-1 font-semibold">{planTableText.thePlanAsA}</summary>
+      <summary className="min-h-8 cursor-pointer py-1 font-semibold">{benchPictureText.thePlanAsA}</summary>
       {open && <Rows rows={tableOf(response, plan, speech)} />}
     </details>
   );
@@ -29,14 +30,14 @@ export function PlanTable({ response, plan, speech }: Props) {
 function Rows({ rows }: { readonly rows: readonly (readonly string[])[] }) {
   const copy = () => {
     const text = [TABLE_HEADS, ...rows].map((cells) => cells.join('\t')).join('\n');
-    copyText(text, planTableText.theTableWasCopied, planTableText.markTheTableAnd);
+    copyText(text, benchPanelsText.theTableWasCopied, benchPanelsText.markTheTableAnd);
   };
   return (
     <>
       <button type="button" className="button my-1 flex items-center gap-1" onClick={copy}>
-        <Copy size={16} aria-hidden /> {planTableText.copyTheTable}
+        <Copy size={16} aria-hidden /> {benchPanelsText.copyTheTable}
       </button>
-      <div className="max-h-96 overflow-auto" tabIndex={0} role="region" aria-label={planTableText.thePlanNoteBy}>
+      <div className="max-h-96 overflow-auto" tabIndex={0} role="region" aria-label={benchPanelsText.thePlanNoteBy}>
         <table className="w-full border-collapse text-left text-[0.95rem]" data-testid="plan-table">
           <thead className="sticky top-0 bg-sheet">
             <tr className="border-b-2 border-rule">

@@ -1,11 +1,11 @@
 import { session } from '../../app/bench';
 import type { Planning, PlannerFault } from '../../app/session/state';
-import { plannerTroubleText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 const SENTENCES: Readonly<Record<PlannerFault, string>> = {
-  died: plannerTroubleText.thePlannerStoppedBefore,
-  silent: plannerTroubleText.thePlannerHasNot,
-  broken: plannerTroubleText.thePlannerFailedOn,
+  died: benchPlanText.thePlannerStoppedBefore,
+  silent: benchPlanText.thePlannerHasNot,
+  broken: benchPlanText.thePlannerFailedOn,
 };
 
 /** Said where the planner did not get to an answer; what stands is what it answered last. */
@@ -14,13 +14,13 @@ export function PlannerTrouble({ planning }: { readonly planning: Planning }) {
   return (
     <section
       role="alert"
-      aria-label={plannerTroubleText.thePlanner}
+      aria-label={benchPlanText.thePlanner}
       className="flex flex-wrap items-center gap-3 border-l-4 border-madder bg-sheet px-3 py-2"
       data-testid="planner-trouble"
     >
-      <p className="flex-1">{plannerTroubleText.yourBriefIsSafe(SENTENCES[planning.why])}</p>
+      <p className="flex-1">{benchPlanText.yourBriefIsSafe(SENTENCES[planning.why])}</p>
       <button type="button" className="button" onClick={() => void session.replan()}>
-        {plannerTroubleText.tryAgain}
+        {benchPlanText.tryAgain}
       </button>
     </section>
   );

@@ -3,27 +3,27 @@ import type { PictureKind } from '../../app/paper/saving';
 import { ActMenu } from '../../ui/ActMenu';
 import type { NoteFormat } from '../../work/exports';
 import type { PictureName } from '../../drawing/sheet/pictures';
-import { saveAsText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 /** What is loaded only when something is saved. */
 const saving = () => import('../../app/paper/saving');
 
 const NOTES: readonly (readonly [NoteFormat, string])[] = [
-  ['musicxml', saveAsText.notesWithFingersMusicxml],
-  ['mxl', saveAsText.theSamePackedMxl],
-  ['midi', saveAsText.soundOfTheNotes],
-  ['csv', saveAsText.tableOfNotesAnd],
+  ['musicxml', benchPlanText.notesWithFingersMusicxml],
+  ['mxl', benchPlanText.theSamePackedMxl],
+  ['midi', benchPlanText.soundOfTheNotes],
+  ['csv', benchPlanText.tableOfNotesAnd],
 ];
 
 const PICTURES: readonly (readonly [PictureName, string])[] = [
-  ['staff', saveAsText.pictureOfTheStaff],
-  ['trail', saveAsText.pictureOfStaffAnd],
-  ['neck', saveAsText.pictureOfTheNeck],
+  ['staff', benchPlanText.pictureOfTheStaff],
+  ['trail', benchPlanText.pictureOfStaffAnd],
+  ['neck', benchPlanText.pictureOfTheNeck],
 ];
 const KINDS: readonly (readonly [PictureKind, string])[] = [
   ['svg', 'SVG'],
   ['png', 'PNG'],
-  ['copy', saveAsText.toTheClipboard],
+  ['copy', benchPlanText.toTheClipboard],
 ];
 
 /** Every kind of file that can be made of the plan on the stand. */
@@ -32,16 +32,16 @@ export function SaveAs() {
   const hasStudent = useBench(({ record }) => record.studentId !== null);
   return (
     <ActMenu
-      label={saveAsText.saveThisPlanAs}
-      words={saveAsText.saveAs}
+      label={benchPlanText.saveThisPlanAs}
+      words={benchPlanText.saveAs}
       acts={[
-        { id: 'sheet', words: saveAsText.sheetToPrintOr },
-        ...NOTES.map(([format, words]) => ({ id: saveAsText.notes(format), words })),
+        { id: 'sheet', words: benchPlanText.sheetToPrintOr },
+        ...NOTES.map(([format, words]) => ({ id: benchPlanText.notes(format), words })),
         ...PICTURES.flatMap(([name, words]) =>
-          KINDS.map(([kind, how]) => ({ id: saveAsText.picture(name, kind), words: `${words}, ${how}` })),
+          KINDS.map(([kind, how]) => ({ id: benchPlanText.picture(name, kind), words: `${words}, ${how}` })),
         ),
-        { id: 'send', words: saveAsText.fileToSendWithout },
-        ...(hasStudent ? [{ id: saveAsText.sendStudent, words: saveAsText.fileToSendWith }] : []),
+        { id: 'send', words: benchPlanText.fileToSendWithout },
+        ...(hasStudent ? [{ id: benchPlanText.sendStudent, words: benchPlanText.fileToSendWith }] : []),
       ]}
       onAct={(act) => void save(act, id)}
     />

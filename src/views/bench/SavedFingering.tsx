@@ -4,7 +4,7 @@ import type { Standing } from '../../app/session/state';
 import type { Plan } from '../../core';
 import { fingeringDifferences } from '../../wording/differences';
 import type { Speech } from '../../wording/plans';
-import { savedFingeringText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 interface Props {
   readonly standing: Standing;
@@ -39,17 +39,17 @@ export function SavedFingering({ standing, plans, chosen, speech }: Props) {
           </ul>
           <div className="mt-1 flex flex-wrap gap-2">
             <button type="button" className="button" onClick={() => layBeside(beside === 0 ? null : 0)}>
-              {beside === 0 ? savedFingeringText.closeTheComparison : savedFingeringText.compareTheTwo}
+              {beside === 0 ? benchPlanText.closeTheComparison : benchPlanText.compareTheTwo}
             </button>
             <button type="button" className="button" onClick={() => choosePlan(best)}>
-              {savedFingeringText.useTheNewFingering}
+              {benchPlanText.useTheNewFingering}
             </button>
           </div>
         </>
       )}
       {standing !== 'kept' && (
         <button type="button" className="button mt-1" onClick={() => choosePlan(saved)}>
-          {savedFingeringText.keepThisOne}
+          {benchPlanText.keepThisOne}
         </button>
       )}
     </section>
@@ -57,13 +57,13 @@ export function SavedFingering({ standing, plans, chosen, speech }: Props) {
 }
 
 const HEADINGS: Readonly<Record<Exclude<Standing, 'as-planned'>, string>> = {
-  kept: savedFingeringText.theSavedFingeringIs,
-  unplayable: savedFingeringText.theSavedFingeringCannot,
-  lost: savedFingeringText.thisPlanComesFrom,
+  kept: benchPlanText.theSavedFingeringIs,
+  unplayable: benchPlanText.theSavedFingeringCannot,
+  lost: benchPlanText.thisPlanComesFrom,
 };
 
 const SENTENCES: Readonly<Record<Exclude<Standing, 'as-planned'>, string>> = {
-  kept: savedFingeringText.thisPlanWasSaved,
-  unplayable: savedFingeringText.theBriefNoLonger,
-  lost: savedFingeringText.itHoldsOnlyThe,
+  kept: benchPlanText.thisPlanWasSaved,
+  unplayable: benchPlanText.theBriefNoLonger,
+  lost: benchPlanText.itHoldsOnlyThe,
 };

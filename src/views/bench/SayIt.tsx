@@ -4,7 +4,7 @@ import { setBrief, takeOwnNotes } from '../../app/edits';
 import { say } from '../../app/notices';
 import { useStudents } from '../../app/students';
 import type { PlanRequest } from '../../core';
-import { sayItText } from '../../wording/rooms/benchBrief';
+import * as benchBriefText from '../../wording/rooms/benchBrief';
 
 type Reader = typeof import('../../app/brief/typed');
 
@@ -22,7 +22,7 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
       setReader(fetched);
       return fetched;
     } catch {
-      say({ kind: 'trouble', message: sayItText.typedBriefsCouldNot });
+      say({ kind: 'trouble', message: benchBriefText.typedBriefsCouldNot });
       return null;
     }
   };
@@ -57,10 +57,10 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
     >
       <input
         ref={box}
-        aria-label={sayItText.typeTheBrief}
+        aria-label={benchBriefText.typeTheBrief}
         aria-describedby="typed-brief"
         className="min-h-8 w-full rounded-md border border-rule bg-sheet px-2"
-        placeholder={sayItText.orTypeItG}
+        placeholder={benchBriefText.orTypeItG}
         maxLength={200}
         autoComplete="off"
         spellCheck={false}
@@ -91,14 +91,14 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
                 {note}
               </span>
             ))}
-            <span className="block text-sm text-faded">{sayItText.enterPlansThis}</span>
+            <span className="block text-sm text-faded">{benchBriefText.enterPlansThis}</span>
           </>
         )}
         {reading.kind === 'own-notes' && (
           <>
-            <strong>{reading.notes ? sayItText.theseNotes : sayItText.notesOfMyOwn}</strong>
+            <strong>{reading.notes ? benchBriefText.theseNotes : benchBriefText.sayItNotesOfMyOwn}</strong>
             <span className="block text-sm text-faded">
-              {reading.notes ? sayItText.enterPlansThem : sayItText.enterOpensABox}
+              {reading.notes ? benchBriefText.enterPlansThem : benchBriefText.enterOpensABox}
             </span>
           </>
         )}

@@ -3,7 +3,7 @@ import { useBench } from '../../app/bench';
 import { briefAddress } from '../../app/brief/address';
 import { copyText } from '../../app/copying';
 import { say } from '../../app/notices';
-import { shareLinkText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 /** Copies an address that opens the same brief anywhere, and says what it holds. */
 export function ShareLink() {
@@ -11,18 +11,18 @@ export function ShareLink() {
   const share = () => {
     const brief = briefAddress(request);
     if (brief === '') {
-      say({ kind: 'trouble', message: shareLinkText.thisPlanIsToo });
+      say({ kind: 'trouble', message: benchPlanText.thisPlanIsToo });
       return;
     }
     copyText(
       location.origin + location.pathname + brief,
-      shareLinkText.theLinkWasCopied,
-      shareLinkText.copyTheAddressOf,
+      benchPlanText.theLinkWasCopied,
+      benchPlanText.copyTheAddressOf,
     );
   };
   return (
     <button type="button" className="button flex items-center gap-1" onClick={share}>
-      <Link size={16} aria-hidden /> {shareLinkText.copyALink}
+      <Link size={16} aria-hidden /> {benchPlanText.copyALink}
     </button>
   );
 }

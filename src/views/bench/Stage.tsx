@@ -10,7 +10,7 @@ import { NO_PLAN, PlanPicture } from './PlanPicture';
 import type { Shown } from './shown';
 import { StageTools } from './StageTools';
 import { UnderPicture } from './UnderPicture';
-import { stageText } from '../../wording/rooms/benchPicture';
+import * as benchPictureText from '../../wording/rooms/benchPicture';
 
 interface Props {
   /** What the picture shows: an answer to the request as it was before an edit that is still worked at. */
@@ -24,7 +24,7 @@ interface Props {
 export function Stage({ now, after, request }: Props) {
   const tools = after ?? now;
   return (
-    <section aria-label={stageText.thePlan} className="flex flex-col gap-1">
+    <section aria-label={benchPictureText.thePlan} className="flex flex-col gap-1">
       {tools ? <StageTools shown={tools} /> : <div className="min-h-8.5" />}
       <PictureRoom>{(room) => now && <Picture shown={now} request={request} room={room} />}</PictureRoom>
       {after && <UnderPicture shown={after} request={request} />}

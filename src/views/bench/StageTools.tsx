@@ -23,7 +23,7 @@ import { useBench } from '../../app/bench';
 import { Choose } from '../../ui/Choose';
 import { practise } from '../../app/opening';
 import type { Shown } from './shown';
-import { stageToolsText } from '../../wording/rooms/benchPicture';
+import * as benchPictureText from '../../wording/rooms/benchPicture';
 
 /** Above the picture, in one row: hearing it, marking notes in it, and how it is shown. */
 export const StageTools = memo(function StageTools({ shown }: { readonly shown: Shown }) {
@@ -47,10 +47,10 @@ function Listen({ response, asked }: ListenProps) {
   const request = useBench((state) => state.record.request);
   const drones = useMemo(() => dronesOf(response, resolveSetup(asked)), [response, asked]);
   return (
-    <section aria-label={stageToolsText.listen} className="flex flex-wrap items-center gap-1.5">
+    <section aria-label={benchPictureText.listen} className="flex flex-wrap items-center gap-1.5">
       <button type="button" className="button flex items-center gap-1.5" onClick={listen} aria-pressed={playing}>
         {playing ? <Square size={16} aria-hidden /> : <Play size={16} aria-hidden />}
-        {playing ? stageToolsText.stop : stageToolsText.listen}
+        {playing ? benchPictureText.stop : benchPictureText.listen}
       </button>
       <span role="status" className={count === null ? 'sr-only' : 'font-serif text-lg font-bold text-dove'}>
         {count}
@@ -61,13 +61,13 @@ function Listen({ response, asked }: ListenProps) {
         </span>
         <TempoBox request={request} />
       </label>
-      <Tick words={stageToolsText.loop} on={loop} onTick={setLoop} />
-      <Tick words={stageToolsText.countIn} on={countIn} onTick={setCountIn} />
+      <Tick words={benchPictureText.loop} on={loop} onTick={setLoop} />
+      <Tick words={benchPictureText.countIn} on={countIn} onTick={setCountIn} />
       <Choose
         look="slim"
-        label={stageToolsText.drone}
+        label={benchPictureText.drone}
         value={String(drone ?? '')}
-        choices={[['', stageToolsText.noDrone], ...drones.map(({ midi, words }) => [String(midi), words] as const)]}
+        choices={[['', benchPictureText.noDrone], ...drones.map(({ midi, words }) => [String(midi), words] as const)]}
         onChoose={(midi) => setDrone(midi === '' ? null : Number(midi))}
       />
     </section>
@@ -86,7 +86,7 @@ function TempoBox({ request }: { readonly request: PlanRequest }) {
   return (
     <input
       type="number"
-      aria-label={stageToolsText.beatsAMinute}
+      aria-label={benchPictureText.beatsAMinute}
       min={SLOWEST}
       max={FASTEST}
       placeholder={String(bpmOf(request))}
@@ -107,8 +107,8 @@ function dronesOf({ key, events }: PlanResponse, setup: Setup) {
     midi,
     words:
       kind === 'tonic'
-        ? stageToolsText.droneOnTheTonic(classWords(name))
-        : stageToolsText.droneOnTheString(printed(name)),
+        ? benchPictureText.droneOnTheTonic(classWords(name))
+        : benchPictureText.droneOnTheString(printed(name)),
   }));
 }
 
@@ -131,7 +131,7 @@ function Mark() {
   const marking = useBench((state) => state.marking);
   return (
     <button type="button" className="button" aria-pressed={marking} onClick={toggleMarking}>
-      {marking ? stageToolsText.marking : stageToolsText.markNotes}
+      {marking ? benchPictureText.marking : benchPictureText.markNotes}
     </button>
   );
 }
@@ -140,18 +140,18 @@ function Mark() {
 export function Marked({ speech }: { readonly speech: Speech }) {
   const selection = useBench((state) => state.selection);
   return (
-    <section aria-label={stageToolsText.markedNotes} className="flex flex-wrap items-center gap-2">
+    <section aria-label={benchPictureText.markedNotes} className="flex flex-wrap items-center gap-2">
       {selection && (
         <>
           <span data-testid="marked">{stretchWords(speech.place, selection.from, selection.to)}</span>
           <button type="button" className="button" onClick={carryMarked}>
-            {stageToolsText.repeatThisFingering}
+            {benchPictureText.repeatThisFingering}
           </button>
           <button type="button" className="button" onClick={() => void practise()}>
-            {stageToolsText.practiseThem}
+            {benchPictureText.practiseThem}
           </button>
           <button type="button" className="button" onClick={unmark}>
-            {stageToolsText.unmark}
+            {benchPictureText.unmark}
           </button>
         </>
       )}
@@ -162,11 +162,11 @@ export function Marked({ speech }: { readonly speech: Speech }) {
 function Look() {
   const { zoom, lines, names, neck } = useLook();
   return (
-    <section aria-label={stageToolsText.howItIsShown} className="ml-auto flex flex-wrap items-center gap-1.5">
+    <section aria-label={benchPictureText.howItIsShown} className="ml-auto flex flex-wrap items-center gap-1.5">
       <button
         type="button"
         className="button"
-        aria-label={stageToolsText.moreOfTheMusic}
+        aria-label={benchPictureText.moreOfTheMusic}
         disabled={zoom === 0}
         onClick={() => zoomBy(-1)}
       >
@@ -178,16 +178,16 @@ function Look() {
       <button
         type="button"
         className="button"
-        aria-label={stageToolsText.closerPicture}
+        aria-label={benchPictureText.closerPicture}
         disabled={zoom === ZOOM_WORDS.length - 1}
         onClick={() => zoomBy(1)}
       >
         <ZoomIn size={16} aria-hidden />
       </button>
-      <Choose look="slim" label={stageToolsText.lines} value={lines} choices={LINE_WORDS} onChoose={setLines} />
-      <Choose look="slim" label={stageToolsText.noteNames} value={names} choices={NAMES_WORDS} onChoose={setNames} />
+      <Choose look="slim" label={benchPictureText.lines} value={lines} choices={LINE_WORDS} onChoose={setLines} />
+      <Choose look="slim" label={benchPictureText.noteNames} value={names} choices={NAMES_WORDS} onChoose={setNames} />
       <button type="button" className="button" aria-pressed={neck} onClick={toggleNeck}>
-        {stageToolsText.neck}
+        {benchPictureText.neck}
       </button>
     </section>
   );

@@ -3,7 +3,7 @@ import type { RowProps } from './rows';
 import { printed } from '../../wording/notes';
 import { sentence } from '../../wording/grammar';
 import { stretchWords } from '../../wording/places';
-import { stringRowText } from '../../wording/rooms/benchPicture';
+import * as benchPictureText from '../../wording/rooms/benchPicture';
 
 interface Run {
   readonly string: string;
@@ -45,7 +45,7 @@ export const StringRow = memo(function StringRow({ plan, setup, visible, layout,
             <text x={x} y={middle + 5} fontSize={15} fontWeight={700} fill="var(--color-ink)">
               {letters}
             </text>
-            <title>{stringRowText.string(letters, sentence(stretchWords(speech.place, run.from, run.to)))}</title>
+            <title>{benchPictureText.string(letters, sentence(stretchWords(speech.place, run.from, run.to)))}</title>
           </g>
         );
       })}

@@ -18,7 +18,7 @@ import { columnOf, type RowProps } from './rows';
 import type { Line, Shape, Visible } from './shape';
 import { StringRow } from './StringRow';
 import { TrailNeck } from './TrailNeck';
-import { stripText } from '../../wording/rooms/benchPicture';
+import * as benchPictureText from '../../wording/rooms/benchPicture';
 
 /** All that the rows of the picture are drawn from, but for where it is laid and which events are in view. */
 export interface Picture extends Omit<RowProps, 'visible' | 'layout' | 'height'> {
@@ -64,9 +64,9 @@ export function StripHead({ response, plan, clefs, turns, at, first, shape }: He
         scale={scale}
         middleLine={middleLine}
       />
-      {rows.names > 0 && <RowWord height={rows.names}>{stripText.name}</RowWord>}
-      <RowWord height={rows.strings}>{stripText.string}</RowWord>
-      {rows.beside > 0 && <RowWord height={rows.beside}>{stripText.theOther}</RowWord>}
+      {rows.names > 0 && <RowWord height={rows.names}>{benchPictureText.name}</RowWord>}
+      <RowWord height={rows.strings}>{benchPictureText.stripString}</RowWord>
+      {rows.beside > 0 && <RowWord height={rows.beside}>{benchPictureText.theOther}</RowWord>}
       <TrailAxis plan={plan} width={gutter} height={rows.trail} />
     </div>
   );
@@ -160,7 +160,7 @@ export function Strip({ shape, line, visible, onPoint, ...picture }: StripProps)
         layout={layout}
         first={visible.first}
         last={visible.last}
-        label={stripText.staffNotesWithFingerings(events.length)}
+        label={benchPictureText.staffNotesWithFingerings(events.length)}
       />
       {names && <NameRow {...rows} height={shape.rows.names} names={names} />}
       <StringRow {...rows} height={shape.rows.strings} />

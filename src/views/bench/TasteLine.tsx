@@ -1,7 +1,7 @@
 import { setRequest } from '../../app/edits';
 import type { PlanRequest, PlanResponse } from '../../core';
 import { tasteWords } from '../../wording/taste';
-import { tasteLineText } from '../../wording/rooms/benchBrief';
+import * as benchBriefText from '../../wording/rooms/benchBrief';
 
 interface Props {
   readonly request: PlanRequest;
@@ -15,10 +15,10 @@ export function TasteLine({ request, taste: { decided, overruled } }: Props) {
   if (decided.length + overruled.length === 0) return null;
   return (
     <p className="flex flex-wrap items-center gap-3 border-l-4 border-dove px-3" data-testid="taste-line">
-      {decided.length > 0 && tasteLineText.yourTasteDecidedHere(named(decided))}
-      {overruled.length > 0 && tasteLineText.aRuleOfThe(named(overruled))}
+      {decided.length > 0 && benchBriefText.yourTasteDecidedHere(named(decided))}
+      {overruled.length > 0 && benchBriefText.aRuleOfThe(named(overruled))}
       <button type="button" className="button" onClick={() => setRequest({ ...request, preferences: undefined })}>
-        {tasteLineText.planWithoutIt}
+        {benchBriefText.planWithoutIt}
       </button>
     </p>
   );

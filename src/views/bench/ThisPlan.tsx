@@ -3,7 +3,7 @@ import { setTags } from '../../app/edits';
 import { GiveTo } from './GiveTo';
 import { ShareLink } from './ShareLink';
 import { SaveAs } from './SaveAs';
-import { thisPlanText } from '../../wording/rooms/benchPlan';
+import * as benchPlanText from '../../wording/rooms/benchPlan';
 
 interface Props {
   readonly id: string;
@@ -14,7 +14,7 @@ interface Props {
 /** What is kept with the plan on the stand, and who else may have it. */
 export const ThisPlan = memo(function ThisPlan({ id, tags, studentId }: Props) {
   return (
-    <section aria-label={thisPlanText.thisPlan} className="flex flex-wrap items-center gap-3">
+    <section aria-label={benchPlanText.thisPlanThisPlan} className="flex flex-wrap items-center gap-3">
       <Tags key={id} tags={tags} />
       <GiveTo studentId={studentId} />
       <SaveAs />
@@ -28,12 +28,12 @@ function Tags({ tags }: { readonly tags: readonly string[] }) {
   const shown = tags.join(', ');
   return (
     <label className="flex flex-1 items-center gap-1 text-sm text-faded">
-      {thisPlanText.tags}
+      {benchPlanText.tags}
       <input
         key={shown}
         className="min-h-9 w-full rounded-md border border-rule bg-sheet px-2 text-ink"
         defaultValue={shown}
-        placeholder={thisPlanText.withCommasBetween}
+        placeholder={benchPlanText.withCommasBetween}
         onBlur={(event) => event.target.value !== shown && setTags(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />

@@ -14,13 +14,13 @@ import { EditOutcome, NoteEditor } from './NoteEditor';
 import { NO_PLAN } from './PlanPicture';
 import type { Shown } from './shown';
 import { Marked } from './StageTools';
-import { underPictureText } from '../../wording/rooms/benchPicture';
+import * as benchPictureText from '../../wording/rooms/benchPicture';
 
-const NeckFigure = later(underPictureText.theNeck, async () => (await import('./NeckFigure')).NeckFigure);
-const PlanTable = later(underPictureText.thePlanAsA, async () => (await import('./PlanTable')).PlanTable);
-const WhyLines = later(underPictureText.theReason, async () => (await import('../../ui/WhyLines')).WhyLines);
+const NeckFigure = later(benchPictureText.theNeck, async () => (await import('./NeckFigure')).NeckFigure);
+const PlanTable = later(benchPictureText.thePlanAsA, async () => (await import('./PlanTable')).PlanTable);
+const WhyLines = later(benchPictureText.theReason, async () => (await import('../../ui/WhyLines')).WhyLines);
 const ComparisonPanel = later(
-  underPictureText.theComparison,
+  benchPictureText.theComparison,
   async () => (await import('./ComparisonPanel')).ComparisonPanel,
 );
 
@@ -78,7 +78,7 @@ function cursorWords({ events }: PlanResponse, plan: Plan, cursor: number, speec
   const step = plan.steps.find((candidate) => candidate.at === cursor);
   const event = events[cursor];
   const place = barWords(speech.place(cursor));
-  if (!event || !('pitches' in event)) return underPictureText.rest(place);
-  if (!step) return underPictureText.notPlanned(noteCount(events, cursor), place, listed(event.pitches.map(spoken)));
+  if (!event || !('pitches' in event)) return benchPictureText.rest(place);
+  if (!step) return benchPictureText.notPlanned(noteCount(events, cursor), place, listed(event.pitches.map(spoken)));
   return stepWords(step, speech);
 }

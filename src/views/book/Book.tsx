@@ -11,7 +11,7 @@ import { counted } from '../../wording/grammar';
 import { removeBook } from '../../app/paper/books';
 import { Made } from './Made';
 import { NewBook } from './NewBook';
-import { bookText } from '../../wording/rooms/paperViews';
+import * as paperViewsText from '../../wording/rooms/paperViews';
 
 /** Books: many plans in order, made, printed and kept. */
 export default function Book() {
@@ -30,9 +30,9 @@ export default function Book() {
       <Head here="/book" student={student?.id} />
       <NoticeBar />
       <main id="main" tabIndex={-1} data-ready={player.ready && books !== undefined} className="flex flex-col gap-4">
-        <PlayerPick heading={bookText.book} player={player} />
+        <PlayerPick heading={paperViewsText.book} player={player} />
         {books && player.ready && (
-          <Section name={bookText.theBook} on={[openId]}>
+          <Section name={paperViewsText.theBook} on={[openId]}>
             <div
               className={`grid items-start gap-5 ${open ? 'lg:grid-cols-[13rem_minmax(0,1fr)]' : 'lg:grid-cols-[20rem_minmax(0,1fr)]'}`}
             >
@@ -60,7 +60,7 @@ function Shelf({ books, open, onOpen }: ShelfProps) {
   return (
     <section aria-labelledby="shelf" className="flex flex-col gap-2">
       <h2 id="shelf" className="font-serif text-lg font-semibold">
-        {books.length === 0 ? bookText.noBookYet : counted(books.length, 'book')}
+        {books.length === 0 ? paperViewsText.noBookYet : counted(books.length, 'book')}
       </h2>
       <ul className="flex flex-col gap-2">
         {books.map((book) => (
@@ -79,16 +79,16 @@ function Shelf({ books, open, onOpen }: ShelfProps) {
             <button
               type="button"
               className="min-h-11 cursor-pointer px-3 text-sm text-dove underline"
-              aria-label={bookText.deleteIt(book.name)}
+              aria-label={paperViewsText.deleteIt(book.name)}
               onClick={() => void removeBook(book)}
             >
-              {bookText.deleteWord}
+              {paperViewsText.deleteWord}
             </button>
           </li>
         ))}
       </ul>
       <button type="button" className="button self-start" onClick={() => onOpen(null)}>
-        {bookText.aNewBook}
+        {paperViewsText.aNewBook}
       </button>
     </section>
   );

@@ -8,7 +8,7 @@ import type { SheetChoices } from '../../drawing/sheet/sheet';
 import type { BookRecord, StudentRecord } from '../../core';
 import { Choices } from '../../ui/SheetChoices';
 import { counted } from '../../wording/grammar';
-import { madeText } from '../../wording/rooms/paperViews';
+import * as paperViewsText from '../../wording/rooms/paperViews';
 
 interface Props {
   readonly book: BookRecord;
@@ -49,7 +49,7 @@ export function Made({ book, student }: Props) {
           disabled={!laid}
           onClick={() => void savePdf(book.name)}
         >
-          <Download size={17} aria-hidden /> {madeText.saveAsPdf}
+          <Download size={17} aria-hidden /> {paperViewsText.saveAsPdf}
         </button>
         <button
           type="button"
@@ -62,7 +62,7 @@ export function Made({ book, student }: Props) {
             )
           }
         >
-          <Download size={17} aria-hidden /> {madeText.musicxml}
+          <Download size={17} aria-hidden /> {paperViewsText.musicxml}
         </button>
       </div>
       {!whole && (
@@ -71,29 +71,31 @@ export function Made({ book, student }: Props) {
             className="min-w-40 flex-1"
             max={book.pages.length}
             value={done.length}
-            aria-label={madeText.pagesWorkedOut}
+            aria-label={paperViewsText.pagesWorkedOut}
           />
           <span>
-            {madeText.of(
+            {paperViewsText.of(
               done.length,
               counted(book.pages.length, 'page'),
-              own && state.left !== null && state.working ? madeText.aboutLeft(counted(state.left, 'second')) : '',
+              own && state.left !== null && state.working
+                ? paperViewsText.aboutLeft(counted(state.left, 'second'))
+                : '',
             )}
           </span>
           {own && state.working ? (
             <button type="button" className="button" onClick={stopWork}>
-              {madeText.cancel}
+              {paperViewsText.cancel}
             </button>
           ) : (
             <button type="button" className="button" onClick={() => void workOn(book, student)}>
-              {madeText.goOn}
+              {paperViewsText.goOn}
             </button>
           )}
         </div>
       )}
       <Choices choices={choices} onChoose={chooseForSheet} without={OTHER_PAPER} />
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(16rem,1fr)_minmax(0,1.15fr)]">
-        <ol className="flex flex-col" aria-label={madeText.pagesOfTheBook}>
+        <ol className="flex flex-col" aria-label={paperViewsText.pagesOfTheBook}>
           {order.map((page, at) => (
             <li
               key={page.id}
@@ -108,16 +110,16 @@ export function Made({ book, student }: Props) {
                 {page.warning && <span className="block text-sm text-madder">{page.warning}</span>}
               </button>
               <span className="text-sm text-faded">
-                {page.shifts === 0 ? madeText.noShift : counted(page.shifts, 'shift')}
-                {pageOf(at) ? madeText.page(pageOf(at) ?? '') : ''}
+                {page.shifts === 0 ? paperViewsText.noShift : counted(page.shifts, 'shift')}
+                {pageOf(at) ? paperViewsText.page(pageOf(at) ?? '') : ''}
               </span>
               <button
                 type="button"
                 className="cursor-pointer text-dove underline"
-                aria-label={madeText.openOnTheBench(page.name)}
+                aria-label={paperViewsText.openOnTheBench(page.name)}
                 onClick={() => void openPage(book, page.id)}
               >
-                {madeText.open}
+                {paperViewsText.open}
               </button>
             </li>
           ))}
@@ -173,7 +175,7 @@ function OnePage({
   const [svg, setSvg] = useState('');
   useEffect(() => {
     let here = true;
-    atDesk(async (remote) => await remote.pageSvg(number, madeText.pageOf(number, of))).then(
+    atDesk(async (remote) => await remote.pageSvg(number, paperViewsText.pageOf(number, of))).then(
       (drawn) => here && setSvg(drawn),
       () => undefined,
     );
@@ -185,11 +187,11 @@ function OnePage({
     <div className="sticky top-2 flex flex-col gap-2">
       <p className="flex items-center justify-center gap-3">
         <button type="button" className="button" disabled={number <= 1} onClick={() => onTurn(number - 1)}>
-          {madeText.pageBefore}
+          {paperViewsText.pageBefore}
         </button>
-        {madeText.countOf(number, of)}
+        {paperViewsText.countOf(number, of)}
         <button type="button" className="button" disabled={number >= of} onClick={() => onTurn(number + 1)}>
-          {madeText.nextPage}
+          {paperViewsText.nextPage}
         </button>
       </p>
       <div className="paper-page" data-testid="paper-page" dangerouslySetInnerHTML={{ __html: svg }} />

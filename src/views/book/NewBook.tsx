@@ -14,7 +14,7 @@ import { counted, sentence } from '../../wording/grammar';
 import { printedKey } from '../../wording/notes';
 import { positionWords } from '../../wording/places';
 import { BOOK_MATERIAL_WORDS, bookName } from '../../wording/books';
-import { newBookText } from '../../wording/rooms/paperViews';
+import * as paperViewsText from '../../wording/rooms/paperViews';
 
 interface Props {
   readonly student: StudentRecord | undefined;
@@ -49,19 +49,21 @@ export function NewBook({ student, onMade }: Props) {
       className="flex flex-col gap-3 rounded-lg border border-rule bg-sheet px-4 py-3"
     >
       <h2 id="new-book" className="font-serif text-xl font-semibold">
-        {newBookText.aNewBook(student ? newBookText.forIt(student.name || newBookText.thisStudent) : '')}
+        {paperViewsText.newBookANewBook(
+          student ? paperViewsText.forIt(student.name || paperViewsText.thisStudent) : '',
+        )}
       </h2>
       <div className="grid gap-3 sm:grid-cols-2">
         <Pick
-          label={newBookText.madeOf}
+          label={paperViewsText.madeOf}
           value={ask.kind}
           choices={[
-            ['keys', newBookText.keysAndMaterials],
-            ['position', newBookText.aPositionLearned],
+            ['keys', paperViewsText.keysAndMaterials],
+            ['position', paperViewsText.aPositionLearned],
           ]}
           onPick={(kind) => setAsk(kind === 'keys' ? FIRST : { kind: 'position', key: 'D major', position: 3 })}
         />
-        <TextField label={newBookText.name} value={shown} onPut={setName} />
+        <TextField label={paperViewsText.name} value={shown} onPut={setName} />
       </div>
       {ask.kind === 'keys' ? (
         <Keys ask={ask} onPut={setAsk} />
@@ -71,16 +73,16 @@ export function NewBook({ student, onMade }: Props) {
       <p className="flex flex-wrap items-center gap-3">
         <span data-testid="page-count" className="flex-1">
           {ask.kind === 'keys'
-            ? newBookText.andTheContents(
+            ? paperViewsText.andTheContents(
                 counted(ask.keys.length, 'key'),
                 counted(ask.materials.length, 'material'),
                 ask.octaves.length === 1
-                  ? newBookText.oneNumberOfOctaves
-                  : newBookText.numbersOfOctaves(ask.octaves.length),
+                  ? paperViewsText.oneNumberOfOctaves
+                  : paperViewsText.numbersOfOctaves(ask.octaves.length),
                 counted(count, 'page'),
               )
-            : newBookText.upToFourPages}
-          {count > MOST_BOOK_PAGES && newBookText.aBookHasAt(MOST_BOOK_PAGES)}
+            : paperViewsText.upToFourPages}
+          {count > MOST_BOOK_PAGES && paperViewsText.aBookHasAt(MOST_BOOK_PAGES)}
         </span>
         <button
           type="button"
@@ -88,7 +90,7 @@ export function NewBook({ student, onMade }: Props) {
           disabled={making || count === 0 || count > MOST_BOOK_PAGES}
           onClick={() => void make()}
         >
-          {making ? newBookText.itIsBeingBegun : newBookText.makeThisBook}
+          {making ? paperViewsText.itIsBeingBegun : paperViewsText.makeThisBook}
         </button>
       </p>
     </section>
@@ -105,7 +107,7 @@ function Keys({ ask, onPut }: { readonly ask: KeysAsk; readonly onPut: (ask: Key
   return (
     <>
       <fieldset>
-        <legend className="text-sm text-faded">{newBookText.keys}</legend>
+        <legend className="text-sm text-faded">{paperViewsText.keys}</legend>
         <div className="grid grid-cols-2 gap-x-4 sm:grid-cols-4 xl:grid-cols-6">
           {BOOK_KEYS.map((key) => (
             <Tick
@@ -121,11 +123,11 @@ function Keys({ ask, onPut }: { readonly ask: KeysAsk; readonly onPut: (ask: Key
           className="mt-1 cursor-pointer text-sm text-dove underline"
           onClick={() => onPut({ ...ask, keys: all ? [] : [...BOOK_KEYS] })}
         >
-          {all ? newBookText.none : newBookText.all24}
+          {all ? paperViewsText.none : paperViewsText.all24}
         </button>
       </fieldset>
       <fieldset className="flex flex-wrap gap-x-5">
-        <legend className="text-sm text-faded">{newBookText.materials}</legend>
+        <legend className="text-sm text-faded">{paperViewsText.materials}</legend>
         {BOOK_MATERIALS.map((material) => (
           <Tick
             key={material}
@@ -137,7 +139,7 @@ function Keys({ ask, onPut }: { readonly ask: KeysAsk; readonly onPut: (ask: Key
       </fieldset>
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
         <fieldset className="flex flex-wrap gap-x-5">
-          <legend className="text-sm text-faded">{newBookText.octaves}</legend>
+          <legend className="text-sm text-faded">{paperViewsText.octaves}</legend>
           {[1, 2, 3, 4].map((count) => (
             <Tick
               key={count}
@@ -149,7 +151,7 @@ function Keys({ ask, onPut }: { readonly ask: KeysAsk; readonly onPut: (ask: Key
         </fieldset>
         <div className="w-48">
           <Pick
-            label={newBookText.inOrderOf}
+            label={paperViewsText.inOrderOf}
             value={ask.order}
             choices={[
               ['fifths', 'fifths'],
@@ -176,13 +178,13 @@ function Position({ ask, instrument, onPut }: PositionProps) {
   return (
     <div className="grid gap-3 sm:grid-cols-2">
       <Pick
-        label={newBookText.position}
+        label={paperViewsText.position}
         value={String(ask.position)}
         choices={positions.map((position) => [String(position), sentence(positionWords(position, instrument))])}
         onPick={(position) => onPut({ ...ask, position: Number(position) as PositionNumber })}
       />
       <Pick
-        label={newBookText.key}
+        label={paperViewsText.key}
         value={ask.key}
         choices={BOOK_KEYS.map((key) => [key, printedKey(key)])}
         onPick={(key) => onPut({ ...ask, key })}

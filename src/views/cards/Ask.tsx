@@ -18,7 +18,7 @@ import {
 } from '../../core';
 import { answerWords, askWords, rightWords, spotOf, typedName } from '../../wording/cards';
 import { counted } from '../../wording/grammar';
-import { askText } from '../../wording/rooms/cardBox';
+import * as cardBoxText from '../../wording/rooms/cardBox';
 
 interface Props {
   readonly student: StudentRecord;
@@ -52,15 +52,15 @@ export function Ask({ student, asking }: Props) {
         >
           {askWords(quiz.ask, way)}
         </h2>
-        <p className="text-faded">{askText.afterThis(card.deck, counted(queue.length, 'card'))}</p>
+        <p className="text-faded">{cardBoxText.afterThis(card.deck, counted(queue.length, 'card'))}</p>
         <button type="button" className="button" onClick={stopAsking}>
-          {askText.stop}
+          {cardBoxText.stop}
         </button>
       </div>
       {quiz.ask.kind.startsWith('ear') && (
         <div>
           <button type="button" className="button flex items-center gap-2" onClick={() => void soundCard(quiz)}>
-            <Volume2 size={18} aria-hidden /> {askText.hearBothAgain}
+            <Volume2 size={18} aria-hidden /> {cardBoxText.hearBothAgain}
           </button>
         </div>
       )}
@@ -69,7 +69,7 @@ export function Ask({ student, asking }: Props) {
       <div role="status" data-testid="verdict">
         {done && (
           <p className={`border-l-4 px-3 text-xl ${right ? 'border-sage' : 'border-madder'}`}>
-            <strong>{right ? askText.right : askText.noNot(answerWords(quiz, answer, way))}</strong>{' '}
+            <strong>{right ? cardBoxText.right : cardBoxText.noNot(answerWords(quiz, answer, way))}</strong>{' '}
             {rightWords(quiz, setup, way)}
           </p>
         )}
@@ -77,7 +77,7 @@ export function Ask({ student, asking }: Props) {
       {done && (
         <div>
           <button type="button" autoFocus className="button min-h-12 px-6 text-lg" onClick={nextCard}>
-            {queue.length > 0 ? askText.next : askText.done}
+            {queue.length > 0 ? cardBoxText.next : cardBoxText.done}
           </button>
         </div>
       )}
@@ -90,7 +90,7 @@ function Shown({ quiz, setup, student }: Omit<AnsweringProps, 'answer'>) {
   const spots = shownSpots(quiz, setup, student);
   if (spots.length === 0) return null;
   const upTo = Math.max(LEAST_NECK, ...spots.map(({ semitones }) => semitones + 1));
-  return <Field setup={setup} upTo={upTo} spots={spots} label={askText.whereItLies} />;
+  return <Field setup={setup} upTo={upTo} spots={spots} label={cardBoxText.whereItLies} />;
 }
 
 function shownSpots({ ask, right }: Quiz, setup: Setup, { plays }: StudentRecord): Spot[] {
@@ -174,7 +174,7 @@ function OnNeck({ quiz, setup, student, answer }: AnsweringProps) {
       setup={setup}
       upTo={upTo}
       spots={toned}
-      label={onFingers ? askText.theFingersAsThey : askText.theNeck}
+      label={onFingers ? cardBoxText.theFingersAsThey : cardBoxText.theNeck}
       {...(answer === null ? { onChoose: (spot: Spot) => void answerCard(answerOf(quiz, spot)) } : {})}
     />
   );
@@ -266,9 +266,9 @@ function Typed({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
       .filter((word) => word !== '');
     const names = words.map((word) => typedName(word, student.noteNames));
     const unread = words[names.indexOf(null)];
-    if (words.length === 0) setWrong(askText.typeANoteSuch);
-    else if (unread !== undefined) setWrong(askText.isNotANote(unread));
-    else if (!many && words.length > 1) setWrong(askText.oneNoteIsAsked);
+    if (words.length === 0) setWrong(cardBoxText.typeANoteSuch);
+    else if (unread !== undefined) setWrong(cardBoxText.isNotANote(unread));
+    else if (!many && words.length > 1) setWrong(cardBoxText.oneNoteIsAsked);
     else void answerCard(names.join(' '));
   };
   return (
@@ -280,7 +280,7 @@ function Typed({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
       }}
     >
       <label className="flex flex-col text-sm text-faded">
-        {many ? askText.theNamesOneAfter : askText.theNote}
+        {many ? cardBoxText.theNamesOneAfter : cardBoxText.theNote}
         <input
           autoFocus
           className={`min-h-14 rounded-md border-2 border-dove bg-paper px-3 text-2xl text-ink ${many ? 'w-[28rem] max-w-full' : 'w-40'}`}
@@ -297,7 +297,7 @@ function Typed({ quiz, student, answer }: Omit<AnsweringProps, 'setup'>) {
         )}
       </label>
       <button type="submit" className="button mt-5 min-h-14 px-6 text-lg">
-        {askText.answer}
+        {cardBoxText.answer}
       </button>
     </form>
   );

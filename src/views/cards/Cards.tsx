@@ -9,7 +9,7 @@ import { Section } from '../../ui/Section';
 import { counted } from '../../wording/grammar';
 import { Ask } from './Ask';
 import { Decks } from './Decks';
-import { cardsText } from '../../wording/rooms/cardBox';
+import * as cardBoxText from '../../wording/rooms/cardBox';
 
 /** Cards: what is due is asked; decks are made of positions, keys and plans. */
 export default function Cards() {
@@ -29,10 +29,10 @@ export default function Cards() {
         data-ready={player.ready && (overview !== undefined || !student)}
         className="flex flex-col gap-4"
       >
-        <PlayerPick heading={cardsText.cards} player={player} />
+        <PlayerPick heading={cardBoxText.cards} player={player} />
         {player.ready && !student && <Nobody />}
         {student && overview && asking.card && (
-          <Section name={cardsText.theCard} on={[asking.card]}>
+          <Section name={cardBoxText.theCard} on={[asking.card]}>
             <Ask student={student} asking={asking} />
           </Section>
         )}
@@ -41,21 +41,21 @@ export default function Cards() {
             <section aria-labelledby="due" className="rounded-lg border border-rule bg-sheet px-4 py-3">
               <h2 id="due" className="font-serif text-xl font-semibold">
                 {over
-                  ? `${counted(asking.answered, 'answer')}, ${asking.wrong === 0 ? cardsText.allRight : cardsText.wrong(asking.wrong)}.`
+                  ? `${counted(asking.answered, 'answer')}, ${asking.wrong === 0 ? cardBoxText.allRight : cardBoxText.wrong(asking.wrong)}.`
                   : dueWords(overview.cardsDue, overview.cards.length)}
               </h2>
-              {over && overview.cardsDue > 0 && <p>{cardsText.stillToAnswer(counted(overview.cardsDue, 'card'))}</p>}
+              {over && overview.cardsDue > 0 && <p>{cardBoxText.stillToAnswer(counted(overview.cardsDue, 'card'))}</p>}
               {overview.cardsDue > 0 && (
                 <button
                   type="button"
                   className="button mt-2 min-h-12 px-6 text-lg"
                   onClick={() => void startAsking(student.id)}
                 >
-                  {over ? cardsText.goOn : cardsText.begin}
+                  {over ? cardBoxText.goOn : cardBoxText.begin}
                 </button>
               )}
             </section>
-            <Section name={cardsText.theDecks} on={[overview]}>
+            <Section name={cardBoxText.theDecks} on={[overview]}>
               <Decks student={student} overview={overview} />
             </Section>
           </>
@@ -66,6 +66,6 @@ export default function Cards() {
 }
 
 function dueWords(due: number, all: number): string {
-  if (all === 0) return cardsText.theBoxIsEmpty;
-  return due === 0 ? cardsText.inTheBoxNone(counted(all, 'card')) : cardsText.ofToAnswer(counted(due, 'card'), all);
+  if (all === 0) return cardBoxText.theBoxIsEmpty;
+  return due === 0 ? cardBoxText.inTheBoxNone(counted(all, 'card')) : cardBoxText.ofToAnswer(counted(due, 'card'), all);
 }

@@ -21,7 +21,7 @@ import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { printedKey } from '../../wording/notes';
 import { positionWords } from '../../wording/places';
-import { decksText } from '../../wording/rooms/cardBox';
+import * as cardBoxText from '../../wording/rooms/cardBox';
 
 interface Props {
   readonly student: StudentRecord;
@@ -39,7 +39,7 @@ export function Decks({ student, overview }: Props) {
   const [deck, setDeck] = useState<PlanDeck>('shifts');
   const put = async (name: string, quizzes: readonly Quiz[], plan?: string) => {
     if (quizzes.length === 0) {
-      say({ kind: 'done', message: decksText.thereIsNothingTo });
+      say({ kind: 'done', message: cardBoxText.thereIsNothingTo });
       return;
     }
     const count = await addCards(student.id, name, quizzes, cards, plan);
@@ -57,17 +57,17 @@ export function Decks({ student, overview }: Props) {
     <div className="grid items-start gap-4 lg:grid-cols-2">
       <section aria-labelledby="make" className="flex flex-col gap-4 rounded-lg border border-rule bg-sheet px-4 py-3">
         <h2 id="make" className="font-serif text-xl font-semibold">
-          {decksText.makeADeck}
+          {cardBoxText.makeADeck}
         </h2>
         <div className="flex flex-wrap items-end gap-3">
           <Pick
-            label={decksText.position}
+            label={cardBoxText.position}
             value={String(position)}
             choices={positions.map((one) => [String(one), positionWords(one, instrument)] as const)}
             onPick={(value) => setPosition(Number(value))}
           />
           <Pick
-            label={decksText.key}
+            label={cardBoxText.key}
             value={key}
             choices={CARD_KEYS.map((name) => [name, printedKey(name)] as const)}
             onPick={setKey}
@@ -82,32 +82,32 @@ export function Decks({ student, overview }: Props) {
               )
             }
           >
-            {decksText.makeCards}
+            {cardBoxText.makeCards}
           </button>
         </div>
         {plans.length > 0 && (
           <div className="flex flex-wrap items-end gap-3">
             <Pick
-              label={decksText.plan}
+              label={cardBoxText.plan}
               value={planId}
               choices={plans.map((plan) => [plan.id, planTitle(plan)] as const)}
               onPick={setPlanId}
             />
             <Pick
-              label={decksText.about}
+              label={cardBoxText.about}
               value={deck}
               choices={PLAN_DECKS}
               onPick={(value) => setDeck(value as PlanDeck)}
             />
             <button type="button" className="button min-h-10" onClick={() => void fromPlan()}>
-              {decksText.makeCardsOfIt}
+              {cardBoxText.makeCardsOfIt}
             </button>
           </div>
         )}
       </section>
       <section aria-labelledby="box" className="rounded-lg border border-rule bg-sheet px-4 py-3">
         <h2 id="box" className="font-serif text-xl font-semibold">
-          {decksText.inTheBox}
+          {cardBoxText.inTheBox}
         </h2>
         <ul>
           {decksOf(cards).map(([name, own]) => (
@@ -117,15 +117,15 @@ export function Decks({ student, overview }: Props) {
               <button
                 type="button"
                 className="button"
-                aria-label={decksText.remove(name)}
+                aria-label={cardBoxText.remove(name)}
                 onClick={() => void takeOut(name, own)}
               >
-                {decksText.takeOut}
+                {cardBoxText.takeOut}
               </button>
             </li>
           ))}
         </ul>
-        {cards.length === 0 && <p className="text-faded">{decksText.nothingYet}</p>}
+        {cards.length === 0 && <p className="text-faded">{cardBoxText.nothingYet}</p>}
       </section>
     </div>
   );
@@ -140,7 +140,7 @@ function decksOf(cards: readonly CardRecord[]): [string, CardRecord[]][] {
 function takeOut(name: string, cards: readonly CardRecord[]) {
   return remove(
     cards.map((record) => ({ kind: 'removed', table: 'cards', record })),
-    decksText.theDeckWasRemoved(name),
+    cardBoxText.theDeckWasRemoved(name),
     `Cards: ${name}`,
   );
 }

@@ -18,7 +18,7 @@ import { positionChoices } from '../../wording/brief';
 import { sentence } from '../../wording/grammar';
 import { instrumentWords } from '../../wording/instruments';
 import { printedKey } from '../../wording/notes';
-import { classPageText } from '../../wording/rooms/paperViews';
+import * as paperViewsText from '../../wording/rooms/paperViews';
 
 const OTHER_PAPER = ['patterns', 'hard', 'ladder', 'log', 'blank'] as const;
 
@@ -36,9 +36,9 @@ export default function ClassPage() {
       <NoticeBar />
       <main id="main" tabIndex={-1} data-ready={kind !== 'laying'} className="flex flex-col gap-4">
         <div className="flex flex-wrap items-center gap-3">
-          <h1 className="flex-1 font-serif text-2xl font-bold">{classPageText.aPageForA}</h1>
+          <h1 className="flex-1 font-serif text-2xl font-bold">{paperViewsText.aPageForA}</h1>
           <button type="button" className="button flex items-center gap-1" disabled={empty} onClick={() => print()}>
-            <Printer size={17} aria-hidden /> {classPageText.print}
+            <Printer size={17} aria-hidden /> {paperViewsText.print}
           </button>
           <button
             type="button"
@@ -46,7 +46,7 @@ export default function ClassPage() {
             disabled={empty || kind !== 'laid'}
             onClick={() => void savePdf(title)}
           >
-            <Download size={17} aria-hidden /> {classPageText.saveAsPdf}
+            <Download size={17} aria-hidden /> {paperViewsText.saveAsPdf}
           </button>
           <button
             type="button"
@@ -54,10 +54,10 @@ export default function ClassPage() {
             disabled={empty}
             onClick={() => void saveClassNotes(title)}
           >
-            <Download size={17} aria-hidden /> {classPageText.musicxml}
+            <Download size={17} aria-hidden /> {paperViewsText.musicxml}
           </button>
         </div>
-        <Section name={classPageText.thePageForA} on={[choice]}>
+        <Section name={paperViewsText.thePageForA} on={[choice]}>
           <div className="grid items-start gap-5 xl:grid-cols-[22rem_minmax(0,1fr)]">
             <div className="flex flex-col gap-3">
               <What choice={choice} onPut={put} />
@@ -89,34 +89,34 @@ function What({ choice, onPut }: PartProps) {
   return (
     <div className="grid grid-cols-2 gap-3">
       <Pick
-        label={classPageText.playedTogether}
+        label={paperViewsText.playedTogether}
         value={choice.material}
         choices={[
           ...BOOK_MATERIALS.map((name) => [name, BOOK_MATERIAL_WORDS[name]] as const),
-          ['notes', classPageText.typedNotes],
+          ['notes', paperViewsText.typedNotes],
         ]}
         onPick={(material) => onPut({ material: material as ClassChoice['material'] })}
       />
       <Pick
-        label={classPageText.key}
+        label={paperViewsText.key}
         value={choice.key}
         choices={BOOK_KEYS.map((key) => [key, printedKey(key)])}
         onPick={(key) => onPut({ key })}
       />
       {choice.material === 'notes' ? (
         <div className="col-span-2">
-          <TextField label={classPageText.notesAsTheyAre} value={choice.typed} onPut={(typed) => onPut({ typed })} />
+          <TextField label={paperViewsText.notesAsTheyAre} value={choice.typed} onPut={(typed) => onPut({ typed })} />
         </div>
       ) : (
         <>
           <Pick
-            label={classPageText.octaves}
+            label={paperViewsText.octaves}
             value={String(choice.octaves)}
             choices={[1, 2, 3].map((n) => [String(n), String(n)])}
             onPick={(n) => onPut({ octaves: Number(n) })}
           />
           <Pick
-            label={classPageText.notesToABow}
+            label={paperViewsText.notesToABow}
             value={String(choice.notesPerBow)}
             choices={[1, 2, 3, 4, 8].map((n) => [String(n), String(n)])}
             onPick={(n) => onPut({ notesPerBow: Number(n) })}
@@ -124,12 +124,12 @@ function What({ choice, onPut }: PartProps) {
         </>
       )}
       <Pick
-        label={classPageText.onThePaper}
+        label={paperViewsText.onThePaper}
         value={choice.shows}
         choices={[
-          ['score', classPageText.theScore],
-          ['parts', classPageText.theParts],
-          ['both', classPageText.scoreAndParts],
+          ['score', paperViewsText.theScore],
+          ['parts', paperViewsText.theParts],
+          ['both', paperViewsText.scoreAndParts],
         ]}
         onPick={(shows) => onPut({ shows: shows as ClassChoice['shows'] })}
       />
@@ -141,7 +141,7 @@ function Who({ choice, onPut }: PartProps) {
   const has = (instrument: InstrumentName) => choice.instruments.includes(instrument);
   return (
     <fieldset className="flex flex-col gap-2">
-      <legend className="text-sm text-faded">{classPageText.whoPlaysAndWhere}</legend>
+      <legend className="text-sm text-faded">{paperViewsText.whoPlaysAndWhere}</legend>
       {INSTRUMENT_NAMES.map((instrument) => (
         <div key={instrument} className="flex flex-wrap items-end gap-3">
           <label className="flex min-h-10 w-28 items-center gap-2">
@@ -158,7 +158,7 @@ function Who({ choice, onPut }: PartProps) {
           {has(instrument) && (
             <div className="min-w-40 flex-1">
               <Pick
-                label={classPageText.positions(instrument)}
+                label={paperViewsText.positions(instrument)}
                 value={JSON.stringify(choice.positions[instrument] ?? null)}
                 choices={positionChoices(instrument)}
                 onPick={(rule) =>

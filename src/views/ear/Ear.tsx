@@ -27,7 +27,7 @@ import { TargetBoard } from '../../drawing/board/TargetBoard';
 import type { Cursor } from '../../ui/MusicLine';
 import { NoteCloseUp } from './NoteCloseUp';
 import { Together } from './Together';
-import { earText } from '../../wording/rooms/meaningViews';
+import * as earViewsText from '../../wording/rooms/earViews';
 
 /** Ear: where each note goes, how exactly, and what to check it against. */
 export default function Ear() {
@@ -37,33 +37,33 @@ export default function Ear() {
   const set = (more: Partial<Aim>) => setPart({ ...part, ...more });
   const state = useMeaning(part);
   return (
-    <MeaningPage music here="/ear" heading={earText.ear} state={state}>
+    <MeaningPage music here="/ear" heading={earViewsText.ear} state={state}>
       {(meaning, cursor) => (
         <>
           <div className="flex flex-wrap items-center gap-2">
             <Choose
-              label={earText.intonation}
+              label={earViewsText.intonation}
               value={meaning.aim.system}
               choices={SYSTEMS.map((system) => [system, SYSTEM_WORDS[system]] as const)}
               onChoose={(system) => set({ system: system as Aim['system'], table })}
             />
             <Choose
-              label={earText.openStrings}
+              label={earViewsText.openStrings}
               value={meaning.aim.tuning}
               choices={STRING_TUNING_CHOICES}
               onChoose={(tuning) => set({ tuning: tuning as Aim['tuning'] })}
             />
             <Choose
-              label={earText.level}
+              label={earViewsText.level}
               value={meaning.aim.level}
               choices={LEVELS.map(
-                (level) => [level, earText.withinCents(LEVEL_WORDS[level], TOLERANCES[level])] as const,
+                (level) => [level, earViewsText.withinCents(LEVEL_WORDS[level], TOLERANCES[level])] as const,
               )}
               onChoose={(level) => set({ level: level as Level })}
             />
             {meaning.aim.system === 'own' && (
               <label className="flex items-center gap-2 text-sm text-faded">
-                {earText.centsOnEachSemitone}
+                {earViewsText.centsOnEachSemitone}
                 <input
                   className="min-h-10 w-80 rounded-md border border-rule bg-sheet px-2 text-ink"
                   value={typed}
@@ -164,17 +164,17 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
       className="max-h-[72vh] overflow-auto rounded-lg border border-rule bg-sheet"
       tabIndex={0}
       role="region"
-      aria-label={earText.targets}
+      aria-label={earViewsText.targets}
     >
       <table className="w-full border-collapse text-left text-[0.95rem]">
         <thead className="sticky top-0 bg-sheet">
           <tr className="border-b-2 border-rule">
-            <th className="px-3 py-2">{earText.note}</th>
-            <th className="px-3 py-2">{earText.stringFinger}</th>
-            <th className="px-3 py-2 text-right">{earText.target}</th>
-            <th className="px-3 py-2 text-right">{earText.fromTheNut}</th>
-            <th className="px-3 py-2 text-right">{earText.within}</th>
-            <th className="px-3 py-2">{earText.bestCheck}</th>
+            <th className="px-3 py-2">{earViewsText.note}</th>
+            <th className="px-3 py-2">{earViewsText.stringFinger}</th>
+            <th className="px-3 py-2 text-right">{earViewsText.target}</th>
+            <th className="px-3 py-2 text-right">{earViewsText.fromTheNut}</th>
+            <th className="px-3 py-2 text-right">{earViewsText.within}</th>
+            <th className="px-3 py-2">{earViewsText.bestCheck}</th>
           </tr>
         </thead>
         <tbody>
@@ -191,7 +191,7 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
                 </button>
               </th>
               <td className="px-3 whitespace-nowrap">
-                {printed(setup.strings[note.string].name)}, {note.finger === 0 ? earText.open : note.finger}
+                {printed(setup.strings[note.string].name)}, {note.finger === 0 ? earViewsText.open : note.finger}
               </td>
               <td className="px-3 text-right whitespace-nowrap">{targetCents(target.cents)}</td>
               <td className="px-3 text-right whitespace-nowrap">
@@ -204,19 +204,19 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
                 {checks[0]?.fits
                   ? shortCheck(checks[0], setup)
                   : note.finger === 0
-                    ? earText.itsOwnTuning
-                    : earText.noneThatFits}
-                {comma && <span className="text-madder"> {earText.comma}</span>}
-                {ringing.length > 0 && <span className="text-sage"> {earText.rings}</span>}
+                    ? earViewsText.itsOwnTuning
+                    : earViewsText.noneThatFits}
+                {comma && <span className="text-madder"> {earViewsText.comma}</span>}
+                {ringing.length > 0 && <span className="text-sage"> {earViewsText.rings}</span>}
               </td>
             </tr>
           ))}
         </tbody>
       </table>
       <p className="flex flex-wrap items-center gap-x-2 px-3 py-1 text-sm text-faded">
-        {earText.commaWord} <Help word="comma" /> {earText.ringsWord} <Help word="ringing" />
+        {earViewsText.commaWord} <Help word="comma" /> {earViewsText.ringsWord} <Help word="ringing" />
       </p>
-      <p className="px-3 pb-1 text-sm text-faded">{earText.targetCentsAgainstEqual}</p>
+      <p className="px-3 pb-1 text-sm text-faded">{earViewsText.targetCentsAgainstEqual}</p>
     </div>
   );
 }
@@ -233,12 +233,12 @@ function Landmarks({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="landmarks">
       <h2 id="landmarks" className="font-serif text-xl font-semibold">
-        {earText.landmarks}
+        {earViewsText.landmarks}
       </h2>
       <ul className="list-disc pl-5">
         {[...tonics.values()].map((one) => (
           <li key={one.note.midi}>
-            {earText.onThePosition(
+            {earViewsText.onThePosition(
               noteWords(pitchName(one.note.pitch)),
               fingerWords(one.note.finger),
               stringWords(findings.setup.strings[one.note.string].name),

@@ -6,9 +6,9 @@ import { contactMm, hertzOf, isOpen, midiOf, pitchName, TOLERANCES, type Checkpo
 import { Choose } from '../../ui/Choose';
 import type { Meaning } from '../../app/meaning';
 import { say } from '../../app/notices';
-import { noteCloseUpText } from '../../wording/rooms/meaningViews';
+import * as earViewsText from '../../wording/rooms/earViews';
 
-const OFF = [5, 10, 15, 20, 30].map((cents) => [String(cents), noteCloseUpText.cents(cents)] as const);
+const OFF = [5, 10, 15, 20, 30].map((cents) => [String(cents), earViewsText.cents(cents)] as const);
 const SECONDS = 3;
 
 interface Props {
@@ -30,13 +30,13 @@ export function NoteCloseUp({ meaning, heard }: Props) {
       data-testid="note"
     >
       <h2 id="note" className="font-serif text-xl font-semibold">
-        {noteCloseUpText.onTheString(name, printed(setup.strings[note.string].name))}
+        {earViewsText.onTheString(name, printed(setup.strings[note.string].name))}
       </h2>
       <p>
-        {noteCloseUpText.theBowMeetsThe(
+        {earViewsText.theBowMeetsThe(
           isOpen(note)
-            ? noteCloseUpText.theOpenStringTuned(targetWords(target.cents))
-            : noteCloseUpText.theMiddleOfThe(
+            ? earViewsText.theOpenStringTuned(targetWords(target.cents))
+            : earViewsText.theMiddleOfThe(
                 sentence(targetWords(target.cents)),
                 mmFine(target.mm),
                 mmFine(target.toleranceMm),
@@ -48,9 +48,9 @@ export function NoteCloseUp({ meaning, heard }: Props) {
       {checks.length > 0 && (
         <>
           <div className="flex items-center gap-2">
-            <h3 className="font-semibold">{noteCloseUpText.checkItWith}</h3>
-            <span className="text-sm text-faded">{noteCloseUpText.mistunedBy}</span>
-            <Choose label={noteCloseUpText.mistunedByLabel} value={off} choices={OFF} onChoose={setOff} />
+            <h3 className="font-semibold">{earViewsText.checkItWith}</h3>
+            <span className="text-sm text-faded">{earViewsText.mistunedBy}</span>
+            <Choose label={earViewsText.mistunedByLabel} value={off} choices={OFF} onChoose={setOff} />
           </div>
           <ul className="flex flex-col gap-1">
             {checks.map((check) => (
@@ -72,7 +72,7 @@ export function NoteCloseUp({ meaning, heard }: Props) {
                         aria-pressed={playing === tag}
                         onClick={() => (playing === tag ? stop() : hear(check, side * Number(off), tag))}
                       >
-                        {playing === tag ? noteCloseUpText.stop : words(off)}
+                        {playing === tag ? earViewsText.stop : words(off)}
                       </button>
                     );
                   })}
@@ -85,14 +85,14 @@ export function NoteCloseUp({ meaning, heard }: Props) {
       {!checks.some(({ fits }) => fits) && note.finger !== 0 && <p>{sentence(noCheckWords(note, elsewhere, setup))}</p>}
       {ringing.length > 0 && (
         <p className="text-sage">
-          {noteCloseUpText.whenItIsTrue}{' '}
-          {ringing.map(({ string }) => noteCloseUpText.theString(printed(setup.strings[string].name))).join(' and ')}{' '}
-          {noteCloseUpText.ringsAlong}
+          {earViewsText.whenItIsTrue}{' '}
+          {ringing.map(({ string }) => earViewsText.theString(printed(setup.strings[string].name))).join(' and ')}{' '}
+          {earViewsText.ringsAlong}
         </p>
       )}
       {comma && (
         <p className="border-l-4 border-madder px-3" data-testid="comma">
-          {noteCloseUpText.theyAreCentsApart(commaAdvice(comma, setup), number(comma.apart))}
+          {earViewsText.theyAreCentsApart(commaAdvice(comma, setup), number(comma.apart))}
         </p>
       )}
     </section>
@@ -103,9 +103,9 @@ const tagOf = ({ string, touch, interval }: Checkpoint) => `${string}.${touch}.$
 
 /** Pure, and off to either side. */
 const SIDES: readonly { readonly side: number; readonly words: (off: string) => string }[] = [
-  { side: 0, words: () => noteCloseUpText.hearItPure },
-  { side: -1, words: (off) => noteCloseUpText.centsLow(off) },
-  { side: 1, words: (off) => noteCloseUpText.centsHigh(off) },
+  { side: 0, words: () => earViewsText.hearItPure },
+  { side: -1, words: (off) => earViewsText.centsLow(off) },
+  { side: 1, words: (off) => earViewsText.centsHigh(off) },
 ];
 
 /** Sounds a note against what it is checked with: together where both can sound at once, else one after the other. */
@@ -136,7 +136,7 @@ function useHearing() {
       })
       .catch(() => {
         setPlaying(null);
-        say({ kind: 'trouble', message: noteCloseUpText.noSoundTheBrowser });
+        say({ kind: 'trouble', message: earViewsText.noSoundTheBrowser });
       });
   };
   return { playing, hear, stop };

@@ -2,7 +2,7 @@ import { intervalName } from '../../wording/checks';
 import { noteWords } from '../../wording/notes';
 import { isOpen, pitchName, pureBetween, widerWhenPure, type Played } from '../../core';
 import type { Meaning } from '../../app/meaning';
-import { togetherText } from '../../wording/rooms/meaningViews';
+import * as earViewsText from '../../wording/rooms/earViews';
 
 /** Double stops with their own pure targets: how far the upper finger moves for a pure interval. */
 export function Together({ meaning }: { readonly meaning: Meaning }) {
@@ -20,13 +20,13 @@ export function Together({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="together">
       <h2 id="together" className="font-serif text-xl font-semibold">
-        {togetherText.soundingTogether}
+        {earViewsText.soundingTogether}
       </h2>
-      <p className="text-sm text-faded">{togetherText.howFarFromIts}</p>
+      <p className="text-sm text-faded">{earViewsText.howFarFromIts}</p>
       <ul className="list-disc pl-5">
         {rows.map(({ name, pure, moves }) => (
           <li key={name}>
-            {togetherText.theFingerMoves(
+            {earViewsText.theFingerMoves(
               name,
               intervalName(pure.name),
               pure.ratio.join(':'),
@@ -42,6 +42,6 @@ export function Together({ meaning }: { readonly meaning: Meaning }) {
 
 function wideWords(cents: number): string {
   const whole = Math.round(Math.abs(cents));
-  if (whole === 0) return togetherText.asTheTunerHas;
+  if (whole === 0) return earViewsText.asTheTunerHas;
   return `${whole} ${whole === 1 ? 'cent' : 'cents'} ${cents < 0 ? 'narrower' : 'wider'}`;
 }

@@ -15,7 +15,8 @@ import { MeaningPage } from '../../ui/MeaningPage';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { Section } from '../../ui/Section';
 import { UndoButtons } from '../../ui/UndoButtons';
-import { galleryText } from '../../wording/rooms/shared';
+import * as sharedText from '../../wording/rooms/shared';
+import * as galleryText from '../../wording/rooms/gallery';
 
 const LONG = galleryText.aVeryLongName;
 const CHANGE = { was: {}, is: {} };
@@ -171,11 +172,7 @@ function Music({ request }: { readonly request: PlanRequest }) {
           height={150}
           scale={1.1}
         />
-        <Staff
-          score={score}
-          layout={evenLayout(events.length, 40, 150, 1.1)}
-          label={galleryText.notes(events.length)}
-        />
+        <Staff score={score} layout={evenLayout(events.length, 40, 150, 1.1)} label={sharedText.notes(events.length)} />
       </div>
       <Neck setup={setup} hand={resolveHand(setup, request.hand)} step={step} spread={widest} />
     </>

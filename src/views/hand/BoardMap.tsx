@@ -22,11 +22,11 @@ import { shortCheck } from '../../wording/checks';
 import { listed, sentence } from '../../wording/grammar';
 import { noteName, noteWords, printed } from '../../wording/notes';
 import { positionName, positionWords, stringWords } from '../../wording/places';
-import { boardMapText } from '../../wording/rooms/meaningViews';
+import * as handViewsText from '../../wording/rooms/handViews';
 
 const MODES = ['major', 'minor'] as const;
 const SHOWN = [
-  ['names', boardMapText.noteNames],
+  ['names', handViewsText.noteNames],
   ['fingers', 'fingers'],
 ] as const;
 /** Where nothing else is known of a student the map goes up to here. */
@@ -64,30 +64,30 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
     <section aria-labelledby="map" className="flex flex-col gap-2" data-testid="map">
       <div className="flex flex-wrap items-center gap-2">
         <h2 id="map" className="font-serif text-xl font-semibold">
-          {boardMapText.mapOfTheFingerboard}
+          {handViewsText.mapOfTheFingerboard}
         </h2>
         <Choose
-          label={boardMapText.keyOfTheMap}
+          label={handViewsText.keyOfTheMap}
           value={tonic}
           choices={TONICS.map((name) => [name, printed(name, names)] as const)}
           onChoose={setTonic}
         />
         <Choose
-          label={boardMapText.modeOfTheMap}
+          label={handViewsText.modeOfTheMap}
           value={mode}
           choices={MODES.map((name) => [name, name] as const)}
           onChoose={setMode}
         />
-        <Choose label={boardMapText.writtenInThePlaces} value={shown} choices={SHOWN} onChoose={setShown} />
+        <Choose label={handViewsText.writtenInThePlaces} value={shown} choices={SHOWN} onChoose={setShown} />
         <Choose
-          label={boardMapText.positionsOfTheMap}
+          label={handViewsText.positionsOfTheMap}
           value={only}
           choices={[
             [
               'all',
               student?.positions
-                ? boardMapText.allThatKnows(student.name || boardMapText.theStudent)
-                : boardMapText.allPositionsShown,
+                ? handViewsText.allThatKnows(student.name || handViewsText.theStudent)
+                : handViewsText.allPositionsShown,
             ],
             ...known.map((position) => [String(position), positionWords(position, kind)] as const),
           ]}
@@ -99,20 +99,20 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
           setup={setup}
           upTo={top}
           spots={drawn}
-          label={boardMapText.fingerboardToScaleThe(printed(tonic), mode)}
+          label={handViewsText.fingerboardToScaleThe(printed(tonic), mode)}
           onChoose={(spot) => setChosen((spot as (typeof drawn)[number]).spot)}
         />
       </div>
       {spots.some(({ ringsWith }) => ringsWith !== undefined) && (
-        <p className="text-sm text-faded">{boardMapText.twoRingsAnOpen}</p>
+        <p className="text-sm text-faded">{handViewsText.twoRingsAnOpen}</p>
       )}
       <div role="status" className="min-h-28 text-[0.98rem]">
         {chosen ? (
           <Chosen meaning={meaning} spot={chosen} whole={whole} />
         ) : (
           <p className="text-faded">
-            {boardMapText.chooseANoteWhere}
-            {byLetters && boardMapText.aSharpOrA}
+            {handViewsText.chooseANoteWhere}
+            {byLetters && handViewsText.aSharpOrA}
           </p>
         )}
       </div>
@@ -124,7 +124,7 @@ export function BoardMap({ meaning }: { readonly meaning: Meaning }) {
             checked={everywhere}
             onChange={(event) => setEverywhere(event.target.checked)}
           />
-          {boardMapText.onlyThePlacesOf(noteWords(pitchName(chosen.pitch), names))}
+          {handViewsText.onlyThePlacesOf(noteWords(pitchName(chosen.pitch), names))}
         </label>
       )}
     </section>
@@ -156,16 +156,16 @@ function fingersWords({ semitones, holdings }: MapSpot): string {
 }
 
 function whereWords({ string, semitones, holdings }: MapSpot, { findings: { setup }, request }: Meaning): string {
-  const on = boardMapText.onThe(stringWords(setup.strings[string].name));
-  if (semitones === 0) return boardMapText.open(on);
+  const on = handViewsText.onThe(stringWords(setup.strings[string].name));
+  if (semitones === 0) return handViewsText.boardMapOpen(on);
   const by = holdings.map(({ finger, position }: Holding) =>
-    boardMapText.inIt(finger, positionName(position, request.instrument)),
+    handViewsText.inIt(finger, positionName(position, request.instrument)),
   );
-  return boardMapText.position(on, listed(by));
+  return handViewsText.position(on, listed(by));
 }
 
 function ringWords({ ringsWith }: MapSpot, { findings: { setup } }: Meaning): string {
-  return ringsWith === undefined ? '' : boardMapText.ringsWithTheOpen(stringWords(setup.strings[ringsWith].name));
+  return ringsWith === undefined ? '' : handViewsText.ringsWithTheOpen(stringWords(setup.strings[ringsWith].name));
 }
 
 interface ChosenProps {
@@ -188,17 +188,17 @@ function Chosen({ meaning, spot, whole }: ChosenProps) {
       </li>
       <li>
         {others.length === 0
-          ? boardMapText.nowhereElseWithinThese
-          : boardMapText.theSameNote(listed(others.map((other) => whereWords(other, meaning))))}
+          ? handViewsText.nowhereElseWithinThese
+          : handViewsText.theSameNote(listed(others.map((other) => whereWords(other, meaning))))}
       </li>
       {spot.semitones > 0 && (
         <li>
-          {fitting ? boardMapText.checkIt(shortCheck(fitting, setup)) : boardMapText.noStringChecksIt}
+          {fitting ? handViewsText.checkIt(shortCheck(fitting, setup)) : handViewsText.noStringChecksIt}
           {heard &&
             heard.ringing.length > 0 &&
-            boardMapText.ringsAlongWhenIt(
+            handViewsText.ringsAlongWhenIt(
               sentence(
-                listed(heard.ringing.map(({ string }) => boardMapText.the(stringWords(setup.strings[string].name)))),
+                listed(heard.ringing.map(({ string }) => handViewsText.the(stringWords(setup.strings[string].name)))),
               ),
             )}
         </li>

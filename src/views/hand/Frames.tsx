@@ -6,7 +6,7 @@ import { frameBefore, frameWords } from '../../wording/frames';
 import { sentence } from '../../wording/grammar';
 import { printed } from '../../wording/notes';
 import { stretchWords } from '../../wording/places';
-import { framesText } from '../../wording/rooms/meaningViews';
+import * as handViewsText from '../../wording/rooms/handViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -22,11 +22,11 @@ export function Frames({ meaning, open, onOpen }: Props) {
     <section aria-labelledby="frames">
       <div className="flex items-center gap-2">
         <h2 id="frames" className="font-serif text-xl font-semibold">
-          {framesText.fingerPatternsStringBy}
+          {handViewsText.fingerPatternsStringBy}
         </h2>
         <Help word="finger pattern" />
       </div>
-      <p className="text-sm text-faded">{framesText.toScaleTheTones}</p>
+      <p className="text-sm text-faded">{handViewsText.toScaleTheTones}</p>
       <ol className="mt-1 rounded-lg border border-rule bg-sheet">
         {frames.map((frame, at) => (
           <li
@@ -40,7 +40,7 @@ export function Frames({ meaning, open, onOpen }: Props) {
               className="grid w-full cursor-pointer grid-cols-1 sm:grid-cols-[7rem_11rem_minmax(0,1fr)] items-center gap-x-3 px-3 py-1.5 text-left"
             >
               <span>
-                <span className="font-semibold">{framesText.string(printed(frame.string))}</span>
+                <span className="font-semibold">{handViewsText.string(printed(frame.string))}</span>
                 <span className="block text-sm text-faded">
                   {sentence(stretchWords(meaning.speech.place, frame.from, frame.to))}
                 </span>

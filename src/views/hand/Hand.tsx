@@ -12,12 +12,12 @@ import { Frames } from './Frames';
 import { BoardMap } from './BoardMap';
 import { Positions } from './Positions';
 import { WayRound } from './WayRound';
-import { handText } from '../../wording/rooms/meaningViews';
+import * as handViewsText from '../../wording/rooms/handViews';
 
 /** Hand: the frames under the fingers, string by string, the traps between them, and how far this hand reaches. */
 export default function Hand() {
   return (
-    <MeaningPage music here="/hand" heading={handText.hand} state={useMeaning()}>
+    <MeaningPage music here="/hand" heading={handViewsText.hand} state={useMeaning()}>
       {(meaning, cursor) => <HandOf meaning={meaning} cursor={cursor} />}
     </MeaningPage>
   );
@@ -79,9 +79,9 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="reach" className="flex flex-col gap-2">
       <h2 id="reach" className="font-serif text-xl font-semibold">
-        {handText.reachAndRoom}
+        {handViewsText.reachAndRoom}
       </h2>
-      {found.length === 0 && <p>{handText.everythingLiesEasilyIn}</p>}
+      {found.length === 0 && <p>{handViewsText.everythingLiesEasilyIn}</p>}
       <ul className="flex flex-col gap-2">
         {found.map((finding) => (
           <li key={`${finding.kind}${finding.events[0]}`} className="border-l-4 border-ochre bg-sheet px-3 py-1">
@@ -93,13 +93,13 @@ function Reach({ meaning }: { readonly meaning: Meaning }) {
                 className="cursor-pointer text-dove underline"
                 onClick={() => openAsPlan(drillFor(finding), drillTitle(finding, speech), record)}
               >
-                {handText.openItsDrill}
+                {handViewsText.openItsDrill}
               </button>
               <a
                 className="text-dove underline"
                 href={practiceAddress(record.id, partAround(finding.events, speech.events.length))}
               >
-                {handText.practiseIt}
+                {handViewsText.practiseIt}
               </a>
             </p>
           </li>
@@ -130,9 +130,9 @@ function Traps({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="traps">
       <h2 id="traps" className="font-serif text-xl font-semibold">
-        {handText.rePlacedFingers}
+        {handViewsText.rePlacedFingers}
       </h2>
-      {traps.length === 0 && <p>{handText.noFingerIsNeeded}</p>}
+      {traps.length === 0 && <p>{handViewsText.noFingerIsNeeded}</p>}
       <ul className="list-disc pl-5">
         {traps.map((trap) => (
           <li key={`${trap.from.at}.${trap.to.at}.${trap.finger}`}>{trapWords(trap, setup, meaning.speech)}</li>
@@ -152,9 +152,9 @@ function Cues({ meaning }: { readonly meaning: Meaning }) {
   return (
     <section aria-labelledby="cues">
       <h2 id="cues" className="font-serif text-xl font-semibold">
-        {handText.whatTheFingersDo}
+        {handViewsText.whatTheFingersDo}
       </h2>
-      <p className="text-sm text-faded">{handText.atThisTempoAnd}</p>
+      <p className="text-sm text-faded">{handViewsText.atThisTempoAnd}</p>
       <ul className="list-disc pl-5">
         {[...byWords].map(([words, notes]) => (
           <li key={words}>

@@ -4,7 +4,7 @@ import { laidFingers, pairVerdict, resolveHand, spreadMm, stopMm, type Plan } fr
 import { mm as mmWords } from '../../wording/grammar';
 import { printed } from '../../wording/notes';
 import { semitoneWords } from '../../wording/places';
-import { positionsText } from '../../wording/rooms/meaningViews';
+import * as handViewsText from '../../wording/rooms/handViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -17,7 +17,7 @@ const MOVES = [0, 2, 4, 5, 7, 9, 12];
 export function Positions({ meaning, frame }: Props) {
   const { request, findings } = meaning;
   const laid = frame ? laidFingers(frame.fingers) : [];
-  if (!frame || laid.length < 2) return <p className="text-faded">{positionsText.chooseAPatternWith}</p>;
+  if (!frame || laid.length < 2) return <p className="text-faded">{handViewsText.chooseAPatternWith}</p>;
   const hand = resolveHand(findings.setup, request.hand);
   const [low, high] = [laid[0], laid[laid.length - 1]];
   const { lengthMm, reachSemitones } = findings.setup;
@@ -29,25 +29,25 @@ export function Positions({ meaning, frame }: Props) {
   return (
     <section aria-labelledby="positions">
       <h2 id="positions" className="font-serif text-xl font-semibold">
-        {positionsText.theSamePatternIn}
+        {handViewsText.theSamePatternIn}
       </h2>
       <table className="mt-1 w-full border-collapse rounded-lg bg-sheet text-left text-[0.95rem]">
         <caption className="pb-1 text-left text-sm text-faded">
-          {positionsText.stringFromTo(printed(frame.string), low[0], high[0])}
+          {handViewsText.stringFromTo(printed(frame.string), low[0], high[0])}
         </caption>
         <thead>
           <tr className="border-b-2 border-rule">
-            <th className="px-2 py-1">{positionsText.higherBy}</th>
-            <th className="px-2 py-1 text-right">{positionsText.fingerAt(low[0])}</th>
-            <th className="px-2 py-1 text-right">{positionsText.spread}</th>
-            <th className="px-2 py-1">{positionsText.forThisHand}</th>
+            <th className="px-2 py-1">{handViewsText.higherBy}</th>
+            <th className="px-2 py-1 text-right">{handViewsText.fingerAt(low[0])}</th>
+            <th className="px-2 py-1 text-right">{handViewsText.spread}</th>
+            <th className="px-2 py-1">{handViewsText.forThisHand}</th>
           </tr>
         </thead>
         <tbody>
           {rows.map(({ move, mm, verdict, at }) => (
             <tr key={move} className="border-b border-rule">
               <th scope="row" className="px-2 py-1 font-normal">
-                {move === 0 ? positionsText.asItIs : semitoneWords(move)}
+                {move === 0 ? handViewsText.asItIs : semitoneWords(move)}
               </th>
               <td className="px-2 py-1 text-right">{mmWords(at)}</td>
               <td className="px-2 py-1 text-right">{mmWords(mm)}</td>

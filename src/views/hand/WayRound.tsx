@@ -7,7 +7,7 @@ import { problemHelp, problemWords } from '../../wording/problems';
 import { tradeBetween } from '../../wording/ways';
 import { openAsPlan, type Meaning } from '../../app/meaning';
 import { planInWorker } from '../../work/planner';
-import { wayRoundText } from '../../wording/rooms/meaningViews';
+import * as handViewsText from '../../wording/rooms/handViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -32,12 +32,12 @@ export function WayRound({ meaning, at, finger }: Props) {
         className="cursor-pointer text-dove underline"
         onClick={() => void wayRound(meaning, at, finger).then(setWay)}
       >
-        {wayRoundText.findAnotherWay}
+        {handViewsText.findAnotherWay}
       </button>
     );
   const { words, request } = way;
   const where = barWords(meaning.speech.place(at));
-  const name = wayRoundText.withoutAt(fingerWords(finger), where, planTitle(record, student)).slice(0, 120);
+  const name = handViewsText.withoutAt(fingerWords(finger), where, planTitle(record, student)).slice(0, 120);
   return (
     <span>
       {words}{' '}
@@ -47,7 +47,7 @@ export function WayRound({ meaning, at, finger }: Props) {
           className="cursor-pointer text-dove underline"
           onClick={() => openAsPlan(request, name, record, [])}
         >
-          {wayRoundText.openIt}
+          {handViewsText.openIt}
         </button>
       )}
     </span>
@@ -58,16 +58,16 @@ async function wayRound({ request, plan, speech }: Meaning, at: number, finger: 
   const never = [...(request.rules?.never ?? []), { at, finger }];
   const asked = { ...request, rules: { ...request.rules, never } };
   const answer = await planInWorker({ request: asked });
-  if (answer.kind === 'refused') return { words: wayRoundText.thisCannotBeAsked, request: null };
+  if (answer.kind === 'refused') return { words: handViewsText.thisCannotBeAsked, request: null };
   const [other] = answer.response.plans;
   if (other) {
     const trade = tradeBetween(other, plan, speech);
-    const words = wayRoundText.anotherWayChanges(changedPlaces(plan, other, speech), trade && `: ${trade}`);
+    const words = handViewsText.anotherWayChanges(changedPlaces(plan, other, speech), trade && `: ${trade}`);
     return { words, request: asked };
   }
   // Within this brief there is none: the smallest widening that gives one.
   const [problem] = answer.response.problems;
   if (!problem?.relax) return { words: problemWords(problem, asked, speech), request: null };
   const wider = { ...asked, rules: { ...asked.rules, ...problem.relax } };
-  return { words: wayRoundText.withinThisBriefThere(problemHelp(problem, speech)), request: wider };
+  return { words: handViewsText.withinThisBriefThere(problemHelp(problem, speech)), request: wider };
 }

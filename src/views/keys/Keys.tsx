@@ -1,10 +1,10 @@
 import { KEYMAP, type KeyPlace } from '../../app/keymap';
 import { setSingleKeys, useSettings } from '../../app/settings';
-import { keysText } from '../../wording/rooms/shared';
+import * as sharedText from '../../wording/rooms/shared';
 
 const PLACES: readonly (readonly [KeyPlace, string])[] = [
-  ['picture', keysText.inThePictureOf],
-  ['practice', keysText.inASessionOf],
+  ['picture', sharedText.inThePictureOf],
+  ['practice', sharedText.inASessionOf],
   ['anywhere', 'Anywhere'],
 ];
 
@@ -14,10 +14,10 @@ export default function Keys() {
   return (
     <main id="main" tabIndex={-1} className="mx-auto flex max-w-3xl flex-col gap-4 px-5 py-6">
       <p>
-        <a href="/">{keysText.backToTheBench}</a>
+        <a href="/">{sharedText.backToTheBench}</a>
       </p>
-      <h1 className="font-serif text-3xl font-bold">{keysText.keys}</h1>
-      <p>{keysText.everythingOnTheScreen}</p>
+      <h1 className="font-serif text-3xl font-bold">{sharedText.keys}</h1>
+      <p>{sharedText.everythingOnTheScreen}</p>
       {PLACES.map(([place, words]) => (
         <section key={place} aria-label={words}>
           <h2 className="font-serif text-xl font-semibold">{words}</h2>
@@ -42,11 +42,11 @@ export default function Keys() {
           checked={singleKeys}
           onChange={(event) => setSingleKeys(event.target.checked)}
         />
-        {keysText.theFullStopOpens}
+        {sharedText.theFullStopOpens}
       </label>
-      <p>{keysText.byTouchTapA}</p>
+      <p>{sharedText.byTouchTapA}</p>
       <p>
-        <a href="/licences">{keysText.licences}</a> {keysText.ofWhatThisProgram}
+        <a href="/licences">{sharedText.licences}</a> {sharedText.ofWhatThisProgram}
       </p>
     </main>
   );

@@ -3,7 +3,7 @@ import type { Overview } from '../../app/practice/overview';
 import { goalOf } from '../../app/practice/weeks';
 import type { LessonRecord, SessionRecord } from '../../core';
 import { counted } from '../../wording/grammar';
-import { happenedText } from '../../wording/rooms/lessonViews';
+import * as lessonViewsText from '../../wording/rooms/lessonViews';
 
 interface Props {
   readonly overview: Overview;
@@ -22,14 +22,14 @@ export function Happened({ overview, last }: Props) {
     <>
       <p>
         {sessions.length === 0
-          ? happenedText.nothingIsInThe
-          : happenedText.onInAll(
+          ? lessonViewsText.nothingIsInThe
+          : lessonViewsText.onInAll(
               counted(sessions.length, 'session'),
               counted(days, 'day'),
               counted(Math.round(minutes), 'minute'),
             )}
       </p>
-      {last?.goal && <p className="font-serif">{happenedText.goal(last.goal)}</p>}
+      {last?.goal && <p className="font-serif">{lessonViewsText.goal(last.goal)}</p>}
       <ul>
         {asked.map(({ planId, what }) => (
           <Line
@@ -49,7 +49,7 @@ export function Happened({ overview, last }: Props) {
           {words.map((one) => (
             <li key={one.id}>
               <span className="text-faded">{dayWords(one.day)}:</span> {one.playerWords}
-              {one.question && <strong> {happenedText.asks(one.question)}</strong>}
+              {one.question && <strong> {lessonViewsText.asks(one.question)}</strong>}
             </li>
           ))}
         </ul>
@@ -76,15 +76,15 @@ function Line({ what, own, goal, assigned }: LineProps) {
   const reached = Math.max(0, ...own.map((one) => one.reached ?? 0));
   const tempo =
     reached > 0
-      ? `, ♩ = ${Math.round(reached)}${goal ? happenedText.of(goal) : ''}`
+      ? `, ♩ = ${Math.round(reached)}${goal ? lessonViewsText.of(goal) : ''}`
       : goal
-        ? happenedText.toReach(goal)
+        ? lessonViewsText.toReach(goal)
         : '';
   return (
     <li className="border-t border-rule py-1 first:border-t-0">
       <strong className={assigned ? '' : 'font-normal'}>{what}</strong>:{' '}
       {own.length === 0
-        ? happenedText.notWorkedAt
+        ? lessonViewsText.notWorkedAt
         : `${counted(own.length, 'session')}, ${counted(Math.round(minutes), 'minute')}`}
       {tempo}
     </li>

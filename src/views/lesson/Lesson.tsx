@@ -23,7 +23,7 @@ import { TrendList } from '../../ui/TrendList';
 import { planTitle } from '../../wording/material';
 import { Happened } from './Happened';
 import { WeekItems } from './WeekItems';
-import { lessonText } from '../../wording/rooms/lessonViews';
+import * as lessonViewsText from '../../wording/rooms/lessonViews';
 
 /** The lesson page of a student: what was assigned, what happened, and what next week is for. */
 export default function Lesson() {
@@ -40,10 +40,10 @@ export default function Lesson() {
         data-ready={player.ready && (overview !== undefined || !student)}
         className="flex flex-col gap-4"
       >
-        <PlayerPick heading={lessonText.lesson} player={player} />
+        <PlayerPick heading={lessonViewsText.lesson} player={player} />
         {player.ready && !student && <Nobody />}
         {student && overview && (
-          <Section name={lessonText.theLesson} on={[overview]}>
+          <Section name={lessonViewsText.theLesson} on={[overview]}>
             <Page key={student.id} student={student} overview={overview} />
           </Section>
         )}
@@ -70,13 +70,13 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
       <div className="flex flex-col gap-4">
         <section aria-labelledby="happened" className={CARD}>
           <h2 id="happened" className="font-serif text-xl font-semibold">
-            {earlier[0] ? lessonText.since(dayWords(earlier[0].day)) : lessonText.whatHappened}
+            {earlier[0] ? lessonViewsText.since(dayWords(earlier[0].day)) : lessonViewsText.whatHappened}
           </h2>
           <Happened overview={overview} last={earlier[0]} />
         </section>
         <section aria-labelledby="says" className={CARD}>
           <h2 id="says" className="font-serif text-xl font-semibold">
-            {lessonText.whatTheLogSays}
+            {lessonViewsText.whatTheLogSays}
           </h2>
           <TrendList overview={overview} studentId={student.id} />
         </section>
@@ -84,14 +84,14 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
       <section aria-labelledby="next" className={CARD} data-testid="next-week">
         <div className="flex flex-wrap items-center gap-3">
           <h2 id="next" className="flex-1 font-serif text-xl font-semibold">
-            {lessonText.nextWeek}
+            {lessonViewsText.nextWeek}
           </h2>
           {kept && <PracticeUndo />}
           {kept ? (
-            <span className="text-faded">{lessonText.keptChangesAreSaved}</span>
+            <span className="text-faded">{lessonViewsText.keptChangesAreSaved}</span>
           ) : (
             <button type="button" className="button min-h-11 px-4" onClick={() => void keepLesson(draft)}>
-              {lessonText.keepForNextWeek}
+              {lessonViewsText.keepForNextWeek}
             </button>
           )}
         </div>
@@ -116,7 +116,7 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
     <>
       <div className="grid gap-3 sm:grid-cols-[auto_minmax(0,1fr)]">
         <NumberField
-          label={lessonText.minutesADay}
+          label={lessonViewsText.minutesADay}
           unit="min"
           value={minutes}
           usual={20}
@@ -131,7 +131,7 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
         />
       </div>
       <fieldset>
-        <legend className="text-sm text-faded">{lessonText.assignedWithTheTempo}</legend>
+        <legend className="text-sm text-faded">{lessonViewsText.assignedWithTheTempo}</legend>
         {plans.map((plan) => {
           const own = assigned.find(({ planId }) => planId === plan.id);
           return (
@@ -154,7 +154,7 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
               {own && (
                 <label className="flex items-center gap-1">
                   <span aria-hidden>♩ =</span>
-                  <span className="sr-only">{lessonText.tempoToReachIn(planTitle(plan))}</span>
+                  <span className="sr-only">{lessonViewsText.tempoToReachIn(planTitle(plan))}</span>
                   <input
                     type="number"
                     min={20}
@@ -171,10 +171,10 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
             </div>
           );
         })}
-        {plans.length === 0 && <p className="text-faded">{lessonText.thisStudentHasNo}</p>}
+        {plans.length === 0 && <p className="text-faded">{lessonViewsText.thisStudentHasNo}</p>}
       </fieldset>
       <WeekItems lesson={lesson} overview={overview} onPut={onPut} />
-      <TextField label={lessonText.theTeachersWords} value={lesson.words} onPut={(words) => onPut({ words })} />
+      <TextField label={lessonViewsText.theTeachersWords} value={lesson.words} onPut={(words) => onPut({ words })} />
       <Caution />
     </>
   );

@@ -5,7 +5,7 @@ import type { LessonRecord } from '../../core';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { everyWords, weekItemWords } from '../../wording/practice';
-import { weekItemsText } from '../../wording/rooms/lessonViews';
+import * as lessonViewsText from '../../wording/rooms/lessonViews';
 
 interface Props {
   readonly lesson: LessonRecord;
@@ -33,16 +33,16 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
   return (
     <div>
       <div className="flex flex-wrap items-center gap-3">
-        <h3 className="flex-1 font-serif text-lg font-semibold">{weekItemsText.eachDay}</h3>
+        <h3 className="flex-1 font-serif text-lg font-semibold">{lessonViewsText.eachDay}</h3>
         <span className={all > minutes ? 'text-madder' : 'text-faded'} data-testid="day-minutes">
-          {weekItemsText.of(
+          {lessonViewsText.weekItemsOf(
             counted(Math.round(all), 'minute'),
             minutes,
-            all > minutes ? weekItemsText.moreThanThereIs : '',
+            all > minutes ? lessonViewsText.moreThanThereIs : '',
           )}
         </span>
         <button type="button" className="button" onClick={() => put(proposed(overview, assigned, minutes))}>
-          {weekItemsText.proposeAgain}
+          {lessonViewsText.proposeAgain}
         </button>
       </div>
       <ol>
@@ -57,13 +57,13 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
                 type="number"
                 min={1}
                 max={300}
-                aria-label={weekItemsText.minutesFor(words)}
+                aria-label={lessonViewsText.minutesFor(words)}
                 className="min-h-9 w-16 rounded-md border border-rule bg-paper px-2"
                 value={item.minutes}
                 onChange={(event) => change(at, { minutes: Math.max(1, Math.round(Number(event.target.value)) || 1) })}
               />
               <input
-                aria-label={weekItemsText.wordsFor(words)}
+                aria-label={lessonViewsText.wordsFor(words)}
                 className="min-h-9 min-w-40 flex-1 rounded-md border border-rule bg-paper px-2"
                 placeholder={words}
                 value={item.words ?? ''}
@@ -73,7 +73,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
               <button
                 type="button"
                 className="button"
-                aria-label={weekItemsText.earlier(words)}
+                aria-label={lessonViewsText.earlier(words)}
                 disabled={at === 0}
                 onClick={() => swap(at, -1)}
               >
@@ -82,7 +82,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
               <button
                 type="button"
                 className="button"
-                aria-label={weekItemsText.later(words)}
+                aria-label={lessonViewsText.later(words)}
                 disabled={at === items.length - 1}
                 onClick={() => swap(at, 1)}
               >
@@ -91,7 +91,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
               <button
                 type="button"
                 className="button"
-                aria-label={weekItemsText.leaveOut(words)}
+                aria-label={lessonViewsText.leaveOut(words)}
                 onClick={() => put(items.filter((_, n) => n !== at))}
               >
                 <X size={16} aria-hidden />

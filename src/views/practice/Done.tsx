@@ -5,7 +5,7 @@ import { TextField } from '../../ui/fields';
 import { counted } from '../../wording/grammar';
 import { ladderStepWords } from '../../wording/practice';
 import { stretchWords } from '../../wording/places';
-import { doneText } from '../../wording/rooms/practiceViews';
+import * as practiceViewsText from '../../wording/rooms/practiceViews';
 
 /** The end of a session: what came of it, and the player's word. */
 export function Done({ run }: { readonly run: Run }) {
@@ -17,10 +17,10 @@ export function Done({ run }: { readonly run: Run }) {
   return (
     <section aria-labelledby="done" className="flex flex-col gap-3 rounded-lg border border-rule bg-sheet px-4 py-3">
       <h2 id="done" className="font-serif text-2xl font-semibold">
-        {climb.done && steps.length > 1 ? `Done: ${reached}` : doneText.done}
+        {climb.done && steps.length > 1 ? `Done: ${reached}` : practiceViewsText.done}
       </h2>
       <p className="text-lg">
-        {doneText.inLowHighMissed(
+        {practiceViewsText.inLowHighMissed(
           session.what,
           counted(judged.length, 'repetition'),
           clean,
@@ -46,12 +46,12 @@ export function Done({ run }: { readonly run: Run }) {
           className="button min-h-12 px-6 text-lg"
           onClick={() =>
             void finish(words).then((kept) => {
-              if (!kept) say({ kind: 'trouble', message: doneText.yourWordsCouldNot });
+              if (!kept) say({ kind: 'trouble', message: practiceViewsText.yourWordsCouldNot });
               else location.assign(`/practice?student=${session.studentId}`);
             })
           }
         >
-          {doneText.saveToTheLog}
+          {practiceViewsText.saveToTheLog}
         </button>
       </div>
     </section>
@@ -59,7 +59,7 @@ export function Done({ run }: { readonly run: Run }) {
 }
 
 const FIELDS = [
-  ['playerWords', doneText.howWasItIn],
-  ['question', doneText.aQuestionForThe],
-  ['next', doneText.nextTime],
+  ['playerWords', practiceViewsText.howWasItIn],
+  ['question', practiceViewsText.aQuestionForThe],
+  ['next', practiceViewsText.nextTime],
 ] as const;

@@ -10,7 +10,7 @@ import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { everyWords, weekItemWords } from '../../wording/practice';
 import { Log } from './Log';
-import { homeText } from '../../wording/rooms/practiceViews';
+import * as practiceViewsText from '../../wording/rooms/practiceViews';
 
 interface Props {
   readonly player: Player;
@@ -22,7 +22,7 @@ export function Home({ player, overview }: Props) {
   const { student, ready } = player;
   return (
     <>
-      <PlayerPick heading={homeText.practice} player={player} />
+      <PlayerPick heading={practiceViewsText.practice} player={player} />
       {ready && !student && <Nobody />}
       {student && overview && (
         <div className="grid items-start gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)]">
@@ -32,7 +32,7 @@ export function Home({ player, overview }: Props) {
             <Cards studentId={student.id} due={overview.cardsDue} all={overview.cards.length} />
             <section aria-labelledby="trends" className="rounded-lg border border-rule bg-sheet px-4 py-3">
               <h2 id="trends" className="font-serif text-lg font-semibold">
-                {homeText.whatTheLogSays}
+                {practiceViewsText.whatTheLogSays}
               </h2>
               <TrendList overview={overview} studentId={student.id} />
             </section>
@@ -52,17 +52,17 @@ function GoOn({ overview: { left, plans } }: { readonly overview: Overview }) {
   return (
     <section aria-labelledby="go-on" className="rounded-lg border-2 border-dove bg-sheet px-4 py-3">
       <h2 id="go-on" className="font-serif text-lg font-semibold">
-        {homeText.aSessionWasLeft}
+        {practiceViewsText.aSessionWasLeft}
       </h2>
-      <p>{homeText.soFar(what, dayWords(day), counted(judged, 'repetition'))}</p>
+      <p>{practiceViewsText.soFar(what, dayWords(day), counted(judged, 'repetition'))}</p>
       <p className="mt-2 flex flex-wrap gap-2">
         {there && (
           <a className="button no-underline" href={`${practiceAddress(planId)}&session=${id}`}>
-            {homeText.goOn}
+            {practiceViewsText.goOn}
           </a>
         )}
         <button type="button" className="button" onClick={() => void endLeft(left)}>
-          {homeText.endItHere}
+          {practiceViewsText.endItHere}
         </button>
       </p>
     </section>
@@ -79,7 +79,7 @@ function Week({ overview: { lessons, plans } }: { readonly overview: Overview })
   return (
     <section aria-labelledby="week" className="rounded-lg border border-rule bg-sheet px-4 py-3">
       <h2 id="week" className="font-serif text-lg font-semibold">
-        {homeText.thisWeek}
+        {practiceViewsText.thisWeek}
       </h2>
       {lesson ? (
         <>
@@ -91,7 +91,7 @@ function Week({ overview: { lessons, plans } }: { readonly overview: Overview })
                 key={at}
                 className="flex min-h-10 flex-wrap items-center gap-x-3 border-t border-rule py-1 first:border-t-0"
               >
-                <span className="w-16 text-faded">{homeText.min(item.minutes)}</span>
+                <span className="w-16 text-faded">{practiceViewsText.min(item.minutes)}</span>
                 <span className="min-w-40 flex-1">
                   {weekItemWords(item, title(item.planId))}
                   {item.every > 1 && <span className="text-faded"> ({everyWords(item.every)})</span>}
@@ -106,7 +106,7 @@ function Week({ overview: { lessons, plans } }: { readonly overview: Overview })
           </ul>
         </>
       ) : (
-        <p className="text-faded">{homeText.nothingIsAssignedYet}</p>
+        <p className="text-faded">{practiceViewsText.nothingIsAssignedYet}</p>
       )}
       {!lesson && (
         <ul>
@@ -116,9 +116,9 @@ function Week({ overview: { lessons, plans } }: { readonly overview: Overview })
               <a
                 className="text-dove underline"
                 href={practiceAddress(plan.id)}
-                aria-label={homeText.practise(planTitle(plan))}
+                aria-label={practiceViewsText.practise(planTitle(plan))}
               >
-                {homeText.practiseLabel}
+                {practiceViewsText.practiseLabel}
               </a>
             </li>
           ))}
@@ -139,14 +139,14 @@ function Work({ item, plans, lesson }: WorkProps) {
   if (item.kind === 'cards')
     return (
       <a className="text-dove underline" href="/cards">
-        {homeText.answer}
+        {practiceViewsText.answer}
       </a>
     );
   if (item.kind === 'tune' || !plan || !plans.includes(plan)) return null;
   const about = item.about ? { goal: item.words ?? weekItemWords(item, undefined) } : {};
   return (
     <a className="text-dove underline" href={practiceAddress(plan, about)}>
-      {homeText.practiseLabel}
+      {practiceViewsText.practiseLabel}
     </a>
   );
 }
@@ -154,9 +154,13 @@ function Work({ item, plans, lesson }: WorkProps) {
 function Cards({ studentId, due, all }: { readonly studentId: string; readonly due: number; readonly all: number }) {
   return (
     <p className="rounded-lg border border-rule bg-sheet px-4 py-3">
-      {all === 0 ? homeText.noCardsYet : due === 0 ? homeText.noCardIsDue : homeText.toAnswer(counted(due, 'card'))}{' '}
+      {all === 0
+        ? practiceViewsText.noCardsYet
+        : due === 0
+          ? practiceViewsText.noCardIsDue
+          : practiceViewsText.toAnswer(counted(due, 'card'))}{' '}
       <a className="text-dove underline" href={`/cards?student=${studentId}`}>
-        {homeText.toTheCards}
+        {practiceViewsText.toTheCards}
       </a>
     </p>
   );

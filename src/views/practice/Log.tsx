@@ -11,7 +11,7 @@ import { counted } from '../../wording/grammar';
 import { PlaceTable } from '../../ui/PlaceTable';
 import { PracticeUndo } from '../../ui/PracticeUndo';
 import { PracticeFileButtons } from '../../ui/PracticeFileButtons';
-import { logText } from '../../wording/rooms/practiceViews';
+import * as practiceViewsText from '../../wording/rooms/practiceViews';
 
 interface Props {
   readonly student: StudentRecord;
@@ -27,12 +27,12 @@ export function Log({ student, overview }: Props) {
     <section aria-labelledby="log" className="rounded-lg border border-rule bg-sheet px-4 py-3">
       <div className="flex flex-wrap items-center gap-2">
         <h2 id="log" className="font-serif text-lg font-semibold">
-          {logText.log}
+          {practiceViewsText.log}
         </h2>
-        <span role="group" aria-label={logText.theLogIsShown} className="flex">
+        <span role="group" aria-label={practiceViewsText.theLogIsShown} className="flex">
           {(['date', 'place'] as const).map((one) => (
             <button key={one} type="button" className="button" aria-pressed={by === one} onClick={() => setBy(one)}>
-              {logText.by(one)}
+              {practiceViewsText.by(one)}
             </button>
           ))}
         </span>
@@ -41,22 +41,22 @@ export function Log({ student, overview }: Props) {
         <button
           type="button"
           className="button flex items-center gap-1"
-          onClick={() => void addEntry(student.id, logText.practisedWithoutTheProgram, 10)}
+          onClick={() => void addEntry(student.id, practiceViewsText.practisedWithoutTheProgram, 10)}
         >
-          <Plus size={17} aria-hidden /> {logText.addAnEntry}
+          <Plus size={17} aria-hidden /> {practiceViewsText.addAnEntry}
         </button>
         <button
           type="button"
           className="button flex items-center gap-1"
           onClick={() => void offerCsv(student.name, [...future, ...sessions])}
         >
-          <Download size={17} aria-hidden /> {logText.csv}
+          <Download size={17} aria-hidden /> {practiceViewsText.csv}
         </button>
         <PracticeFileButtons student={student} />
       </div>
       {future.length > 0 && (
         <div role="alert" className="mt-2 border-l-4 border-madder px-3">
-          <p>{logText.datedInTheFuture(counted(future.length, 'entry', 'entries'))}</p>
+          <p>{practiceViewsText.datedInTheFuture(counted(future.length, 'entry', 'entries'))}</p>
           <ul>
             {future.map((entry) => (
               <Entry key={entry.id} entry={entry} plans={planIds} />
@@ -73,7 +73,7 @@ export function Log({ student, overview }: Props) {
       ) : (
         <PlaceTable sums={overview.sums} />
       )}
-      {sessions.length === 0 && <p className="text-faded">{logText.nothingWasPractisedIn}</p>}
+      {sessions.length === 0 && <p className="text-faded">{practiceViewsText.nothingWasPractisedIn}</p>}
     </section>
   );
 }
@@ -81,9 +81,11 @@ export function Log({ student, overview }: Props) {
 function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans: readonly string[] }) {
   const [open, setOpen] = useState(false);
   const { day, what, minutes, reached, heard, planId } = entry;
-  const words = [entry.playerWords, entry.teacherWords, entry.question && logText.asks(entry.question)].filter(
-    (one) => one !== '',
-  );
+  const words = [
+    entry.playerWords,
+    entry.teacherWords,
+    entry.question && practiceViewsText.asks(entry.question),
+  ].filter((one) => one !== '');
   return (
     <li className="long-row border-t border-rule py-1 first:border-t-0">
       <div className="flex flex-wrap items-center gap-x-3">
@@ -96,19 +98,23 @@ function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans
           <span className="text-faded">{dayWords(day)}</span>
           <span className="flex flex-wrap items-baseline gap-x-3">
             <span className="font-semibold">{what}</span>
-            <span>{logText.min(Math.round(minutes))}</span>
+            <span>{practiceViewsText.logMin(Math.round(minutes))}</span>
             {reached !== undefined && <span>♩ = {Math.round(reached)}</span>}
             <span className="text-faded">{heardWords(heard)}</span>
           </span>
         </button>
         {planId && plans.includes(planId) && (
-          <a className="text-dove underline" href={practiceAddress(planId)} aria-label={logText.practiseAgain(what)}>
-            {logText.again}
+          <a
+            className="text-dove underline"
+            href={practiceAddress(planId)}
+            aria-label={practiceViewsText.practiseAgain(what)}
+          >
+            {practiceViewsText.again}
           </a>
         )}
         <button
           type="button"
-          aria-label={logText.deleteIt(what, dayWords(day))}
+          aria-label={practiceViewsText.deleteIt(what, dayWords(day))}
           className="min-h-9 cursor-pointer p-1.5 text-faded hover:text-madder"
           onClick={(event) => ifOnce(event, () => void removeEntry(entry))}
         >
@@ -130,23 +136,23 @@ function heardWords({ low, in: clean, high, missed }: SessionRecord['heard']): s
     [missed, 'missed'],
   ] as const;
   const parts = off.filter(([count]) => count > 0).map(([count, words]) => `${count} ${words}`);
-  return `${counted(all, 'repetition')}${parts.length > 0 ? `, ${parts.join(', ')}` : logText.allIn}`;
+  return `${counted(all, 'repetition')}${parts.length > 0 ? `, ${parts.join(', ')}` : practiceViewsText.allIn}`;
 }
 
 function EntryFields({ entry }: { readonly entry: SessionRecord }) {
   const put = (to: LogEdit) => void editEntry(entry, to);
   return (
     <div className="grid gap-x-4 gap-y-2 pb-2 pl-4 sm:grid-cols-2">
-      <TextField label={logText.what} value={entry.what} onPut={(what) => put({ what })} />
+      <TextField label={practiceViewsText.what} value={entry.what} onPut={(what) => put({ what })} />
       <div className="grid grid-cols-2 gap-3">
         <TextField
-          label={logText.day}
+          label={practiceViewsText.day}
           value={entry.day}
-          trouble={(day) => (isDay(day) ? null : logText.aDaySuchAs)}
+          trouble={(day) => (isDay(day) ? null : practiceViewsText.aDaySuchAs)}
           onPut={(day) => put({ day })}
         />
         <NumberField
-          label={logText.minutes}
+          label={practiceViewsText.minutes}
           unit="min"
           value={Math.round(entry.minutes * 10) / 10}
           least={0}
@@ -154,19 +160,23 @@ function EntryFields({ entry }: { readonly entry: SessionRecord }) {
           onPut={(minutes = 0) => put({ minutes })}
         />
       </div>
-      <TextField label={logText.goal} value={entry.goal} onPut={(goal) => put({ goal })} />
+      <TextField label={practiceViewsText.goal} value={entry.goal} onPut={(goal) => put({ goal })} />
       <TextField
-        label={logText.thePlayersWords}
+        label={practiceViewsText.thePlayersWords}
         value={entry.playerWords}
         onPut={(playerWords) => put({ playerWords })}
       />
       <TextField
-        label={logText.theTeachersWords}
+        label={practiceViewsText.theTeachersWords}
         value={entry.teacherWords}
         onPut={(teacherWords) => put({ teacherWords })}
       />
-      <TextField label={logText.aQuestionForThe} value={entry.question} onPut={(question) => put({ question })} />
-      <TextField label={logText.nextTime} value={entry.next} onPut={(next) => put({ next })} />
+      <TextField
+        label={practiceViewsText.aQuestionForThe}
+        value={entry.question}
+        onPut={(question) => put({ question })}
+      />
+      <TextField label={practiceViewsText.nextTime} value={entry.next} onPut={(next) => put({ next })} />
     </div>
   );
 }

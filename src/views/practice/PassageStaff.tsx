@@ -16,7 +16,7 @@ import { extentOf } from '../../drawing/room';
 import { evenLayout, headWidth, USUAL_MIDDLE, type Marks, type Score } from '../../drawing/score';
 import { Staff, StaffHead } from '../../drawing/Staff';
 import { printed } from '../../wording/notes';
-import { passageStaffText } from '../../wording/rooms/practiceViews';
+import * as practiceViewsText from '../../wording/rooms/practiceViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -109,7 +109,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
                   marks={MARKS}
                   first={line.first}
                   last={line.last}
-                  label={passageStaffText.passageNotes(events.length)}
+                  label={practiceViewsText.passageNotes(events.length)}
                 />
                 {names && (
                   <p
@@ -130,7 +130,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
                         key={n}
                         type="button"
                         tabIndex={-1}
-                        aria-label={passageStaffText.note(n + 1)}
+                        aria-label={practiceViewsText.note(n + 1)}
                         className="shrink-0 cursor-pointer"
                         style={{ width: column, height }}
                         onClick={() => onPoint(step.from + n)}
@@ -143,7 +143,7 @@ export function PassageStaff({ meaning, step, cursor, pointing, onPoint }: Props
           </div>
         ))}
         {pages.length > 1 && (
-          <p className="text-right text-faded">{passageStaffText.of(pages.indexOf(page) + 1, pages.length)}</p>
+          <p className="text-right text-faded">{practiceViewsText.of(pages.indexOf(page) + 1, pages.length)}</p>
         )}
       </div>
     </div>

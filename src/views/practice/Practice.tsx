@@ -13,7 +13,7 @@ import { Done } from './Done';
 import { Home } from './Home';
 import { Running } from './Running';
 import { Setup } from './Setup';
-import { practiceText } from '../../wording/rooms/practiceViews';
+import * as practiceViewsText from '../../wording/rooms/practiceViews';
 
 const asksForPlan = () => new URLSearchParams(location.search).has('plan');
 
@@ -49,15 +49,15 @@ function OnPlan() {
         data-ready={state.kind !== 'loading'}
         className={`flex flex-col gap-4 ${busy ? '' : 'pb-24'}`}
       >
-        <h1 className={busy ? 'sr-only' : 'font-serif text-2xl font-bold'}>{practiceText.practice}</h1>
-        {state.kind === 'loading' && <p className="text-faded">{practiceText.thePlanIsBeing}</p>}
+        <h1 className={busy ? 'sr-only' : 'font-serif text-2xl font-bold'}>{practiceViewsText.practice}</h1>
+        {state.kind === 'loading' && <p className="text-faded">{practiceViewsText.thePlanIsBeing}</p>}
         {state.kind === 'nothing' && (
           <p className="border-l-4 border-madder bg-sheet px-3 py-2" role="alert">
-            {state.message} <a href="/practice">{practiceText.toTodaysPractice}</a>
+            {state.message} <a href="/practice">{practiceViewsText.toTodaysPractice}</a>
           </p>
         )}
         {meaning && (
-          <Section name={practiceText.theSession} on={[meaning]}>
+          <Section name={practiceViewsText.theSession} on={[meaning]}>
             {run ? (
               run.phase === 'done' ? (
                 <Done run={run} />
@@ -90,9 +90,9 @@ interface LeftProps {
 function Left({ session, onGoOn }: LeftProps) {
   return (
     <p className="flex flex-wrap items-center gap-3 rounded-lg border-2 border-dove bg-sheet px-4 py-2">
-      <span className="flex-1">{practiceText.aSessionOnThis}</span>
+      <span className="flex-1">{practiceViewsText.aSessionOnThis}</span>
       <button type="button" className="button" onClick={() => onGoOn(session)}>
-        {practiceText.goOn}
+        {practiceViewsText.goOn}
       </button>
     </p>
   );
@@ -111,7 +111,7 @@ function Today() {
         data-ready={player.ready && (overview !== undefined || !player.student)}
         className="flex flex-col gap-4"
       >
-        <Section name={practiceText.today} on={[overview]}>
+        <Section name={practiceViewsText.today} on={[overview]}>
           <Home player={player} overview={overview} />
         </Section>
       </main>

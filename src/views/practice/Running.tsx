@@ -20,7 +20,7 @@ import { handTimeWords, HEARD_WORDS, ladderStepWords, PAUSE_WORDS } from '../../
 import { hearWords } from '../../wording/shifts';
 import { PassageStaff } from './PassageStaff';
 import { Pulse } from './Pulse';
-import { runningText } from '../../wording/rooms/practiceViews';
+import * as practiceViewsText from '../../wording/rooms/practiceViews';
 
 const PRACTICE_KEYS = KEYMAP.filter(({ place }) => place === 'practice');
 const JUDGED: Readonly<Record<string, HeardAs>> = { low: 'low', high: 'high', in: 'in', 'not-clean': 'missed' };
@@ -45,7 +45,7 @@ export function Running({ run }: { readonly run: Run }) {
   const asks = phase === 'judging' || phase === 'where';
   return (
     <section
-      aria-label={runningText.session}
+      aria-label={practiceViewsText.session}
       className="flex h-[calc(100vh-5.5rem)] min-h-[420px] flex-col gap-2"
       data-testid="session"
     >
@@ -55,10 +55,10 @@ export function Running({ run }: { readonly run: Run }) {
           {session.what}, {stretchWords(speech.place, task.from, task.to)}
         </p>
         <button type="button" className="button" onClick={leaveRun}>
-          {runningText.leave}
+          {practiceViewsText.leave}
         </button>
         <button type="button" className="button" onClick={endRun}>
-          {runningText.end}
+          {practiceViewsText.end}
         </button>
       </div>
       <PassageStaff
@@ -76,7 +76,7 @@ export function Running({ run }: { readonly run: Run }) {
             {words || counted(task.times, 'repetition')}
           </p>
           <p className="text-xl" data-testid="step-place">
-            {steps.length > 1 ? runningText.stepOf(climb.step + 1, steps.length) : ''}
+            {steps.length > 1 ? practiceViewsText.stepOf(climb.step + 1, steps.length) : ''}
             {handTimeWords(step)}
             {nextWords(run, step)}
           </p>
@@ -88,10 +88,10 @@ export function Running({ run }: { readonly run: Run }) {
         <div role="status" className="flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-sheet px-3 py-2">
           <p className="min-w-60 flex-1 text-lg">{PAUSE_WORDS[run.pause]}</p>
           <button type="button" className="button" onClick={endRun}>
-            {runningText.stopHere}
+            {practiceViewsText.stopHere}
           </button>
           <button type="button" className="button" onClick={waveOn}>
-            {runningText.goOnALittle}
+            {practiceViewsText.goOnALittle}
           </button>
         </div>
       ) : (
@@ -111,7 +111,7 @@ export function Running({ run }: { readonly run: Run }) {
           />
         ))}
         <Big
-          words={runningText.takeBack}
+          words={practiceViewsText.takeBack}
           disabled={phase === 'sounding' || (run.judged.length === 0 && phase === 'ready')}
           onPress={() => void takeBack()}
         />
@@ -122,7 +122,7 @@ export function Running({ run }: { readonly run: Run }) {
 
 function press(event: KeyboardEvent, id: string, run: Run) {
   const { target } = event;
-  if (target instanceof HTMLElement && target.closest(runningText.inputTextareaSelect)) return;
+  if (target instanceof HTMLElement && target.closest('input, textarea, select')) return;
   // A button that has the focus does its own thing; only a pedal or a letter goes past it.
   const onButton = target instanceof HTMLElement && target.closest('button, a[href]') !== null;
   if (onButton && (event.key === ' ' || event.key === 'Enter')) return;
@@ -139,7 +139,7 @@ function goWords({ phase }: Run): string {
     case 'sounding':
       return 'stop';
     case 'judging':
-      return runningText.itWasIn;
+      return practiceViewsText.itWasIn;
     case 'where':
       return 'here';
     default:
@@ -148,15 +148,17 @@ function goWords({ phase }: Run): string {
 }
 
 function promptWords({ phase, off, meaning, cursor, session, judged, climb }: Run): string {
-  if (phase === 'where') return runningText.whichNoteWasArrows(off ?? 'off', barWords(meaning.speech.place(cursor)));
-  if (phase === 'judging') return runningText.howWasItLow;
-  if (phase === 'sounding') return session.task.ladder.kind === 'placing' ? runningText.placeListen : runningText.play;
-  if (session.task.ladder.kind === 'placing') return runningText.liftTheFingerThen;
+  if (phase === 'where')
+    return practiceViewsText.whichNoteWasArrows(off ?? 'off', barWords(meaning.speech.place(cursor)));
+  if (phase === 'judging') return practiceViewsText.howWasItLow;
+  if (phase === 'sounding')
+    return session.task.ladder.kind === 'placing' ? practiceViewsText.placeListen : practiceViewsText.play;
+  if (session.task.ladder.kind === 'placing') return practiceViewsText.liftTheFingerThen;
   const last = judged.at(-1);
-  if (!last) return runningText.pressPlayOrSpace;
-  if (climb.clean === 0 && last.heard === 'in') return runningText.cleanAStepUp;
-  if (last.heard !== 'in' && climb.unclean === 0) return runningText.twiceNotCleanA;
-  return last.heard === 'in' ? runningText.clean : `${HEARD_WORDS[last.heard]}.`;
+  if (!last) return practiceViewsText.pressPlayOrSpace;
+  if (climb.clean === 0 && last.heard === 'in') return practiceViewsText.cleanAStepUp;
+  if (last.heard !== 'in' && climb.unclean === 0) return practiceViewsText.twiceNotCleanA;
+  return last.heard === 'in' ? practiceViewsText.clean : `${HEARD_WORDS[last.heard]}.`;
 }
 
 /** Where the target is heard the easy way before it is played. */
@@ -186,7 +188,9 @@ function Count({ run }: { readonly run: Run }) {
         ))}
       </p>
       <p className="text-lg">
-        {plain ? runningText.of(have, counted(task.times, 'time')) : runningText.ofCleanInA(have, task.times)}
+        {plain
+          ? practiceViewsText.runningOf(have, counted(task.times, 'time'))
+          : practiceViewsText.ofCleanInA(have, task.times)}
       </p>
       <p className="text-faded">{counted(judged.length, 'repetition')}</p>
     </div>

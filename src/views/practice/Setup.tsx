@@ -12,7 +12,7 @@ import { issueWords } from '../../wording/issues';
 import { barWords, positionWords } from '../../wording/places';
 import { checklistFor, GROWING_WORDS, LADDER_CHOICES, ladderStepWords, REMINDERS } from '../../wording/practice';
 import { stepWords } from '../../wording/plans';
-import { setupText } from '../../wording/rooms/practiceViews';
+import * as practiceViewsText from '../../wording/rooms/practiceViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -30,7 +30,7 @@ export function Setup({ meaning, goals }: Props) {
   return (
     <section aria-labelledby="setup" className="flex flex-col gap-4 rounded-lg border border-rule bg-sheet px-4 py-3">
       <h2 id="setup" className="font-serif text-xl font-semibold">
-        {setupText.aSession}
+        {practiceViewsText.aSession}
       </h2>
       <div className="grid gap-x-5 gap-y-3 md:grid-cols-2">
         <GoalField goal={goal} proposed={goals} onPut={setGoal} />
@@ -44,7 +44,7 @@ export function Setup({ meaning, goals }: Props) {
       ) : (
         steps.length > 1 && (
           <p data-testid="ladder-steps" className="text-faded">
-            {setupText.steps(steps.length, stepList(steps, task.ladder, meaning))}
+            {practiceViewsText.steps(steps.length, stepList(steps, task.ladder, meaning))}
           </p>
         )
       )}
@@ -58,7 +58,7 @@ export function Setup({ meaning, goals }: Props) {
           disabled={issue !== undefined}
           onClick={() => void begin(meaning, task, goal.trim())}
         >
-          {setupText.begin}
+          {practiceViewsText.begin}
         </button>
       </div>
     </section>
@@ -68,7 +68,9 @@ export function Setup({ meaning, goals }: Props) {
 const SHOWN_STEPS = 6;
 
 function stepList(steps: ReturnType<typeof stepsOf>, ladder: Ladder, { speech }: Meaning): string {
-  const words = steps.map((step) => ladderStepWords(step, ladder, setupText.on(barWords(speech.place(step.from)))));
+  const words = steps.map((step) =>
+    ladderStepWords(step, ladder, practiceViewsText.on(barWords(speech.place(step.from)))),
+  );
   return words.length > SHOWN_STEPS
     ? `${words.slice(0, SHOWN_STEPS - 1).join(' · ')} · … · ${words[words.length - 1]}`
     : words.join(' · ');
@@ -91,24 +93,24 @@ function Where({ meaning, task, onPut }: PartProps & { readonly meaning: Meaning
   return (
     <div className="grid gap-3 sm:grid-cols-3">
       <Pick
-        label={setupText.from}
+        label={practiceViewsText.from}
         value={String(task.from)}
         choices={notes.filter(([at]) => Number(at) <= task.to)}
         other={barWords(speech.place(task.from))}
         onPick={(at) => onPut({ from: Number(at), ...outside(task, Number(at), task.to) })}
       />
       <Pick
-        label={setupText.to}
+        label={practiceViewsText.to}
         value={String(task.to)}
         choices={notes.filter(([at]) => Number(at) >= task.from)}
         other={barWords(speech.place(Math.min(last, task.to)))}
         onPick={(at) => onPut({ to: Number(at), ...outside(task, task.from, Number(at)) })}
       />
       <Pick
-        label={setupText.whatIsJudged}
+        label={practiceViewsText.whatIsJudged}
         value={String(task.target ?? '')}
         choices={[
-          ['', setupText.theWholePassage],
+          ['', practiceViewsText.theWholePassage],
           ...plan.steps
             .filter(({ at }) => at >= task.from && at <= task.to)
             .map((step) => [String(step.at), stepWords(step, speech).replace(/^Note \d+ of \d+, /, '')] as const),
@@ -129,10 +131,10 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
   const choices = LADDER_CHOICES.filter(([kind]) => kind !== 'voices' || doubleStops);
   return (
     <div className="flex flex-col gap-3">
-      <div role="group" aria-label={setupText.howItIsWorked} className="flex flex-wrap gap-2">
+      <div role="group" aria-label={practiceViewsText.howItIsWorked} className="flex flex-wrap gap-2">
         {ladder.kind === 'parts' && (
           <span className="rounded-md border-2 border-dove bg-haze px-3 py-1.5 font-semibold">
-            {setupText.theStepsOfThe}
+            {practiceViewsText.theStepsOfThe}
           </span>
         )}
         {choices.map(([kind, words, what]) => (
@@ -163,7 +165,7 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
           <TempoFields ladder={ladder} onPut={(next) => onPut({ ladder: next })} />
         ) : (
           <NumberField
-            label={setupText.beatsAMinute}
+            label={practiceViewsText.beatsAMinute}
             unit=""
             value={task.bpm}
             usual={60}
@@ -174,14 +176,14 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
         )}
         {ladder.kind === 'growing' && (
           <Pick
-            label={setupText.itGrows}
+            label={practiceViewsText.itGrows}
             value={ladder.unit}
             choices={GROWING_WORDS}
             onPick={(unit) => onPut({ ladder: { kind: 'growing', unit: unit as typeof ladder.unit } })}
           />
         )}
         <NumberField
-          label={plain ? setupText.howManyTimes : setupText.cleanTimesInA}
+          label={plain ? practiceViewsText.howManyTimes : practiceViewsText.cleanTimesInA}
           unit=""
           value={task.times}
           usual={usualTimes(ladder.kind)}
@@ -191,7 +193,7 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
         />
         {plain && (
           <NumberField
-            label={setupText.beatsEachNote}
+            label={practiceViewsText.beatsEachNote}
             unit=""
             value={task.beatsEach}
             usual={1}
@@ -201,7 +203,7 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
           />
         )}
         <Pick
-          label={setupText.clicksToABeat}
+          label={practiceViewsText.clicksToABeat}
           value={String(task.clicks)}
           choices={[1, 2, 3, 4].map((n) => [String(n), String(n)] as const)}
           onPick={(clicks) => onPut({ clicks: Number(clicks) })}
@@ -213,7 +215,7 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
             checked={task.hearFirst}
             onChange={(event) => onPut({ hearFirst: event.target.checked })}
           />
-          {setupText.hearTheTargetFirst}
+          {practiceViewsText.hearTheTargetFirst}
         </label>
       </div>
     </div>
@@ -231,7 +233,7 @@ function TempoFields({ ladder, onPut }: TempoProps) {
   return (
     <>
       <NumberField
-        label={setupText.fromBeatsAMinute}
+        label={practiceViewsText.fromBeatsAMinute}
         unit=""
         value={from}
         usual={60}
@@ -240,7 +242,7 @@ function TempoFields({ ladder, onPut }: TempoProps) {
         onPut={(value = 60) => onPut({ ...ladder, from: value })}
       />
       <NumberField
-        label={setupText.to}
+        label={practiceViewsText.to}
         unit=""
         value={to}
         usual={100}
@@ -249,16 +251,16 @@ function TempoFields({ ladder, onPut }: TempoProps) {
         onPut={(value = 100) => onPut({ ...ladder, to: value })}
       />
       <Pick
-        label={setupText.stepsLabel}
+        label={practiceViewsText.stepsLabel}
         value={evenly ? 'steps' : 'beats'}
         choices={[
-          ['steps', setupText.inEqualSteps],
-          ['beats', setupText.byANumberOf],
+          ['steps', practiceViewsText.inEqualSteps],
+          ['beats', practiceViewsText.byANumberOf],
         ]}
         onPick={(kind) => onPut({ ...ladder, by: kind === 'steps' ? { steps: 4 } : { beats: 4 } })}
       />
       <NumberField
-        label={evenly ? setupText.howManySteps : setupText.beatsEachStep}
+        label={evenly ? practiceViewsText.howManySteps : practiceViewsText.beatsEachStep}
         unit=""
         value={evenly ? by.steps : by.beats}
         usual={4}
@@ -279,7 +281,7 @@ interface RemindersProps {
 function Reminders({ chosen, onPut }: RemindersProps) {
   return (
     <fieldset>
-      <legend className="text-sm text-faded">{setupText.remindersAtTheTurning}</legend>
+      <legend className="text-sm text-faded">{practiceViewsText.remindersAtTheTurning}</legend>
       <div className="flex flex-wrap gap-x-4">
         {REMINDERS.map((words) => (
           <label key={words} className="flex min-h-9 items-center gap-1.5">
@@ -307,7 +309,7 @@ function Checklist({ meaning, task }: { readonly meaning: Meaning; readonly task
   return (
     <fieldset>
       <legend className="text-sm text-faded">
-        {setupText.beforeYouBeginIn(positionWords(top, meaning.request.instrument))}
+        {practiceViewsText.beforeYouBeginIn(positionWords(top, meaning.request.instrument))}
       </legend>
       <div className="flex flex-wrap gap-x-4">
         {checklistFor(top).map((words) => (

@@ -11,7 +11,7 @@ import {
   YAxis,
 } from 'recharts';
 import type { Week } from '../../app/practice/weeks';
-import { chartsText } from '../../wording/rooms/lessonViews';
+import * as lessonViewsText from '../../wording/rooms/lessonViews';
 
 const HEIGHT = 220;
 const INK = 'var(--color-ink)';
@@ -27,7 +27,7 @@ interface TempoProps {
 export function TempoChart({ weeks, planId, goal }: TempoProps) {
   const rows = weeks.map(({ words, reached }) => ({ words, bpm: reached[planId] ?? null }));
   const last = rows.findLast(({ bpm }) => bpm !== null)?.bpm ?? 0;
-  const words = chartsText.tempoReachedBeatsA(last, goal ? chartsText.ofToReach(goal) : '');
+  const words = lessonViewsText.tempoReachedBeatsA(last, goal ? lessonViewsText.ofToReach(goal) : '');
   return (
     <figure aria-label={words} data-testid="tempo-chart">
       <ResponsiveContainer width="100%" height={HEIGHT}>
@@ -41,12 +41,12 @@ export function TempoChart({ weeks, planId, goal }: TempoProps) {
               y={goal}
               stroke="var(--color-copper)"
               strokeDasharray="6 4"
-              label={{ value: chartsText.goal(goal), fill: INK, position: 'insideTopLeft', fontSize: 13 }}
+              label={{ value: lessonViewsText.chartsGoal(goal), fill: INK, position: 'insideTopLeft', fontSize: 13 }}
             />
           )}
           <Line
             dataKey="bpm"
-            name={chartsText.beatsAMinute}
+            name={lessonViewsText.beatsAMinute}
             stroke="var(--color-dove)"
             strokeWidth={3}
             dot={{ r: 4 }}
@@ -62,8 +62,8 @@ export function TempoChart({ weeks, planId, goal }: TempoProps) {
 
 export function MinutesChart({ weeks }: { readonly weeks: readonly Week[] }) {
   const now = weeks[weeks.length - 1]?.minutes ?? 0;
-  const words = chartsText.minutesPractisedThisWeek(now);
-  if (weeks.length === 0) return <p className="text-faded">{chartsText.nothingWasPractisedIn}</p>;
+  const words = lessonViewsText.minutesPractisedThisWeek(now);
+  if (weeks.length === 0) return <p className="text-faded">{lessonViewsText.nothingWasPractisedIn}</p>;
   return (
     <figure aria-label={words} data-testid="minutes-chart">
       <ResponsiveContainer width="100%" height={HEIGHT}>

@@ -17,16 +17,16 @@ import { Section } from '../../ui/Section';
 import { TrendList } from '../../ui/TrendList';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
-import { progressText } from '../../wording/rooms/lessonViews';
+import * as lessonViewsText from '../../wording/rooms/lessonViews';
 
-const TempoChart = later(progressText.theTempoChart, async () => (await import('./Charts')).TempoChart);
-const MinutesChart = later(progressText.theChartOfMinutes, async () => (await import('./Charts')).MinutesChart);
+const TempoChart = later(lessonViewsText.theTempoChart, async () => (await import('./Charts')).TempoChart);
+const MinutesChart = later(lessonViewsText.theChartOfMinutes, async () => (await import('./Charts')).MinutesChart);
 
 /** Spans that are looked back on, in weeks. */
 const SPANS = [
-  ['8', progressText.eightWeeks],
+  ['8', lessonViewsText.eightWeeks],
   ['26', 'half a year'],
-  ['260', progressText.fiveYears],
+  ['260', lessonViewsText.fiveYears],
 ] as const;
 
 /** Progress: tempo, minutes, hits and misses by kind of place, and what of it can be relied on. */
@@ -44,10 +44,10 @@ export default function Progress() {
         data-ready={player.ready && (overview !== undefined || !student)}
         className="flex flex-col gap-4"
       >
-        <PlayerPick heading={progressText.progress} player={player} />
+        <PlayerPick heading={lessonViewsText.progress} player={player} />
         {player.ready && !student && <Nobody />}
         {student && overview && (
-          <Section name={progressText.progress} on={[overview]}>
+          <Section name={lessonViewsText.progress} on={[overview]}>
             <Shown student={student} overview={overview} />
           </Section>
         )}
@@ -73,11 +73,11 @@ function Shown({ student, overview }: { readonly student: StudentRecord; readonl
     <div className="grid items-start gap-4 lg:grid-cols-2">
       <section aria-labelledby="says" className={`${CARD} lg:col-span-2`}>
         <h2 id="says" className="font-serif text-xl font-semibold">
-          {progressText.whatTheLastSix}
+          {lessonViewsText.whatTheLastSix}
         </h2>
         <TrendList overview={overview} studentId={student.id} />
         <p className="mt-2 text-faded">
-          {progressText.due(counted(overview.sessions.length, 'session'), counted(overview.cardsDue, 'card'))}
+          {lessonViewsText.due(counted(overview.sessions.length, 'session'), counted(overview.cardsDue, 'card'))}
         </p>
       </section>
       <section aria-labelledby="tempo" className={CARD}>
@@ -85,19 +85,19 @@ function Shown({ student, overview }: { readonly student: StudentRecord; readonl
       </section>
       <section aria-labelledby="minutes" className={CARD}>
         <h2 id="minutes" className="font-serif text-xl font-semibold">
-          {progressText.minutesByWeek}
+          {lessonViewsText.minutesByWeek}
         </h2>
         <MinutesChart weeks={weeks} />
       </section>
       <section aria-labelledby="leaning" className={`${CARD} lg:col-span-2`}>
         <h2 id="leaning" className="font-serif text-xl font-semibold">
-          {progressText.whichWayTheFingers}
+          {lessonViewsText.whichWayTheFingers}
         </h2>
         <Balance setup={resolveSetup(student.plays)} sums={overview.sums} />
       </section>
       <section aria-labelledby="places" className={`${CARD} lg:col-span-2`}>
         <h2 id="places" className="font-serif text-xl font-semibold">
-          {progressText.byKindOfPlace}
+          {lessonViewsText.byKindOfPlace}
         </h2>
         <PlaceTable sums={overview.sums} />
       </section>
@@ -125,14 +125,14 @@ function Tempo({ weeks, overview, span, onSpan }: TempoProps) {
     <>
       <div className="flex flex-wrap items-center gap-3">
         <h2 id="tempo" className="flex-1 font-serif text-xl font-semibold">
-          {progressText.tempoReached}
+          {lessonViewsText.tempoReached}
         </h2>
-        <Choose label={progressText.lookedBackOn} value={span} choices={SPANS} onChoose={onSpan} />
+        <Choose label={lessonViewsText.lookedBackOn} value={span} choices={SPANS} onChoose={onSpan} />
       </div>
       {id ? (
         <>
           <Choose
-            label={progressText.plan}
+            label={lessonViewsText.plan}
             value={id}
             choices={known.map((plan) => [plan.id, planTitle(plan)] as const)}
             onChoose={setChosen}
@@ -140,7 +140,7 @@ function Tempo({ weeks, overview, span, onSpan }: TempoProps) {
           <TempoChart weeks={weeks} planId={id} goal={goalOf(lessons, id)} />
         </>
       ) : (
-        <p className="text-faded">{progressText.noTempoWasReached}</p>
+        <p className="text-faded">{lessonViewsText.noTempoWasReached}</p>
       )}
     </>
   );

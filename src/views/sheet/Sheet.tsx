@@ -9,12 +9,12 @@ import { PaperPages } from '../../ui/PaperPages';
 import { PracticeUndo } from '../../ui/PracticeUndo';
 import { planTitle } from '../../wording/material';
 import { Choices } from '../../ui/SheetChoices';
-import { sheetText } from '../../wording/rooms/paperViews';
+import * as paperViewsText from '../../wording/rooms/paperViews';
 
 /** The sheet of a plan: what is printed, handed out and kept in a folder. */
 export default function Sheet() {
   return (
-    <MeaningPage here="/sheet" heading={sheetText.sheet} state={useMeaning()}>
+    <MeaningPage here="/sheet" heading={paperViewsText.sheet} state={useMeaning()}>
       {(meaning) => <OnPaper key={meaning.record.id} meaning={meaning} />}
     </MeaningPage>
   );
@@ -41,7 +41,7 @@ function OnPaper({ meaning }: { readonly meaning: Meaning }) {
         <span className="flex-1" />
         <PracticeUndo />
         <button type="button" className="button flex items-center gap-1" disabled={!laid} onClick={() => print()}>
-          <Printer size={17} aria-hidden /> {sheetText.print}
+          <Printer size={17} aria-hidden /> {paperViewsText.print}
         </button>
         <button
           type="button"
@@ -49,24 +49,24 @@ function OnPaper({ meaning }: { readonly meaning: Meaning }) {
           disabled={state.kind !== 'laid'}
           onClick={() => void savePdf(title)}
         >
-          <Download size={17} aria-hidden /> {sheetText.saveAsPdf}
+          <Download size={17} aria-hidden /> {paperViewsText.saveAsPdf}
         </button>
       </div>
       <div className="grid items-start gap-5 xl:grid-cols-[20rem_minmax(0,1fr)]">
         <div className="flex flex-col gap-3">
           <TextField
-            label={sheetText.goalInOneLine}
+            label={paperViewsText.goalInOneLine}
             value={lines.goal}
             onPut={(goal) => void writeLines(record, { ...lines, goal })}
           />
           <TextField
-            label={sheetText.oneOrTwoReminders}
+            label={paperViewsText.oneOrTwoReminders}
             value={lines.reminders}
             onPut={(reminders) => void writeLines(record, { ...lines, reminders })}
           />
           {others.length > 0 && (
             <fieldset>
-              <legend className="text-sm text-faded">{sheetText.alsoOnThisSheet}</legend>
+              <legend className="text-sm text-faded">{paperViewsText.alsoOnThisSheet}</legend>
               {others.slice(0, 12).map((plan) => (
                 <label key={plan.id} className="flex min-h-9 items-center gap-2">
                   <input
@@ -84,15 +84,15 @@ function OnPaper({ meaning }: { readonly meaning: Meaning }) {
           )}
           <p className="text-sm text-faded" role="status" data-testid="laid" data-state={state.kind}>
             {laid
-              ? sheetText.inTrueSizeWhere(
-                  laid.svgs.length === 1 ? sheetText.onePage : sheetText.pages(laid.svgs.length),
+              ? paperViewsText.inTrueSizeWhere(
+                  laid.svgs.length === 1 ? paperViewsText.onePage : paperViewsText.pages(laid.svgs.length),
                 )
-              : sheetText.theSheetIsBeing}
+              : paperViewsText.theSheetIsBeing}
           </p>
         </div>
         {state.kind === 'failed' ? (
           <p role="alert" className="border-l-4 border-madder bg-sheet px-3 py-2">
-            {sheetText.theSheetCouldNot}
+            {paperViewsText.theSheetCouldNot}
           </p>
         ) : (
           laid && <PaperPages laid={laid} old={state.kind === 'laying'} />

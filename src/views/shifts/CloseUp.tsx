@@ -22,7 +22,7 @@ import type { Speech } from '../../wording/plans';
 import { tradeBetween } from '../../wording/ways';
 import { WhyLines } from '../../ui/WhyLines';
 import { planInWorker } from '../../work/planner';
-import { closeUpText } from '../../wording/rooms/meaningViews';
+import * as shiftsViewsText from '../../wording/rooms/shiftsViews';
 
 interface Props {
   readonly meaning: Meaning;
@@ -35,7 +35,7 @@ export function CloseUp({ meaning, detail }: Props) {
   const { setup } = findings;
   const { shift } = detail;
   const notes = [detail.from, detail.to].map(({ pitch }) => noteWords(pitchName(pitch)));
-  const title = closeUpText.to(notes.join(' – '), shift.fromFinger, shift.toFinger);
+  const title = shiftsViewsText.to(notes.join(' – '), shift.fromFinger, shift.toFinger);
   const open = (made: PlanRequest, what: string) =>
     openAsPlan(made, `${what}: ${title} (${planTitle(record, student)})`.slice(0, 120), record);
   const work = (made: PlanRequest, what: string, tags: readonly string[]) =>
@@ -52,11 +52,11 @@ export function CloseUp({ meaning, detail }: Props) {
       <ShiftStaff meaning={meaning} detail={detail} />
       <p>
         <strong>{KIND_SENTENCES[shift.kind]}</strong>{' '}
-        {closeUpText.theHandGoesIn(
+        {shiftsViewsText.theHandGoesIn(
           guideWords(shift),
           semitoneWords(shift.semitones),
           mm(shift.travelMm),
-          detail.up ? closeUpText.towardsTheBridge : closeUpText.towardsTheNut,
+          detail.up ? shiftsViewsText.towardsTheBridge : shiftsViewsText.towardsTheNut,
           seconds(detail.seconds),
           wayWords(detail, setup, speech),
         )}{' '}
@@ -73,7 +73,7 @@ export function CloseUp({ meaning, detail }: Props) {
       <WhyLines shift={shift} speech={speech} />
       <Elsewhere meaning={meaning} detail={detail} />
       <div>
-        <h3 className="font-serif text-lg font-semibold">{closeUpText.rehearseIt}</h3>
+        <h3 className="font-serif text-lg font-semibold">{shiftsViewsText.rehearseIt}</h3>
         <ol className="list-decimal pl-6">
           {Object.entries(REHEARSAL_WORDS).map(([step, words]) => (
             <li key={step}>{words}</li>
@@ -85,27 +85,27 @@ export function CloseUp({ meaning, detail }: Props) {
             className="button"
             onClick={() => open(rehearse(request, response, plan, setup, detail).request, 'Rehearsal')}
           >
-            {closeUpText.openTheRehearsalOn}
+            {shiftsViewsText.openTheRehearsalOn}
           </button>
           <button
             type="button"
             className="button"
             onClick={() => open(drillLike(request, response, plan, setup, detail), 'Drill')}
           >
-            {closeUpText.openTheDrillMost}
+            {shiftsViewsText.openTheDrillMost}
           </button>
           <button
             type="button"
             className="button"
             onClick={() => work(rehearse(request, response, plan, setup, detail).request, 'Rehearsal', [REHEARSAL])}
           >
-            {closeUpText.practiseTheRehearsal}
+            {shiftsViewsText.practiseTheRehearsal}
           </button>
           <a
             className="button no-underline"
             href={practiceAddress(record.id, partAround([shift.from, shift.to], response.events.length))}
           >
-            {closeUpText.practiseThisShift}
+            {shiftsViewsText.practiseThisShift}
           </a>
         </div>
       </div>
@@ -140,17 +140,17 @@ function Elsewhere({ meaning, detail }: Props) {
 const MOST_PLACES = 2;
 
 function elsewhereWords(other: Meaning['plan'] | undefined, plan: Meaning['plan'], { place, events }: Speech): string {
-  if (!other) return closeUpText.nowhereElseWithoutA;
+  if (!other) return shiftsViewsText.nowhereElseWithoutA;
   const known = new Set(plan.shifts.map(({ to }) => to));
   const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => barWords(place(to)));
   const trade = tradeBetween(other, plan, { events });
   const takes = trade && `: ${trade}`;
   return places.length === 0
-    ? closeUpText.withoutThisShiftThe(takes)
-    : closeUpText.elsewhereTheSameJob(
+    ? shiftsViewsText.withoutThisShiftThe(takes)
+    : shiftsViewsText.elsewhereTheSameJob(
         placesWords(places.slice(0, MOST_PLACES)),
         places.length > MOST_PLACES
-          ? closeUpText.and(counted(places.length - MOST_PLACES, closeUpText.otherPlace))
+          ? shiftsViewsText.and(counted(places.length - MOST_PLACES, shiftsViewsText.otherPlace))
           : '',
         takes,
       );

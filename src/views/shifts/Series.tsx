@@ -22,33 +22,33 @@ import { Choose } from '../../ui/Choose';
 import { openAsPlan, practiseAsPlan, type Meaning } from '../../app/meaning';
 import { say } from '../../app/notices';
 import { positionDrillInWorker } from '../../work/planner';
-import { seriesText } from '../../wording/rooms/meaningViews';
+import * as shiftsViewsText from '../../wording/rooms/shiftsViews';
 
 const KINDS = [
-  ['pair', seriesText.aShiftFromFinger],
-  ['same', seriesText.oneFingerAllThe],
-  ['match', seriesText.aFingerMatchedBy],
-  ['octaves', seriesText.octavesBuiltUp],
-  ['scale', seriesText.aScaleInOne],
-  ['broken-thirds', seriesText.brokenThirdsInOne],
+  ['pair', shiftsViewsText.aShiftFromFinger],
+  ['same', shiftsViewsText.oneFingerAllThe],
+  ['match', shiftsViewsText.aFingerMatchedBy],
+  ['octaves', shiftsViewsText.octavesBuiltUp],
+  ['scale', shiftsViewsText.aScaleInOne],
+  ['broken-thirds', shiftsViewsText.brokenThirdsInOne],
 ] as const;
 type Kind = (typeof KINDS)[number][0];
 
 const DISTANCES = [
-  seriesText.theSameNote,
+  shiftsViewsText.seriesTheSameNote,
   'a second',
   'a third',
   'a fourth',
   'a fifth',
   'a sixth',
   'a seventh',
-  seriesText.anOctave,
+  shiftsViewsText.anOctave,
 ].map((words, steps) => [String(steps), words] as const);
 /** The farthest that a form tells of. */
 const FARTHEST = DISTANCES.length - 1;
 const WAYS = [
-  ['up', seriesText.goingUp],
-  ['down', seriesText.comingDown],
+  ['up', shiftsViewsText.goingUp],
+  ['down', shiftsViewsText.comingDown],
 ] as const;
 /** Where the thumb may lie on the string it has a series of its own. */
 const fingersOf = (thumb: boolean) =>
@@ -64,7 +64,7 @@ const keyWords = (name: string) => {
 };
 /** In place of a string's name. */
 const EVERY = 'every';
-const SPANS = [3, 4, 5, 6, 8].map((span) => [String(span), seriesText.places(span)] as const);
+const SPANS = [3, 4, 5, 6, 8].map((span) => [String(span), shiftsViewsText.places(span)] as const);
 
 const asFinger = (name: string) => (name === 'T' ? 'T' : (Number(name) as Finger));
 /** The lowest note of a finger in letter steps above the open string: in first position, the thumb at the octave. */
@@ -72,7 +72,7 @@ const lowest = (finger: Finger) => (finger === 'T' ? OCTAVE_STEPS : Number(finge
 const OCTAVE_STEPS = 7;
 
 /** Why nothing can be made, and what to do. */
-const NOTHING = { string: seriesText.nothingOfThisDrill, position: seriesText.thisPositionHasNot } as const;
+const NOTHING = { string: shiftsViewsText.nothingOfThisDrill, position: shiftsViewsText.thisPositionHasNot } as const;
 
 interface Props {
   readonly meaning: Meaning;
@@ -140,22 +140,22 @@ export function Series({ meaning, detail }: Props) {
     }
   };
   const nameOf = () => {
-    const where = seriesText.string(string === EVERY ? 'every' : printed(string), keyWords(key));
+    const where = shiftsViewsText.seriesString(string === EVERY ? 'every' : printed(string), keyWords(key));
     if (onePosition)
       return `${KINDS.find(([name]) => name === kind)?.[1]}: ${positionWords(place, request.instrument)}, ${keyWords(key)}`;
-    if (kind === 'octaves') return seriesText.octavesBuiltUpIn(keyWords(key));
-    if (kind === 'same') return seriesText.fingerAllTheWay(from, where);
-    return kind === 'match' ? seriesText.fingerMatchedBy1(from, where) : seriesText.shiftTo(from, to, where);
+    if (kind === 'octaves') return shiftsViewsText.octavesBuiltUpIn(keyWords(key));
+    if (kind === 'same') return shiftsViewsText.fingerAllTheWay(from, where);
+    return kind === 'match' ? shiftsViewsText.fingerMatchedBy1(from, where) : shiftsViewsText.shiftTo(from, to, where);
   };
   return (
     <section aria-labelledby="series" className="flex flex-col gap-2">
       <h2 id="series" className="font-serif text-xl font-semibold">
-        {seriesText.aDrillMadeTo}
+        {shiftsViewsText.aDrillMadeTo}
       </h2>
-      {detail && <p className="text-sm text-faded">{seriesText.itBeginsAsThe}</p>}
+      {detail && <p className="text-sm text-faded">{shiftsViewsText.itBeginsAsThe}</p>}
       <div className="flex flex-wrap items-center gap-2">
         <Choose
-          label={seriesText.kindOfDrill}
+          label={shiftsViewsText.kindOfDrill}
           value={kind}
           choices={KINDS}
           onChoose={(value) => {
@@ -165,46 +165,46 @@ export function Series({ meaning, detail }: Props) {
         />
         {onePosition && (
           <Choose
-            label={seriesText.position}
+            label={shiftsViewsText.seriesPosition}
             value={position}
             choices={places.map((one) => [String(one), positionWords(one, request.instrument)] as const)}
             onChoose={setPosition}
           />
         )}
         {kind !== 'octaves' && !onePosition && (
-          <Choose label={seriesText.fromFinger} value={from} choices={fingers} onChoose={setFrom} />
+          <Choose label={shiftsViewsText.fromFinger} value={from} choices={fingers} onChoose={setFrom} />
         )}
         {kind === 'pair' && (
           <>
-            <span>{seriesText.to}</span>
-            <Choose label={seriesText.toFinger} value={to} choices={fingers} onChoose={setTo} />
-            <Choose label={seriesText.distance} value={distance} choices={DISTANCES} onChoose={setDistance} />
-            <Choose label={seriesText.direction} value={way} choices={WAYS} onChoose={setWay} />
+            <span>{shiftsViewsText.seriesTo}</span>
+            <Choose label={shiftsViewsText.toFinger} value={to} choices={fingers} onChoose={setTo} />
+            <Choose label={shiftsViewsText.distance} value={distance} choices={DISTANCES} onChoose={setDistance} />
+            <Choose label={shiftsViewsText.direction} value={way} choices={WAYS} onChoose={setWay} />
           </>
         )}
         {kind !== 'octaves' && !onePosition && (
           <Choose
-            label={seriesText.stringLabel}
+            label={shiftsViewsText.stringLabel}
             value={string}
             choices={[
-              ...strings.map(({ name }) => [name, seriesText.stringNamed(printed(name))] as const),
-              ...(kind === 'same' ? [[EVERY, seriesText.everyString] as const] : []),
+              ...strings.map(({ name }) => [name, shiftsViewsText.stringNamed(printed(name))] as const),
+              ...(kind === 'same' ? [[EVERY, shiftsViewsText.everyString] as const] : []),
             ]}
             onChoose={setString}
           />
         )}
         <Choose
-          label={seriesText.key}
+          label={shiftsViewsText.key}
           value={key}
           choices={keys.map((name) => [name, keyWords(name)] as const)}
           onChoose={setKey}
         />
-        {!onePosition && <Choose label={seriesText.span} value={span} choices={SPANS} onChoose={setSpan} />}
+        {!onePosition && <Choose label={shiftsViewsText.span} value={span} choices={SPANS} onChoose={setSpan} />}
         <button type="button" className="button" onClick={() => void make(openAsPlan)}>
-          {seriesText.openItOnThe}
+          {shiftsViewsText.openItOnThe}
         </button>
         <button type="button" className="button" onClick={() => void make(practiseAsPlan)}>
-          {seriesText.practiseIt}
+          {shiftsViewsText.seriesPractiseIt}
         </button>
       </div>
     </section>

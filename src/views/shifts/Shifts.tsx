@@ -10,12 +10,12 @@ import { MeaningPage } from '../../ui/MeaningPage';
 import { useMeaning, type Meaning } from '../../app/meaning';
 import { CloseUp } from './CloseUp';
 import { Series } from './Series';
-import { shiftsText } from '../../wording/rooms/meaningViews';
+import * as shiftsViewsText from '../../wording/rooms/shiftsViews';
 
 /** Shifts: each one taken apart, rehearsed, and drilled. */
 export default function Shifts() {
   return (
-    <MeaningPage music here="/shifts" heading={shiftsText.shifts} state={useMeaning()}>
+    <MeaningPage music here="/shifts" heading={shiftsViewsText.shifts} state={useMeaning()}>
       {(meaning, cursor) => <ShiftsOf meaning={meaning} cursor={cursor} />}
     </MeaningPage>
   );
@@ -38,7 +38,7 @@ function ShiftsOf({ meaning, cursor }: ShiftsProps) {
   return (
     <>
       {shifts.length === 0 ? (
-        <p>{shiftsText.thisPlanHasNo}</p>
+        <p>{shiftsViewsText.thisPlanHasNo}</p>
       ) : (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,11fr)_minmax(0,9fr)]">
           <ShiftTable meaning={meaning} open={open} onOpen={setOpen} />
@@ -72,7 +72,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
       className="overflow-x-auto rounded-lg border border-rule bg-sheet"
       tabIndex={0}
       role="region"
-      aria-label={shiftsText.allShifts}
+      aria-label={shiftsViewsText.allShifts}
     >
       <table className="w-full border-collapse text-left text-[0.95rem]">
         <thead>
@@ -93,7 +93,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
                 onClick={() => setOrder(order === 'hardest' ? 'as-played' : 'hardest')}
                 className="min-h-9 cursor-pointer text-left text-dove underline"
               >
-                {order === 'hardest' ? shiftsText.hardestFirst : shiftsText.howHard}
+                {order === 'hardest' ? shiftsViewsText.hardestFirst : shiftsViewsText.howHard}
               </button>
             </th>
           </tr>
@@ -120,7 +120,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
               </td>
               <td className="px-2">{strings(detail, meaning)}</td>
               <td className="px-2 whitespace-nowrap text-copper">
-                {shiftsText.st(detail.up ? '↑' : '↓', detail.shift.semitones, mm(detail.shift.travelMm))}
+                {shiftsViewsText.st(detail.up ? '↑' : '↓', detail.shift.semitones, mm(detail.shift.travelMm))}
               </td>
               <td className="px-2 whitespace-nowrap">{seconds(detail.seconds)}</td>
               <td className="px-2">{KIND_SHORT[detail.shift.kind]}</td>
@@ -137,7 +137,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
           ))}
         </tbody>
       </table>
-      <p className="px-2 py-1 text-sm text-faded">{shiftsText.stSemitonesAlongThe}</p>
+      <p className="px-2 py-1 text-sm text-faded">{shiftsViewsText.stSemitonesAlongThe}</p>
     </div>
   );
 }

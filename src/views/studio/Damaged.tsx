@@ -4,7 +4,7 @@ import type { Damaged } from '../../store/read';
 import { TABLES } from '../../store/tables';
 import { issueWords } from '../../wording/issues';
 import { useDamagedElsewhere } from '../../app/rows';
-import { damagedText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 /** Entries that cannot be read any more, apart from the others: each can be saved as it is, or deleted. */
 export function DamagedList({ damaged: inStudio }: { readonly damaged: readonly Damaged[] }) {
@@ -13,9 +13,9 @@ export function DamagedList({ damaged: inStudio }: { readonly damaged: readonly 
   return (
     <section aria-labelledby="damaged" className="rounded-lg border-l-4 border-madder bg-sheet px-4 py-3">
       <h2 id="damaged" className="font-serif text-xl font-semibold text-madder">
-        {damagedText.damagedEntries}
+        {studioViewsText.damagedEntries}
       </h2>
-      <p>{damagedText.theseCannotBeRead}</p>
+      <p>{studioViewsText.theseCannotBeRead}</p>
       <ul className="mt-2 flex flex-col gap-2">
         {damaged.map((one) => (
           <DamagedRow key={`${one.table}/${String(one.key)}`} damaged={one} />
@@ -38,10 +38,10 @@ function DamagedRow({ damaged }: { readonly damaged: Damaged }) {
         className="button"
         onClick={() => offerFile(JSON.stringify({ table, row }, null, 2), `dove-path-damaged-${String(key)}.json`)}
       >
-        {damagedText.saveAsFile}
+        {studioViewsText.saveAsFile}
       </button>
       <button type="button" className="button" onClick={() => void deleteRow(damaged, words)}>
-        {damagedText.deleteIt}
+        {studioViewsText.deleteIt}
       </button>
     </li>
   );
@@ -65,6 +65,6 @@ function nameOf({ table, row }: Damaged): string {
 /** What is wrong, as something that is found, not asked for. */
 function faultOf({ issue }: Damaged): string {
   const place = issue.path.slice(1).replaceAll('/', ', ');
-  if (issue.code === 'missing') return damagedText.isMissing(place);
-  return place ? damagedText.cannotBeUsed(place, issueWords(issue)) : issueWords(issue);
+  if (issue.code === 'missing') return studioViewsText.isMissing(place);
+  return place ? studioViewsText.cannotBeUsed(place, issueWords(issue)) : issueWords(issue);
 }

@@ -6,7 +6,7 @@ import { TRASH_DAYS } from '../../store/write';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { listed } from '../../wording/grammar';
 import { amountsOf, type AllRows } from '../../store/read';
-import { emptyStudioText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 /** Takes the example studio away, where it is there. */
 export function RemoveExample({ rows }: { readonly rows: AllRows }) {
@@ -18,7 +18,7 @@ export function RemoveExample({ rows }: { readonly rows: AllRows }) {
       className="cursor-pointer self-start text-sm text-dove underline"
       onClick={() => void removeDemo()}
     >
-      {emptyStudioText.removeTheExampleStudio}
+      {studioViewsText.removeTheExampleStudio}
     </button>
   );
 }
@@ -36,7 +36,7 @@ export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
         className="cursor-pointer self-start text-sm text-madder underline"
         onClick={() => question.current?.showModal()}
       >
-        {emptyStudioText.emptyTheStudio}
+        {studioViewsText.emptyTheStudio}
       </button>
       <dialog
         ref={question}
@@ -44,18 +44,18 @@ export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
         className="m-auto max-w-lg rounded-lg border-2 border-madder bg-sheet p-5 text-ink shadow-lg backdrop:bg-ink/30"
       >
         <h2 id="empty-studio" className="font-serif text-xl font-semibold">
-          {emptyStudioText.emptyTheStudioAsked}
+          {studioViewsText.emptyTheStudioAsked}
         </h2>
-        <p className="mt-2">{emptyStudioText.thisDeletesTheyStay(listed(amount), TRASH_DAYS)}</p>
+        <p className="mt-2">{studioViewsText.thisDeletesTheyStay(listed(amount), TRASH_DAYS)}</p>
         <div className="mt-3">
           <BackupButtons saveOnly />
         </div>
         <form method="dialog" className="mt-4 flex flex-wrap justify-end gap-2">
           <button type="submit" className="button">
-            {emptyStudioText.leaveItAsIt}
+            {studioViewsText.leaveItAsIt}
           </button>
           <button type="submit" className="button" onClick={() => void emptyStudio()}>
-            {emptyStudioText.emptyTheStudioLabel}
+            {studioViewsText.emptyTheStudioLabel}
           </button>
         </form>
       </dialog>

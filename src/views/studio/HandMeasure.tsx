@@ -13,7 +13,7 @@ import {
 import { HAND_CHOICES, oddMeasureWords, REACH_UNKNOWN, teachingFrameWords } from '../../wording/instruments';
 import { NumberField, Pick } from '../../ui/fields';
 import { HandPicture } from './HandPicture';
-import { handMeasureText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 /** Stands for a hand that is neither measured nor known by a word. */
 const UNKNOWN = 'unknown';
@@ -36,16 +36,16 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
   return (
     <section aria-labelledby="hand" className="flex flex-col gap-3 border-t border-rule pt-3">
       <h3 id="hand" className="font-serif text-lg font-semibold">
-        {handMeasureText.leftHand}
+        {studioViewsText.leftHand}
       </h3>
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
         <Pick
-          label={handMeasureText.knownBy}
+          label={studioViewsText.knownBy}
           value={measured ? 'measured' : ((plays.hand as string | undefined) ?? UNKNOWN)}
           choices={[
-            [UNKNOWN, handMeasureText.notMeasuredReachUnknown],
+            [UNKNOWN, studioViewsText.notMeasuredReachUnknown],
             ...HAND_CHOICES,
-            ['measured', handMeasureText.itsMeasures],
+            ['measured', studioViewsText.itsMeasures],
           ]}
           onPick={(value) => {
             if (value === 'measured') onMeasure({});
@@ -55,7 +55,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
         {measured && (
           <>
             <NumberField
-              label={handMeasureText.comfortableSpread1To}
+              label={studioViewsText.comfortableSpread1To}
               unit="mm"
               value={hand.relaxedMm}
               least={20}
@@ -64,7 +64,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
               onPut={(relaxedMm) => onMeasure({ relaxedMm })}
             />
             <NumberField
-              label={handMeasureText.fullSpread1To}
+              label={studioViewsText.fullSpread1To}
               unit="mm"
               value={hand.fullMm}
               least={20}
@@ -73,7 +73,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
               onPut={(fullMm) => onMeasure({ fullMm })}
             />
             <NumberField
-              label={handMeasureText.widthOfAFingertip}
+              label={studioViewsText.widthOfAFingertip}
               unit="mm"
               value={hand.fingertipMm}
               least={3}
@@ -91,7 +91,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
       {plays.hand === undefined && <p className="text-[0.95rem]">{REACH_UNKNOWN}</p>}
       {child && (
         <p className="text-[0.95rem]">
-          {handMeasureText.aChildsSizeThis(hand.relaxedMm, hand.fullMm, hand.fingertipMm)}
+          {studioViewsText.aChildsSizeThis(hand.relaxedMm, hand.fullMm, hand.fingertipMm)}
         </p>
       )}
       <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
@@ -99,12 +99,12 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
           <HandPicture hand={hand} />
           <figcaption className="min-w-64 flex-1 text-[0.95rem]">
             <p>
-              {handMeasureText.layTheLeftHand} <strong>{handMeasureText.comfortable}</strong>{' '}
-              {handMeasureText.spreadOpenItAs} <em>{handMeasureText.withoutPainOrTrembling}</em>
-              {handMeasureText.thatIsThe} <strong>{handMeasureText.full}</strong>{' '}
-              {handMeasureText.oneMeasureOneFingertip}
+              {studioViewsText.layTheLeftHand} <strong>{studioViewsText.comfortable}</strong>{' '}
+              {studioViewsText.spreadOpenItAs} <em>{studioViewsText.withoutPainOrTrembling}</em>
+              {studioViewsText.thatIsThe} <strong>{studioViewsText.full}</strong>{' '}
+              {studioViewsText.oneMeasureOneFingertip}
             </p>
-            <p className="mt-2 border-l-4 border-ochre pl-2">{handMeasureText.warmHandsOnlyAnd}</p>
+            <p className="mt-2 border-l-4 border-ochre pl-2">{studioViewsText.warmHandsOnlyAnd}</p>
           </figcaption>
         </figure>
         <Meaning plays={plays} hand={hand} words={words} />
@@ -114,7 +114,7 @@ export function HandMeasure({ plays, words, onPut, onMeasure }: Props) {
 }
 
 function spreadTrouble(relaxed: number, full: number): string | null {
-  return relaxed <= full ? null : handMeasureText.theComfortableSpreadMm(relaxed, full);
+  return relaxed <= full ? null : studioViewsText.theComfortableSpreadMm(relaxed, full);
 }
 
 interface MeaningProps {
@@ -128,7 +128,7 @@ function Meaning({ plays, hand, words }: MeaningProps) {
   return (
     <table className="h-fit w-72 text-left text-[0.95rem]">
       <caption className="pb-1 text-left font-semibold">
-        {handMeasureText.from1To4(words, Math.round(lengthMm))}
+        {studioViewsText.from1To4(words, Math.round(lengthMm))}
       </caption>
       <tbody>
         {instrumentRecord(plays.instrument).teachingFrames.map(({ code, first, fourth }) => {
@@ -139,9 +139,9 @@ function Meaning({ plays, hand, words }: MeaningProps) {
               <th scope="row" className="py-1 pr-2 font-normal">
                 {teachingFrameWords(code)}
               </th>
-              <td className="py-1 pr-2 text-right whitespace-nowrap">{handMeasureText.mm(Math.round(mm))}</td>
+              <td className="py-1 pr-2 text-right whitespace-nowrap">{studioViewsText.mm(Math.round(mm))}</td>
               {plays.hand === undefined ? (
-                <td className="py-1 text-faded">{handMeasureText.unknown}</td>
+                <td className="py-1 text-faded">{studioViewsText.unknown}</td>
               ) : (
                 <td className={`py-1 font-semibold ${VERDICT_TEXT[verdict]}`}>{verdict}</td>
               )}

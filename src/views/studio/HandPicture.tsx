@@ -1,6 +1,6 @@
 import { Span } from '../../drawing/board/Span';
 import type { HandProfile } from '../../core';
-import { handPictureText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 const WIDTH = 215;
 const HEIGHT = 190;
@@ -23,7 +23,7 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
       width={WIDTH}
       height={HEIGHT}
       role="img"
-      aria-label={handPictureText.aHandOnA(relaxedMm, fullMm, fingertipMm)}
+      aria-label={studioViewsText.aHandOnA(relaxedMm, fullMm, fingertipMm)}
     >
       <g stroke="var(--color-rule)" strokeWidth={thick} strokeLinecap="round">
         {tips.map((tip, at) => (
@@ -62,7 +62,7 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
         y={40}
         tone="var(--color-sage)"
         side="above"
-        words={handPictureText.mm(relaxedMm)}
+        words={studioViewsText.handPictureMm(relaxedMm)}
       />
       <Span
         from={x(fullMm)}
@@ -70,7 +70,7 @@ export function HandPicture({ hand }: { readonly hand: HandProfile }) {
         y={17}
         tone="var(--color-ochre)"
         side="above"
-        words={handPictureText.mmFull(fullMm)}
+        words={studioViewsText.mmFull(fullMm)}
       />
     </svg>
   );

@@ -7,7 +7,7 @@ import type { PlanRecord, StudentRecord } from '../../core';
 import { Choose } from '../../ui/Choose';
 import { PlanRow } from './PlanRow';
 import { inOrder, ORDERS, tagsOf, type Order } from './search';
-import { planListText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 interface Props {
   readonly heading: string;
@@ -40,17 +40,17 @@ export function PlanList({ heading, plans, students, student, searched }: Props)
         </h2>
         {student && (
           <button type="button" className="button" onClick={() => void planFor(student)}>
-            {planListText.newPlanFor(student.name || planListText.thisStudent)}
+            {studioViewsText.newPlanFor(student.name || studioViewsText.thisStudent)}
           </button>
         )}
         <Choose
-          label={planListText.orderOfThePlans}
+          label={studioViewsText.orderOfThePlans}
           value={order}
           choices={ORDERS}
           onChoose={(value) => setOrder(value as Order)}
         />
         {tags.length > 0 && (
-          <span role="group" aria-label={planListText.onlyPlansWithThis} className="flex flex-wrap gap-2">
+          <span role="group" aria-label={studioViewsText.onlyPlansWithThis} className="flex flex-wrap gap-2">
             {tags.map((name) => (
               <button
                 key={name}
@@ -73,7 +73,7 @@ export function PlanList({ heading, plans, students, student, searched }: Props)
         ))}
       </ul>
       {kept.length === 0 && (
-        <p className="mt-1 text-faded">{searched ? planListText.nothingHasAllOf : planListText.noPlanHereYet}</p>
+        <p className="mt-1 text-faded">{searched ? studioViewsText.nothingHasAllOf : studioViewsText.noPlanHereYet}</p>
       )}
     </section>
   );

@@ -8,7 +8,7 @@ import { ActMenu } from '../../ui/ActMenu';
 import { ifOnce } from '../../ui/focus';
 import { dayWords } from '../../wording/days';
 import { planTitle } from '../../wording/material';
-import { planRowText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 interface Props {
   readonly plan: PlanRecord;
@@ -48,11 +48,11 @@ export function PlanRow({ plan, under, students, named }: Props) {
       )}
       <div className="ml-auto flex items-center gap-2">
         <ActMenu
-          label={planRowText.moreFor(words)}
-          words={planRowText.more}
+          label={studioViewsText.moreFor(words)}
+          words={studioViewsText.more}
           acts={[
-            { id: RENAME, words: planRowText.renameAndTag },
-            { id: ARCHIVE, words: archived ? planRowText.bringBackFromThe : planRowText.putIntoTheArchive },
+            { id: RENAME, words: studioViewsText.renameAndTag },
+            { id: ARCHIVE, words: archived ? studioViewsText.bringBackFromThe : studioViewsText.putIntoTheArchive },
           ]}
           onAct={(act) => {
             if (act === RENAME) setEditing(true);
@@ -61,11 +61,11 @@ export function PlanRow({ plan, under, students, named }: Props) {
         />
         {others.length > 0 && (
           <ActMenu
-            label={planRowText.giveTo(words)}
-            words={planRowText.giveToLabel}
+            label={studioViewsText.giveTo(words)}
+            words={studioViewsText.giveToLabel}
             acts={[
-              ...others.map(({ id, name }) => ({ id, words: name || planRowText.noNameYet })),
-              ...(others.length > 1 ? [{ id: SEVERAL, words: planRowText.severalStudents }] : []),
+              ...others.map(({ id, name }) => ({ id, words: name || studioViewsText.noNameYet })),
+              ...(others.length > 1 ? [{ id: SEVERAL, words: studioViewsText.severalStudents }] : []),
             ]}
             onAct={(id) => {
               const student = others.find((one) => one.id === id);
@@ -76,7 +76,7 @@ export function PlanRow({ plan, under, students, named }: Props) {
         )}
         <button
           type="button"
-          aria-label={planRowText.deleteIt(words)}
+          aria-label={studioViewsText.planRowDeleteIt(words)}
           onClick={(event) => ifOnce(event, () => void removePlan(plan, words))}
           className="min-h-11 cursor-pointer p-2 text-faded hover:text-madder"
         >
@@ -85,7 +85,7 @@ export function PlanRow({ plan, under, students, named }: Props) {
       </div>
       <dialog
         ref={giving}
-        aria-label={planRowText.giveToSeveralStudents(words)}
+        aria-label={studioViewsText.giveToSeveralStudents(words)}
         className="m-auto rounded-lg border-2 border-dove bg-sheet p-5 text-ink shadow-lg backdrop:bg-ink/30"
       >
         <Several plan={plan} others={others} onDone={() => giving.current?.close()} />
@@ -97,8 +97,8 @@ export function PlanRow({ plan, under, students, named }: Props) {
 function datesOf({ id, changedAt }: PlanRecord): string[] {
   const opened = openedAt().get(id);
   return [
-    planRowText.changed(dayWords(changedAt, Date.now())),
-    ...(opened ? [planRowText.opened(dayWords(opened, Date.now()))] : []),
+    studioViewsText.changed(dayWords(changedAt, Date.now())),
+    ...(opened ? [studioViewsText.opened(dayWords(opened, Date.now()))] : []),
   ];
 }
 
@@ -121,7 +121,7 @@ function NameAndTags({ plan, onDone }: EditProps) {
     >
       <input
         name="name"
-        aria-label={planRowText.name}
+        aria-label={studioViewsText.name}
         autoFocus
         maxLength={120}
         defaultValue={plan.name}
@@ -130,14 +130,14 @@ function NameAndTags({ plan, onDone }: EditProps) {
       />
       <input
         name="tags"
-        aria-label={planRowText.tags}
+        aria-label={studioViewsText.tags}
         maxLength={400}
         defaultValue={plan.tags.join(', ')}
-        placeholder={planRowText.tagsWithCommasBetween}
+        placeholder={studioViewsText.tagsWithCommasBetween}
         className="min-h-9 w-48 rounded-md border border-rule bg-paper px-2"
       />
       <button type="submit" className="button">
-        {planRowText.keep}
+        {studioViewsText.keep}
       </button>
     </form>
   );
@@ -160,7 +160,7 @@ function Several({ plan, others, onDone }: SeveralProps) {
   };
   return (
     <div className="flex flex-col gap-2">
-      <h2 className="font-serif text-xl font-semibold">{planRowText.giveItTo}</h2>
+      <h2 className="font-serif text-xl font-semibold">{studioViewsText.giveItTo}</h2>
       {others.map(({ id, name }) => (
         <label key={id} className="flex min-h-8 items-center gap-2">
           <input
@@ -169,15 +169,15 @@ function Several({ plan, others, onDone }: SeveralProps) {
             checked={chosen.includes(id)}
             onChange={(event) => setChosen(event.target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))}
           />
-          {name || planRowText.noNameYet}
+          {name || studioViewsText.noNameYet}
         </label>
       ))}
       <div className="flex justify-end gap-2">
         <button type="button" className="button" onClick={onDone}>
-          {planRowText.notNow}
+          {studioViewsText.notNow}
         </button>
         <button type="button" className="button" disabled={chosen.length === 0} onClick={give}>
-          {planRowText.give}
+          {studioViewsText.give}
         </button>
       </div>
     </div>

@@ -22,12 +22,12 @@ import { NumberField, Pick, TextField } from '../../ui/fields';
 import { HandMeasure } from './HandMeasure';
 import { redo, undo, useEditing } from '../../app/editing';
 import { changeStudent, removeStudent } from '../../app/studio';
-import { studentSheetText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 const NAME_WORDS: readonly (readonly [NoteNames, string])[] = [
   ['letters', 'letters (E♭, B♭, B)'],
-  ['fixed-do', studentSheetText.fixedDoMiSi],
-  ['german', studentSheetText.germanEsBH],
+  ['fixed-do', studioViewsText.fixedDoMiSi],
+  ['german', studioViewsText.germanEsBH],
 ];
 
 /** Everything known of one student; each change is kept at once. */
@@ -48,54 +48,54 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
     <section aria-labelledby="sheet" className="flex flex-col gap-3 rounded-lg border border-rule bg-sheet px-4 py-3">
       <div className="flex items-center gap-3">
         <h2 id="sheet" className="flex-1 font-serif text-xl font-semibold">
-          {student.name || studentSheetText.aNewStudent}
+          {student.name || studioViewsText.aNewStudent}
         </h2>
         <a className="button no-underline" href={`/practice?student=${student.id}`}>
-          {studentSheetText.practice}
+          {studioViewsText.practice}
         </a>
         <a className="button no-underline" href={`/lesson?student=${student.id}`}>
-          {studentSheetText.lesson}
+          {studioViewsText.lesson}
         </a>
         <UndoButtons history={history} onUndo={() => void undo()} onRedo={() => void redo()} />
         <button type="button" className="button flex items-center gap-1" onClick={() => void removeStudent(student)}>
-          <Trash2 size={17} aria-hidden /> {studentSheetText.deleteIt}
+          <Trash2 size={17} aria-hidden /> {studioViewsText.deleteIt}
         </button>
       </div>
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
-        <TextField label={studentSheetText.name} value={student.name} onPut={(name) => put({ name }, 'name')} />
+        <TextField label={studioViewsText.name} value={student.name} onPut={(name) => put({ name }, 'name')} />
         <Pick
-          label={studentSheetText.level}
+          label={studioViewsText.level}
           value={student.level}
           choices={LEVELS.map((level) => [level, LEVEL_WORDS[level]] as const)}
           onPick={(level) => put({ level: level as Level })}
         />
         <Pick
-          label={studentSheetText.positionsTheyKnow}
+          label={studioViewsText.positionsTheyKnow}
           value={JSON.stringify(student.positions ?? null)}
           choices={positionChoices(student.plays.instrument)}
           other={positionRuleWords(student.positions, student.plays.instrument)}
           onPick={(rule) => put({ positions: JSON.parse(rule) ?? undefined })}
         />
         <Pick
-          label={studentSheetText.callsTheNotes}
+          label={studioViewsText.callsTheNotes}
           value={student.noteNames}
           choices={NAME_WORDS}
           onPick={(noteNames) => put({ noteNames: noteNames as NoteNames })}
         />
         <Pick
-          label={studentSheetText.instrument}
+          label={studioViewsText.instrument}
           value={instrument}
           choices={INSTRUMENT_NAMES.map((kind) => [kind, instrumentWords(kind)] as const)}
           onPick={(kind) => void changeStudent(student, (kept) => onInstrument(kind as InstrumentName, kept.plays))}
         />
         <Pick
-          label={studentSheetText.size}
+          label={studioViewsText.size}
           value={plays.size ?? defaultSize}
           choices={sizeChoices(instrument)}
           onPick={(size) => play({ size, stringLengthMm: undefined })}
         />
         <NumberField
-          label={studentSheetText.stringLengthNutTo}
+          label={studioViewsText.stringLengthNutTo}
           unit="mm"
           value={plays.stringLengthMm}
           usual={sizes[plays.size ?? defaultSize]}
@@ -104,14 +104,14 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
           onPut={(stringLengthMm) => play({ stringLengthMm })}
         />
         <TextField
-          label={studentSheetText.tuningLowToHigh}
+          label={studioViewsText.tuningLowToHigh}
           value={(plays.tuning ?? tuning).join(' ')}
           trouble={(words) => tuningTrouble(words, plays)}
           onPut={(words) => play({ tuning: tuningOf(words, tuning) })}
         />
         {schools.length > 0 && (
           <Pick
-            label={studentSheetText.school}
+            label={studioViewsText.school}
             value={plays.school ?? schools[0][0]}
             choices={schools}
             onPick={(school) => play({ school: school as Playing['school'] })}
@@ -120,7 +120,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         <Clefs student={student} onPut={(clefs) => put({ clefs })} />
       </div>
       <TextField
-        label={studentSheetText.toRemember}
+        label={studioViewsText.toRemember}
         value={student.remark}
         onPut={(remark) => put({ remark }, 'remark')}
       />
@@ -147,7 +147,7 @@ function tuningOf(words: string, usual: readonly string[]): readonly string[] | 
 
 function tuningTrouble(words: string, plays: Playing): string | null {
   const tuning = tuningOf(words, instrumentRecord(plays.instrument).tuning);
-  if (tuning && (tuning.length < 3 || tuning.length > 6)) return studentSheetText.threeToSixStrings;
+  if (tuning && (tuning.length < 3 || tuning.length > 6)) return studioViewsText.threeToSixStrings;
   const [issue] = playingIssues({ ...plays, tuning });
   return issue ? issueWords(issue) : null;
 }
@@ -163,7 +163,7 @@ function Clefs({ student, onPut }: ClefsProps) {
   const choices = [home, ...others].map((clef) => [clef, CLEF_WORDS[clef]] as const);
   return (
     <fieldset>
-      <legend className="text-sm text-faded">{studentSheetText.clefsTheyRead}</legend>
+      <legend className="text-sm text-faded">{studioViewsText.clefsTheyRead}</legend>
       <div className="flex flex-wrap gap-x-4">
         {choices.map(([clef, words]) => (
           <label key={clef} className="flex min-h-9 items-center gap-1.5">

@@ -22,7 +22,7 @@ import { leave, redo, undo } from '../../app/editing';
 import { addStudent, lookFor, open, showStudent, useStudio } from '../../app/studio';
 import { StudentSheet } from './StudentSheet';
 import { Taste } from './Taste';
-import { studioText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 const KEYS = { undo: () => void undo(), redo: () => void redo() };
 const comeBack = () => undefined;
@@ -52,33 +52,33 @@ export default function Studio() {
         className="grid flex-1 items-start gap-x-6 gap-y-4 md:grid-cols-[17rem_minmax(0,1fr)]"
         data-ready={kept.kind !== 'reading'}
       >
-        <h1 className="sr-only">{studioText.studio}</h1>
+        <h1 className="sr-only">{studioViewsText.studio}</h1>
         <aside className="flex flex-col gap-3">
           <label className="flex items-center gap-2 rounded-md border border-rule bg-sheet px-2">
             <Search size={18} aria-hidden className="text-faded" />
             <input
               type="search"
-              aria-label={studioText.searchStudentsAndPlans}
-              placeholder={studioText.nameKeyTag}
+              aria-label={studioViewsText.searchStudentsAndPlans}
+              placeholder={studioViewsText.nameKeyTag}
               className="min-h-10 w-full bg-transparent"
               value={search}
               onChange={(event) => lookFor(event.target.value)}
             />
           </label>
           {kept.kind === 'there' && (
-            <Section name={studioText.theListOfStudents}>
+            <Section name={studioViewsText.theListOfStudents}>
               <Students students={search ? hits.students : students} open={student?.id ?? null} plans={plans} />
             </Section>
           )}
           {kept.kind === 'there' && (
-            <Section name={studioText.yourTaste}>
+            <Section name={studioViewsText.yourTaste}>
               <Taste student={student} />
             </Section>
           )}
           <div className="flex flex-wrap items-center gap-3">
             <BringInHere />
             <a href="/class" className="text-dove underline">
-              {studioText.aPageForA}
+              {studioViewsText.aPageForA}
             </a>
           </div>
           <BackupButtons />
@@ -94,19 +94,19 @@ export default function Studio() {
           )}
           <DamagedList damaged={rows.damaged} />
           {student && !search && (
-            <Section name={studioText.theStudentsSheet} on={[student]}>
+            <Section name={studioViewsText.theStudentsSheet} on={[student]}>
               <StudentSheet key={student.id} student={student} />
             </Section>
           )}
           {kept.kind === 'there' && (
-            <Section name={studioText.theListOfPlans} on={[shown]}>
+            <Section name={studioViewsText.theListOfPlans} on={[shown]}>
               <PlanList
                 heading={
                   search
-                    ? studioText.foundFor(search)
+                    ? studioViewsText.foundFor(search)
                     : student
-                      ? studioText.plansFor(student.name || studioText.thisStudent)
-                      : studioText.allPlans
+                      ? studioViewsText.plansFor(student.name || studioViewsText.thisStudent)
+                      : studioViewsText.allPlans
                 }
                 plans={shown}
                 students={students}
@@ -133,15 +133,15 @@ function Students({ students, open, plans }: StudentsProps) {
     <section aria-labelledby="students">
       <div className="flex items-center justify-between">
         <h2 id="students" className="font-serif text-lg font-semibold">
-          {studioText.students}
+          {studioViewsText.students}
         </h2>
         <button type="button" className="button flex items-center gap-1" onClick={() => void addStudent()}>
-          <Plus size={17} aria-hidden /> {studioText.newStudent}
+          <Plus size={17} aria-hidden /> {studioViewsText.newStudent}
         </button>
       </div>
       <ul className="mt-1 rounded-md border border-rule bg-sheet">
         <Row
-          words={studioText.everyone}
+          words={studioViewsText.everyone}
           note={counted(plans.length, 'plan')}
           open={open === null}
           onOpen={() => showStudent(null)}
@@ -151,7 +151,7 @@ function Students({ students, open, plans }: StudentsProps) {
           return (
             <Row
               key={id}
-              words={name || studioText.noNameYet}
+              words={name || studioViewsText.noNameYet}
               note={`${instrumentWords(plays.instrument)}, ${counted(count, 'plan')}`}
               due={due.get(id)}
               open={id === open}
@@ -159,7 +159,7 @@ function Students({ students, open, plans }: StudentsProps) {
             />
           );
         })}
-        {students.length === 0 && <li className="px-3 py-2 text-faded">{studioText.nobodyHereYetA}</li>}
+        {students.length === 0 && <li className="px-3 py-2 text-faded">{studioViewsText.nobodyHereYetA}</li>}
       </ul>
     </section>
   );

@@ -6,15 +6,15 @@ import { PREFERENCES, type Learned, type Preferences, type StudentRecord } from 
 import { listChoices } from '../../store/log';
 import { noticedWords, tasteWords } from '../../wording/taste';
 import { learnInWorker } from '../../work/planner';
-import { tasteText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 /** The teacher's taste, or where a student is open the one for that student. */
 export function Taste({ student }: { readonly student: StudentRecord | undefined }) {
   const own = useSettings((settings) => settings.preferences);
-  if (!student) return <TasteOf id={null} preferences={own} whose={tasteText.newPlans} onPut={setPreferences} />;
+  if (!student) return <TasteOf id={null} preferences={own} whose={studioViewsText.newPlans} onPut={setPreferences} />;
   const put = (preferences: Preferences) =>
     void changeStudent(student, () => ({ preferences: Object.keys(preferences).length > 0 ? preferences : undefined }));
-  const whose = tasteText.newPlansFor(student.name || tasteText.thisStudent);
+  const whose = studioViewsText.newPlansFor(student.name || studioViewsText.thisStudent);
   return <TasteOf key={student.id} id={student.id} preferences={student.preferences ?? {}} whose={whose} onPut={put} />;
 }
 
@@ -53,25 +53,25 @@ function TasteOf({ id, preferences, whose, onPut }: Props) {
       className="flex flex-col gap-2 rounded-md border border-rule bg-sheet px-3 py-2"
     >
       <h2 id="taste" className="font-serif text-lg font-semibold">
-        {tasteText.yourTaste}
+        {studioViewsText.yourTaste}
       </h2>
       {accepted && (
         <div className="flex flex-col gap-1">
-          <p>{tasteText.leanTo(whose, tasteWords(preferences))}</p>
+          <p>{studioViewsText.leanTo(whose, tasteWords(preferences))}</p>
           <button type="button" className="button self-start" onClick={() => onPut({})}>
-            {tasteText.takeItBack}
+            {studioViewsText.takeItBack}
           </button>
         </div>
       )}
       {offer && (
         <div className="flex flex-col gap-1">
-          <p>{tasteText.shallLeanThatWay(noticedWords(offer), whose.replace('New', 'new'))}</p>
+          <p>{studioViewsText.shallLeanThatWay(noticedWords(offer), whose.replace('New', 'new'))}</p>
           <p className="flex flex-wrap gap-2">
             <button type="button" className="button" onClick={() => onPut(offer.preferences)}>
-              {tasteText.yesFromNowOn}
+              {studioViewsText.yesFromNowOn}
             </button>
             <button type="button" className="button" onClick={() => setPut(true)}>
-              {tasteText.notNow}
+              {studioViewsText.notNow}
             </button>
           </p>
         </div>

@@ -1,7 +1,7 @@
 import { instrumentWords } from '../../wording/instruments';
 import { planTitle, requestWords } from '../../wording/material';
 import type { PlanRecord, StudentRecord } from '../../core';
-import { searchText } from '../../wording/rooms/studioViews';
+import * as studioViewsText from '../../wording/rooms/studioViews';
 
 /** What a search finds: everything that has all the words. A key is a whole word: "D" is neither "double" nor "D flat". */
 export function found(
@@ -51,10 +51,10 @@ export function tagsOf(plans: readonly PlanRecord[]): string[] {
 
 /** Orders of the list, the newest or the first of the alphabet first. */
 export const ORDERS = [
-  ['changed', searchText.lastChanged],
-  ['opened', searchText.lastOpened],
-  ['made', searchText.lastMade],
-  ['name', searchText.byName],
+  ['changed', studioViewsText.lastChanged],
+  ['opened', studioViewsText.lastOpened],
+  ['made', studioViewsText.lastMade],
+  ['name', studioViewsText.byName],
 ] as const;
 
 export type Order = (typeof ORDERS)[number][0];

@@ -1,200 +1,107 @@
-export const backupsText = {
-  nothingIsSavedHere: 'Nothing is saved here yet, so the backup would be empty.',
-  saveItAllThe: 'Save it all the same',
-  theFileHasOnly: (trouble: string) =>
-    `${trouble} The file has only the plan that stands here; keep your earlier backup.`,
-  noBackupWasWritten: (trouble: string) => `No backup was written. ${trouble}`,
-};
+export const at = (bar: string) => `, at ${bar}`;
 
-export const commandsText = {
-  stopListening: 'Stop listening',
-  playOnce: 'Play once',
-  playInALoop: 'Play in a loop',
-  startWithoutCountingIn: 'Start without counting in',
-  countInFirst: 'Count in first',
-  silenceTheDrone: 'Silence the drone',
-  markNotes: 'Mark notes',
-  repeatTheMarkedFingering: 'Repeat the marked fingering',
-  newPlanForNobody: 'New plan for nobody in particular',
-  newPlanFor: (name: string) => `New plan for ${name}`,
-  notesOfMyOwn: 'Notes of my own',
-  closerPicture: 'Closer picture',
-  moreOfTheMusic: 'More of the music',
-  putTheLargeNeck: 'Put the large neck away',
-  showTheNeckLarge: 'Show the neck large',
-  noteNames: (words: string) => `Note names: ${words}`,
-  at: (bar: string) => `, at ${bar}`,
-  goToShift: (value: number, to: string) => `Go to shift ${value}${to}`,
-  chooseWay: (value: number, words: string) => `Choose way ${value}: ${words}`,
-  compareWithWay: (value: number) => `Compare with way ${value}`,
-  planThisFor: (name: string) => `Plan this for ${name}`,
-  giveACopyTo: (name: string) => `Give a copy to ${name}`,
-  open: (planTitle: string) => `Open ${planTitle}`,
-  practiseTheMarkedNotes: 'Practise the marked notes',
-  practiseThisPlan: 'Practise this plan',
-  goToTheStudio: 'Go to the Studio',
-  allKeys: 'All keys',
-  howToTypeNotes: 'How to type notes',
-};
+export const theOtherStudent = 'the other student';
+export const thePlanFor = (student: string) => `the plan for ${student}`;
+export const theOtherPlanIs = 'The other plan is not here any more.';
+export const noFingeringFitsThere = (words: string) => `No fingering fits ${words}: there is nothing to compare.`;
+export const onlyPlansOfThe = (trouble: string) => `${trouble} Only plans of the same rhythm lie side by side.`;
+export const thePlannerStopped = 'The planner stopped.';
+export const itCouldNotBe = 'It could not be worked out.';
+export const tryAgainYourPlan = (why: string) => `${why} Try again; your plan is safe.`;
+export const thisPlanHasThe = (count: string, count2: string) => `This plan has ${count}, the other ${count2}.`;
 
-export const compareText = {
-  theOtherStudent: 'the other student',
-  thePlanFor: (student: string) => `the plan for ${student}`,
-  theOtherPlanIs: 'The other plan is not here any more.',
-  noFingeringFitsThere: (words: string) => `No fingering fits ${words}: there is nothing to compare.`,
-  onlyPlansOfThe: (trouble: string) => `${trouble} Only plans of the same rhythm lie side by side.`,
-  thePlannerStopped: 'The planner stopped.',
-  itCouldNotBe: 'It could not be worked out.',
-  tryAgainYourPlan: (why: string) => `${why} Try again; your plan is safe.`,
-  thisPlanHasThe: (count: string, count2: string) => `This plan has ${count}, the other ${count2}.`,
-};
+export const theBrowserDidNot = (instead: string) => `The browser did not allow copying. ${instead}`;
 
-export const copyingText = { theBrowserDidNot: (instead: string) => `The browser did not allow copying. ${instead}` };
+export const tryAgain = 'Try again';
 
-export const editingText = { tryAgain: 'Try again' };
+export const theFingeringWasRepeated = (counted: string) => `The fingering was repeated on ${counted} of notes.`;
+export const theFingeringCantBe = (counted: string) =>
+  `The fingering can’t be repeated on ${counted} of notes: the fingers do not reach there.`;
+export const undo = 'Undo';
 
-export const editsText = {
-  theFingeringWasRepeated: (counted: string) => `The fingering was repeated on ${counted} of notes.`,
-  theFingeringCantBe: (counted: string) =>
-    `The fingering can’t be repeated on ${counted} of notes: the fingers do not reach there.`,
-  undo: 'Undo',
-};
+export const theNoteBeforeThe = 'The note before, the next note; with Shift, mark notes on the way';
+export const homeEnd = 'Home End';
+export const theFirstNoteThe = 'The first note, the last note';
+export const putThisFingerThe = 'Put this finger, the open string or the thumb on the note';
+export const putTheNoteOn = 'Put the note on the next string up or down';
+export const forbidTheShiftThat = 'Forbid the shift that arrives at the note';
+export const setTheNoteFree = 'Set the note free again';
+export const listenFromHereOr = 'Listen from here, or to what is marked; stop';
+export const spacePageDown = 'Space, Page down';
+export const playStopItWas = 'Play, stop, “it was in”: the one key for everything (a pedal sends it too)';
+export const pageUpM = 'Page up, M';
+export const itWasMissed = 'It was missed';
+export const itWasLow = 'It was low';
+export const itWasHigh = 'It was high';
+export const itWasIn = 'It was in';
+export const theNoteThatWas = 'The note that was off';
+export const takeTheLastOne = 'Take the last one back';
+export const findACommandBy = 'Find a command by its name';
+export const undoTheLastChange = 'Undo the last change';
+export const ctrlShiftZ = 'Ctrl Shift Z';
+export const redoIt = 'Redo it';
 
-export const keymapText = {
-  theNoteBeforeThe: 'The note before, the next note; with Shift, mark notes on the way',
-  homeEnd: 'Home End',
-  theFirstNoteThe: 'The first note, the last note',
-  putThisFingerThe: 'Put this finger, the open string or the thumb on the note',
-  putTheNoteOn: 'Put the note on the next string up or down',
-  forbidTheShiftThat: 'Forbid the shift that arrives at the note',
-  setTheNoteFree: 'Set the note free again',
-  listenFromHereOr: 'Listen from here, or to what is marked; stop',
-  spacePageDown: 'Space, Page down',
-  playStopItWas: 'Play, stop, “it was in”: the one key for everything (a pedal sends it too)',
-  pageUpM: 'Page up, M',
-  itWasMissed: 'It was missed',
-  itWasLow: 'It was low',
-  itWasHigh: 'It was high',
-  itWasIn: 'It was in',
-  theNoteThatWas: 'The note that was off',
-  takeTheLastOne: 'Take the last one back',
-  findACommandBy: 'Find a command by its name',
-  undoTheLastChange: 'Undo the last change',
-  ctrlShiftZ: 'Ctrl Shift Z',
-  redoIt: 'Redo it',
-};
+export const noSoundTheBrowser =
+  'No sound: the browser gives this page no way to play. Check its sound settings and try again.';
 
-export const listeningText = {
-  noSoundTheBrowser: 'No sound: the browser gives this page no way to play. Check its sound settings and try again.',
-};
+export const allOfIt = 'all of it';
+export const aLittleCloser = 'a little closer';
+export const closerStill = 'closer still';
+export const oneBar = 'one bar';
+export const asItFits = 'as it fits';
+export const oneLine = 'one line';
+export const manyLines = 'many lines';
+export const noNames = 'no names';
+export const theirNames = 'their names';
 
-export const lookText = {
-  allOfIt: 'all of it',
-  aLittleCloser: 'a little closer',
-  closerStill: 'closer still',
-  oneBar: 'one bar',
-  asItFits: 'as it fits',
-  oneLine: 'one line',
-  manyLines: 'many lines',
-  noNames: 'no names',
-  theirNames: 'their names',
-};
+export const thePlannerStoppedBefore =
+  'The planner stopped before it had an answer. Reload this page to try again; your plans are safe.';
+export const thePlanInThis =
+  'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Open another one on the Bench or in the Studio.';
+export const noPlanIsSaved = 'No plan is saved here yet. Make one on the Bench, then come back.';
+export const noFingeringFitsThis =
+  'No fingering fits this plan’s brief. Open it on the Bench: it says which note and what would help.';
+export const noWayIsChosen = 'No way is chosen in this plan. Open it on the Bench and choose one.';
 
-export const meaningText = {
-  thePlannerStoppedBefore:
-    'The planner stopped before it had an answer. Reload this page to try again; your plans are safe.',
-  thePlanInThis:
-    'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Open another one on the Bench or in the Studio.',
-  noPlanIsSaved: 'No plan is saved here yet. Make one on the Bench, then come back.',
-  noFingeringFitsThis:
-    'No fingering fits this plan’s brief. Open it on the Bench: it says which note and what would help.',
-  noWayIsChosen: 'No way is chosen in this plan. Open it on the Bench and choose one.',
-};
+export const openingThePlanInThis =
+  'The plan in this address is not saved in this browser. Its brief stands here as a plan of its own.';
+export const thePlanInThisAddress =
+  'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Another one stands here.';
+export const thePlanThatWas =
+  'The plan that was open last did not come to its end when it was opened, so it was not opened again by itself. It is safe in the Studio, and in a backup file.';
+export const openItAllThe = 'Open it all the same';
+export const thisPlanWasDeleted = 'This plan was deleted on another page. “Deleted” in the Studio has it for 30 days.';
+export const wasDeleted = (words: string) => `“${words}” was deleted.`;
 
-export const openingText = {
-  thePlanInThis: 'The plan in this address is not saved in this browser. Its brief stands here as a plan of its own.',
-  thePlanInThisAddress:
-    'The plan in this address is not saved in this browser: it may have been deleted, or belong to another browser. Another one stands here.',
-  thePlanThatWas:
-    'The plan that was open last did not come to its end when it was opened, so it was not opened again by itself. It is safe in the Studio, and in a backup file.',
-  openItAllThe: 'Open it all the same',
-  thisPlanWasDeleted: 'This plan was deleted on another page. “Deleted” in the Studio has it for 30 days.',
-  wasDeleted: (words: string) => `“${words}” was deleted.`,
-};
+export const yourLastEditWas =
+  'Your last edit was made to something that was changed on another page meanwhile. Both are saved: yours has “(second version)” in its name.';
 
-export const recoveryText = {
-  yourLastEditWas:
-    'Your last edit was made to something that was changed on another page meanwhile. Both are saved: yours has “(second version)” in its name.',
-};
+export const thisWasBroughtBack = 'This was brought back already, or is no longer in the bin.';
 
-export const studioText = {
-  theStudentInThis:
-    'The student in this address is not in this browser: they may have been deleted, or belong to another browser.',
-  theStudent: 'The student',
-  theirPlansAreStill: ' Their plans are still here, for anyone.',
-  wasDeleted: (words: string, theirs: string) => `${words} was deleted.${theirs}`,
-  planWasDeleted: (words: string) => `“${words}” was deleted.`,
-  aStudentWithoutA: 'a student without a name',
-  givenTo: (listed: string) => `Given to ${listed}.`,
-  itIsInThe: 'It is in the archive: the tag “archived” shows it.',
-  itIsInTheList: 'It is in the list again.',
-  theStudioIsEmpty: (amount: string) => `The studio is empty: ${amount} were deleted.`,
-};
+export const secondVersion = (request: string) => `${request} (second version)`;
+export const thisPlanWasChanged = (name: string) =>
+  `This plan was changed on another page at the same time. Both are saved: yours is now “${name}”.`;
+export const thisPlanWasChangedOn =
+  'This plan was changed on another page and now stands here as it is there. Undo takes back your own edits only.';
+export const savingThisPlanWasDeleted = 'This plan was deleted on another page. What stands here is the last of it.';
+export const keepIt = 'Keep it';
 
-export const writesText = {
-  tryAgain: 'Try again',
-  undo: 'Undo',
-  thisWasBroughtBack: 'This was brought back already, or is no longer in the bin.',
-};
+export const theOtherWay = 'the other way';
 
-export const savingText = {
-  tryAgain: 'Try again',
-  secondVersion: (request: string) => `${request} (second version)`,
-  thisPlanWasChanged: (name: string) =>
-    `This plan was changed on another page at the same time. Both are saved: yours is now “${name}”.`,
-  thisPlanWasChangedOn:
-    'This plan was changed on another page and now stands here as it is there. Undo takes back your own edits only.',
-  thisPlanWasDeleted: 'This plan was deleted on another page. What stands here is the last of it.',
-  keepIt: 'Keep it',
-};
-
-export const stateText = { theOtherWay: 'the other way' };
-
-export const askingText = {
-  tryAgain: 'Try again',
-  noSoundTheBrowser: 'No sound: the browser gives this page no way to play. Skip the cards by ear for now.',
-};
-
-export const decksText = {
-  itsShiftsAndTheir: 'its shifts and their guide notes',
-  itsNamesForwardAnd: 'its names, forward and backwards',
-  itsChecks: 'its checks',
-  whereElseItsNotes: 'where else its notes lie',
-  itsNotesByEar: 'its notes by ear',
-  allOfTheseCards: 'All of these cards are in the box already.',
-  newCard: 'new card',
-  putIntoTheBox: (counted: string) => `${counted} put into the box.`,
-};
-
-export const dueText = {
-  practisedToday: 'practised today',
-  practisedYesterday: 'practised yesterday',
-  practisedDaysAgo: (away: number) => `practised ${away} days ago`,
-  due: (counted: string) => `${counted} due`,
-};
-
-export const logText = {
-  wasDeleted: (words: string) => `“${words}” was deleted.`,
-  theLogIsEmpty: 'The log is empty, so there is nothing to export yet.',
-};
-
-export const overviewText = { setAtTheLast: 'Set at the last lesson' };
-
-export const runText = {
-  noSoundTheBrowser: 'No sound: the browser gives this page no way to play. Play by yourself, then say how it was.',
-  tryAgain: 'Try again',
-};
-
-export const trendDrillText = {
-  noneOfTheStudents: 'None of the student’s plans has such a place. Make one on the Bench, or a drill in Shifts.',
-};
+export const thePartForPaper = 'The part for paper and files stopped.';
+export const nothingIsSavedHere = 'Nothing is saved here yet, so the backup would be empty.';
+export const saveItAllThe = 'Save it all the same';
+export const theFileHasOnly = (trouble: string) =>
+  `${trouble} The file has only the plan that stands here; keep your earlier backup.`;
+export const noBackupWasWritten = (trouble: string) => `No backup was written. ${trouble}`;
+export const theStudentInThis =
+  'The student in this address is not in this browser: they may have been deleted, or belong to another browser.';
+export const theStudent = 'The student';
+export const theirPlansAreStill = ' Their plans are still here, for anyone.';
+export const studioWasDeleted = (words: string, theirs: string) => `${words} was deleted.${theirs}`;
+export const planWasDeleted = (words: string) => `“${words}” was deleted.`;
+export const aStudentWithoutA = 'a student without a name';
+export const givenTo = (listed: string) => `Given to ${listed}.`;
+export const itIsInThe = 'It is in the archive: the tag “archived” shows it.';
+export const itIsInTheList = 'It is in the list again.';
+export const theStudioIsEmpty = (amount: string) => `The studio is empty: ${amount} were deleted.`;

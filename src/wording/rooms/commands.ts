@@ -1,37 +1,31 @@
-export const planText = {
-  nameOneRequestFile: (join: string) =>
-    `Name one request file, "-" for standard input, or --lines for one request a line; with a file, --as ${join}, --way N and --out FILE.`,
-  lineIsEmptyAnd: (value: number) => `Line ${value} is empty and was skipped.`,
-  thereIsNoFormat: (format: string, usage: string) => `There is no format "${format}". ${usage}`,
-  aWayIsCounted: 'A way is counted from 0, the best plan. Write it like --way 1.',
-  thereIsNoWay: (way: number, count: number) => `There is no way ${way}: this request has ${count}, counted from 0.`,
-  noFingeringFitsThis: (why: string) => `No fingering fits this request, so there is nothing to write. ${why}`,
-  wayAndOutGo: (usage: string) => `--way and --out go with --as. ${usage}`,
-};
+export const nameOneRequestFile = (join: string) =>
+  `Name one request file, "-" for standard input, or --lines for one request a line; with a file, --as ${join}, --way N and --out FILE.`;
+export const lineIsEmptyAnd = (value: number) => `Line ${value} is empty and was skipped.`;
+export const thereIsNoFormat = (format: string, usage: string) => `There is no format "${format}". ${usage}`;
+export const aWayIsCounted = 'A way is counted from 0, the best plan. Write it like --way 1.';
+export const thereIsNoWay = (way: number, count: number) =>
+  `There is no way ${way}: this request has ${count}, counted from 0.`;
+export const noFingeringFitsThis = (why: string) =>
+  `No fingering fits this request, so there is nothing to write. ${why}`;
+export const wayAndOutGo = (usage: string) => `--way and --out go with --as. ${usage}`;
 
-export const readText = {
-  nameOneFileOf:
-    'Name one file of MusicXML, MIDI or typed notes ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N, --keep fingerings.',
-};
+export const nameOneFileOf =
+  'Name one file of MusicXML, MIDI or typed notes ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N, --keep fingerings.';
 
-export const checkText = {
-  nameOneFileOf:
-    'Name one file of MusicXML or a request with locks ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N.',
-};
+export const checkNameOneFileOf =
+  'Name one file of MusicXML or a request with locks ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N.';
 
-export const doorText = {
-  cannotBeRead: (file: string, usage: string) => `${file} cannot be read. ${usage}`,
-  theDiskIsFull: 'the disk is full',
-  itsFolderIsNot: 'its folder is not there',
-  cannotBeWrittenName: (out: string, why: string) => `${out} cannot be written: ${why}. Name another place.`,
-  itCannotBeWritten: (message: string) => `it cannot be written (${message})`,
-  theAnswerWasCut: (what: string) => `The answer was cut off: ${what}. Make room and run it again.`,
-  nothingIsKnownBy: (arg: string, usage: string) => `Nothing is known by "${arg}". ${usage}`,
-  needsAValueAfter: (arg: string, usage: string) => `"${arg}" needs a value after it. ${usage}`,
-};
+export const cannotBeRead = (file: string, usage: string) => `${file} cannot be read. ${usage}`;
+export const theDiskIsFull = 'the disk is full';
+export const itsFolderIsNot = 'its folder is not there';
+export const cannotBeWrittenName = (out: string, why: string) =>
+  `${out} cannot be written: ${why}. Name another place.`;
+export const itCannotBeWritten = (message: string) => `it cannot be written (${message})`;
+export const theAnswerWasCut = (what: string) => `The answer was cut off: ${what}. Make room and run it again.`;
+export const nothingIsKnownBy = (arg: string, usage: string) => `Nothing is known by "${arg}". ${usage}`;
+export const needsAValueAfter = (arg: string, usage: string) => `"${arg}" needs a value after it. ${usage}`;
 
-export const passageText = {
-  onlyFingeringsCanBe: 'Only fingerings can be kept: write --keep fingerings.',
-  thereIsNoInstrument: (name: string, join: string) => `There is no instrument "${name}"; choose one of ${join}.`,
-  barsAreWrittenLike: 'Bars are written like --bars 5-12, or --bars 5 for one.',
-};
+export const onlyFingeringsCanBe = 'Only fingerings can be kept: write --keep fingerings.';
+export const thereIsNoInstrument = (name: string, join: string) =>
+  `There is no instrument "${name}"; choose one of ${join}.`;
+export const barsAreWrittenLike = 'Bars are written like --bars 5-12, or --bars 5 for one.';

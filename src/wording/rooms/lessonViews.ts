@@ -1,63 +1,54 @@
-export const happenedText = {
-  nothingIsInThe: 'Nothing is in the log.',
-  onInAll: (counted: string, counted2: string, counted3: string) => `${counted} on ${counted2}, ${counted3} in all.`,
-  goal: (goal: string) => `Goal: ${goal}`,
-  asks: (question: string) => `Asks: ${question}`,
-  of: (goal: number) => ` of ${goal}`,
-  toReach: (goal: number) => `, ♩ = ${goal} to reach`,
-  notWorkedAt: 'not worked at',
-};
+export const nothingIsInThe = 'Nothing is in the log.';
+export const onInAll = (counted: string, counted2: string, counted3: string) =>
+  `${counted} on ${counted2}, ${counted3} in all.`;
+export const goal = (goal: string) => `Goal: ${goal}`;
+export const asks = (question: string) => `Asks: ${question}`;
+export const of = (goal: number) => ` of ${goal}`;
+export const toReach = (goal: number) => `, ♩ = ${goal} to reach`;
+export const notWorkedAt = 'not worked at';
 
-export const lessonText = {
-  lesson: 'Lesson',
-  theLesson: 'The lesson',
-  since: (day: string) => `Since ${day}`,
-  whatHappened: 'What happened',
-  whatTheLogSays: 'What the log says',
-  nextWeek: 'Next week',
-  keptChangesAreSaved: 'Kept; changes are saved as you make them.',
-  keepForNextWeek: 'Keep for next week',
-  minutesADay: 'Minutes a day',
-  assignedWithTheTempo: 'Assigned, with the tempo to reach',
-  tempoToReachIn: (planTitle: string) => `Tempo to reach in ${planTitle}`,
-  thisStudentHasNo: 'This student has no plan yet.',
-  theTeachersWords: 'The teacher’s words',
-};
+export const lesson = 'Lesson';
+export const theLesson = 'The lesson';
+export const since = (day: string) => `Since ${day}`;
+export const whatHappened = 'What happened';
+export const whatTheLogSays = 'What the log says';
+export const nextWeek = 'Next week';
+export const keptChangesAreSaved = 'Kept; changes are saved as you make them.';
+export const keepForNextWeek = 'Keep for next week';
+export const minutesADay = 'Minutes a day';
+export const assignedWithTheTempo = 'Assigned, with the tempo to reach';
+export const tempoToReachIn = (planTitle: string) => `Tempo to reach in ${planTitle}`;
+export const thisStudentHasNo = 'This student has no plan yet.';
+export const theTeachersWords = 'The teacher’s words';
 
-export const weekItemsText = {
-  eachDay: 'Each day',
-  moreThanThereIs: ': more than there is',
-  of: (counted: string, minutes: number, is: string) => `${counted} of ${minutes}${is}`,
-  proposeAgain: 'Propose again',
-  minutesFor: (words: string) => `Minutes for ${words}`,
-  wordsFor: (words: string) => `Words for ${words}`,
-  earlier: (words: string) => `${words}: earlier`,
-  later: (words: string) => `${words}: later`,
-  leaveOut: (words: string) => `Leave out: ${words}`,
-};
+export const eachDay = 'Each day';
+export const moreThanThereIs = ': more than there is';
+export const weekItemsOf = (counted: string, minutes: number, is: string) => `${counted} of ${minutes}${is}`;
+export const proposeAgain = 'Propose again';
+export const minutesFor = (words: string) => `Minutes for ${words}`;
+export const wordsFor = (words: string) => `Words for ${words}`;
+export const earlier = (words: string) => `${words}: earlier`;
+export const later = (words: string) => `${words}: later`;
+export const leaveOut = (words: string) => `Leave out: ${words}`;
 
-export const chartsText = {
-  ofToReach: (goal: number) => `, of ${goal} to reach`,
-  tempoReachedBeatsA: (last: number, reach: string) => `Tempo reached: ${last} beats a minute last${reach}`,
-  goal: (goal: number) => `goal ${goal}`,
-  beatsAMinute: 'beats a minute',
-  minutesPractisedThisWeek: (now: number) => `Minutes practised: ${now} this week`,
-  nothingWasPractisedIn: 'Nothing was practised in this time.',
-};
+export const ofToReach = (goal: number) => `, of ${goal} to reach`;
+export const tempoReachedBeatsA = (last: number, reach: string) => `Tempo reached: ${last} beats a minute last${reach}`;
+export const chartsGoal = (goal: number) => `goal ${goal}`;
+export const beatsAMinute = 'beats a minute';
+export const minutesPractisedThisWeek = (now: number) => `Minutes practised: ${now} this week`;
+export const nothingWasPractisedIn = 'Nothing was practised in this time.';
 
-export const progressText = {
-  theTempoChart: 'The tempo chart',
-  theChartOfMinutes: 'The chart of minutes',
-  eightWeeks: 'eight weeks',
-  fiveYears: 'five years',
-  progress: 'Progress',
-  whatTheLastSix: 'What the last six weeks say',
-  due: (counted: string, counted2: string) => `${counted}, ${counted2} due.`,
-  minutesByWeek: 'Minutes by week',
-  whichWayTheFingers: 'Which way the fingers lean',
-  byKindOfPlace: 'By kind of place',
-  tempoReached: 'Tempo reached',
-  lookedBackOn: 'Looked back on',
-  plan: 'Plan',
-  noTempoWasReached: 'No tempo was reached yet. Practise a metronome ladder, and it shows here.',
-};
+export const theTempoChart = 'The tempo chart';
+export const theChartOfMinutes = 'The chart of minutes';
+export const eightWeeks = 'eight weeks';
+export const fiveYears = 'five years';
+export const progress = 'Progress';
+export const whatTheLastSix = 'What the last six weeks say';
+export const due = (counted: string, counted2: string) => `${counted}, ${counted2} due.`;
+export const minutesByWeek = 'Minutes by week';
+export const whichWayTheFingers = 'Which way the fingers lean';
+export const byKindOfPlace = 'By kind of place';
+export const tempoReached = 'Tempo reached';
+export const lookedBackOn = 'Looked back on';
+export const plan = 'Plan';
+export const noTempoWasReached = 'No tempo was reached yet. Practise a metronome ladder, and it shows here.';

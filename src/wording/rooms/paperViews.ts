@@ -1,88 +1,72 @@
-export const bookText = {
-  book: 'Book',
-  theBook: 'The book',
-  noBookYet: 'No book yet',
-  deleteIt: (name: string) => `Delete ${name}`,
-  deleteWord: 'delete',
-  aNewBook: 'A new book',
-};
+export const book = 'Book';
+export const theBook = 'The book';
+export const noBookYet = 'No book yet';
+export const deleteIt = (name: string) => `Delete ${name}`;
+export const deleteWord = 'delete';
+export const aNewBook = 'A new book';
 
-export const madeText = {
-  saveAsPdf: 'Save as PDF',
-  musicxml: 'MusicXML',
-  pagesWorkedOut: 'Pages worked out',
-  aboutLeft: (counted: string) => `, about ${counted} left`,
-  of: (count: number, counted: string, left: string) => `${count} of ${counted}${left}`,
-  cancel: 'Cancel',
-  goOn: 'Go on',
-  pagesOfTheBook: 'Pages of the book',
-  noShift: 'no shift',
-  page: (page: string | number) => `, page ${page}`,
-  openOnTheBench: (name: string) => `Open ${name} on the Bench`,
-  open: 'open',
-  pageOf: (value: number, of: number) => `Page ${value} of ${of}`,
-  pageBefore: 'Page before',
-  countOf: (value: number, of: number) => `${value} of ${of}`,
-  nextPage: 'Next page',
-};
+export const saveAsPdf = 'Save as PDF';
+export const musicxml = 'MusicXML';
+export const pagesWorkedOut = 'Pages worked out';
+export const aboutLeft = (counted: string) => `, about ${counted} left`;
+export const of = (count: number, counted: string, left: string) => `${count} of ${counted}${left}`;
+export const cancel = 'Cancel';
+export const goOn = 'Go on';
+export const pagesOfTheBook = 'Pages of the book';
+export const noShift = 'no shift';
+export const page = (page: string | number) => `, page ${page}`;
+export const openOnTheBench = (name: string) => `Open ${name} on the Bench`;
+export const open = 'open';
+export const pageOf = (value: number, of: number) => `Page ${value} of ${of}`;
+export const pageBefore = 'Page before';
+export const countOf = (value: number, of: number) => `${value} of ${of}`;
+export const nextPage = 'Next page';
 
-export const newBookText = {
-  thisStudent: 'this student',
-  forIt: (student: string) => ` for ${student}`,
-  aNewBook: (student: string) => `A new book${student}`,
-  madeOf: 'Made of',
-  keysAndMaterials: 'keys and materials',
-  aPositionLearned: 'a position learned',
-  name: 'Name',
-  oneNumberOfOctaves: 'one number of octaves',
-  numbersOfOctaves: (count: number) => `${count} numbers of octaves`,
-  andTheContents: (counted: string, counted2: string, octaves: string, counted3: string) =>
-    `${counted} × ${counted2} × ${octaves}: ${counted3}, and the contents.`,
-  upToFourPages:
-    'Up to four pages: every finger pattern on every string, scale, broken thirds, arpeggio; and the contents.',
-  aBookHasAt: (mostBookPages: number) => ` A book has at most ${mostBookPages}; choose fewer.`,
-  itIsBeingBegun: 'It is being begun …',
-  makeThisBook: 'Make this book',
-  keys: 'Keys',
-  none: 'none',
-  all24: 'all 24',
-  materials: 'Materials',
-  octaves: 'Octaves',
-  inOrderOf: 'In order of',
-  position: 'Position',
-  key: 'Key',
-};
+export const thisStudent = 'this student';
+export const forIt = (student: string) => ` for ${student}`;
+export const newBookANewBook = (student: string) => `A new book${student}`;
+export const madeOf = 'Made of';
+export const keysAndMaterials = 'keys and materials';
+export const aPositionLearned = 'a position learned';
+export const name = 'Name';
+export const oneNumberOfOctaves = 'one number of octaves';
+export const numbersOfOctaves = (count: number) => `${count} numbers of octaves`;
+export const andTheContents = (counted: string, counted2: string, octaves: string, counted3: string) =>
+  `${counted} × ${counted2} × ${octaves}: ${counted3}, and the contents.`;
+export const upToFourPages =
+  'Up to four pages: every finger pattern on every string, scale, broken thirds, arpeggio; and the contents.';
+export const aBookHasAt = (mostBookPages: number) => ` A book has at most ${mostBookPages}; choose fewer.`;
+export const itIsBeingBegun = 'It is being begun …';
+export const makeThisBook = 'Make this book';
+export const keys = 'Keys';
+export const none = 'none';
+export const all24 = 'all 24';
+export const materials = 'Materials';
+export const octaves = 'Octaves';
+export const inOrderOf = 'In order of';
+export const position = 'Position';
+export const key = 'Key';
 
-export const classPageText = {
-  aPageForA: 'A page for a class',
-  print: 'Print',
-  saveAsPdf: 'Save as PDF',
-  musicxml: 'MusicXML',
-  thePageForA: 'The page for a class',
-  playedTogether: 'Played together',
-  typedNotes: 'typed notes',
-  key: 'Key',
-  notesAsTheyAre: 'Notes, as they are typed on the Bench',
-  octaves: 'Octaves',
-  notesToABow: 'Notes to a bow',
-  onThePaper: 'On the paper',
-  theScore: 'the score',
-  theParts: 'the parts',
-  scoreAndParts: 'score and parts',
-  whoPlaysAndWhere: 'Who plays, and where',
-  positions: (instrument: string) => `Positions, ${instrument}`,
-};
+export const aPageForA = 'A page for a class';
+export const print = 'Print';
+export const thePageForA = 'The page for a class';
+export const playedTogether = 'Played together';
+export const typedNotes = 'typed notes';
+export const notesAsTheyAre = 'Notes, as they are typed on the Bench';
+export const notesToABow = 'Notes to a bow';
+export const onThePaper = 'On the paper';
+export const theScore = 'the score';
+export const theParts = 'the parts';
+export const scoreAndParts = 'score and parts';
+export const whoPlaysAndWhere = 'Who plays, and where';
+export const positions = (instrument: string) => `Positions, ${instrument}`;
 
-export const sheetText = {
-  sheet: 'Sheet',
-  print: 'Print',
-  saveAsPdf: 'Save as PDF',
-  goalInOneLine: 'Goal, in one line',
-  oneOrTwoReminders: 'One or two reminders',
-  alsoOnThisSheet: 'Also on this sheet',
-  onePage: 'One page',
-  pages: (count: number) => `${count} pages`,
-  inTrueSizeWhere: (pages: string) => `${pages}, in true size where the window has room.`,
-  theSheetIsBeing: 'The sheet is being laid out …',
-  theSheetCouldNot: 'The sheet could not be laid out. Reload the page to try again; your plans are safe.',
-};
+export const sheet = 'Sheet';
+export const goalInOneLine = 'Goal, in one line';
+export const oneOrTwoReminders = 'One or two reminders';
+export const alsoOnThisSheet = 'Also on this sheet';
+export const onePage = 'One page';
+export const pages = (count: number) => `${count} pages`;
+export const inTrueSizeWhere = (pages: string) => `${pages}, in true size where the window has room.`;
+export const theSheetIsBeing = 'The sheet is being laid out …';
+export const theSheetCouldNot = 'The sheet could not be laid out. Reload the page to try again; your plans are safe.';

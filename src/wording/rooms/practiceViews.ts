@@ -1,133 +1,115 @@
-export const doneText = {
-  done: 'Done',
-  inLowHighMissed: (
-    what: string,
-    counted: string,
-    clean: number,
-    low: number,
-    high: number,
-    missed: number,
-    counted2: string,
-  ) =>
-    `${what}: ${counted}, ${clean} in, ${low} low, ${high} high, ${missed} missed, in ${counted2}. Let the arms hang, and rest a moment.`,
-  yourWordsCouldNot:
-    'Your words could not be saved. The repetitions are in the log: open the entry there and write them in.',
-  saveToTheLog: 'Save to the log',
-  howWasItIn: 'How was it, in a few words',
-  aQuestionForThe: 'A question for the teacher',
-  nextTime: 'Next time',
-};
+export const done = 'Done';
+export const inLowHighMissed = (
+  what: string,
+  counted: string,
+  clean: number,
+  low: number,
+  high: number,
+  missed: number,
+  counted2: string,
+) =>
+  `${what}: ${counted}, ${clean} in, ${low} low, ${high} high, ${missed} missed, in ${counted2}. Let the arms hang, and rest a moment.`;
+export const yourWordsCouldNot =
+  'Your words could not be saved. The repetitions are in the log: open the entry there and write them in.';
+export const saveToTheLog = 'Save to the log';
+export const howWasItIn = 'How was it, in a few words';
+export const aQuestionForThe = 'A question for the teacher';
+export const nextTime = 'Next time';
 
-export const homeText = {
-  practice: 'Practice',
-  whatTheLogSays: 'What the log says',
-  aSessionWasLeft: 'A session was left in the middle',
-  soFar: (what: string, day: string, counted: string) => `${what}, ${day}: ${counted} so far.`,
-  goOn: 'Go on',
-  endItHere: 'End it here',
-  thisWeek: 'This week',
-  min: (minutes: number) => `${minutes} min`,
-  nothingIsAssignedYet:
-    'Nothing is assigned yet. The lesson page suggests a week, or open a plan below and practise it.',
-  practise: (planTitle: string) => `Practise ${planTitle}`,
-  practiseLabel: 'Practise',
-  answer: 'Answer',
-  noCardsYet: 'No cards yet.',
-  noCardIsDue: 'No card is due.',
-  toAnswer: (counted: string) => `${counted} to answer.`,
-  toTheCards: 'To the cards',
-};
+export const practice = 'Practice';
+export const whatTheLogSays = 'What the log says';
+export const aSessionWasLeft = 'A session was left in the middle';
+export const soFar = (what: string, day: string, counted: string) => `${what}, ${day}: ${counted} so far.`;
+export const goOn = 'Go on';
+export const endItHere = 'End it here';
+export const thisWeek = 'This week';
+export const min = (minutes: number) => `${minutes} min`;
+export const nothingIsAssignedYet =
+  'Nothing is assigned yet. The lesson page suggests a week, or open a plan below and practise it.';
+export const practise = (planTitle: string) => `Practise ${planTitle}`;
+export const practiseLabel = 'Practise';
+export const answer = 'Answer';
+export const noCardsYet = 'No cards yet.';
+export const noCardIsDue = 'No card is due.';
+export const toAnswer = (counted: string) => `${counted} to answer.`;
+export const toTheCards = 'To the cards';
 
-export const logText = {
-  asks: (question: string) => `asks: ${question}`,
-  log: 'Log',
-  theLogIsShown: 'The log is shown',
-  by: (one: string) => `by ${one}`,
-  practisedWithoutTheProgram: 'Practised without the program',
-  addAnEntry: 'Add an entry',
-  csv: 'CSV',
-  datedInTheFuture: (counted: string) =>
-    `${counted} dated in the future: kept, and not counted before that day. Put the date right if the clock was wrong.`,
-  nothingWasPractisedIn: 'Nothing was practised in the last six weeks.',
-  min: (round: number) => `${round} min`,
-  practiseAgain: (what: string) => `Practise ${what} again`,
-  again: 'Again',
-  deleteIt: (what: string, day: string) => `Delete ${what}, ${day}`,
-  allIn: ', all in',
-  what: 'What',
-  day: 'Day',
-  aDaySuchAs: 'A day such as 2026-11-26.',
-  minutes: 'Minutes',
-  goal: 'Goal',
-  thePlayersWords: 'The player’s words',
-  theTeachersWords: 'The teacher’s words',
-  aQuestionForThe: 'A question for the teacher',
-  nextTime: 'Next time',
-};
+export const asks = (question: string) => `asks: ${question}`;
+export const log = 'Log';
+export const theLogIsShown = 'The log is shown';
+export const by = (one: string) => `by ${one}`;
+export const practisedWithoutTheProgram = 'Practised without the program';
+export const addAnEntry = 'Add an entry';
+export const csv = 'CSV';
+export const datedInTheFuture = (counted: string) =>
+  `${counted} dated in the future: kept, and not counted before that day. Put the date right if the clock was wrong.`;
+export const nothingWasPractisedIn = 'Nothing was practised in the last six weeks.';
+export const logMin = (round: number) => `${round} min`;
+export const practiseAgain = (what: string) => `Practise ${what} again`;
+export const again = 'Again';
+export const deleteIt = (what: string, day: string) => `Delete ${what}, ${day}`;
+export const allIn = ', all in';
+export const what = 'What';
+export const day = 'Day';
+export const aDaySuchAs = 'A day such as 2026-11-26.';
+export const minutes = 'Minutes';
+export const goal = 'Goal';
+export const thePlayersWords = 'The player’s words';
+export const theTeachersWords = 'The teacher’s words';
 
-export const passageStaffText = {
-  passageNotes: (count: number) => `Passage: ${count} notes`,
-  note: (value: number) => `Note ${value}`,
-  of: (value: number, count: number) => `${value} of ${count}`,
-};
+export const passageNotes = (count: number) => `Passage: ${count} notes`;
+export const note = (value: number) => `Note ${value}`;
+export const of = (value: number, count: number) => `${value} of ${count}`;
 
-export const practiceText = {
-  practice: 'Practice',
-  thePlanIsBeing: 'The plan is being worked out …',
-  toTodaysPractice: 'To today’s practice',
-  theSession: 'The session',
-  aSessionOnThis: 'A session on this plan was left in the middle.',
-  goOn: 'Go on',
-  today: 'Today',
-};
+export const thePlanIsBeing = 'The plan is being worked out …';
+export const toTodaysPractice = 'To today’s practice';
+export const theSession = 'The session';
+export const aSessionOnThis = 'A session on this plan was left in the middle.';
+export const today = 'Today';
 
-export const runningText = {
-  session: 'Session',
-  leave: 'Leave',
-  end: 'End',
-  stepOf: (value: number, count: number) => `Step ${value} of ${count}. `,
-  stopHere: 'Stop here',
-  goOnALittle: 'Go on a little',
-  takeBack: 'take back',
-  inputTextareaSelect: 'input, textarea, select',
-  itWasIn: 'it was in',
-  whichNoteWasArrows: (off: string, bar: string) => `Which note was ${off}? ${bar} – arrows or a tap, then “here”.`,
-  howWasItLow: 'How was it: low, in, high or missed?',
-  placeListen: 'Place. Listen.',
-  play: 'Play.',
-  liftTheFingerThen: 'Lift the finger, then place it again: never slide it into tune.',
-  pressPlayOrSpace: 'Press play, or Space, or the pedal. A bar is counted in.',
-  cleanAStepUp: 'Clean. A step up.',
-  twiceNotCleanA: 'Twice not clean: a step back.',
-  clean: 'Clean.',
-  of: (have: number, counted: string) => `${have} of ${counted}`,
-  ofCleanInA: (have: number, times: number) => `${have} of ${times} clean in a row`,
-};
+export const session = 'Session';
+export const leave = 'Leave';
+export const end = 'End';
+export const stepOf = (value: number, count: number) => `Step ${value} of ${count}. `;
+export const stopHere = 'Stop here';
+export const goOnALittle = 'Go on a little';
+export const takeBack = 'take back';
+export const itWasIn = 'it was in';
+export const whichNoteWasArrows = (off: string, bar: string) =>
+  `Which note was ${off}? ${bar} – arrows or a tap, then “here”.`;
+export const howWasItLow = 'How was it: low, in, high or missed?';
+export const placeListen = 'Place. Listen.';
+export const play = 'Play.';
+export const liftTheFingerThen = 'Lift the finger, then place it again: never slide it into tune.';
+export const pressPlayOrSpace = 'Press play, or Space, or the pedal. A bar is counted in.';
+export const cleanAStepUp = 'Clean. A step up.';
+export const twiceNotCleanA = 'Twice not clean: a step back.';
+export const clean = 'Clean.';
+export const runningOf = (have: number, counted: string) => `${have} of ${counted}`;
+export const ofCleanInA = (have: number, times: number) => `${have} of ${times} clean in a row`;
 
-export const setupText = {
-  aSession: 'A session',
-  steps: (count: number, stepList: string) => `${count} steps: ${stepList}`,
-  begin: 'Begin',
-  on: (bar: string) => `${bar} on`,
-  from: 'From',
-  to: 'To',
-  whatIsJudged: 'What is judged',
-  theWholePassage: 'the whole passage',
-  howItIsWorked: 'How it is worked at',
-  theStepsOfThe: 'the steps of the rehearsal',
-  beatsAMinute: 'Beats a minute',
-  itGrows: 'It grows',
-  howManyTimes: 'How many times',
-  cleanTimesInA: 'Clean times in a row',
-  beatsEachNote: 'Beats each note',
-  clicksToABeat: 'Clicks to a beat',
-  hearTheTargetFirst: 'Hear the target first',
-  fromBeatsAMinute: 'From, beats a minute',
-  stepsLabel: 'Steps',
-  inEqualSteps: 'in equal steps',
-  byANumberOf: 'by a number of beats',
-  howManySteps: 'How many steps',
-  beatsEachStep: 'Beats each step',
-  remindersAtTheTurning: 'Reminders at the turning point, one at a time',
-  beforeYouBeginIn: (position: string) => `Before you begin, in ${position}`,
-};
+export const aSession = 'A session';
+export const steps = (count: number, stepList: string) => `${count} steps: ${stepList}`;
+export const begin = 'Begin';
+export const on = (bar: string) => `${bar} on`;
+export const from = 'From';
+export const to = 'To';
+export const whatIsJudged = 'What is judged';
+export const theWholePassage = 'the whole passage';
+export const howItIsWorked = 'How it is worked at';
+export const theStepsOfThe = 'the steps of the rehearsal';
+export const beatsAMinute = 'Beats a minute';
+export const itGrows = 'It grows';
+export const howManyTimes = 'How many times';
+export const cleanTimesInA = 'Clean times in a row';
+export const beatsEachNote = 'Beats each note';
+export const clicksToABeat = 'Clicks to a beat';
+export const hearTheTargetFirst = 'Hear the target first';
+export const fromBeatsAMinute = 'From, beats a minute';
+export const stepsLabel = 'Steps';
+export const inEqualSteps = 'in equal steps';
+export const byANumberOf = 'by a number of beats';
+export const howManySteps = 'How many steps';
+export const beatsEachStep = 'Beats each step';
+export const remindersAtTheTurning = 'Reminders at the turning point, one at a time';
+export const beforeYouBeginIn = (position: string) => `Before you begin, in ${position}`;

@@ -66,7 +66,7 @@ function rowsOf(request: PlanRequest) {
 test('each note of the trail lies in its own column, at its true place along the neck, with its finger in it', () => {
   const { rows } = rowsOf(E_FLAT);
   const markup = draw(HandTrail, { ...rows, demanded: new Map() });
-  const shapes = [...markup.matchAll(/<path data-tokens="(\w+)" d="([^"]+)"/g)];
+  const shapes = [...markup.matchAll(/<path data-part="(\w+)" d="([^"]+)"/g)];
   const tokens = shapes
     .flatMap(([, look, d]) =>
       [...d.matchAll(/M(\S+) (\S+?)a(\S+) /g)].map(([, left, y, radius]) => ({
@@ -105,7 +105,7 @@ test('where the hand is too small the trail says so in another colour than a str
     reach: rows.plan.reach.map((one) => (one.at === reach.at ? { ...one, verdict: 'beyond' as const } : one)),
   };
   const markup = draw(HandTrail, { ...rows, plan: beyond, demanded: new Map() });
-  assert.match(markup, /data-tokens="beyond"[^>]*stroke="var\(--color-madder\)"/);
+  assert.match(markup, /data-part="beyond"[^>]*stroke="var\(--color-madder\)"/);
   assert.deepEqual(
     texts(markup).filter((words) => words === 'beyond'),
     ['beyond'],

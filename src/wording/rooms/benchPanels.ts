@@ -1,0 +1,55 @@
+export const asWrittenBesideOurs = 'As written, beside ours';
+export const keepAllOfTheirs = 'Keep all of theirs';
+export const takeOursEverywhere = 'Take ours everywhere';
+export const whatIsWrittenIs = 'What is written is being judged …';
+export const whatIsWrittenCannot = 'What is written cannot be played as a whole; see below.';
+export const theWrittenFingeringIs = (value: string, value2: string, count: number, count2: number) =>
+  `The written fingering is harder than ours by ${value} (ours: ${value2}), with ${count} shifts to our ${count2}.`;
+export const theWrittenFingeringIsAs = 'The written fingering is as easy for this hand as ours.';
+export const oursEasierBy = (value: string) => `ours easier by ${value}`;
+export const theirsEasierHere = 'theirs easier here';
+export const equalHere = 'equal here';
+export const takeOurs = 'Take ours';
+export const keepTheirs = 'Keep theirs';
+export const inBar = (theirs: string, bar: number) => `${theirs} in bar ${bar}`;
+export const sideBySideWith = (words: string) => `Side by side with ${words}`;
+export const costOf = 'Cost of';
+export const thisPlan = 'this plan';
+export const inAll = 'in all';
+export const theyDoNotDiffer = 'They do not differ';
+export const theyDifferInOne = 'They differ in one place';
+export const theyDifferInPlaces = (count: string) => `They differ in ${count} places`;
+export const costsTheOther = (s: string, toFixed: string, s2: string, toFixed2: string) =>
+  `: ${s} costs ${toFixed}; the other ${s2} ${toFixed2}`;
+export const palettePlan = (brief: string, typed: string) => `Plan: ${brief} (${typed})`;
+export const paletteCommands = 'Commands';
+export const findACommand = 'Find a command';
+export const whatWouldYouLike = 'What would you like to do? Or type a brief: D minor arpeggio';
+export const allCommands = 'All commands';
+export const noCommandHasThese = 'No command has these words.';
+export const noPlanYet = 'No plan yet';
+export const thisCantBePlayed = 'This can’t be played under these rules';
+export const undoTheLastChange = 'Undo the last change';
+export const goTo = (bar: string) => `go to ${bar}`;
+export const notes = 'Notes';
+export const asWrittenAnOctave = 'As written, an octave above the sound. ';
+export const aNote = 'a note,';
+export const twoBeats = 'two beats,';
+export const together = 'together,';
+export const aRest = 'a rest,';
+export const aBarLine = 'a bar line.';
+export const howToTypeNotes = 'How to type notes';
+export const show = 'Show';
+export const andMore = (mostShown: number) => `… and ${mostShown} more.`;
+export const belowIsWhatCould = 'Below is what could be read last.';
+export const theNeckAtThis = 'The neck at this note';
+export const check = (note: string, shortCheck: string) => `Check ${note}: ${shortCheck}.`;
+export const aStretchWarmUp = 'A stretch: warm up, keep the thumb soft, stop at any pain or tingling.';
+export const toScaleFingertipsMm = (fingertipMm: number, round: number) =>
+  `To scale; fingertips ${fingertipMm} mm wide, string ${round} mm.`;
+export const guideNoteOnUnheard = (finger: string, note: string) =>
+  `Guide note: ${finger} on ${note}, unheard (dotted).`;
+export const theTableWasCopied = 'The table was copied.';
+export const markTheTableAnd = 'Mark the table and copy it by hand.';
+export const copyTheTable = 'Copy the table';
+export const thePlanNoteBy = 'The plan, note by note';

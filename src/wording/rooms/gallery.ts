@@ -1,0 +1,28 @@
+export const aVeryLongName =
+  'A very long name, as somebody will give it one day, with more words in it than any row has room for';
+export const gallery = 'Gallery';
+export const byLamplightSetThe = 'By lamplight, set the machine to its dark look.';
+export const head = 'Head';
+export const notices = 'Notices';
+export const done = 'done';
+export const twoPlansRestored = 'Two plans restored.';
+export const doneWithAnOffer = 'done, with an offer';
+export const wasDeleted = (long: string) => `“${long}” was deleted.`;
+export const undo = 'Undo';
+export const trouble = 'trouble';
+export const theStorageIsFull = 'The storage is full.';
+export const undoAndRedo = 'Undo and redo';
+export const choicesBackupCaution = 'Choices, backup, caution';
+export const aPartThatFails = 'A part that fails';
+export const theNeck = 'The neck';
+export const aViewOfA = 'A view of a plan: loading, nothing there';
+export const hand = 'Hand';
+export const ear = 'Ear';
+export const thereIsNoPlan = 'There is no plan yet.';
+export const staffAndNeck = 'Staff and neck';
+export const fingerPatterns = 'Finger patterns';
+export const spans = 'Spans';
+export const twoSpans = 'two spans';
+export const n72MmEasy = '72 mm, easy';
+export const beyondThisHand = 'beyond this hand';
+export const aChoice = 'A choice';

@@ -1,0 +1,13 @@
+export const theMusicLeftAnd = 'The music: left and right arrows move the cursor';
+export const staffNotes = (count: number) => `Staff: ${count} notes`;
+export const noteNames = 'note names';
+export const sheetChoicesFingerPatterns = 'finger patterns';
+export const hardPlacesAndDrills = 'hard places and drills';
+export const stepsWithBoxes = 'steps with boxes';
+export const largePrint = 'large print';
+export const whatIsOnThe = 'What is on the paper';
+export const fingers = 'Fingers';
+export const atEveryNote = 'at every note';
+export const whereNeeded = 'where needed';
+export const emptyStaves = 'Empty staves';
+export const paper = 'Paper';

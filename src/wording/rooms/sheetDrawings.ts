@@ -1,0 +1,14 @@
+export const blocksOf = (page: number, of: number) => `${page} of ${of}`;
+export const contents = 'Contents';
+export const smallerThanItIs = (title: string) => `${title} (smaller than it is)`;
+export const is20MmWhere = 'is 20 mm where the print is true to size; joined fingers touch';
+export const theFirstBars = 'The first bars';
+export const stepsWithABox = 'Steps, with a box for each clean time';
+export const howItWentAnd = 'How it went, and what to ask';
+export const fingerPatternsInTrue = 'Finger patterns, in true size';
+export const hardPlaces = 'Hard places';
+export const smallNoteGuideNote = 'small note: guide note, not heard';
+export const circleRingingNote = 'circle: ringing note';
+export const tickCheckItAgainst = 'tick: check it against an open string';
+export const numeralsStringsIThe = 'numerals: strings, I the highest';
+export const position = (title: string) => `${title} position`;
