@@ -37,6 +37,9 @@ const gallery = {
   },
 };
 
+/** Icons are one part: alone each is so small that it would be put beside something large that happens to need it too. */
+const together = (id) => (id.includes('/lucide-react/') ? 'icons' : undefined);
+
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
@@ -47,7 +50,7 @@ export default defineConfig({
     plugins: [tailwind()],
     // Small files stay files: the page allows no data: scripts, and fonts come from this machine only.
     // Many small files come slower than few: each is a question of its own to the server.
-    build: { assetsInlineLimit: 0, rollupOptions: { output: { experimentalMinChunkSize: 1000 } } },
+    build: { assetsInlineLimit: 0, rollupOptions: { output: { experimentalMinChunkSize: 1000, manualChunks: together } } },
     worker: { format: 'es' },
     ssr: { external: ['piscina'] },
   },

@@ -6,6 +6,9 @@ import { ChordType, Interval, ScaleType } from 'tonal';
 
 type Row = readonly [names: readonly string[], degrees: readonly (readonly [steps: number, semitones: number])[]];
 
+const TYPE = `type Row = readonly [names: readonly string[], degrees: readonly (readonly [steps: number, semitones: number])[]];
+`;
+
 export function patternFiles(): Readonly<Record<string, string>> {
   const scales = ScaleType.all().map(({ name, aliases, intervals }) => row([name, ...aliases], intervals));
   const chords = ChordType.all().map(({ name, aliases, intervals }) =>
@@ -14,7 +17,11 @@ export function patternFiles(): Readonly<Record<string, string>> {
       intervals,
     ),
   );
-  return { 'patterns.json': JSON.stringify({ scales, chords }) };
+  return {
+    'patterns.ts': `${TYPE}export const scales: readonly Row[] = ${JSON.stringify(scales)};
+export const chords: readonly Row[] = ${JSON.stringify(chords)};
+`,
+  };
 }
 
 function row(names: readonly string[], intervals: readonly string[]): Row {

@@ -5,6 +5,7 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './shared';
 import { BROWSER } from '../../scripts/server.mjs';
 import { openBench, openStudio, saved, setWord, staffFingers } from './bench';
+import * as practiceViewsText from '../../src/wording/rooms/practiceViews';
 import { STEP_BLOCKED } from '../../src/wording/storage';
 import * as lessonViewsText from '../../src/wording/rooms/lessonViews';
 
@@ -301,4 +302,36 @@ test('undo in the lesson takes nothing that another page wrote since', async ({ 
   await expect(mine).toHaveValue('Mine');
   await one.getByRole('button', { name: 'Undo edit' }).click();
   await expect(theirs).toHaveValue('First');
+});
+
+/** Opens the first entry of Wren’s log, and finds the player’s words in it. */
+async function openEntry(page: Page) {
+  await page.goto('/practice');
+  await page.getByLabel('Student').selectOption({ label: 'Wren' });
+  const log = page.getByRole('region', { name: 'Log' });
+  const entries = log.getByRole('listitem').filter({ has: page.locator('[aria-expanded]') });
+  await expect.poll(() => entries.count()).toBeGreaterThan(10);
+  await entries.first().locator('[aria-expanded]').click();
+  return entries.first().getByLabel(practiceViewsText.thePlayersWords);
+}
+
+test('undo in the log takes nothing that another page wrote since', async ({ context }) => {
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  await openBench(one, '/?demo');
+  const mine = await openEntry(one);
+  const theirs = await openEntry(two);
+  const before = await mine.inputValue();
+  await mine.fill('Mine');
+  await mine.press('Tab');
+  await expect(theirs).toHaveValue('Mine');
+  await theirs.fill('Theirs, later');
+  await theirs.press('Tab');
+  await expect(mine).toHaveValue('Theirs, later');
+  await one.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(one.getByText(STEP_BLOCKED)).toBeVisible();
+  await expect(theirs).toHaveValue('Theirs, later');
+  await two.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(mine).toHaveValue('Mine');
+  await one.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(theirs).toHaveValue(before);
 });

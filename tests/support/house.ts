@@ -174,6 +174,7 @@ export function englishIn(sources: readonly Source[]): string[] {
     const tell = (words: string) => found.push(`${source.name}: “${words.replace(/\s+/g, ' ').trim()}”`);
     walk(source, (node) => {
       if (ts.isThrowStatement(node) || ts.isImportDeclaration(node) || ts.isTypeNode(node)) return false;
+      if (isSelector(node) || isFontFamily(node)) return false;
       if (ts.isJsxText(node)) {
         if (/[A-Za-z]{2,}/.test(node.text)) tell(node.text);
         return;
@@ -194,6 +195,15 @@ export function englishIn(sources: readonly Source[]): string[] {
   }
   return found;
 }
+
+/** What an element of the page is found by. */
+const isSelector = ({ parent }: ts.Node) =>
+  (parent as ts.Node | undefined) !== undefined &&
+  ts.isCallExpression(parent) &&
+  ts.isPropertyAccessExpression(parent.expression) &&
+  /^(closest|matches|querySelector(All)?)$/.test(parent.expression.name.text);
+
+const isFontFamily = (node: ts.Node) => ts.isStringLiteral(node) && /^'[^']+',/.test(node.text);
 
 /** The words of a string or a template, with … for what is put in; null for any other node. */
 function wordsOf(node: ts.Node): string | null {

@@ -1,4 +1,4 @@
-import patterns from '#generated/patterns.json';
+import * as patterns from '#generated/patterns';
 import { letterSteps, midiOf, spellAt, spellMidi, type Pitch } from './pitch';
 
 /** One degree of a scale or chord, as distances above its tonic. */
@@ -60,8 +60,8 @@ const hyphened = (name: string) => name.replaceAll(' ', '-');
 function byName(rows: typeof patterns.scales): ReadonlyMap<string, readonly Degree[]> {
   return new Map(
     rows.flatMap(([names, pairs]) => {
-      const degrees = (pairs as number[][]).map(([steps, semitones]) => ({ steps, semitones }));
-      return (names as string[]).map((name) => [hyphened(name), degrees] as const);
+      const degrees = pairs.map(([steps, semitones]) => ({ steps, semitones }));
+      return names.map((name) => [hyphened(name), degrees] as const);
     }),
   );
 }
@@ -70,7 +70,7 @@ const SCALE_DEGREES = byName(patterns.scales);
 const CHORD_DEGREES = byName(patterns.chords);
 /** The name that the list has first, by every other; a mode is called by it. */
 const MODES: ReadonlyMap<string, string> = new Map(
-  patterns.scales.flatMap(([names]) => (names as string[]).map((name) => [hyphened(name), String(names[0])] as const)),
+  patterns.scales.flatMap(([names]) => names.map((name) => [hyphened(name), names[0]] as const)),
 );
 const SCALE_SOURCES: ReadonlyMap<string, ScaleSource> = new Map(SOURCES);
 

@@ -10,7 +10,7 @@ import { number } from '../../wording/grammar';
 import type { Speech } from '../../wording/plans';
 import { beyondWords, unplayableWords } from '../../wording/written';
 import * as benchPlanText from '../../wording/rooms/benchPlan';
-import * as benchPanelsText from '../../wording/rooms/benchPanels';
+import * as asWrittenText from '../../wording/rooms/asWritten';
 
 interface Props {
   readonly written: readonly Lock[];
@@ -52,20 +52,20 @@ export function AsWritten({ written, speech }: Props) {
     >
       <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <h2 id="as-written" className="flex-1 font-serif text-lg font-semibold">
-          {benchPanelsText.asWrittenBesideOurs}
+          {asWrittenText.asWrittenBesideOurs}
         </h2>
         {bars.length > 0 && (
           <>
             <button type="button" className="button" onClick={() => put(() => false)}>
-              {benchPanelsText.keepAllOfTheirs}
+              {asWrittenText.keepAllOfTheirs}
             </button>
             <button type="button" className="button" onClick={() => setRequestAnew(free)}>
-              {benchPanelsText.takeOursEverywhere}
+              {asWrittenText.takeOursEverywhere}
             </button>
           </>
         )}
       </div>
-      {!judged && <p className="text-faded">{benchPanelsText.whatIsWrittenIs}</p>}
+      {!judged && <p className="text-faded">{asWrittenText.whatIsWrittenIs}</p>}
       {judged && <Sum judged={judged} />}
       {judged && (judged.unplayable.length > 0 || judged.beyond.length > 0) && (
         <ul className="list-disc pl-5 text-madder">
@@ -92,18 +92,18 @@ export function AsWritten({ written, speech }: Props) {
 const MOST_TOLD = 8;
 
 function Sum({ judged: { plan, best } }: { readonly judged: Judged }) {
-  if (!plan || !best) return <p>{benchPanelsText.whatIsWrittenCannot}</p>;
+  if (!plan || !best) return <p>{asWrittenText.whatIsWrittenCannot}</p>;
   const more = plan.cost - best.cost;
   return (
     <p>
       {more > 0.05
-        ? benchPanelsText.theWrittenFingeringIs(
+        ? asWrittenText.theWrittenFingeringIs(
             number(more, 1),
             number(best.cost, 1),
             plan.shifts.length,
             best.shifts.length,
           )
-        : benchPanelsText.theWrittenFingeringIsAs}
+        : asWrittenText.theWrittenFingeringIsAs}
     </p>
   );
 }
@@ -116,10 +116,10 @@ interface BarProps {
 function Bar({ bar: { bar, theirs, ours, saved, kept }, onPut }: BarProps) {
   const verdict =
     saved > 0.05
-      ? benchPanelsText.oursEasierBy(number(saved, 1))
+      ? asWrittenText.oursEasierBy(number(saved, 1))
       : saved < -0.05
-        ? benchPanelsText.theirsEasierHere
-        : benchPanelsText.equalHere;
+        ? asWrittenText.theirsEasierHere
+        : asWrittenText.equalHere;
   return (
     <li className="flex min-h-11 flex-wrap items-center gap-x-3 border-t border-rule first:border-t-0">
       <span className="w-16 font-semibold">{benchPlanText.bar(bar)}</span>
@@ -131,10 +131,10 @@ function Bar({ bar: { bar, theirs, ours, saved, kept }, onPut }: BarProps) {
       <button
         type="button"
         className="button"
-        aria-label={benchPanelsText.inBar(kept ? benchPanelsText.takeOurs : benchPanelsText.keepTheirs, bar)}
+        aria-label={asWrittenText.inBar(kept ? asWrittenText.takeOurs : asWrittenText.keepTheirs, bar)}
         onClick={() => onPut(!kept)}
       >
-        {kept ? benchPanelsText.takeOurs : benchPanelsText.keepTheirs}
+        {kept ? asWrittenText.takeOurs : asWrittenText.keepTheirs}
       </button>
     </li>
   );

@@ -5,7 +5,7 @@ import { placeName, stretchWords } from '../../wording/places';
 import { TERM_WORDS, type Speech } from '../../wording/plans';
 import { fingersOf } from './BesideRow';
 import * as benchPlanText from '../../wording/rooms/benchPlan';
-import * as benchPanelsText from '../../wording/rooms/benchPanels';
+import * as comparisonText from '../../wording/rooms/comparison';
 
 interface ComparisonProps {
   readonly plan: Plan;
@@ -22,7 +22,7 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
     <section aria-labelledby="beside" className="rounded-lg border border-rule bg-sheet px-4 py-2">
       <div className="flex items-center justify-between gap-3">
         <h2 id="beside" className="font-serif text-lg font-semibold">
-          {benchPanelsText.sideBySideWith(words)}
+          {comparisonText.sideBySideWith(words)}
         </h2>
         <button type="button" className="button" onClick={() => layBeside(null)}>
           {benchPlanText.closeTheComparison}
@@ -33,10 +33,10 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
           <thead>
             <tr className="border-b-2 border-rule align-bottom">
               <th scope="col" className="pr-3">
-                {benchPanelsText.costOf}
+                {comparisonText.costOf}
               </th>
               <th scope="col" className="px-2 text-right">
-                {benchPanelsText.thisPlan}
+                {comparisonText.thisPlan}
               </th>
               <th scope="col" className="px-2 text-right">
                 {words}
@@ -55,7 +55,7 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
             ))}
             <tr className="font-bold">
               <th scope="row" className="pr-3">
-                {benchPanelsText.inAll}
+                {comparisonText.inAll}
               </th>
               <Amount own={plan.cost} their={other.cost} />
               <Amount own={other.cost} their={plan.cost} />
@@ -65,10 +65,10 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
         <div>
           <h3 className="font-semibold">
             {places.length === 0
-              ? benchPanelsText.theyDoNotDiffer
+              ? comparisonText.theyDoNotDiffer
               : places.length === 1
-                ? benchPanelsText.theyDifferInOne
-                : benchPanelsText.theyDifferInPlaces(countWords(places.length))}
+                ? comparisonText.theyDifferInOne
+                : comparisonText.theyDifferInPlaces(countWords(places.length))}
           </h3>
           <ul className="flex flex-col">
             {places.map((place) => (
@@ -109,12 +109,7 @@ function PlaceWords({ place, plan, other, speech }: PlaceProps) {
   return (
     <>
       <strong>{notes}</strong>
-      {benchPanelsText.costsTheOther(
-        words(plan),
-        place.firstCost.toFixed(1),
-        words(other),
-        place.secondCost.toFixed(1),
-      )}
+      {comparisonText.costsTheOther(words(plan), place.firstCost.toFixed(1), words(other), place.secondCost.toFixed(1))}
     </>
   );
 }

@@ -21,7 +21,7 @@ import { crowdWords } from '../../wording/findings';
 import { sentence } from '../../wording/grammar';
 import { noteWords } from '../../wording/notes';
 import { fingerWords } from '../../wording/places';
-import * as benchPanelsText from '../../wording/rooms/benchPanels';
+import * as neckFigureText from '../../wording/rooms/neckFigure';
 
 interface Props {
   readonly response: PlanResponse;
@@ -45,24 +45,24 @@ export function NeckFigure({ response, plan, request, setup, cursor, level, larg
   const rings = new Set(heard.flatMap(({ ringing }) => ringing.map(({ string }) => string)));
   const guide = guideOf(plan, step, setup);
   return (
-    <figure aria-label={benchPanelsText.theNeckAtThis} data-testid="neck">
+    <figure aria-label={neckFigureText.theNeckAtThis} data-testid="neck">
       <figcaption className="flex min-h-6 flex-wrap gap-x-4 px-1 text-sm text-faded">
         {guide && <span className="text-copper">{guide.words}</span>}
         {heard.map(
           ({ note, checks: [check] }) =>
             check?.fits && (
               <span key={note.voice}>
-                {benchPanelsText.check(noteWords(pitchName(note.pitch)), shortCheck(check, setup))}
+                {neckFigureText.check(noteWords(pitchName(note.pitch)), shortCheck(check, setup))}
               </span>
             ),
         )}
-        {spread && spread.verdict !== 'easy' && <span className="text-ochre">{benchPanelsText.aStretchWarmUp}</span>}
+        {spread && spread.verdict !== 'easy' && <span className="text-ochre">{neckFigureText.aStretchWarmUp}</span>}
         {crowdedPairs(step.hand, setup, hand).map((pair) => (
           <span key={pair.fingers.join()} className="text-ochre">
             {sentence(crowdWords(pair))}
           </span>
         ))}
-        {large && <span>{benchPanelsText.toScaleFingertipsMm(hand.fingertipMm, Math.round(setup.lengthMm))}</span>}
+        {large && <span>{neckFigureText.toScaleFingertipsMm(hand.fingertipMm, Math.round(setup.lengthMm))}</span>}
       </figcaption>
       {large && (
         <div className="rounded-lg border border-rule bg-sheet px-2 py-1">
@@ -82,6 +82,6 @@ function guideOf({ shifts }: Plan, { at }: Step, setup: Setup) {
   return {
     string: guide.string,
     mm: stopMm(setup.lengthMm, midiOf(pitch) - open.midi),
-    words: benchPanelsText.guideNoteOnUnheard(fingerWords(guide.finger), noteWords(guide.pitch)),
+    words: neckFigureText.guideNoteOnUnheard(fingerWords(guide.finger), noteWords(guide.pitch)),
   };
 }

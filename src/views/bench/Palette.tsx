@@ -17,7 +17,7 @@ import { useBench } from '../../app/bench';
 import { commandsFor, type Command } from '../../app/commands';
 import { setBrief } from '../../app/edits';
 import { useStudents } from '../../app/students';
-import * as benchPanelsText from '../../wording/rooms/benchPanels';
+import * as paletteText from '../../wording/rooms/palette';
 
 type Reader = typeof import('../../app/brief/typed');
 
@@ -42,13 +42,7 @@ export function Palette({ speech, onClose }: Props) {
   const brief = reading?.kind === 'understood' ? reading.brief : null;
   const commands: readonly Command[] = [
     ...(brief && reader
-      ? [
-          {
-            id: 'typed',
-            words: benchPanelsText.palettePlan(reader.briefWords(brief), typed),
-            act: () => setBrief(brief),
-          },
-        ]
+      ? [{ id: 'typed', words: paletteText.palettePlan(reader.briefWords(brief), typed), act: () => setBrief(brief) }]
       : []),
     ...commandsFor(students, plans, speech),
   ];
@@ -66,27 +60,27 @@ export function Palette({ speech, onClose }: Props) {
     >
       <Modal className="w-[min(40rem,92vw)]">
         <Dialog
-          aria-label={benchPanelsText.paletteCommands}
+          aria-label={paletteText.paletteCommands}
           className="overflow-hidden rounded-lg border-2 border-dove bg-sheet shadow-lg outline-none"
         >
           <Autocomplete filter={allWords} inputValue={typed} onInputChange={setTyped}>
-            <SearchField aria-label={benchPanelsText.findACommand} autoFocus>
+            <SearchField aria-label={paletteText.findACommand} autoFocus>
               <Input
-                placeholder={benchPanelsText.whatWouldYouLike}
+                placeholder={paletteText.whatWouldYouLike}
                 className="w-full border-b border-rule bg-transparent px-4 py-3 font-serif text-lg outline-none"
               />
             </SearchField>
             <div
               role="group"
-              aria-label={benchPanelsText.allCommands}
+              aria-label={paletteText.allCommands}
               tabIndex={0}
               className="max-h-[50vh] overflow-y-auto"
             >
               <Menu
-                aria-label={benchPanelsText.allCommands}
+                aria-label={paletteText.allCommands}
                 items={commands}
                 className="py-1"
-                renderEmptyState={() => <p className="px-4 py-2 text-faded">{benchPanelsText.noCommandHasThese}</p>}
+                renderEmptyState={() => <p className="px-4 py-2 text-faded">{paletteText.noCommandHasThese}</p>}
                 onAction={(id) => {
                   onClose();
                   commands.find((command) => command.id === id)?.act();

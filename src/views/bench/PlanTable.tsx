@@ -5,7 +5,7 @@ import type { Plan, PlanResponse } from '../../core';
 import { tableOf, TABLE_HEADS } from '../../wording/table';
 import type { Speech } from '../../wording/plans';
 import * as benchPictureText from '../../wording/rooms/benchPicture';
-import * as benchPanelsText from '../../wording/rooms/benchPanels';
+import * as planTableText from '../../wording/rooms/planTable';
 
 interface Props {
   readonly response: PlanResponse;
@@ -30,14 +30,14 @@ export function PlanTable({ response, plan, speech }: Props) {
 function Rows({ rows }: { readonly rows: readonly (readonly string[])[] }) {
   const copy = () => {
     const text = [TABLE_HEADS, ...rows].map((cells) => cells.join('\t')).join('\n');
-    copyText(text, benchPanelsText.theTableWasCopied, benchPanelsText.markTheTableAnd);
+    copyText(text, planTableText.theTableWasCopied, planTableText.markTheTableAnd);
   };
   return (
     <>
       <button type="button" className="button my-1 flex items-center gap-1" onClick={copy}>
-        <Copy size={16} aria-hidden /> {benchPanelsText.copyTheTable}
+        <Copy size={16} aria-hidden /> {planTableText.copyTheTable}
       </button>
-      <div className="max-h-96 overflow-auto" tabIndex={0} role="region" aria-label={benchPanelsText.thePlanNoteBy}>
+      <div className="max-h-96 overflow-auto" tabIndex={0} role="region" aria-label={planTableText.thePlanNoteBy}>
         <table className="w-full border-collapse text-left text-[0.95rem]" data-testid="plan-table">
           <thead className="sticky top-0 bg-sheet">
             <tr className="border-b-2 border-rule">

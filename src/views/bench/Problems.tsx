@@ -5,7 +5,7 @@ import { issueWords } from '../../wording/issues';
 import { barWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
 import { changesWords, problemWords } from '../../wording/problems';
-import * as benchPanelsText from '../../wording/rooms/benchPanels';
+import * as problemsPanelText from '../../wording/rooms/problemsPanel';
 
 interface Props {
   readonly problems: readonly Problem[];
@@ -26,15 +26,15 @@ export function Problems({ problems, issues, request, speech }: Props) {
   const canUndo = useBench((state) => state.history.past.length > 0);
   return (
     <section
-      aria-label={benchPanelsText.noPlanYet}
+      aria-label={problemsPanelText.noPlanYet}
       className="rounded border-l-4 border-madder bg-sheet px-4 py-3"
       role="alert"
     >
       <div className="flex items-center justify-between">
-        <h2 className="font-serif text-lg font-semibold text-madder">{benchPanelsText.thisCantBePlayed}</h2>
+        <h2 className="font-serif text-lg font-semibold text-madder">{problemsPanelText.thisCantBePlayed}</h2>
         {canUndo && (
           <button type="button" className="button" onClick={undo}>
-            {benchPanelsText.undoTheLastChange}
+            {problemsPanelText.undoTheLastChange}
           </button>
         )}
       </div>
@@ -53,7 +53,7 @@ export function Problems({ problems, issues, request, speech }: Props) {
                   className="cursor-pointer text-dove underline"
                   onClick={() => moveCursor(at)}
                 >
-                  {benchPanelsText.goTo(barWords(speech.place(at)))}
+                  {problemsPanelText.goTo(barWords(speech.place(at)))}
                 </button>
               ))}
               {waysOf(problem).map(({ changes, relax }) => (

@@ -12,7 +12,7 @@ import { moveCursor, setTyped } from '../../app/edits';
 import { useBench } from '../../app/bench';
 import { oddBarsWords } from '../../wording/material';
 import { textIssueWords } from '../../wording/issues';
-import * as benchPanelsText from '../../wording/rooms/benchPanels';
+import * as typedNotesText from '../../wording/rooms/typedNotes';
 
 /** Issues shown at once; the others come up as these are mended. */
 const MOST_SHOWN = 3;
@@ -40,7 +40,7 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
     <div className="mt-1 font-sans text-base leading-snug">
       <textarea
         ref={box}
-        aria-label={benchPanelsText.notes}
+        aria-label={typedNotesText.notes}
         aria-invalid={issues.length > 0}
         aria-describedby="typed-help"
         spellCheck={false}
@@ -52,11 +52,11 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
         onSelect={follow}
       />
       <p id="typed-help" className="text-sm text-faded">
-        {up > 0 && benchPanelsText.asWrittenAnOctave}
-        <code>A4</code> {benchPanelsText.aNote} <code>C#5:2</code> {benchPanelsText.twoBeats} <code>A3+E4</code>{' '}
-        {benchPanelsText.together} <code>-</code> {benchPanelsText.aRest} <code>|</code> {benchPanelsText.aBarLine}{' '}
+        {up > 0 && typedNotesText.asWrittenAnOctave}
+        <code>A4</code> {typedNotesText.aNote} <code>C#5:2</code> {typedNotesText.twoBeats} <code>A3+E4</code>{' '}
+        {typedNotesText.together} <code>-</code> {typedNotesText.aRest} <code>|</code> {typedNotesText.aBarLine}{' '}
         <a href="/notes" className="text-dove underline">
-          {benchPanelsText.howToTypeNotes}
+          {typedNotesText.howToTypeNotes}
         </a>
       </p>
       {issues.length === 0 && odd.length > 0 && (
@@ -71,12 +71,12 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
               <Excerpt text={text} issue={issue} />
               <span className="flex-1">{textIssueWords(issue)}</span>
               <button type="button" className="button" onClick={() => show(issue)}>
-                {benchPanelsText.show}
+                {typedNotesText.show}
               </button>
             </li>
           ))}
-          {issues.length > MOST_SHOWN && <li>{benchPanelsText.andMore(issues.length - MOST_SHOWN)}</li>}
-          <li className="text-sm text-faded">{benchPanelsText.belowIsWhatCould}</li>
+          {issues.length > MOST_SHOWN && <li>{typedNotesText.andMore(issues.length - MOST_SHOWN)}</li>}
+          <li className="text-sm text-faded">{typedNotesText.belowIsWhatCould}</li>
         </ul>
       )}
     </div>

@@ -1,5 +1,8 @@
 import assert from 'node:assert/strict';
-import { readdirSync, readFileSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { test } from 'node:test';
 import {
   englishIn,
@@ -63,4 +66,21 @@ test('a base name stands for one idea: at most two files have it', () => {
 test('no literal is spread into another', () => {
   assert.deepEqual(literalsSpread(sources), []);
   assert.equal(literalsSpread([{ name: 'a.ts', text: 'const a = { ...{ id: 1 }, name };' }]).length, 1);
+});
+
+test('a dead export and a dead text are seen by the lint', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'dead-'));
+  const files = {
+    'package.json': '{ "name": "planted", "type": "module" }',
+    'knip.json': '{ "entry": ["index.ts"], "project": ["*.ts"] }',
+    'index.ts': "import * as words from './words';\nimport { used } from './used';\nconsole.log(words.said, used);\n",
+    'words.ts': "export const said = 'said';\nexport const unsaid = 'unsaid';\n",
+    'used.ts': 'export const used = 1;\nexport const unused = 2;\n',
+  };
+  for (const [name, text] of Object.entries(files)) writeFileSync(join(folder, name), text);
+  const { status, stdout } = spawnSync('node_modules/.bin/knip', ['--directory', folder], { encoding: 'utf8' });
+  rmSync(folder, { recursive: true });
+  assert.equal(status, 1, stdout);
+  assert.match(stdout, /unused/);
+  assert.match(stdout, /unsaid/);
 });

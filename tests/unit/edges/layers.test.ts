@@ -64,7 +64,7 @@ test('one view never imports another', () => {
 const FOREIGN: readonly (readonly [string, readonly string[]])[] = [
   ['core/vocabulary/', ['@sinclair/typebox']],
   ['core/formats/', ['saxes', 'fflate', 'midi-file', 'papaparse']],
-  ['core/', ['d3-array', '#generated/patterns.json']],
+  ['core/', ['d3-array', '#generated/patterns']],
 ];
 
 test('the core is free of page, server and framework, of clock and chance', () => {

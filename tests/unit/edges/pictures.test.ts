@@ -259,7 +259,7 @@ test('the enlarged neck has every string, the played finger solid and the others
   for (const name of ['G', 'D', 'A', 'E']) assert.ok(texts(markup).includes(name));
   assert.equal(texts(markup).filter((words) => words === 'rings').length, 1);
   const tips = markup.match(/<circle\b[^>]*>/g) ?? [];
-  assert.equal(tips.filter((tip) => tip.includes('fill="var(--color-ink)"')).length, 1);
+  assert.equal(tips.filter((tip) => tip.includes('fill="currentColor"')).length, 1);
   assert.equal(tips.filter((tip) => tip.includes('stroke-dasharray')).length, 3);
 });
 

@@ -1,0 +1,11 @@
+export const notes = 'Notes';
+export const asWrittenAnOctave = 'As written, an octave above the sound. ';
+export const aNote = 'a note,';
+export const twoBeats = 'two beats,';
+export const together = 'together,';
+export const aRest = 'a rest,';
+export const aBarLine = 'a bar line.';
+export const howToTypeNotes = 'How to type notes';
+export const show = 'Show';
+export const andMore = (mostShown: number) => `… and ${mostShown} more.`;
+export const belowIsWhatCould = 'Below is what could be read last.';
