@@ -6,6 +6,7 @@ import { storageFault } from '../store/db';
 import { keepChoice } from '../store/log';
 import { dropDraft, keepDraft } from '../store/drafts';
 import { getPlan } from '../store/read';
+import { isInUse } from '../store/uses';
 import { commit } from '../store/write';
 import { storageWords } from '../wording/storage';
 import { planOnStand } from '../work/planner';
@@ -68,6 +69,10 @@ export const session = createSession({
     getPlan,
     watchPlan(id, seen) {
       const watching = liveQuery(() => getPlan(id)).subscribe({ next: seen, error: () => undefined });
+      return () => watching.unsubscribe();
+    },
+    watchUse(plan, seen) {
+      const watching = liveQuery(() => isInUse(plan)).subscribe({ next: seen, error: () => undefined });
       return () => watching.unsubscribe();
     },
     trouble: (error) => storageWords(storageFault(error)),

@@ -1,9 +1,12 @@
 import {
   instrumentRecord,
+  notesFollowed,
   readNoteText,
+  sameMusic,
   withDemand,
   writeNoteText,
   writtenOut,
+  type NoteSpec,
   type Plan,
   type PlanRequest,
   type PlanRecord,
@@ -12,7 +15,8 @@ import {
 import { counted } from '../wording/grammar';
 import { session } from './bench';
 import { carryOn } from './brief/pattern';
-import { forStudent } from './brief/student';
+import type { Brief } from './brief/offers';
+import { forStudent, playingOf } from './brief/student';
 import { say } from './notices';
 import { tagsFrom } from './tags';
 import { withOwnTaste } from './taste';
@@ -67,28 +71,52 @@ export function setStudent(student: StudentRecord | null) {
   else changeRequest(withOwnTaste(forStudent(get().record.request, student)), { studentId: student.id });
 }
 
-/** Puts a whole brief on the stand, with the student it names. */
-export function setBrief({ request, student }: { readonly request: PlanRequest; readonly student?: StudentRecord }) {
-  if (student) changeRequest(withOwnTaste(request), { studentId: student.id });
-  else changeRequest(request, {});
+/** Puts a typed brief on the stand, with the student it names. One that names its music is another plan than a saved one. */
+export function setBrief({ request, student, whole }: Brief) {
+  if (student) changeRequest(withOwnTaste(request), { studentId: student.id }, whole);
+  else changeRequest(request, {}, whole);
 }
 
-function changeRequest(request: PlanRequest, part: Partial<Edited>) {
+/** What a brief that names its music begins from: on a saved plan the player alone, without the wishes of that plan. */
+export function cleanBase(record: PlanRecord, stored: PlanRecord | null, students: readonly StudentRecord[]): PlanRequest {
+  const { request } = record;
+  if (!stored) return request;
+  const clean: PlanRequest = { ...playingOf(request), preferences: request.preferences, material: request.material };
+  const student = students.find(({ id }) => id === record.studentId);
+  return student ? forStudent(clean, student) : clean;
+}
+
+function changeRequest(request: PlanRequest, part: Partial<Edited>, anew = false) {
   const { record, chosen } = get();
   const old = record.request;
   const sameNotes = request.instrument === old.instrument && notesOf(request) === notesOf(old);
-  const moved = request.material !== old.material || request.instrument !== old.instrument;
+  const moved = request.material !== old.material || request.instrument !== old.instrument || anew;
   // A demand at one note of a plan that was chosen is one on that plan: what comes stays near it.
   const follow = !moved && chosen > 0 ? (planOf(get()) ?? null) : null;
   const toRun = request.material.type !== 'notes';
   const typed = toRun ? ownNotes(record) : sameNotes ? record.typed : undefined;
   const left = moved ? { written: undefined } : {};
-  session.changeRequest(moved ? withoutPlaces(request) : request, { ...part, ...left, typed }, { follow });
+  session.changeRequest(moved ? withoutPlaces(request) : request, { ...part, ...left, typed }, { follow, anew });
 }
 
 /** Demands at single notes, and what was found written there, belong to the notes they were made for; undo brings them back with those. */
 function withoutPlaces(request: PlanRequest): PlanRequest {
   return request.rules ? { ...request, rules: { ...request.rules, locks: undefined, never: undefined } } : request;
+}
+
+/** Demands follow their notes where music was edited; those of notes that are gone go with them. */
+function withPlacesMoved(request: PlanRequest, before: readonly NoteSpec[], after: readonly NoteSpec[]): PlanRequest {
+  if (!request.rules) return request;
+  const { locks, never } = request.rules;
+  const to = notesFollowed(before, after);
+  const moved = <T extends { readonly at: number }>(places: readonly T[] | undefined) => {
+    const left = places?.flatMap((place) => {
+      const at = to[place.at];
+      return typeof at === 'number' ? [{ ...place, at }] : [];
+    });
+    return left && left.length > 0 ? left : undefined;
+  };
+  return { ...request, rules: { ...request.rules, locks: moved(locks), never: moved(never) } };
 }
 
 /** The notes of one's own as they were typed; they stay with the plan while it is a scale. */
@@ -129,8 +157,11 @@ export function setTyped(typed: string) {
     session.change({ typed }, 'typed');
     return;
   }
-  const planned = withoutPlaces({ ...request, material: { ...material, notes } });
-  session.changeRequest(planned, { typed, written: undefined }, { run: 'typed' });
+  const edited = { ...request, material: { ...material, notes } };
+  const planned = sameMusic(request, edited) ? withPlacesMoved(edited, material.notes, notes) : withoutPlaces(edited);
+  // Where another plan begins, this one is left with the text of its own notes.
+  const left = { typed: writeNoteText(material.notes, instrumentRecord(request.instrument).writtenOctavesUp) };
+  session.changeRequest(planned, { typed, written: undefined }, { run: 'typed', left });
 }
 
 export function rename(name: string) {

@@ -79,6 +79,7 @@ export { beatsOf, notesOf } from './material/noteEvents';
 export { oddBars, type OddBar } from './material/oddBars';
 export { bowChanges, bowsOf, hasBows, type Bow } from './material/bows';
 export { writtenOut } from './material/build';
+export { notesFollowed, sameMusic } from './material/sameMusic';
 export { MOST_EVENTS } from './material/materialIssues';
 export * from './written/beams';
 export {

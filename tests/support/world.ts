@@ -56,6 +56,7 @@ export function world() {
   const drafts: Draft[] = [];
   const histories = new Map<string, History<Fields<Edited>>>();
   const shown: string[] = [];
+  const used = new Set<string>();
   const plans = new Map<string, PlanRecord>();
   const watchers = new Map<string, (plan: PlanRecord | undefined) => void>();
   let timers: { at: number; act: () => void }[] = [];
@@ -105,6 +106,10 @@ export function world() {
         watchers.set(id, seen);
         seen(plans.get(id));
         return () => watchers.delete(id);
+      },
+      watchUse(plan, seen) {
+        seen(used.has(plan.id));
+        return () => undefined;
       },
       trouble: (error) => `trouble: ${(error as Error).message}`,
     },
@@ -159,6 +164,8 @@ export function world() {
     withdrawn,
     drafts,
     shown,
+    /** Plans that were given, practised or assigned. */
+    used,
     plans,
     state: () => session.store.getState(),
     opened,

@@ -17,6 +17,8 @@ export interface Brief {
   readonly request: PlanRequest;
   /** The student it is for now; undefined where that was not said. */
   readonly student?: StudentRecord;
+  /** True where its music was named, not only a wish. */
+  readonly whole?: boolean;
 }
 
 export type TypedBrief =

@@ -12,7 +12,7 @@ import { DIRECTION_WORDS, requestWords } from '../../wording/material';
 import { printed } from '../../wording/notes';
 import { positionRuleWords } from '../../wording/places';
 import { piecesOf, valueOf } from '../../wording/typed/pieces';
-import type { Piece } from '../../wording/typed/phrases';
+import type { Piece, Slot } from '../../wording/typed/phrases';
 import { isKnown, nearWords } from '../../wording/typed/plain';
 import { pieceWords } from '../../wording/typed/said';
 import { wishesMade } from '../../wording/wishes';
@@ -27,11 +27,19 @@ import * as typedBriefText from '../../wording/rooms/typedBrief';
  * A brief typed in one go: understood as a request, or asked back about.
  */
 
-/** @param base what holds where nothing else is said */
-export function readTyped(typed: string, base: PlanRequest, students: readonly StudentRecord[]): TypedBrief {
+/**
+ * @param before the brief that stands: what holds where a wish alone is typed
+ * @param clean what holds where music is named
+ */
+export function readTyped(
+  typed: string,
+  before: PlanRequest,
+  students: readonly StudentRecord[],
+  clean: PlanRequest = before,
+): TypedBrief {
   if (typed.trim() === '') return { kind: 'nothing' };
   if (OWN_NOTES.test(typed.trim())) return { kind: 'own-notes', notes: null };
-  if (areNotes(typed, base)) return { kind: 'own-notes', notes: typed.trim() };
+  if (areNotes(typed, before)) return { kind: 'own-notes', notes: typed.trim() };
   const { pieces, mended, unknown, clash } = piecesOf(
     typed,
     students.map(({ name }) => name),
@@ -40,6 +48,8 @@ export function readTyped(typed: string, base: PlanRequest, students: readonly S
   if (clash) return askWhich(clash);
   if (pieces.length === 0) return asked(typedBriefText.nameAKeyAs, []);
   const student = students.find(({ name }) => name === valueOf(pieces, 'student'));
+  const whole = pieces.some(({ slot }) => NAMES_MUSIC.has(slot));
+  const base = whole ? clean : before;
   const onto = playedOn(base, pieces, student);
   if ('kind' in onto) return onto;
   const minor = askKindOfScale(typed, pieces, base);
@@ -49,8 +59,11 @@ export function readTyped(typed: string, base: PlanRequest, students: readonly S
   const ruled = onStrings(withRules(music, pieces), pieces);
   if ('kind' in ruled) return withStudent(ruled, student);
   const notes = mended.map(({ typed: word, read }) => typedBriefText.isReadAs(word, read));
-  return { kind: 'understood', brief: { request: ruled, student }, notes };
+  return { kind: 'understood', brief: { request: ruled, student, whole }, notes };
 }
+
+/** Phrases that name a piece of music by its key or where it begins. */
+const NAMES_MUSIC: ReadonlySet<Slot> = new Set<Slot>(['key']);
 
 const OWN_NOTES = /^((type|write) )?((my|some) )?(own )?notes( of my own)?$/i;
 

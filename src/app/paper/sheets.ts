@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
-import { lessonsOf, listPlans } from '../../store/read';
+import { getPlan, lessonsOf, listPlans } from '../../store/read';
+import { commit } from '../../store/write';
 import type { PlanRecord } from '../../core';
 import { planTitle } from '../../wording/material';
 import { CAUTION, dayInWords, onWhat, titleInWords } from '../../wording/sheets';
@@ -59,6 +60,13 @@ export function writeLines(record: PlanRecord, lines: SheetLines) {
     await edit('plans', kept ?? record, { sheet: lines });
   });
   return writing;
+}
+
+/** Remembers that a plan went out on paper: from then on it is not to become one of other music. */
+export async function markPrinted(record: PlanRecord) {
+  const kept = await getPlan(record.id);
+  if (!kept || kept.printed) return;
+  await commit([{ kind: 'updated', table: 'plans', id: kept.id, from: { printed: undefined }, to: { printed: true } }]);
 }
 
 /** What stands on the paper; while something newer is laid out, what stood before. */

@@ -23,6 +23,10 @@ export interface Saving {
   forget(): Promise<void>;
   /** Puts a plan on the stand: one that the store has, or a new one; `unsaved` to be looked at only. */
   stand(record: PlanRecord, stored: PlanRecord | null, save?: 'saved' | 'unsaved'): Promise<boolean>;
+  /** Puts a new plan on the stand at once, in the place of one that stays as it is; what that one still has to get is written behind it. */
+  swap(record: PlanRecord): void;
+  /** Deletes the new plan on the stand again. */
+  discard(): Promise<void>;
   /** Stops following what becomes of the plan in the store, and goes on with it. */
   unwatch(): void;
   watchAgain(): void;
@@ -98,20 +102,43 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
 
   /** Another page has changed the same fields since: what is on the stand here is saved as a plan of its own. */
   async function keepBoth(record: PlanRecord) {
+    const copy = await addVersion(record);
+    const now = get().record;
+    settle({ ...now, id: copy.id, name: now.name === record.name ? copy.name : now.name }, copy);
+    if (now === record) set({ save: 'saved' });
+    else saveSoon();
+  }
+
+  /** Saves a plan as a second version of what another page has changed, and says so. */
+  async function addVersion(record: PlanRecord): Promise<PlanRecord> {
     const name = appText.secondVersion(record.name || requestWords(record.request));
     const copy = { ...record, id: crypto.randomUUID(), name };
     await doors.store.commit([{ kind: 'added', table: 'plans', record: copy }]);
-    const now = get().record;
-    settle({ ...now, id: copy.id, name: now.name === record.name ? name : now.name }, copy);
-    if (now === record) set({ save: 'saved' });
-    else saveSoon();
     doors.say({ kind: 'done', message: appText.thisPlanWasChanged(name) });
+    return copy;
   }
 
   function settle(record: PlanRecord, stored: PlanRecord | null) {
     set({ record, stored });
     doors.page.show(record);
     watch(record.id);
+  }
+
+  function show(record: PlanRecord, stored: PlanRecord | null, save: SaveState) {
+    set({
+      cursor: 0,
+      selection: null,
+      save,
+      inUse: stored !== null,
+      history: doors.page.historyOf(record.id),
+      before: null,
+      beside: null,
+      // What was found in the plan before is nothing of this one.
+      planning: { kind: 'idle' },
+      chosen: 0,
+      standing: 'as-planned',
+    });
+    settle(record, stored);
   }
 
   async function stand(
@@ -122,20 +149,43 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     await saveNow();
     if (get().save === 'failed') return false;
     doors.page.keepHistory(get().record.id, get().history);
-    set({
-      cursor: 0,
-      selection: null,
-      save,
-      history: doors.page.historyOf(record.id),
-      before: null,
-      beside: null,
-      // What was found in the plan before is nothing of this one.
-      planning: { kind: 'idle' },
-      chosen: 0,
-      standing: 'as-planned',
-    });
-    settle(record, stored);
+    show(record, stored, save);
     return true;
+  }
+
+  function swap(record: PlanRecord) {
+    callOff();
+    const left = get();
+    doors.page.keepHistory(left.record.id, left.history);
+    const change = isPending(left.save) ? changeOf(left.record, left.stored) : null;
+    if (change) writing = writing.then(() => writeLeft(change, left.record)).then(() => undefined);
+    show(record, null, 'saving');
+    saveSoon();
+  }
+
+  /** Writes what a plan that is no longer on the stand had still to get. */
+  async function writeLeft(change: Change, record: PlanRecord): Promise<boolean> {
+    try {
+      const outcome = await doors.store.commit([change]);
+      if (outcome.kind === 'conflict' && outcome.current) await addVersion(record);
+      return true;
+    } catch (error) {
+      doors.page.keepDraft({ change, record });
+      doors.say({
+        kind: 'trouble',
+        message: doors.store.trouble(error),
+        offer: { words: appText.tryAgain, act: () => writeLeft(change, record) },
+      });
+      return false;
+    }
+  }
+
+  async function discard() {
+    await saveNow();
+    const { record, stored } = get();
+    unwatch();
+    if (stored) await doors.store.commit([{ kind: 'removed', table: 'plans', record }]);
+    set({ save: 'saved' });
   }
 
   async function forget() {
@@ -148,7 +198,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   function watch(id: string) {
     unwatch();
     let here = false;
-    unwatch = doors.store.watchPlan(id, (kept) => {
+    const leavePlan = doors.store.watchPlan(id, (kept) => {
       if (kept) {
         here = true;
         adopt(kept);
@@ -157,6 +207,11 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
         gone();
       }
     });
+    const leaveUse = doors.store.watchUse(get().record, (inUse) => set({ inUse }));
+    unwatch = () => {
+      leavePlan();
+      leaveUse();
+    };
   }
 
   /** Takes over what another page has saved: all of it, or where a change here waits to be saved, the fields that it does not touch. */
@@ -207,6 +262,8 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     leave,
     forget,
     stand,
+    swap,
+    discard,
     keepGone,
     unwatch: () => unwatch(),
     watchAgain: () => watch(get().record.id),

@@ -1,13 +1,15 @@
-import type { Plan, PlanRequest } from '../../core';
+import { sameMusic, type Plan, type PlanRequest } from '../../core';
 import { fieldsBetween, fits, withFields, type Fields } from '../../store/changes';
-import { choiceOf } from '../../store/records';
+import { choiceOf, newRecord } from '../../store/records';
 import type { PlanRecord } from '../../core';
+import { requestWords } from '../../wording/material';
+import * as appText from '../../wording/rooms/app';
 import { STEP_BLOCKED } from '../../wording/storage';
 import { afterEdit, stepOf, type Direction } from '../undo';
 import type { Doors } from './doors';
 import { planningOf } from './planning';
 import { savingOf } from './saving';
-import { editedOf, planOf, responseOf, sessionStore, type Edited } from './state';
+import { editedOf, isSettled, planOf, responseOf, sessionStore, type Edited } from './state';
 
 /*
  * The plan session: one plan on the stand, edited, undone, planned and saved. The world comes in by doors.
@@ -19,6 +21,10 @@ interface How {
   readonly follow?: Plan | null;
   /** Names edits that follow each other and are undone as one. */
   readonly run?: string;
+  /** True of a brief that was given as a whole: it is always another plan than a saved one. */
+  readonly anew?: boolean;
+  /** How the plan that stays is left where a new one begins. */
+  readonly left?: Partial<Edited>;
 }
 
 export function createSession(doors: Doors) {
@@ -48,10 +54,53 @@ export function createSession(doors: Doors) {
     saving.saveSoon();
   }
 
-  /** Changes the request, and plans it. */
-  function changeRequest(request: PlanRequest, part: Partial<Edited> = {}, { follow, run }: How = {}) {
+  /** Changes the request, and plans it. On a plan that is settled, another piece of music or another student begins a plan of its own. */
+  function changeRequest(request: PlanRequest, part: Partial<Edited> = {}, how: How = {}) {
+    const state = get();
+    const otherStudent = part.studentId !== undefined && isOther(state.record.studentId, part.studentId);
+    const isAnother = otherStudent || how.anew === true || !sameMusic(state.record.request, request);
+    const settled = isSettled(state) || (how.anew === true && state.stored !== null);
+    if (isAnother && settled) begin(request, part, how);
+    else put(request, part, how);
+  }
+
+  function put(request: PlanRequest, part: Partial<Edited>, { follow, run }: How = {}) {
     change({ ...part, request, choice: { kind: 'unplanned' } }, run ?? null);
     void replan(follow);
+  }
+
+  /** Begins a plan with other music; the one on the stand stays as it is. */
+  function begin(request: PlanRequest, part: Partial<Edited>, { left }: How) {
+    if (left) change(left);
+    const { record } = get();
+    const studentId = part.studentId === undefined ? record.studentId : part.studentId;
+    const fresh = newRecord(request, doors.clock.now(), { studentId, typed: part.typed });
+    saving.swap(fresh);
+    doors.say({
+      kind: 'done',
+      message: appText.newPlanBegun(record.name || requestWords(record.request)),
+      offer: { words: appText.changeThisPlanInstead, act: () => changeInstead(record.id, fresh.id) },
+    });
+    void replan();
+  }
+
+  /** Takes the plan that was begun back, and changes the one that stayed as it was meant. @returns whether it could */
+  async function changeInstead(staying: string, begun: string): Promise<boolean> {
+    const { record: fresh } = get();
+    const kept = fresh.id === begun ? await doors.store.getPlan(staying) : undefined;
+    if (!kept) return false;
+    await saving.discard();
+    if (!(await saving.stand(kept, kept))) return false;
+    const { request, typed, studentId } = fresh;
+    put(request, { typed, studentId, written: undefined });
+    // A name given by a person may be true of what was there before only.
+    if (kept.name === '') return true;
+    doors.say({
+      kind: 'done',
+      message: appText.isStillCalled(kept.name),
+      offer: { words: appText.callIt(requestWords(request)), act: () => change({ name: '' }) },
+    });
+    return true;
   }
 
   function step(direction: Direction) {
@@ -131,6 +180,9 @@ export function createSession(doors: Doors) {
     keepGone: saving.keepGone,
   };
 }
+
+/** True where a plan of one student is turned to another, or to nobody; one of nobody's may become somebody's. */
+const isOther = (before: string | null, after: string | null) => before !== null && before !== after;
 
 /** Where a plan is among others: itself, or else the way of the same name; -1 where it is not. */
 function placeOf(wanted: Plan, plans: readonly Plan[]): number {

@@ -68,6 +68,8 @@ export interface SessionState {
   /** True while moving the cursor marks notes. */
   readonly marking: boolean;
   readonly save: SaveState;
+  /** True where the plan was given, practised or assigned; taken for true until the store has told. */
+  readonly inUse: boolean;
   readonly ready: boolean;
   readonly history: History<Fields<Edited>>;
   /** The plan that stood before the last edit of the same notes, to say what the edit changed. */
@@ -109,6 +111,7 @@ export function sessionStore(): SessionStore {
     selection: null,
     marking: false,
     save: 'saved',
+    inUse: false,
     ready: false,
     history: NO_HISTORY,
     before: null,
@@ -133,4 +136,13 @@ export function planOf(state: Pick<SessionState, 'planning' | 'chosen'>): Plan |
 /** What can be undone in a record. */
 export function editedOf({ name, request, typed, choice, studentId, tags, written }: PlanRecord): Edited {
   return { name, request, typed, choice, studentId, tags, written };
+}
+
+/**
+ * True where a plan is not to become one of other music: it is saved, and was named, given, practised, assigned or printed, or a finger was put in it by hand.
+ */
+export function isSettled({ record, stored, inUse }: Pick<SessionState, 'record' | 'stored' | 'inUse'>): boolean {
+  const { name, sheet, printed, request } = record;
+  const byHand = (request.rules?.locks ?? []).length > 0;
+  return stored !== null && (inUse || name !== '' || sheet !== undefined || printed === true || byHand);
 }

@@ -15,7 +15,7 @@ import { listPlans } from '../../store/read';
 import type { Speech } from '../../wording/plans';
 import { useBench } from '../../app/bench';
 import { commandsFor, type Command } from '../../app/commands';
-import { setBrief } from '../../app/edits';
+import { cleanBase, setBrief } from '../../app/edits';
 import { useStudents } from '../../app/students';
 import * as paletteText from '../../wording/rooms/palette';
 
@@ -37,8 +37,9 @@ export function Palette({ speech, onClose }: Props) {
   useEffect(() => {
     void import('../../app/brief/typed').then(setReader, () => undefined);
   }, []);
-  const { request } = useBench((state) => state.record);
-  const reading = reader?.readTyped(typed, request, students);
+  const record = useBench((state) => state.record);
+  const stored = useBench((state) => state.stored);
+  const reading = reader?.readTyped(typed, record.request, students, cleanBase(record, stored, students));
   const brief = reading?.kind === 'understood' ? reading.brief : null;
   const commands: readonly Command[] = [
     ...(brief && reader

@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react';
 import type { Brief, Offer, TypedBrief } from '../../app/brief/offers';
-import { setBrief, takeOwnNotes } from '../../app/edits';
+import { useBench } from '../../app/bench';
+import { cleanBase, setBrief, takeOwnNotes } from '../../app/edits';
 import { say } from '../../app/notices';
 import { useStudents } from '../../app/students';
 import type { PlanRequest } from '../../core';
@@ -10,11 +11,14 @@ type Reader = typeof import('../../app/brief/typed');
 
 /** A brief typed in one go: what it is read as stands under it; Enter puts it into the words. */
 export function SayIt({ request }: { readonly request: PlanRequest }) {
+  const record = useBench((state) => state.record);
+  const stored = useBench((state) => state.stored);
   const students = useStudents();
   const [typed, setTyped] = useState('');
   const [reader, setReader] = useState<Reader | null>(null);
   const box = useRef<HTMLInputElement>(null);
-  const reading: TypedBrief = reader?.readTyped(typed, request, students) ?? { kind: 'nothing' };
+  const clean = cleanBase(record, stored, students);
+  const reading: TypedBrief = reader?.readTyped(typed, request, students, clean) ?? { kind: 'nothing' };
   const fetchReader = async () => {
     if (reader) return reader;
     try {
@@ -33,7 +37,7 @@ export function SayIt({ request }: { readonly request: PlanRequest }) {
   };
   /** Whoever types and presses Enter at once does not wait for what reads it. */
   const enter = async () => {
-    const found = (await fetchReader())?.readTyped(typed, request, students);
+    const found = (await fetchReader())?.readTyped(typed, request, students, clean);
     if (found?.kind === 'understood') take(found.brief);
     else if (found?.kind === 'own-notes') {
       takeOwnNotes(found.notes ?? undefined);

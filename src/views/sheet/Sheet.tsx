@@ -2,7 +2,7 @@ import { Download, Printer } from 'lucide-react';
 import { useState } from 'react';
 import { useMeaning, type Meaning } from '../../app/meaning';
 import { chooseForSheet, useSheetChoices } from '../../app/paper/choices';
-import { savePdf, useOtherPlans, useSheet, useSheetLines, writeLines } from '../../app/paper/sheets';
+import { markPrinted, savePdf, useOtherPlans, useSheet, useSheetLines, writeLines } from '../../app/paper/sheets';
 import { TextField } from '../../ui/fields';
 import { MeaningPage } from '../../ui/MeaningPage';
 import { PaperPages } from '../../ui/PaperPages';
@@ -34,20 +34,25 @@ function OnPaper({ meaning }: { readonly meaning: Meaning }) {
   );
   const { laid } = state;
   const title = planTitle(record, student);
+  const remember = () => void markPrinted(record).catch(() => undefined);
+  const printNow = () => {
+    print();
+    remember();
+  };
   return (
     <>
       <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
         <Choices choices={choices} onChoose={chooseForSheet} />
         <span className="flex-1" />
         <PracticeUndo />
-        <button type="button" className="button flex items-center gap-1" disabled={!laid} onClick={() => print()}>
+        <button type="button" className="button flex items-center gap-1" disabled={!laid} onClick={printNow}>
           <Printer size={17} aria-hidden /> {paperViewsText.print}
         </button>
         <button
           type="button"
           className="button flex items-center gap-1"
           disabled={state.kind !== 'laid'}
-          onClick={() => void savePdf(title)}
+          onClick={() => void savePdf(title).then(remember)}
         >
           <Download size={17} aria-hidden /> {paperViewsText.saveAsPdf}
         </button>

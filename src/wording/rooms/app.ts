@@ -105,3 +105,8 @@ export const givenTo = (listed: string) => `Given to ${listed}.`;
 export const itIsInThe = 'It is in the archive: the tag “archived” shows it.';
 export const itIsInTheList = 'It is in the list again.';
 export const theStudioIsEmpty = (amount: string) => `The studio is empty: ${amount} were deleted.`;
+
+export const newPlanBegun = (name: string) => `This is a new plan. “${name}” stays as it was.`;
+export const changeThisPlanInstead = 'Change that plan instead';
+export const isStillCalled = (name: string) => `This plan is still called “${name}”.`;
+export const callIt = (name: string) => `Call it “${name}”`;

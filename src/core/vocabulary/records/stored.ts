@@ -50,6 +50,8 @@ export const PlanRecord = Type.Object({
   written: Type.Optional(Type.Array(Lock)),
   /** What its sheet says besides the notes. */
   sheet: Type.Optional(Type.Object({ goal: SheetLine, reminders: SheetLine })),
+  /** Its sheet was printed or saved as a PDF. */
+  printed: Type.Optional(Type.Unsafe<true>({ const: true })),
   createdAt: Time,
   changedAt: Time,
 });

@@ -1,0 +1,26 @@
+import type { LessonRecord, PlanRecord, SessionRecord } from '../core';
+import { answered, db } from './db';
+
+/*
+ * Whether something hangs on a plan: it was given, practised or assigned.
+ */
+
+/** True of a plan that was given to somebody, practised, or assigned in a lesson. Stops at the first use found. @throws where the storage does not answer */
+export function isInUse({ id, studentId, givenFrom }: PlanRecord): Promise<boolean> {
+  if (givenFrom !== undefined) return Promise.resolve(true);
+  const player = studentId ?? '';
+  const first = <Row>(table: 'sessions' | 'lessons', names: (row: Row) => boolean) =>
+    db
+      .table<Row>(table)
+      .where('[studentId+day]')
+      .between([player, ''], [player, '\uffff'])
+      .filter(names)
+      .first();
+  const look = async () =>
+    (await first<SessionRecord>('sessions', ({ planId }) => planId === id)) ??
+    (await first<LessonRecord>('lessons', ({ assigned, items }) =>
+      [...assigned, ...items].some(({ planId }) => planId === id),
+    )) ??
+    (await db.plans.filter((plan) => plan.givenFrom === id).first());
+  return answered(look().then((found) => found !== undefined));
+}
