@@ -68,10 +68,7 @@ async function bringIn(page: Page, text: string) {
   await page.getByLabel('Practice file', { exact: true }).setInputFiles(file);
 }
 
-test('a student’s week: a session left and gone on with, the file home, three sessions there, back, and the lesson', async ({
-  page,
-  browser,
-}) => {
+test('a session is left, gone on with, taken back in part, and stands in the log', async ({ page }) => {
   await studentWithPlan(page, 'Ada');
   // Monday, interrupted: one clean, one low somewhere, and the page goes.
   await practiceLink(page).click();
@@ -106,6 +103,19 @@ test('a student’s week: a session left and gone on with, the file home, three 
   await expect(logEntries(page)).toHaveCount(1);
   await expect(logEntries(page)).toContainText('5 repetitions, 1 high');
   await expect(logEntries(page)).toContainText('better at the end');
+});
+
+test('a student’s week: the file home, three sessions there, back, and the lesson', async ({ page, browser }) => {
+  await studentWithPlan(page, 'Ada');
+  await practiceLink(page).click();
+  await ready(page);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await repetition(page, 'Space');
+  await expect(count(page)).toContainText('1 of 5 times');
+  await page.getByRole('button', { name: 'End', exact: true }).click();
+  await page.getByLabel('How was it, in a few words').fill('better at the end');
+  await page.getByRole('button', { name: 'Save to the log' }).click();
+  await ready(page);
   const taken = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Practice file' }).click();
   const home = await fileOf(taken);
