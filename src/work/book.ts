@@ -1,11 +1,10 @@
-import { BOM } from './bom';
 import { internalAnswer } from '../wording/issues';
 import { logged } from './logged';
 import { pageLine } from './page';
 import { Gone, type Pool } from './pool';
 
 /** Most requests in one book. */
-export const MOST_PAGES = 5000;
+export const MOST_PAGES = 2000;
 
 /** Pages worked at ahead of the one that is read. */
 const AT_HAND = 4;
@@ -43,16 +42,5 @@ async function lineOf(pool: Pool, text: string, page: number, of: number, signal
   } catch (error) {
     if (error instanceof Gone) throw error;
     return pageLine(internalAnswer(logged(error)), page, of);
-  }
-}
-
-/** Splits a body into requests: a JSON array of them, or one a line. Null where it is neither. */
-export function bookTexts(body: string): string[] | null {
-  const text = body.startsWith(BOM) ? body.slice(1) : body;
-  if (!text.trimStart().startsWith('[')) return text.split('\n').filter((line) => line.trim() !== '');
-  try {
-    return (JSON.parse(text) as unknown[]).map((request) => JSON.stringify(request));
-  } catch {
-    return null;
   }
 }

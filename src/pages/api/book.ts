@@ -1,12 +1,13 @@
 import type { APIRoute } from 'astro';
-import { bookTexts, MOST_PAGES, workBook } from '../../work/book';
-import { busy, CUT_OFF, onlyPost, readBody, refusal } from './_body';
+import { MOST_PAGES, workBook } from '../../work/book';
+import { requestsOf } from '../../work/jsonScan';
+import { bodyRefused, busy, onlyPost, readBody, refusal, type BodyBounds } from './_body';
 import { pool } from './_pool';
 import * as servingText from '../../wording/rooms/serving';
 
 export const prerender = false;
 
-const MOST_BYTES = 16_000_000;
+const BOUNDS: BodyBounds = { bytes: 16_000_000, requests: MOST_PAGES, book: true };
 /** Books at once; each holds its requests in memory until its last page is read. */
 const MOST_BOOKS = 8;
 /** Seconds a reader may take over a page before the book is put away. */
@@ -16,13 +17,11 @@ let open = 0;
 
 export const POST: APIRoute = async ({ request }) => {
   if (open >= MOST_BOOKS) return busy();
-  const body = await readBody(request, MOST_BYTES);
-  if (body.kind === 'cut-off') return refusal(400, CUT_OFF);
-  if (body.kind === 'too-large') return refusal(413, servingText.theBookIsLarger(MOST_BYTES));
-  const texts = bookTexts(body.text);
+  const body = await readBody(request, BOUNDS);
+  if (body.kind !== 'read') return bodyRefused(body.kind, BOUNDS);
+  const texts = requestsOf(body.bytes, body.scan);
   if (texts === null) return refusal(422, servingText.thisIsNotA);
   if (texts.length === 0) return refusal(422, servingText.theBookIsEmpty);
-  if (texts.length > MOST_PAGES) return refusal(422, servingText.aBookHoldsAt(MOST_PAGES, texts.length));
   if (open >= MOST_BOOKS) return busy();
   return new Response(bookStream(texts, request.signal), {
     headers: { 'content-type': 'application/x-ndjson; charset=utf-8' },

@@ -1,20 +1,19 @@
 import type { APIRoute } from 'astro';
 import { Busy, Gone } from '../../work/pool';
-import { busy, CUT_OFF, json, onlyPost, readBody, refusal } from './_body';
+import { bodyRefused, busy, CUT_OFF, json, onlyPost, readBody, refusal, type BodyBounds } from './_body';
 import { pool } from './_pool';
 import * as servingText from '../../wording/rooms/serving';
 
 export const prerender = false;
 
-/** Largest request body taken, in bytes: room for the longest note list allowed. */
-const MOST_BYTES = 4_000_000;
+/** Room for the longest note list allowed. */
+const BOUNDS: BodyBounds = { bytes: 2_000_000, requests: 1, book: false };
 
 export const POST: APIRoute = async ({ request }) => {
-  const body = await readBody(request, MOST_BYTES);
-  if (body.kind === 'cut-off') return refusal(400, CUT_OFF);
-  if (body.kind === 'too-large') return refusal(413, servingText.theRequestIsLarger(MOST_BYTES));
+  const body = await readBody(request, BOUNDS);
+  if (body.kind !== 'read') return bodyRefused(body.kind, BOUNDS);
   try {
-    const { status, text } = await pool().work({ text: body.text }, { signal: request.signal });
+    const { status, text } = await pool().work({ text: new TextDecoder().decode(body.bytes) }, { signal: request.signal });
     return json(status, text);
   } catch (error) {
     if (error instanceof Busy) return busy();

@@ -29,8 +29,12 @@ export const tooManyPlansAre = (comeAgain: number) =>
 export const theBookIsLarger = (mostBytes: number) => `The book is larger than ${mostBytes} bytes; send it in parts.`;
 export const thisIsNotA = 'This is not a JSON array of requests; send one, or one request a line.';
 export const theBookIsEmpty = 'The book is empty; send at least one request.';
-export const aBookHoldsAt = (mostPages: number, count: number) =>
-  `A book holds at most ${mostPages} requests; this one has ${count}. Send it in parts.`;
+export const aBookHoldsAt = (mostPages: number) =>
+  `A book holds at most ${mostPages} requests; this one has more. Send it in parts.`;
+export const nestedTooDeep = (most: number) =>
+  `This is nested more than ${most} deep; a request never is. Check how it was made.`;
+export const tooManyItems = (most: number) =>
+  `A request holds at most ${most} notes, and no other list is longer; send the music in parts.`;
 export const theReaderOfA = 'The reader of a book fell asleep.';
 export const booksAreAskedFor = 'Books are asked for with POST: a JSON array or one request a line.';
 

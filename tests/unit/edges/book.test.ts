@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { after, test } from 'node:test';
 import { fileURLToPath } from 'node:url';
-import { bookTexts, workBook } from '../../../src/work/book';
+import { workBook } from '../../../src/work/book';
 import type { Page } from '../../../src/work/page';
 import { Busy, createPool, Gone, LIMITS, type Pool } from '../../../src/work/pool';
 
@@ -30,14 +30,6 @@ const endless = JSON.stringify({
     type: 'notes',
     notes: Array.from({ length: 20_000 }, (_, at) => ({ pitches: [['C3', 'D#3', 'A3', 'F#4'][at % 4]] })),
   },
-});
-
-test('a body is an array of requests or one a line, with or without the mark before a text', () => {
-  assert.deepEqual(bookTexts('[{"a":1},{"b":2}]'), ['{"a":1}', '{"b":2}']);
-  assert.deepEqual(bookTexts('{"a":1}\n\n{"b":2}\n'), ['{"a":1}', '{"b":2}']);
-  assert.deepEqual(bookTexts('\uFEFF[{"a":1}]'), ['{"a":1}']);
-  assert.deepEqual(bookTexts(''), []);
-  assert.equal(bookTexts('[{'), null);
 });
 
 test('pages come in order whichever thread is first, bad ones in their place', async () => {
