@@ -4,6 +4,7 @@ import tailwind from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 import { cpSync } from 'node:fs';
 import { build } from 'esbuild';
+import { compressed } from './scripts/compressed.mjs';
 import { preloads } from './scripts/preloads.mjs';
 
 /** Puts what runs beside the app into the server's folder, each as one file: the thread that plans, and the door that everybody comes in by. */
@@ -16,7 +17,7 @@ const beside = {
         entryPoints: { 'plan.thread': 'src/work/plan.thread.ts', entry: 'src/server/entry.ts' },
         outdir: 'dist/server',
         outExtension: { '.js': '.mjs' },
-        external: ['./app.mjs'],
+        external: ['./app.mjs', 'sirv', 'compression'],
         bundle: true,
         minify: true,
         platform: 'node',
@@ -43,7 +44,7 @@ const together = (id) => (id.includes('/lucide-react/') ? 'icons' : undefined);
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'standalone' }),
-  integrations: [react(), beside, preloads(), gallery],
+  integrations: [react(), beside, preloads(), compressed(), gallery],
   build: { serverEntry: 'app.mjs' },
   devToolbar: { enabled: false },
   vite: {

@@ -1,4 +1,7 @@
+import compression from 'compression';
 import { createServer, type IncomingMessage, type ServerResponse } from 'node:http';
+import { fileURLToPath } from 'node:url';
+import sirv from 'sirv';
 import { refusalAnswer } from '../wording/issues';
 import { EVERY_ANSWER, isApi, methodsOf, pathOf, turnedAway, type TurnedAway } from './door';
 import { errorPage } from './errorPage';
@@ -10,6 +13,10 @@ import * as servingText from '../wording/rooms/serving';
  * The server as it is started: it looks at each request, sends what every answer carries, writes the log, and hands on to the built app.
  */
 
+const LASTING = 'public, max-age=31536000, immutable';
+/** Seconds that what is being worked out may still take when the server is told to stop. */
+const LAST_SECONDS = 10;
+
 const settings = readSettings(process.env);
 if (typeof settings === 'string') stop(settings);
 const { host, port, names, log } = settings;
@@ -19,6 +26,19 @@ process.env.ASTRO_NODE_AUTOSTART = 'disabled';
 const app = (await import(/* @vite-ignore */ './app.mjs' as string)) as {
   handler: (request: IncomingMessage, response: ServerResponse) => void;
 };
+
+/** Files of the build, each beside its compressed copies; those with a hash in their name never change. */
+const files = sirv(fileURLToPath(new URL('../client', import.meta.url)), {
+  brotli: true,
+  gzip: true,
+  etag: true,
+  setHeaders: (response, path) =>
+    response.setHeader('cache-control', path.startsWith('/_astro/') ? LASTING : 'no-cache'),
+});
+const squeeze = compression();
+/** Pages are small, and made for each visit. */
+const squeezed = (request: IncomingMessage, response: ServerResponse, next: () => void) =>
+  squeeze(...([request, response, next] as unknown as Parameters<typeof squeeze>));
 
 const server = createServer((request, response) => {
   const start = performance.now();
@@ -31,7 +51,9 @@ const server = createServer((request, response) => {
   else {
     const preload = preloadHeader(path);
     if (preload) response.setHeader('link', preload);
-    app.handler(request, response);
+    // Answers of the API come as they are worked out: compressing would hold them back.
+    if (isApi(path)) app.handler(request, response);
+    else files(request, response, () => void squeezed(request, response, () => app.handler(request, response)));
   }
 });
 
@@ -45,6 +67,14 @@ server.listen(port, host, () => {
   if (log && at && typeof at === 'object')
     console.log(servingText.dovePathListensOn(host.includes(':') ? `[${host}]` : host, at.port));
 });
+
+// Told to stop it takes nothing new, and ends what it has begun.
+for (const signal of ['SIGTERM', 'SIGINT'] as const)
+  process.once(signal, () => {
+    server.close(() => process.exit(0));
+    server.closeIdleConnections();
+    setTimeout(() => process.exit(0), LAST_SECONDS * 1000).unref();
+  });
 
 function turnAway(
   request: IncomingMessage,

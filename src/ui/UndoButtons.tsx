@@ -5,19 +5,21 @@ import * as sharedText from '../wording/rooms/shared';
 
 interface Props<T> {
   readonly history: History<T>;
+  /** True where there is something else to be undone when the history is at its end. */
+  readonly more?: boolean;
   readonly onUndo: () => void;
   readonly onRedo: () => void;
 }
 
 /** One step back, one step forward again. */
-export function UndoButtons<T>({ history, onUndo, onRedo }: Props<T>) {
+export function UndoButtons<T>({ history, more = false, onUndo, onRedo }: Props<T>) {
   const deleted = useDeleted(({ bins }) => bins.length > 0);
   return (
     <span className="flex gap-2">
       <button
         type="button"
         className="button"
-        disabled={history.past.length === 0 && !deleted}
+        disabled={history.past.length === 0 && !deleted && !more}
         onClick={onUndo}
         aria-label={sharedText.undoEdit}
       >

@@ -53,7 +53,6 @@ test('the first four jobs: a child’s scale, a shift asked for, one string, a c
   await expect(chosenWay(page).first()).toContainText('3rd');
   await expect(cursorWords(page)).not.toContainText('open');
   await hand.say('C major one octave on the G string, any position');
-  await page.getByRole('button', { name: 'Remove this choice: going to 3rd position' }).click();
   await expect(cursorWords(page)).toContainText('C 4, finger');
   await hand.say('cello chromatic three octaves');
   await expect(word(page, 'Scale')).toHaveValue('chromatic');

@@ -69,6 +69,8 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     try {
       if (change) {
         const outcome = await doors.store.commit([change]);
+        // Another plan stands here by now: what becomes of this one is seen to behind it.
+        if (get().record.id !== record.id) return;
         if (outcome.kind === 'conflict') {
           if (outcome.current) await keepBoth(record);
           else gone();
@@ -82,6 +84,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       }
       withdraw();
     } catch (error) {
+      if (get().record.id !== record.id) return;
       set({ save: 'failed' });
       withdraw = doors.say({
         kind: 'trouble',
@@ -130,6 +133,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       selection: null,
       save,
       inUse: stored !== null,
+      begunFrom: null,
       history: doors.page.historyOf(record.id),
       before: null,
       beside: null,
@@ -166,6 +170,10 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   /** Writes what a plan that is no longer on the stand had still to get. */
   async function writeLeft(change: Change, record: PlanRecord): Promise<boolean> {
     try {
+      const kept = await doors.store.getPlan(record.id);
+      // A write that was under way may have brought it there.
+      if (kept && change.kind === 'updated' && hasAll(kept, change.to)) return true;
+      if (kept && change.kind === 'added') return true;
       const outcome = await doors.store.commit([change]);
       if (outcome.kind === 'conflict' && outcome.current) await addVersion(record);
       return true;
@@ -269,6 +277,9 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     watchAgain: () => watch(get().record.id),
   };
 }
+
+/** True where a record has all of some fields already. */
+const hasAll = (record: object, fields: object) => JSON.stringify({ ...record, ...fields }) === JSON.stringify(record);
 
 /** True where something is still to be written. */
 function isPending(save: SaveState): boolean {

@@ -76,6 +76,7 @@ export function createSession(doors: Doors) {
     const studentId = part.studentId === undefined ? record.studentId : part.studentId;
     const fresh = newRecord(request, doors.clock.now(), { studentId, typed: part.typed });
     saving.swap(fresh);
+    set({ begunFrom: record.id });
     doors.say({
       kind: 'done',
       message: appText.newPlanBegun(record.name || requestWords(record.request)),
@@ -84,13 +85,22 @@ export function createSession(doors: Doors) {
     void replan();
   }
 
+  /** Takes the plan that was begun back, and puts the one that stayed on the stand again. @returns it; null where that could not be */
+  async function goBack(staying: string): Promise<PlanRecord | null> {
+    set({ begunFrom: null });
+    const kept = await doors.store.getPlan(staying);
+    if (!kept) return null;
+    await saving.discard();
+    if (!(await saving.stand(kept, kept))) return null;
+    await replan();
+    return kept;
+  }
+
   /** Takes the plan that was begun back, and changes the one that stayed as it was meant. @returns whether it could */
   async function changeInstead(staying: string, begun: string): Promise<boolean> {
     const { record: fresh } = get();
-    const kept = fresh.id === begun ? await doors.store.getPlan(staying) : undefined;
+    const kept = fresh.id === begun ? await goBack(staying) : null;
     if (!kept) return false;
-    await saving.discard();
-    if (!(await saving.stand(kept, kept))) return false;
     const { request, typed, studentId } = fresh;
     put(request, { typed, studentId, written: undefined });
     // A name given by a person may be true of what was there before only.
@@ -106,7 +116,11 @@ export function createSession(doors: Doors) {
   function step(direction: Direction) {
     const { record, history } = get();
     const found = stepOf(history, direction);
-    if (!found) return;
+    if (!found) {
+      const { begunFrom } = get();
+      if (direction === 'back' && begunFrom) void goBack(begunFrom);
+      return;
+    }
     if (!stillFits(record, found.change)) {
       doors.say({ kind: 'done', message: STEP_BLOCKED });
       return;

@@ -70,6 +70,8 @@ export interface SessionState {
   readonly save: SaveState;
   /** True where the plan was given, practised or assigned; taken for true until the store has told. */
   readonly inUse: boolean;
+  /** The plan that stands here was begun in the place of another, which stays as it was; undo goes back to it. Null where it was not. */
+  readonly begunFrom: string | null;
   readonly ready: boolean;
   readonly history: History<Fields<Edited>>;
   /** The plan that stood before the last edit of the same notes, to say what the edit changed. */
@@ -112,6 +114,7 @@ export function sessionStore(): SessionStore {
     marking: false,
     save: 'saved',
     inUse: false,
+    begunFrom: null,
     ready: false,
     history: NO_HISTORY,
     before: null,

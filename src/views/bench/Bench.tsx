@@ -53,8 +53,8 @@ if (!import.meta.env.SSR) {
 
 /** The Bench: the brief, the picture of the plan and the plans to choose from. */
 export default function Bench() {
-  const { record, planning, chosen, standing, save, ready, history } = useBench(
-    useShallow(({ record, planning, chosen, standing, save, ready, history }) => ({
+  const { record, planning, chosen, standing, save, ready, history, begun } = useBench(
+    useShallow(({ record, planning, chosen, standing, save, ready, history, begunFrom }) => ({
       record,
       planning,
       chosen,
@@ -62,6 +62,7 @@ export default function Bench() {
       save,
       ready,
       history,
+      begun: begunFrom !== null,
     })),
   );
   const [palette, setPalette] = useState(false);
@@ -98,7 +99,7 @@ export default function Bench() {
             onChange={(event) => rename(event.target.value)}
           />
         </label>
-        <UndoButtons history={history} onUndo={undo} onRedo={redo} />
+        <UndoButtons history={history} more={begun} onUndo={undo} onRedo={redo} />
         <button type="button" className="button" onClick={() => setPalette(true)}>
           {benchPlanText.commands}
         </button>

@@ -481,6 +481,33 @@ test('who meant the plan itself has it changed; what was begun goes, and the nam
   assert.deepEqual(one.state().record.request, SCALE);
 });
 
+test('undo takes back that a plan was begun: the one that stayed stands again', async () => {
+  const one = world();
+  const record = await one.opened(newRecord(SCALE, 0, { name: 'For Friday' }));
+  one.session.changeRequest(scaleOn('B3'));
+  await one.turn(1000);
+  const begun = one.state().record.id;
+  one.session.undo();
+  one.session.undo();
+  await settle();
+  assert.equal(one.state().record.id, record.id);
+  assert.deepEqual(one.plans.get(record.id), record);
+  assert.equal(one.plans.has(begun), false);
+});
+
+test('a write of the plan that stays, under way when another begins, is not taken for the new one’s', async () => {
+  const one = world();
+  const record = await one.opened(newRecord(SCALE, 0, { name: 'For Friday' }));
+  one.session.change({ name: 'For Saturday' });
+  void one.session.saveNow();
+  one.session.changeRequest(scaleOn('B3'));
+  await one.turn(1000);
+  await one.turn(1000);
+  assert.equal(one.state().save, 'saved');
+  assert.equal(one.plans.size, 2);
+  assert.equal(one.plans.get(record.id)?.name, 'For Saturday');
+});
+
 test('the plan of one student turned to another is a plan of its own; one of nobody’s becomes somebody’s', async () => {
   const one = world();
   const wrens = await one.opened(newRecord(SCALE, 0, { studentId: 'wren', name: 'Scale' }));
