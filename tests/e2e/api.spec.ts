@@ -1,5 +1,6 @@
 import { expect, test } from './shared';
 import { plan, type PlanRequest } from '../../src/core';
+import { aBookHoldsAt, nestedTooDeep, tooManyItems } from '../../src/wording/rooms/serving';
 
 const good: PlanRequest = {
   instrument: 'violin',
@@ -157,4 +158,31 @@ test('a page names the scripts it begins with, and they are there', async ({ req
     for (const file of files) expect((await request.get(file)).headers()['content-type'], file).toContain('javascript');
   }
   expect((await request.get('/api/schema/plan')).headers().link).toBeUndefined();
+});
+
+test('what is nested too deep or has too many items is refused before anything is built of it', async ({ request }) => {
+  const send = async (path: string, data: string) => {
+    const response = await request.post(path, {
+      data: Buffer.from(data),
+      headers: { 'content-type': 'application/json' },
+    });
+    return { status: response.status(), message: (await response.json()).error.issues[0].message as string };
+  };
+  expect(await send('/api/book', '['.repeat(7_000_000))).toEqual({ status: 422, message: nestedTooDeep(16) });
+  const wrong = JSON.stringify({ ...good, material: { type: 'notes', notes: Array.from({ length: 900_000 }, () => 1) } });
+  expect(await send('/api/plan', wrong)).toEqual({ status: 422, message: tooManyItems(20_000) });
+  const many = `[${Array.from({ length: 2001 }, () => '{}').join()}]`;
+  expect(await send('/api/book', many)).toEqual({ status: 422, message: aBookHoldsAt(2000) });
+});
+
+test('pages and scripts come compressed, scripts for good; a range that cannot be met is 416', async ({ request }) => {
+  const page = await request.get('/', { headers: { 'accept-encoding': 'br' } });
+  expect(page.headers()['content-encoding']).toBe('br');
+  const [script] = /\/_astro\/[\w.-]+\.js/.exec(page.headers().link) ?? [''];
+  for (const coding of ['br', 'gzip']) {
+    const headers = (await request.get(script, { headers: { 'accept-encoding': coding } })).headers();
+    expect(headers['content-encoding']).toBe(coding);
+    expect(headers['cache-control']).toContain('immutable');
+  }
+  expect((await request.get(script, { headers: { range: 'bytes=999999999-' } })).status()).toBe(416);
 });

@@ -5,6 +5,7 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './shared';
 import { BROWSER } from '../../scripts/server.mjs';
 import { openBench, openStudio, saved, setWord, staffFingers } from './bench';
+import * as appText from '../../src/wording/rooms/app';
 import * as practiceViewsText from '../../src/wording/rooms/practiceViews';
 import { STEP_BLOCKED } from '../../src/wording/storage';
 import * as lessonViewsText from '../../src/wording/rooms/lessonViews';
@@ -58,9 +59,9 @@ test('two pages that changed the same plan at once both keep theirs', async ({ c
   await openBench(two, '/');
   // The second page's change waits to be kept while the first page keeps its own.
   await fill(two, true);
-  await setWord(two, 'Key', 'F');
+  await setWord(two, 'Positions', 'any position');
   await expect(two.getByTestId('save-state')).toHaveText('Not saved');
-  await setWord(one, 'Key', 'G');
+  await setWord(one, 'Positions', 'first position only');
   await saved(one);
   await fill(two, false);
   await two.getByRole('button', { name: 'Try again' }).click();
@@ -69,12 +70,12 @@ test('two pages that changed the same plan at once both keep theirs', async ({ c
   const third = await context.newPage();
   await openBench(third, '/');
   const kept = [
-    ['Wren: G major scale, two octaves, violin', 'G'],
-    ['Wren: F major scale, two octaves, violin (second version)', 'F'],
+    ['Wren: E♭ major scale, two octaves, violin', 'first position only'],
+    ['Wren: E♭ major scale, two octaves, violin (second version)', 'any position'],
   ] as const;
-  for (const [name, key] of kept) {
+  for (const [name, words] of kept) {
     await third.getByRole('button', { name, exact: true }).click();
-    await expect(third.getByLabel('Key', { exact: true })).toHaveValue(key);
+    await expect(positions(third)).toHaveText(words);
   }
 });
 
@@ -336,4 +337,47 @@ test('undo in the log takes nothing that another page wrote since', async ({ con
   await expect(mine).toHaveValue('Mine');
   await one.getByRole('button', { name: 'Undo edit' }).click();
   await expect(theirs).toHaveValue(before);
+});
+
+test('another scale on a plan with a name begins a plan of its own; undo goes back, and who meant the plan has it changed', async ({
+  page,
+}) => {
+  await openBench(page, '/?demo');
+  await page.getByLabel('Name of this plan').fill('For Friday');
+  await saved(page);
+  const key = page.getByLabel('Key', { exact: true });
+  await setWord(page, 'Key', 'G');
+  await expect(page.getByText(appText.newPlanBegun('For Friday'))).toBeVisible();
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('');
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('For Friday');
+  await expect(key).toHaveValue('Eb');
+  await setWord(page, 'Key', 'F');
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('');
+  await saved(page);
+  await page.getByRole('button', { name: appText.changeThisPlanInstead }).click();
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('For Friday');
+  await expect(key).toHaveValue('F');
+  await page.getByRole('button', { name: /^Call it/ }).click();
+  await expect(page.getByLabel('Name of this plan')).toHaveValue('');
+  await saved(page);
+  await page.reload();
+  await expect(key).toHaveValue('F');
+});
+
+test('a brief typed in whole never overwrites a saved plan, and leaves its wishes behind', async ({ page }) => {
+  await openBench(page, '/?demo');
+  const typed = page.getByLabel('Type the brief');
+  await typed.fill('D major one octave no open strings');
+  await typed.press('Enter');
+  await expect(page.getByLabel('Key', { exact: true })).toHaveValue('D');
+  await saved(page);
+  await typed.fill('A major one octave');
+  await typed.press('Enter');
+  await expect(page.getByLabel('Key', { exact: true })).toHaveValue('A');
+  await expect(page.getByText('no open strings', { exact: true })).toHaveCount(0);
+  await saved(page);
+  for (const name of ['D major', 'A major', 'E♭ major'])
+    await expect(page.getByRole('button', { name: new RegExp(`^Wren: ${name} scale`) }).first()).toBeAttached();
 });
