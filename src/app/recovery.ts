@@ -1,6 +1,7 @@
 import { recoverDrafts } from '../store/drafts';
 import { clearOldTrash } from '../store/write';
 import { say } from './notices';
+import { dayOf } from './practice/calendar';
 import * as appText from '../wording/rooms/app';
 
 /*
@@ -12,5 +13,5 @@ export async function recover() {
   const recovered = await recoverDrafts();
   const copies = recovered.filter((how) => how === 'copy');
   if (copies.length > 0) say({ kind: 'done', message: appText.yourLastEditWas });
-  void clearOldTrash().catch(() => undefined);
+  void clearOldTrash(dayOf(Date.now())).catch(() => undefined);
 }

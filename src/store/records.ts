@@ -58,6 +58,8 @@ export interface Memory {
 export interface Trashed {
   readonly id: string;
   readonly deletedAt: number;
+  /** How many days the program had been used then. */
+  readonly dayOfUse?: number;
   /** What it is called in the list of what was deleted. */
   readonly words: string;
   readonly changes: readonly object[];

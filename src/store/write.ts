@@ -1,3 +1,4 @@
+import { countDayOfUse, daysOfUse } from './daysOfUse';
 import { Dexie } from 'dexie';
 import { broughtBackName } from '../wording/storage';
 import { fits, reversed, sameContent, withFields, type Change } from './changes';
@@ -97,7 +98,7 @@ export async function writeAll(changes: readonly Change[], words: string, now: n
     });
   }
   const bin = undone.some(({ kind }) => kind === 'removed') ? crypto.randomUUID() : null;
-  if (bin) await db.bin.add({ id: bin, deletedAt: now, words, changes: undone });
+  if (bin) await db.bin.add({ id: bin, deletedAt: now, dayOfUse: daysOfUse(), words, changes: undone });
   await countAnew(changes);
   return { kind: 'written', records, bin };
 }
@@ -224,12 +225,19 @@ export async function takeFromTrash(id: string): Promise<TakenBack | null> {
   return taken;
 }
 
-/** Days that something deleted is kept. */
+/** Days of use that something deleted is kept. */
 export const TRASH_DAYS = 30;
 
-/** Drops what has lain in the bin for its time, with all that goes with a student who is gone for good. */
-export async function clearOldTrash(now = Date.now()): Promise<void> {
-  const old = db.bin.where('deletedAt').below(now - TRASH_DAYS * 86_400_000);
+/**
+ * Drops what has lain in the bin for its time, with all that goes with a student who is gone for good. Its time is counted in days on which the program was
+ * opened: a clock that is wrong once clears nothing.
+ * @param today as "2026-11-26"
+ */
+export async function clearOldTrash(today: string): Promise<void> {
+  const days = countDayOfUse(today);
+  // What was deleted before days of use were counted begins now.
+  await db.bin.filter(({ dayOfUse }) => dayOfUse === undefined).modify({ dayOfUse: days });
+  const old = db.bin.filter(({ dayOfUse = days }) => days - dayOfUse > TRASH_DAYS);
   const changes = (await old.toArray()).flatMap((binned) => binned.changes as readonly Change[]);
   const gone = changes.flatMap((change) =>
     change.kind === 'removed' && change.table === 'students' ? [change.record.id] : [],

@@ -205,7 +205,7 @@ export const STEP_BLOCKED =
 
 /** A step of undo on something that is not there any more. */
 export const STEP_GONE =
-  'This step is not taken back: what it changed was deleted. “Deleted” in the Studio has it for 30 days.';
+  'This step is not taken back: what it changed was deleted. “Deleted” in the Studio has it for 30 days of use.';
 
 /** Something that was deleted on another page while it was edited here. */
-export const DELETED_MEANWHILE = 'This was deleted on another page. “Deleted” in the Studio has it for 30 days.';
+export const DELETED_MEANWHILE = 'This was deleted on another page. “Deleted” in the Studio has it for 30 days of use.';

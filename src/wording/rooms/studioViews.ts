@@ -1,5 +1,5 @@
 export const deleted = (count: number) => `Deleted (${count})`;
-export const keptForDays = (binDays: number) => `Kept for ${binDays} days.`;
+export const keptForDays = (binDays: number) => `Kept for ${binDays} days on which the program is opened.`;
 export const something = 'Something';
 export const it = 'it';
 export const bringBack = (it: string) => `Bring back ${it}`;
@@ -17,7 +17,7 @@ export const removeTheExampleStudio = 'Remove the example studio';
 export const emptyTheStudio = 'Empty the studio …';
 export const emptyTheStudioAsked = 'Empty the studio?';
 export const thisDeletesTheyStay = (listed: string, binDays: number) =>
-  `This deletes ${listed}. They stay under “Deleted” for ${binDays} days and can be brought back from there. A backup file keeps them for longer.`;
+  `This deletes ${listed}. They stay under “Deleted” for ${binDays} days of use and can be brought back from there. A backup file keeps them for longer.`;
 export const leaveItAsIt = 'Leave it as it is';
 export const emptyTheStudioLabel = 'Empty the studio';
 

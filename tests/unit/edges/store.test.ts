@@ -105,16 +105,20 @@ test('an edit is taken back where its fields still are as it left them, and else
   assert.deepEqual(await takeBack([change]), { back: 0, copies: 0, left: 1 });
 });
 
-test('the bin keeps for its days and no longer', async () => {
-  const now = Date.now();
-  const day = 86_400_000;
-  await commit([removal(first)], 'old', now - (TRASH_DAYS + 1) * day);
-  await commit([removal(second)], 'young', now - (TRASH_DAYS - 1) * day);
-  await clearOldTrash(now);
-  assert.deepEqual(
-    (await db.bin.toArray()).map(({ words }) => words),
-    ['young'],
-  );
+test('the bin keeps for thirty days on which the program was opened, whatever the clock says', async () => {
+  const words = async () => (await db.bin.toArray()).map((row) => row.words).sort();
+  const day = (n: number) => new Date(Date.UTC(2026, 0, 1 + n)).toISOString().slice(0, 10);
+  await clearOldTrash(day(0));
+  await commit([removal(first)], 'old');
+  await db.bin.add({ id: 'before', deletedAt: 0, words: 'from before days were counted', changes: [] });
+  // A year ahead and back again, many times over: two days of use.
+  for (let n = 0; n < 50; n++) for (const jump of [day(365), day(0)]) await clearOldTrash(jump);
+  assert.equal((await words()).length, 2);
+  for (let n = 1; n < TRASH_DAYS; n++) await clearOldTrash(day(n));
+  await commit([removal(second)], 'young');
+  assert.deepEqual(await words(), ['from before days were counted', 'old', 'young']);
+  for (const n of [0, 1, 2]) await clearOldTrash(day(TRASH_DAYS + n));
+  assert.deepEqual(await words(), ['young']);
 });
 
 test('a rotten row hides nothing: it is told apart with what is wrong, and the others are listed', async () => {
