@@ -21,9 +21,13 @@ function ratingOf({ right, took }: Pick<AnswerRecord, 'right' | 'took'>) {
   return took > SLOW ? Rating.Hard : took < QUICK ? Rating.Easy : Rating.Good;
 }
 
-/** What is remembered after some answers to one card, in whatever order they come. */
-function memoryOf(answers: readonly AnswerRecord[]): Memory | null {
-  const inOrder = [...answers].sort((a, b) => a.at - b.at || a.id.localeCompare(b.id));
+/** In ms. What is dated later than tomorrow comes from a clock that went wrong. */
+const A_DAY = 86_400_000;
+
+/** What is remembered after some answers to one card, in whatever order they come; those dated ahead are set aside. */
+function memoryOf(answers: readonly AnswerRecord[], now: number): Memory | null {
+  const counted = answers.filter(({ at }) => at <= now + A_DAY);
+  const inOrder = counted.sort((a, b) => a.at - b.at || a.id.localeCompare(b.id));
   const [first] = inOrder;
   if (!first) return null;
   let card = createEmptyCard(first.at);
@@ -38,7 +42,7 @@ function memoryOf(answers: readonly AnswerRecord[]): Memory | null {
 }
 
 /** Works out anew when the cards come again that some changes touch; inside a transaction over answers and memories. */
-export async function recallCards(changes: readonly Change[]): Promise<void> {
+export async function recallCards(changes: readonly Change[], now: number): Promise<void> {
   const cards = new Set<string>();
   for (const change of changes)
     if (change.table === 'answers' && change.kind !== 'updated') cards.add(change.record.cardId);
@@ -48,10 +52,30 @@ export async function recallCards(changes: readonly Change[]): Promise<void> {
     .anyOf([...cards])
     .toArray();
   const byCard = group(all, ({ cardId }) => cardId);
-  await db.memories.bulkPut([...byCard.values()].flatMap((answers) => memoryOf(answers) ?? []));
+  await db.memories.bulkPut([...byCard.values()].flatMap((answers) => memoryOf(answers, now) ?? []));
 }
 
 /** What is remembered of a student's cards. */
 export function memoriesOf(studentId: string): Promise<Memory[]> {
   return answered(Promise.resolve(db.memories.where('studentId').equals(studentId).toArray()));
+}
+
+/**
+ * Works out anew what was remembered by a clock that had gone ahead, so that it hides no card.
+ * @returns how many answers are dated ahead, and set aside until their day
+ */
+export async function setAnswersAheadAside(studentId: string, now: number): Promise<number> {
+  const isAhead = ({ at }: AnswerRecord) => at > now + A_DAY;
+  const ahead = await answered(
+    Promise.resolve(db.answers.where('studentId').equals(studentId).filter(isAhead).toArray()),
+  );
+  if (ahead.length === 0) return 0;
+  const cards = [...new Set(ahead.map(({ cardId }) => cardId))];
+  await db.transaction('rw', db.answers, db.memories, async () => {
+    const all = await db.answers.where('cardId').anyOf(cards).toArray();
+    const byCard = group(all, ({ cardId }) => cardId);
+    await db.memories.bulkDelete(cards);
+    await db.memories.bulkPut([...byCard.values()].flatMap((answers) => memoryOf(answers, now) ?? []));
+  });
+  return ahead.length;
 }

@@ -165,7 +165,7 @@ async function countAnew(changes: readonly Change[]): Promise<void> {
   const touches = (name: TableName) => changes.some(({ table }) => table === name);
   // A transaction does not outlive a wait for nothing.
   if (days && (touches('sessions') || touches('repetitions'))) await days.recountDays(changes);
-  if (cards && touches('answers')) await cards.recallCards(changes);
+  if (cards && touches('answers')) await cards.recallCards(changes, Date.now());
 }
 
 /** What became of changes that were taken back. */

@@ -10,6 +10,7 @@ import { ladderLabels } from '../../drawing/sheet/sheetParts';
 import { offerFile } from '../files';
 import { meaningOf, type Meaning } from '../meaning';
 import { say } from '../notices';
+import { dayOf, isFuture } from '../practice/calendar';
 import { edit } from '../editing';
 import { save } from '../writes';
 import type { SheetChoices } from '../../drawing/sheet/sheet';
@@ -35,10 +36,16 @@ export function useOtherPlans(record: PlanRecord): readonly PlanRecord[] {
   return plans.filter((plan) => plan.id !== id && plan.studentId === studentId && !plan.tags.includes('drill'));
 }
 
+/** The last lesson there was; one dated in the future is none. */
+async function lastLesson(studentId: string) {
+  const today = dayOf(Date.now());
+  return (await lessonsOf(studentId)).find(({ day }) => !isFuture(day, today));
+}
+
 /** The lines of a sheet as they stand: those that were written, else the goal of the last lesson. */
 export function useSheetLines(record: PlanRecord): SheetLines & { readonly goalBpm?: number } {
   const { studentId } = record;
-  const lesson = useLiveQuery(async () => (studentId ? (await lessonsOf(studentId))[0] : undefined), [studentId]);
+  const lesson = useLiveQuery(() => (studentId ? lastLesson(studentId) : undefined), [studentId]);
   const kept = useLiveQuery(async () => (await listPlans()).find(({ id }) => id === record.id)?.sheet, [record.id]);
   const sheet = kept ?? record.sheet;
   const goalBpm = lesson?.assigned.find(({ planId }) => planId === record.id)?.goalBpm;

@@ -1,4 +1,6 @@
+import { useEffect, useState } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
+import { setAnswersAheadAside } from '../../store/reviewSchedule';
 import { daysOf } from '../../store/days';
 import { sessionsOf } from '../../store/read';
 import type { StudentRecord } from '../../core';
@@ -50,4 +52,21 @@ async function wordsFor(id: string, now: number, today: string): Promise<string>
     asks > 0 ? counted(asks, 'question') : '',
   ];
   return parts.filter((part) => part !== '').join(', ');
+}
+
+/** How many answers of a student are dated ahead; what they made the cards forget is put right. */
+export function useAnswersAhead(studentId: string | undefined): number {
+  const [ahead, setAhead] = useState(0);
+  useEffect(() => {
+    let here = true;
+    if (studentId === undefined) return;
+    setAnswersAheadAside(studentId, Date.now()).then(
+      (count) => here && setAhead(count),
+      () => undefined,
+    );
+    return () => {
+      here = false;
+    };
+  }, [studentId]);
+  return ahead;
 }

@@ -1,8 +1,10 @@
-import type { SessionRecord } from '../../core';
+import type { SessionRecord, StudentRecord } from '../../core';
+import { sessionsOf } from '../../store/read';
 import { say } from '../notices';
 import { remove, save } from '../writes';
-import { dayOf, dayWords } from './calendar';
+import { dayOf, daysFrom, dayWords } from './calendar';
 import { edit } from '../editing';
+import { TREND_DAYS } from './overview';
 import * as appText from '../../wording/rooms/app';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
 
@@ -56,7 +58,13 @@ export function endLeft(entry: SessionRecord) {
 }
 
 /** The log as a table for other programs. */
-export async function offerCsv(name: string, entries: readonly SessionRecord[]) {
+/** Entries from before the days that an overview reads. */
+export async function earlierSessions(studentId: string): Promise<SessionRecord[]> {
+  return sessionsOf(studentId, '', daysFrom(dayOf(Date.now()), -TREND_DAYS - 1));
+}
+
+export async function offerCsv({ id, name }: StudentRecord) {
+  const entries = await sessionsOf(id);
   const [{ logCsv }, { offerFile }] = await Promise.all([import('./csv'), import('../files')]);
   if (entries.length === 0) say({ kind: 'done', message: practiceAppText.theLogIsEmpty });
   else offerFile(logCsv(entries), `practice-log-${name || 'student'}-${dayOf(Date.now())}.csv`, 'text/csv');

@@ -23,7 +23,7 @@ import * as practiceAppText from '../../wording/rooms/practiceApp';
  */
 
 /** Days that trends look back on. */
-const TREND_DAYS = 42;
+export const TREND_DAYS = 42;
 /** Days that are read whole: eight weeks, as Progress shows them first. */
 export const OVERVIEW_DAYS = 56;
 
@@ -38,7 +38,9 @@ export interface Overview {
   readonly days: readonly DaySum[];
   readonly sums: Sums;
   readonly trends: readonly Trend[];
+  /** The latest first; those dated in the future are told apart. */
   readonly lessons: readonly LessonRecord[];
+  readonly futureLessons: readonly LessonRecord[];
   readonly cards: readonly CardRecord[];
   readonly cardsDue: number;
 }
@@ -68,7 +70,8 @@ async function overviewOf(studentId: string, now: number): Promise<Overview> {
     sessions,
     days: counted,
     sums,
-    lessons,
+    lessons: lessons.filter(({ day }) => !isFuture(day, today)),
+    futureLessons: lessons.filter(({ day }) => isFuture(day, today)),
     cards,
     cardsDue,
     plans: plans.filter((plan) => plan.studentId === studentId),

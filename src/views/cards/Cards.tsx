@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { startAsking, stopAsking, useAsking } from '../../app/practice/asking';
+import { useAnswersAhead } from '../../app/practice/due';
 import { useOverview } from '../../app/practice/overview';
 import { usePlayer } from '../../app/practice/player';
 import { Head } from '../../ui/Head';
@@ -18,6 +19,7 @@ export default function Cards() {
   const overview = useOverview(student?.id);
   const asking = useAsking();
   useEffect(() => stopAsking, [student?.id]);
+  const ahead = useAnswersAhead(student?.id);
   const over = asking.answered > 0 && !asking.card;
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
@@ -44,6 +46,7 @@ export default function Cards() {
                   ? `${counted(asking.answered, 'answer')}, ${asking.wrong === 0 ? cardBoxText.allRight : cardBoxText.wrong(asking.wrong)}.`
                   : dueWords(overview.cardsDue, overview.cards.length)}
               </h2>
+              {ahead > 0 && <p role="alert">{cardBoxText.answersAhead(counted(ahead, 'answer'))}</p>}
               {over && overview.cardsDue > 0 && <p>{cardBoxText.stillToAnswer(counted(overview.cardsDue, 'card'))}</p>}
               {overview.cardsDue > 0 && (
                 <button

@@ -20,6 +20,7 @@ import { Nobody, PlayerPick } from '../../ui/PlayerPick';
 import { PracticeUndo } from '../../ui/PracticeUndo';
 import { Section } from '../../ui/Section';
 import { TrendList } from '../../ui/TrendList';
+import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { Happened } from './Happened';
 import { WeekItems } from './WeekItems';
@@ -72,6 +73,11 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
           <h2 id="happened" className="font-serif text-xl font-semibold">
             {earlier[0] ? lessonViewsText.since(dayWords(earlier[0].day)) : lessonViewsText.whatHappened}
           </h2>
+          {overview.futureLessons.length > 0 && (
+            <p role="alert" className="border-l-4 border-madder px-3">
+              {lessonViewsText.lessonsInTheFuture(counted(overview.futureLessons.length, 'lesson'))}
+            </p>
+          )}
           <Happened overview={overview} last={earlier[0]} />
         </section>
         <section aria-labelledby="says" className={CARD}>

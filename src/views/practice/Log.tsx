@@ -1,7 +1,8 @@
+import { useLiveQuery } from 'dexie-react-hooks';
 import { Download, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { dayWords, isDay } from '../../app/practice/calendar';
-import { addEntry, editEntry, offerCsv, removeEntry, type LogEdit } from '../../app/practice/log';
+import { addEntry, earlierSessions, editEntry, offerCsv, removeEntry, type LogEdit } from '../../app/practice/log';
 import type { Overview } from '../../app/practice/overview';
 import { practiceAddress } from '../../app/practice/address';
 import type { SessionRecord, StudentRecord } from '../../core';
@@ -21,7 +22,10 @@ interface Props {
 /** The log: by date, or by kind of place; every word of it can be changed. */
 export function Log({ student, overview }: Props) {
   const [by, setBy] = useState<'date' | 'place'>('date');
-  const { sessions, future, plans } = overview;
+  const { future, plans } = overview;
+  const [whole, setWhole] = useState(false);
+  const earlier = useLiveQuery(() => (whole ? earlierSessions(student.id) : []), [whole, student.id]) ?? [];
+  const sessions = [...overview.sessions, ...earlier];
   const planIds = plans.map(({ id }) => id);
   return (
     <section aria-labelledby="log" className="rounded-lg border border-rule bg-sheet px-4 py-3">
@@ -48,7 +52,7 @@ export function Log({ student, overview }: Props) {
         <button
           type="button"
           className="button flex items-center gap-1"
-          onClick={() => void offerCsv(student.name, [...future, ...sessions])}
+          onClick={() => void offerCsv(student)}
         >
           <Download size={17} aria-hidden /> {practiceViewsText.csv}
         </button>
@@ -72,6 +76,11 @@ export function Log({ student, overview }: Props) {
         </ul>
       ) : (
         <PlaceTable sums={overview.sums} />
+      )}
+      {by === 'date' && !whole && (
+        <button type="button" className="button mt-1" onClick={() => setWhole(true)}>
+          {practiceViewsText.earlierEntries}
+        </button>
       )}
       {sessions.length === 0 && <p className="text-faded">{practiceViewsText.nothingWasPractisedIn}</p>}
     </section>

@@ -40,3 +40,6 @@ export const remove = (name: string) => `Remove ${name}`;
 export const takeOut = 'Take out';
 export const nothingYet = 'Nothing yet.';
 export const theDeckWasRemoved = (name: string) => `The deck “${name}” was removed.`;
+
+export const answersAhead = (counted: string) =>
+  `${counted} dated in the future, from a clock that was wrong: kept, and not counted before that day.`;

@@ -52,3 +52,6 @@ export const tempoReached = 'Tempo reached';
 export const lookedBackOn = 'Looked back on';
 export const plan = 'Plan';
 export const noTempoWasReached = 'No tempo was reached yet. Practise a metronome ladder, and it shows here.';
+
+export const lessonsInTheFuture = (counted: string) =>
+  `${counted} dated in the future: kept, and not counted before that day. If the clock of this computer was wrong when it was made, make it again today.`;

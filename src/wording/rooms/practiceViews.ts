@@ -113,3 +113,5 @@ export const howManySteps = 'How many steps';
 export const beatsEachStep = 'Beats each step';
 export const remindersAtTheTurning = 'Reminders at the turning point, one at a time';
 export const beforeYouBeginIn = (position: string) => `Before you begin, in ${position}`;
+
+export const earlierEntries = 'Show earlier entries';

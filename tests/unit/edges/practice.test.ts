@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import fc from 'fast-check';
-import { heardOf, type HeardAs, type SessionRecord } from '../../../src/core';
+import { heardOf, type AnswerRecord, type HeardAs, type LessonRecord, type SessionRecord } from '../../../src/core';
 import { db } from '../../../src/store/db';
 import { dayKey, daySum } from '../../../src/store/days';
 import { demoStudio } from '../../../src/store/demoStudio';
@@ -15,6 +15,8 @@ import {
   readPracticeFile,
   type PracticeReading,
 } from '../../../src/store/practiceFile';
+import { memoriesOf, setAnswersAheadAside } from '../../../src/store/reviewSchedule';
+import { isInUse } from '../../../src/store/uses';
 import { commit, takeFromTrash } from '../../../src/store/write';
 import { judged, sessionFor } from '../../support/log';
 import { runs } from '../../support/runs';
@@ -201,4 +203,44 @@ test('files that are broken, foreign, later or of nobody are refused in a senten
   );
   assert.ok(reading.kind === 'practice');
   assert.deepEqual([reading.lists.sessions?.length, reading.aside], [1, 2]);
+});
+
+test('card answers dated ahead are set aside and hide no card, also those that a wrong clock has worked with', async () => {
+  const now = Date.parse('2026-11-20T16:00:00Z');
+  const year = 365 * 86_400_000;
+  const answer = (cardId: string, at: number): AnswerRecord => ({
+    ...{ id: crypto.randomUUID(), cardId, studentId: wren.id, at, right: true, took: 5000 },
+  });
+  await db.answers.bulkAdd([answer('both', now - 1000), answer('both', now + year), answer('ahead', now + year)]);
+  // As it was worked out while the clock was a year ahead.
+  const memory = (id: string) => ({ id, studentId: wren.id, due: now + year + 86_400_000, answers: 1, wrong: 0 });
+  await db.memories.bulkPut([memory('both'), memory('ahead'), { ...memory('other'), due: now + 1000 }]);
+  assert.equal(await setAnswersAheadAside(wren.id, now), 2);
+  const left = new Map((await memoriesOf(wren.id)).map((one) => [one.id, one]));
+  assert.equal(left.has('ahead'), false, 'never asked, as far as this clock knows');
+  assert.equal(left.get('both')?.answers, 1);
+  assert.ok((left.get('both')?.due ?? Infinity) < now + year);
+  assert.equal(left.get('other')?.due, now + 1000);
+  assert.equal(await db.answers.count(), 3, 'the answers are kept');
+  // When their day has come they count.
+  assert.equal(await setAnswersAheadAside(wren.id, now + 2 * year), 0);
+});
+
+test('a plan that was practised, assigned or given is in use; others are not', async () => {
+  const [plan, other] = studio.plans.filter(({ studentId }) => studentId === wren.id);
+  assert.equal(await isInUse(plan), false);
+  await db.sessions.add(sessionFor(wren.id, DAY, { planId: plan.id }));
+  assert.equal(await isInUse(plan), true);
+  assert.equal(await isInUse(other), false);
+  const copy = { ...other, id: crypto.randomUUID(), studentId: pip.id, givenFrom: other.id };
+  await db.plans.add(copy);
+  assert.deepEqual([await isInUse(other), await isInUse(copy)], [true, true]);
+  const [third] = studio.plans.filter(({ studentId }) => studentId === pip.id);
+  assert.equal(await isInUse(third), false);
+  const lesson: LessonRecord = {
+    ...{ id: 'lesson', studentId: pip.id, day: DAY, minutes: 20, items: [], goal: '', words: '' },
+    ...{ assigned: [{ planId: third.id, what: 'Scale', words: '' }], createdAt: 0, changedAt: 0 },
+  };
+  await db.lessons.add(lesson);
+  assert.equal(await isInUse(third), true);
 });
