@@ -22,7 +22,7 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
   if (plans.length === 0) return null;
   const shown = all || chosen >= FIRST ? plans : plans.slice(0, FIRST);
   const demand = plans[chosen]?.demand;
-  const dearest = Math.max(...plans.map(({ cost }) => cost));
+  const dearest = Math.max(...plans.filter(hasDifficulty).map(({ cost }) => cost));
   return (
     <section aria-labelledby="alternatives">
       <div className="ways-head" data-testid="ways-head">
@@ -58,7 +58,7 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
                 {plan.changes ? tradeWords(plan.changes) : benchPlanText.theEasiestForThis}
               </span>
               <span className="sr-only">, </span>
-              <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />
+              {hasDifficulty(plan) && <Difficulty share={dearest > 0 ? plan.cost / dearest : 0} />}
             </button>
             {at !== chosen && (
               <button
@@ -119,6 +119,9 @@ function keyOf({ way }: Plan, own: boolean): string {
 function nameOf(plan: Plan, own: boolean, speech: Speech): string {
   return own ? benchPlanText.theSavedFingering : planName(plan, speech);
 }
+
+/** Another school counts its hand by other frames: what it costs says nothing beside the rest. */
+const hasDifficulty = ({ way }: Plan) => way?.code !== 'school';
 
 /** How hard a way is beside the hardest shown, as a bar at its foot. */
 function Difficulty({ share }: { readonly share: number }) {

@@ -45,6 +45,15 @@ function costUnder(request: PlanRequest, { steps }: Plan): number {
   return plan({ ...request, rules: { ...request.rules, locks: all } }).plans[0]?.cost ?? Infinity;
 }
 
+test('no two ways are alike in strings, fingers and positions', () => {
+  for (const { request, response } of corpus()) {
+    const held = response.plans.map(({ steps }) =>
+      steps.map(({ position, stops }) => [position, ...stops.map(({ string, finger }) => string + finger)].join('/')).join(' '),
+    );
+    assert.equal(new Set(held).size, held.length, JSON.stringify(request));
+  }
+});
+
 test('each way differs from every cheaper plan in what a player feels, and is better in something; names are unique', () => {
   let ways = 0;
   for (const { request, response } of corpus(250)) {

@@ -2,6 +2,7 @@ import { comesBackAlike, masked, type Path } from '../graph';
 import { requestWeights } from '../cost';
 import type { Weights } from '../../vocabulary';
 import { plansOf } from '../answer';
+import { heldAlike } from '../explain';
 import { passesOver, type Passes } from '../search';
 import type { PlanRequest, Plan, ResponseEvent } from '../../vocabulary';
 import { bestNear, bestPath, searchedFor, withCosts, type Laid, type Searched } from '../searched';
@@ -66,6 +67,8 @@ export function waysBeside(best: Best, events: readonly ResponseEvent[], most: n
     }
     left[at] = null;
     const { way } = next;
+    // Two demands may be met by the same fingers: that is one way.
+    if ([plan, ...shown.map((other) => other.plan)].some((other) => samePlay(other, way.plan))) continue;
     const traits = traitsOf(way.plan, events);
     if (!seen.every((cheaper) => worthBeside(traits, cheaper))) continue;
     shown.push({ ...way, plan: { ...way.plan, changes: changesOf(traits, own) } });
@@ -73,6 +76,9 @@ export function waysBeside(best: Best, events: readonly ResponseEvent[], most: n
   }
   return shown;
 }
+
+/** True where every note is held alike: the same strings, fingers and position. */
+const samePlay = (one: Plan, other: Plan) => one.steps.every((step, at) => heldAlike(step, other.steps[at]));
 
 /** Where the cheapest lies: of those that cost the same one that is not worked out yet, or else the first. */
 function cheapest(list: readonly (Open | Found | null)[]): number {
