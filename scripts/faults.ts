@@ -5,6 +5,7 @@
  * Build first: npm run build.
  */
 import { parseArgs } from 'node:util';
+import { Worker } from 'node:worker_threads';
 import { chromium } from '@playwright/test';
 import fc from 'fast-check';
 import { answerFault, demandingRequest, hostileRequest, refusalFault } from '../tests/support/fuzz';
@@ -23,6 +24,11 @@ const { values } = parseArgs({
 });
 const [requests, http, memory, minutes] = [values.requests, values.http, values.memory, values.minutes].map(Number);
 const faults: string[] = [];
+/** Ms that pages may take longer while heavy bad bodies come in than in calm, 95 of 100 of them; and that a small plan may take in all. */
+const MORE_MS = 100;
+const SMALL_PLAN_MS = 1000;
+/** Pages asked for in each run. */
+const PAGES = 60;
 /** How often memory is looked at before it is told. */
 const LOOKS = 8;
 
@@ -52,6 +58,7 @@ report(
 const server = await startServer();
 try {
   report(measuringText.hostileRequestsOverHttp(http), await overHttp(server.address, hostile));
+  report(measuringText.heavyBodies, await heavyFaults(server.address));
   if (memory > 0) report(measuringText.memoryAfterRequests(memory), await memoryFault(server));
   if (minutes > 0) {
     const browser = await chromium.launch(BROWSER);
@@ -81,6 +88,42 @@ async function overHttp(address: string, texts: readonly string[]): Promise<stri
     if (!answer.headers.get('x-content-type-options')) found.push(measuringText.noPolicy(method, path, answer.status));
   }
   return found;
+}
+
+/** Bodies as heavy as they are taken, four at a time: each is refused, and whoever asks for a page meanwhile hardly waits. */
+async function heavyFaults(address: string): Promise<string[]> {
+  const post = (path: string, body: string) => fetch(address + path, { method: 'POST', body });
+  const timed = async (work: () => Promise<Response>) => {
+    const start = performance.now();
+    await (await work()).arrayBuffer();
+    return performance.now() - start;
+  };
+  const pages = async () => {
+    const times: number[] = [];
+    for (let page = 0; page < PAGES; page++) times.push(await timed(() => fetch(`${address}/studio`)));
+    return times.sort((a, b) => a - b)[Math.floor(PAGES * 0.95)];
+  };
+  const wrong = JSON.stringify({ instrument: 'violin', material: { type: 'notes', notes: new Array(900_000).fill(1) } });
+  const bodies = [
+    { path: '/api/book', text: '['.repeat(7_000_000) },
+    { path: '/api/plan', text: wrong },
+    { path: '/api/book', text: `[${new Array(7_000_000).fill(1).join()}]` },
+    { path: '/api/book', text: `[${wrong}]` },
+  ];
+  const calm = await pages();
+  const found: string[] = [];
+  const attack = new Worker(new URL('./lib/attack.mjs', import.meta.url), { workerData: { address, bodies } });
+  attack.on('message', ({ path, status }: { path: string; status: number }) =>
+    found.push(measuringText.heavyTaken(path, status)),
+  );
+  const meanwhile = await pages();
+  const small = await timed(() => post('/api/plan', JSON.stringify(good[0])));
+  attack.postMessage('stop');
+  await new Promise((ended) => attack.once('exit', ended));
+  console.log(measuringText.pagesTook(calm, meanwhile, small));
+  if (meanwhile > calm + MORE_MS) found.push(measuringText.pagesWait(meanwhile - calm));
+  if (small > SMALL_PLAN_MS) found.push(measuringText.smallPlanWaits(small));
+  return [...new Set(found)];
 }
 
 /** Memory after so many mixed requests is to be within a tenth of that after a tenth of them. */

@@ -93,3 +93,10 @@ export const seed = (seed: string) => `The seed of this night: ${seed}. NIGHTLY=
 export const step = (step: string) => `\n— ${step} —`;
 export const end = (failed: readonly string[], seed: string) =>
   failed.length === 0 ? `All of the night passed (seed ${seed}).` : `Failed with seed ${seed}: ${failed.join(', ')}.`;
+
+export const heavyBodies = 'Heavy bad bodies, four at a time';
+export const heavyTaken = (path: string, status: number) => `${path} answered a heavy bad body with ${status}`;
+export const pagesTook = (calm: number, meanwhile: number, small: number) =>
+  `  pages, 95 of 100: ${calm.toFixed(0)} ms in calm, ${meanwhile.toFixed(0)} ms meanwhile; a small plan ${small.toFixed(0)} ms`;
+export const pagesWait = (ms: number) => `pages wait ${ms.toFixed(0)} ms longer`;
+export const smallPlanWaits = (ms: number) => `a small plan takes ${ms.toFixed(0)} ms`;
