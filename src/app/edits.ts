@@ -78,9 +78,9 @@ export function setBrief({ request, student, whole }: Brief) {
 }
 
 /** What a brief that names its music begins from: on a saved plan the player alone, without the wishes of that plan. */
-export function cleanBase(record: PlanRecord, stored: PlanRecord | null, students: readonly StudentRecord[]): PlanRequest {
+export function cleanBase(record: PlanRecord, kept: boolean, students: readonly StudentRecord[]): PlanRequest {
   const { request } = record;
-  if (!stored) return request;
+  if (!kept) return request;
   const clean: PlanRequest = { ...playingOf(request), preferences: request.preferences, material: request.material };
   const student = students.find(({ id }) => id === record.studentId);
   return student ? forStudent(clean, student) : clean;

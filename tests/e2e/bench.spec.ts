@@ -54,8 +54,8 @@ test('another way can be chosen and is remembered', async ({ page }) => {
 
 test('a plan is kept, survives a reload, and can be reopened beside another', async ({ page }) => {
   await openBench(page);
-  await page.getByLabel('Name of this plan').fill('Monday warm-up');
   await setWord(page, 'Scale', 'harmonic minor');
+  await page.getByLabel('Name of this plan').fill('Monday warm-up');
   await saved(page);
   await page.reload();
   await expect(page.getByLabel('Name of this plan')).toHaveValue('Monday warm-up');

@@ -9,7 +9,7 @@ import { afterEdit, stepOf, type Direction } from '../undo';
 import type { Doors } from './doors';
 import { planningOf } from './planning';
 import { savingOf } from './saving';
-import { editedOf, isSettled, planOf, responseOf, sessionStore, type Edited } from './state';
+import { editedOf, isKept, isSettled, planOf, responseOf, sessionStore, type Edited } from './state';
 
 /*
  * The plan session: one plan on the stand, edited, undone, planned and saved. The world comes in by doors.
@@ -59,7 +59,7 @@ export function createSession(doors: Doors) {
     const state = get();
     const otherStudent = part.studentId !== undefined && isOther(state.record.studentId, part.studentId);
     const isAnother = otherStudent || how.anew === true || !sameMusic(state.record.request, request);
-    const settled = isSettled(state) || (how.anew === true && state.stored !== null);
+    const settled = isSettled(state) || (how.anew === true && isKept(state));
     if (isAnother && settled) begin(request, part, how);
     else put(request, part, how);
   }

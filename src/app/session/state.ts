@@ -141,11 +141,12 @@ export function editedOf({ name, request, typed, choice, studentId, tags, writte
   return { name, request, typed, choice, studentId, tags, written };
 }
 
-/**
- * True where a plan is not to become one of other music: it is saved, and was named, given, practised, assigned or printed, or a finger was put in it by hand.
- */
-export function isSettled({ record, stored, inUse }: Pick<SessionState, 'record' | 'stored' | 'inUse'>): boolean {
-  const { name, sheet, printed, request } = record;
+/** True where a plan is saved, or about to be: not one that is only looked at, nor one that another page has deleted. */
+export const isKept = ({ save }: Pick<SessionState, 'save'>) => save !== 'unsaved' && save !== 'gone';
+
+/** True where a kept plan is not to become one of other music: it was named, given, practised, assigned or printed, or a finger was put in it by hand. */
+export function isSettled(state: Pick<SessionState, 'record' | 'save' | 'inUse'>): boolean {
+  const { name, sheet, printed, request } = state.record;
   const byHand = (request.rules?.locks ?? []).length > 0;
-  return stored !== null && (inUse || name !== '' || sheet !== undefined || printed === true || byHand);
+  return isKept(state) && (state.inUse || name !== '' || sheet !== undefined || printed === true || byHand);
 }

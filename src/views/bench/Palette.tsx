@@ -17,6 +17,7 @@ import { useBench } from '../../app/bench';
 import { commandsFor, type Command } from '../../app/commands';
 import { cleanBase, setBrief } from '../../app/edits';
 import { useStudents } from '../../app/students';
+import { isKept } from '../../app/session/state';
 import * as paletteText from '../../wording/rooms/palette';
 
 type Reader = typeof import('../../app/brief/typed');
@@ -38,8 +39,8 @@ export function Palette({ speech, onClose }: Props) {
     void import('../../app/brief/typed').then(setReader, () => undefined);
   }, []);
   const record = useBench((state) => state.record);
-  const stored = useBench((state) => state.stored);
-  const reading = reader?.readTyped(typed, record.request, students, cleanBase(record, stored, students));
+  const kept = useBench(isKept);
+  const reading = reader?.readTyped(typed, record.request, students, cleanBase(record, kept, students));
   const brief = reading?.kind === 'understood' ? reading.brief : null;
   const commands: readonly Command[] = [
     ...(brief && reader

@@ -5,6 +5,7 @@ import { cleanBase, setBrief, takeOwnNotes } from '../../app/edits';
 import { say } from '../../app/notices';
 import { useStudents } from '../../app/students';
 import type { PlanRequest } from '../../core';
+import { isKept } from '../../app/session/state';
 import * as benchBriefText from '../../wording/rooms/benchBrief';
 
 type Reader = typeof import('../../app/brief/typed');
@@ -12,12 +13,12 @@ type Reader = typeof import('../../app/brief/typed');
 /** A brief typed in one go: what it is read as stands under it; Enter puts it into the words. */
 export function SayIt({ request }: { readonly request: PlanRequest }) {
   const record = useBench((state) => state.record);
-  const stored = useBench((state) => state.stored);
+  const kept = useBench(isKept);
   const students = useStudents();
   const [typed, setTyped] = useState('');
   const [reader, setReader] = useState<Reader | null>(null);
   const box = useRef<HTMLInputElement>(null);
-  const clean = cleanBase(record, stored, students);
+  const clean = cleanBase(record, kept, students);
   const reading: TypedBrief = reader?.readTyped(typed, request, students, clean) ?? { kind: 'nothing' };
   const fetchReader = async () => {
     if (reader) return reader;
