@@ -71,6 +71,7 @@ export const session = createSession({
       const watching = liveQuery(() => getPlan(id)).subscribe({ next: seen, error: () => undefined });
       return () => watching.unsubscribe();
     },
+    isInUse,
     watchUse(plan, seen) {
       const watching = liveQuery(() => isInUse(plan)).subscribe({ next: seen, error: () => undefined });
       return () => watching.unsubscribe();

@@ -107,6 +107,7 @@ export function world() {
         seen(plans.get(id));
         return () => watchers.delete(id);
       },
+      isInUse: async (plan) => used.has(plan.id),
       watchUse(plan, seen) {
         seen(used.has(plan.id));
         return () => undefined;

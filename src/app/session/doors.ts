@@ -23,6 +23,8 @@ interface Store {
   watchPlan(id: string, seen: (plan: PlanRecord | undefined) => void): () => void;
   /** Calls with whether the plan was given, practised or assigned, now and whenever that changes. */
   watchUse(plan: PlanRecord, seen: (inUse: boolean) => void): () => void;
+  /** The same, once. */
+  isInUse(plan: PlanRecord): Promise<boolean>;
   /** A sentence for a failed read or write, with what to do. */
   trouble(error: unknown): string;
 }

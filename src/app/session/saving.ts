@@ -25,6 +25,8 @@ export interface Saving {
   stand(record: PlanRecord, stored: PlanRecord | null, save?: 'saved' | 'unsaved'): Promise<boolean>;
   /** Puts a new plan on the stand at once, in the place of one that stays as it is; what that one still has to get is written behind it. */
   swap(record: PlanRecord): void;
+  /** The store has told whether the plan on the stand is in use, or cannot. */
+  useKnown(): Promise<void>;
   /** Deletes the new plan on the stand again. */
   discard(): Promise<void>;
   /** Stops following what becomes of the plan in the store, and goes on with it. */
@@ -44,6 +46,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   /** What the store told of while a write was under way: most often that very write. */
   let told: PlanRecord | null = null;
   let busy = false;
+  let known: Promise<void> = Promise.resolve();
   /** Takes the notice of a failed write away. */
   let withdraw = () => {};
 
@@ -142,7 +145,13 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       chosen: 0,
       standing: 'as-planned',
     });
+    known = stored ? learnUse(record) : Promise.resolve();
     settle(record, stored);
+  }
+
+  async function learnUse(record: PlanRecord) {
+    const inUse = await doors.store.isInUse(record).catch(() => true);
+    if (get().record.id === record.id) set({ inUse });
   }
 
   async function stand(
@@ -271,6 +280,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     forget,
     stand,
     swap,
+    useKnown: () => known,
     discard,
     keepGone,
     unwatch: () => unwatch(),

@@ -166,7 +166,7 @@ export function createSession(doors: Doors) {
   async function stand(record: PlanRecord, stored: PlanRecord | null = record) {
     if (!(await saving.stand(record, stored))) return;
     if (!stored) saving.saveSoon();
-    await replan();
+    await Promise.all([replan(), saving.useKnown()]);
   }
 
   /** Puts a plan on the stand to be looked at: it is saved when it is edited or kept. */
