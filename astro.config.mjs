@@ -51,7 +51,10 @@ export default defineConfig({
     plugins: [tailwind()],
     // Small files stay files: the page allows no data: scripts, and fonts come from this machine only.
     // Many small files come slower than few: each is a question of its own to the server.
-    build: { assetsInlineLimit: 0, rollupOptions: { output: { experimentalMinChunkSize: 1000, manualChunks: together } } },
+    build: {
+      assetsInlineLimit: 0,
+      rollupOptions: { output: { experimentalMinChunkSize: 1000, manualChunks: together } },
+    },
     worker: { format: 'es' },
     ssr: { external: ['piscina'] },
   },

@@ -25,7 +25,10 @@ export function compressed() {
           const path = join(folder, name);
           const bytes = readFileSync(path);
           if (bytes.length < LEAST_BYTES) continue;
-          writeFileSync(`${path}.br`, brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: QUALITY } }));
+          writeFileSync(
+            `${path}.br`,
+            brotliCompressSync(bytes, { params: { [constants.BROTLI_PARAM_QUALITY]: QUALITY } }),
+          );
           writeFileSync(`${path}.gz`, gzipSync(bytes));
         }
       },

@@ -103,7 +103,10 @@ async function heavyFaults(address: string): Promise<string[]> {
     for (let page = 0; page < PAGES; page++) times.push(await timed(() => fetch(`${address}/studio`)));
     return times.sort((a, b) => a - b)[Math.floor(PAGES * 0.95)];
   };
-  const wrong = JSON.stringify({ instrument: 'violin', material: { type: 'notes', notes: new Array(900_000).fill(1) } });
+  const wrong = JSON.stringify({
+    instrument: 'violin',
+    material: { type: 'notes', notes: new Array(900_000).fill(1) },
+  });
   const bodies = [
     { path: '/api/book', text: '['.repeat(7_000_000) },
     { path: '/api/plan', text: wrong },

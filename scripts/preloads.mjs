@@ -43,7 +43,10 @@ export function preloads() {
       if (!renderer) return;
       for (const [path, view] of viewsByPage()) {
         const file = entry(view);
-        if (file) lists[path] = [...new Set([...closureOf(bundle, renderer), ...closureOf(bundle, file)])].map((name) => `/${name}`);
+        if (file)
+          lists[path] = [...new Set([...closureOf(bundle, renderer), ...closureOf(bundle, file)])].map(
+            (name) => `/${name}`,
+          );
       }
     },
   };

@@ -10,12 +10,7 @@ export function isInUse({ id, studentId, givenFrom }: PlanRecord): Promise<boole
   if (givenFrom !== undefined) return Promise.resolve(true);
   const player = studentId ?? '';
   const first = <Row>(table: 'sessions' | 'lessons', names: (row: Row) => boolean) =>
-    db
-      .table<Row>(table)
-      .where('[studentId+day]')
-      .between([player, ''], [player, '\uffff'])
-      .filter(names)
-      .first();
+    db.table<Row>(table).where('[studentId+day]').between([player, ''], [player, '\uffff']).filter(names).first();
   const look = async () =>
     (await first<SessionRecord>('sessions', ({ planId }) => planId === id)) ??
     (await first<LessonRecord>('lessons', ({ assigned, items }) =>

@@ -169,7 +169,10 @@ test('what is nested too deep or has too many items is refused before anything i
     return { status: response.status(), message: (await response.json()).error.issues[0].message as string };
   };
   expect(await send('/api/book', '['.repeat(7_000_000))).toEqual({ status: 422, message: nestedTooDeep(16) });
-  const wrong = JSON.stringify({ ...good, material: { type: 'notes', notes: Array.from({ length: 900_000 }, () => 1) } });
+  const wrong = JSON.stringify({
+    ...good,
+    material: { type: 'notes', notes: Array.from({ length: 900_000 }, () => 1) },
+  });
   expect(await send('/api/plan', wrong)).toEqual({ status: 422, message: tooManyItems(20_000) });
   const many = `[${Array.from({ length: 2001 }, () => '{}').join()}]`;
   expect(await send('/api/book', many)).toEqual({ status: 422, message: aBookHoldsAt(2000) });

@@ -1,5 +1,3 @@
-import { lessonsInTheFuture } from '../../src/wording/rooms/lessonViews';
-import { earlierEntries } from '../../src/wording/rooms/practiceViews';
 import { readFile } from 'node:fs/promises';
 import type { Download, Page } from '@playwright/test';
 import { expect, test } from './shared';
@@ -363,41 +361,4 @@ test('axe finds nothing serious in a session', async ({ page }) => {
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(session(page).getByTestId('staff').first()).toBeVisible();
   expect(await serious(page)).toEqual([]);
-});
-
-test('the log shows and saves all there is, however old; a lesson dated a year ahead is told and hides none', async ({
-  page,
-}) => {
-  await openMadeUpLog(page);
-  const shown = await logEntries(page).count();
-  await page.evaluate(async () => {
-    const open = await new Promise<IDBDatabase>((done) => {
-      const asked = indexedDB.open('dove-path');
-      asked.onsuccess = () => done(asked.result);
-    });
-    const all = <T>(table: string) =>
-      new Promise<T[]>((done) => {
-        const asked = open.transaction(table).objectStore(table).getAll();
-        asked.onsuccess = () => done(asked.result as T[]);
-      });
-    const [session] = (await all<{ id: string; studentId: string }>('sessions')).slice(-1);
-    const [lesson] = (await all<{ id: string; studentId: string }>('lessons')).filter(
-      ({ studentId }) => studentId === session.studentId,
-    );
-    const year = new Date().getFullYear();
-    const put = open.transaction(['sessions', 'lessons'], 'readwrite');
-    put.objectStore('sessions').put({ ...session, id: 'old-session', day: `${year - 2}-03-01`, what: 'Long ago' });
-    put.objectStore('lessons').put({ ...lesson, id: 'next-year', day: `${year + 1}-12-30`, goal: 'From next year' });
-    await new Promise((done) => (put.oncomplete = done));
-  });
-  await openPractice(page);
-  await expect.poll(() => logEntries(page).count()).toBeGreaterThanOrEqual(shown);
-  await page.getByRole('button', { name: earlierEntries }).click();
-  await expect(page.getByRole('region', { name: 'Log', exact: true })).toContainText('Long ago');
-  const taken = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'CSV' }).click();
-  expect(await fileOf(taken)).toContain('Long ago');
-  await openPractice(page, '/lesson');
-  await expect(page.getByText(lessonsInTheFuture('1 lesson'))).toBeVisible();
-  await expect(page.getByText('From next year')).toHaveCount(0);
 });

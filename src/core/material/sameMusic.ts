@@ -52,7 +52,8 @@ export function notesFollowed(before: readonly NoteSpec[], after: readonly NoteS
   });
 }
 
-const soundOf = (note: NoteSpec) => ('pitches' in note ? `${note.pitches.join(' ')}/${note.beats ?? 1}` : `r/${note.beats ?? 1}`);
+const soundOf = (note: NoteSpec) =>
+  'pitches' in note ? `${note.pitches.join(' ')}/${note.beats ?? 1}` : `r/${note.beats ?? 1}`;
 
 /** The longest common subsequence of two lists: for each of the first its place in the second, or null. */
 function common(first: readonly string[], second: readonly string[]): (number | null)[] {

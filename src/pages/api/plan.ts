@@ -13,7 +13,10 @@ export const POST: APIRoute = async ({ request }) => {
   const body = await readBody(request, BOUNDS);
   if (body.kind !== 'read') return bodyRefused(body.kind, BOUNDS);
   try {
-    const { status, text } = await pool().work({ text: new TextDecoder().decode(body.bytes) }, { signal: request.signal });
+    const { status, text } = await pool().work(
+      { text: new TextDecoder().decode(body.bytes) },
+      { signal: request.signal },
+    );
     return json(status, text);
   } catch (error) {
     if (error instanceof Busy) return busy();

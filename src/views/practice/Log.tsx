@@ -49,11 +49,7 @@ export function Log({ student, overview }: Props) {
         >
           <Plus size={17} aria-hidden /> {practiceViewsText.addAnEntry}
         </button>
-        <button
-          type="button"
-          className="button flex items-center gap-1"
-          onClick={() => void offerCsv(student)}
-        >
+        <button type="button" className="button flex items-center gap-1" onClick={() => void offerCsv(student)}>
           <Download size={17} aria-hidden /> {practiceViewsText.csv}
         </button>
         <PracticeFileButtons student={student} />

@@ -70,7 +70,8 @@ export const thePlanInThisAddress =
 export const thePlanThatWas =
   'The plan that was open last did not come to its end when it was opened, so it was not opened again by itself. It is safe in the Studio, and in a backup file.';
 export const openItAllThe = 'Open it all the same';
-export const thisPlanWasDeleted = 'This plan was deleted on another page. “Deleted” in the Studio has it for 30 days of use.';
+export const thisPlanWasDeleted =
+  'This plan was deleted on another page. “Deleted” in the Studio has it for 30 days of use.';
 export const wasDeleted = (words: string) => `“${words}” was deleted.`;
 
 export const yourLastEditWas =

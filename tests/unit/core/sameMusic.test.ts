@@ -43,7 +43,10 @@ test('notes that are left are followed, in order, wherever others come and go', 
       const [was, is] = [before.map(note), after.map(note)];
       const to = notesFollowed(was, is);
       const found = to.filter((at) => at !== null);
-      assert.deepEqual(found, [...found].sort((a, b) => a - b));
+      assert.deepEqual(
+        found,
+        [...found].sort((a, b) => a - b),
+      );
       assert.equal(new Set(found).size, found.length);
       to.forEach((at, n) => at === null || assert.equal(after[at], before[n]));
       assert.equal(found.length, longestCommon(before, after));

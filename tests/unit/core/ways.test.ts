@@ -48,7 +48,9 @@ function costUnder(request: PlanRequest, { steps }: Plan): number {
 test('no two ways are alike in strings, fingers and positions', () => {
   for (const { request, response } of corpus()) {
     const held = response.plans.map(({ steps }) =>
-      steps.map(({ position, stops }) => [position, ...stops.map(({ string, finger }) => string + finger)].join('/')).join(' '),
+      steps
+        .map(({ position, stops }) => [position, ...stops.map(({ string, finger }) => string + finger)].join('/'))
+        .join(' '),
     );
     assert.equal(new Set(held).size, held.length, JSON.stringify(request));
   }

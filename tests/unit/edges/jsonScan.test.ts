@@ -25,19 +25,27 @@ test('a body is an array of requests or one a line, with or without the mark bef
   assert.deepEqual(requests('\uFEFF[{"a":1}]'), ['{"a":1}']);
   assert.deepEqual(requests('[]'), []);
   assert.deepEqual(requests(''), []);
-  for (const broken of ['[{', '[', '[{},', '[{},]', '[,{}]', '[{}] x', '[{}][]']) assert.equal(requests(broken), null, broken);
+  for (const broken of ['[{', '[', '[{},', '[{},]', '[,{}]', '[{}] x', '[{}][]'])
+    assert.equal(requests(broken), null, broken);
 });
 
 test('whatever stands in the requests, they are found as a parser finds them, however the bytes come', () => {
   fc.assert(
-    fc.property(fc.array(fc.jsonValue({ maxDepth: 3 }), { maxLength: 6 }), fc.integer({ min: 1, max: 9 }), (values, piece) => {
-      const text = JSON.stringify(values, null, piece % 3);
-      const { breach, requests } = scanned(text, { piece });
-      assert.equal(breach, null);
-      assert.deepEqual(requests()?.map((one) => JSON.parse(one) as unknown), JSON.parse(text));
-      const lines = values.map((value) => JSON.stringify(value)).filter((line) => !line.startsWith('['));
-      if (lines.length > 0) assert.deepEqual(scanned(lines.join('\n'), { piece }).requests(), lines);
-    }),
+    fc.property(
+      fc.array(fc.jsonValue({ maxDepth: 3 }), { maxLength: 6 }),
+      fc.integer({ min: 1, max: 9 }),
+      (values, piece) => {
+        const text = JSON.stringify(values, null, piece % 3);
+        const { breach, requests } = scanned(text, { piece });
+        assert.equal(breach, null);
+        assert.deepEqual(
+          requests()?.map((one) => JSON.parse(one) as unknown),
+          JSON.parse(text),
+        );
+        const lines = values.map((value) => JSON.stringify(value)).filter((line) => !line.startsWith('['));
+        if (lines.length > 0) assert.deepEqual(scanned(lines.join('\n'), { piece }).requests(), lines);
+      },
+    ),
     runs(200),
   );
 });
