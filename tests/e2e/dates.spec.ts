@@ -32,12 +32,9 @@ test('the log shows and saves all there is, however old; a lesson dated a year a
         const asked = base.transaction(table).objectStore(table).getAll();
         asked.onsuccess = () => done(asked.result as T[]);
       });
-    const [session] = (await all<{ id: string; studentId: string }>('sessions')).filter(({ studentId }) =>
-      studentId.includes('wren'),
-    );
-    const [lesson] = (await all<{ id: string; studentId: string }>('lessons')).filter(
-      ({ studentId }) => studentId === session.studentId,
-    );
+    const wren = (await all<{ id: string; name: string }>('students')).find(({ name }) => name === 'Wren');
+    const session = (await all<{ studentId: string }>('sessions')).find(({ studentId }) => studentId === wren?.id);
+    const lesson = (await all<{ studentId: string }>('lessons')).find(({ studentId }) => studentId === wren?.id);
     const year = new Date().getFullYear();
     const put = base.transaction(['sessions', 'lessons'], 'readwrite');
     put.objectStore('sessions').put({ ...session, id: 'old-session', day: `${year - 2}-03-01`, what: 'Long ago' });
