@@ -72,10 +72,6 @@ export const session = createSession({
       return () => watching.unsubscribe();
     },
     isInUse,
-    watchUse(plan, seen) {
-      const watching = liveQuery(() => isInUse(plan)).subscribe({ next: seen, error: () => undefined });
-      return () => watching.unsubscribe();
-    },
     trouble: (error) => storageWords(storageFault(error)),
   },
   clock: {

@@ -1,7 +1,7 @@
 import { mkdtempSync, readlinkSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './shared';
 import { BROWSER } from '../../scripts/server.mjs';
 import { openBench, openStudio, saved, setWord, staffFingers } from './bench';
@@ -275,6 +275,28 @@ async function openLesson(page: Page) {
   return goal;
 }
 
+/** Two pages write into one box, and undo: a step is not taken over what the other wrote since, and stays until it can be. */
+async function undoStepsAside(
+  [one, mine]: readonly [Page, Locator],
+  [two, theirs]: readonly [Page, Locator],
+  before: string,
+) {
+  await mine.fill('Mine');
+  await mine.press('Tab');
+  await expect(theirs).toHaveValue('Mine');
+  await theirs.fill('Theirs, later');
+  await theirs.press('Tab');
+  await expect(mine).toHaveValue('Theirs, later');
+  await one.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(one.getByText(STEP_BLOCKED)).toBeVisible();
+  await expect(theirs).toHaveValue('Theirs, later');
+  // The other page takes its own back; then the step that stayed can be taken.
+  await two.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(mine).toHaveValue('Mine');
+  await one.getByRole('button', { name: 'Undo edit' }).click();
+  await expect(theirs).toHaveValue(before);
+}
+
 test('undo in the lesson takes nothing that another page wrote since', async ({ context }) => {
   const [one, two] = [await context.newPage(), await context.newPage()];
   await openBench(one, '/?demo');
@@ -291,20 +313,7 @@ test('undo in the lesson takes nothing that another page wrote since', async ({ 
   await expect(theirs).toHaveValue('First');
   await one.reload();
   await openLesson(one);
-  await mine.fill('Mine');
-  await mine.press('Tab');
-  await expect(theirs).toHaveValue('Mine');
-  await theirs.fill('Theirs, later');
-  await theirs.press('Tab');
-  await expect(mine).toHaveValue('Theirs, later');
-  await one.getByRole('button', { name: 'Undo edit' }).click();
-  await expect(one.getByText(STEP_BLOCKED)).toBeVisible();
-  await expect(theirs).toHaveValue('Theirs, later');
-  // The other page takes its own back; then the step that stayed can be taken.
-  await two.getByRole('button', { name: 'Undo edit' }).click();
-  await expect(mine).toHaveValue('Mine');
-  await one.getByRole('button', { name: 'Undo edit' }).click();
-  await expect(theirs).toHaveValue('First');
+  await undoStepsAside([one, mine], [two, theirs], 'First');
 });
 
 /** Opens the first entry of Wren’s log, and finds the player’s words in it. */
@@ -324,19 +333,7 @@ test('undo in the log takes nothing that another page wrote since', async ({ con
   const mine = await openEntry(one);
   const theirs = await openEntry(two);
   const before = await mine.inputValue();
-  await mine.fill('Mine');
-  await mine.press('Tab');
-  await expect(theirs).toHaveValue('Mine');
-  await theirs.fill('Theirs, later');
-  await theirs.press('Tab');
-  await expect(mine).toHaveValue('Theirs, later');
-  await one.getByRole('button', { name: 'Undo edit' }).click();
-  await expect(one.getByText(STEP_BLOCKED)).toBeVisible();
-  await expect(theirs).toHaveValue('Theirs, later');
-  await two.getByRole('button', { name: 'Undo edit' }).click();
-  await expect(mine).toHaveValue('Mine');
-  await one.getByRole('button', { name: 'Undo edit' }).click();
-  await expect(theirs).toHaveValue(before);
+  await undoStepsAside([one, mine], [two, theirs], before);
 });
 
 test('another scale on a plan with a name begins a plan of its own; undo goes back, and who meant the plan has it changed', async ({

@@ -108,10 +108,6 @@ export function world() {
         return () => watchers.delete(id);
       },
       isInUse: async (plan) => used.has(plan.id),
-      watchUse(plan, seen) {
-        seen(used.has(plan.id));
-        return () => undefined;
-      },
       trouble: (error) => `trouble: ${(error as Error).message}`,
     },
     clock: {

@@ -21,9 +21,7 @@ interface Store {
   getPlan(id: string): Promise<PlanRecord | undefined>;
   /** Calls with the plan as it is now and whenever it changes; undefined where it is not there. */
   watchPlan(id: string, seen: (plan: PlanRecord | undefined) => void): () => void;
-  /** Calls with whether the plan was given, practised or assigned, now and whenever that changes. */
-  watchUse(plan: PlanRecord, seen: (inUse: boolean) => void): () => void;
-  /** The same, once. */
+  /** Whether a plan was given, practised or assigned. */
   isInUse(plan: PlanRecord): Promise<boolean>;
   /** A sentence for a failed read or write, with what to do. */
   trouble(error: unknown): string;

@@ -25,10 +25,12 @@ export interface Saving {
   stand(record: PlanRecord, stored: PlanRecord | null, save?: 'saved' | 'unsaved'): Promise<boolean>;
   /** Puts a new plan on the stand at once, in the place of one that stays as it is; what that one still has to get is written behind it. */
   swap(record: PlanRecord): void;
+  /** Asks the store again whether the plan on the stand is in use: it may have been practised or given elsewhere. */
+  lookAtUse(): void;
   /** The store has told whether the plan on the stand is in use, or cannot. */
   useKnown(): Promise<void>;
-  /** Deletes the new plan on the stand again. */
-  discard(): Promise<void>;
+  /** Deletes the new plan on the stand again. @returns whether it could; why not has been said */
+  discard(): Promise<boolean>;
   /** Stops following what becomes of the plan in the store, and goes on with it. */
   unwatch(): void;
   watchAgain(): void;
@@ -46,6 +48,8 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   /** What the store told of while a write was under way: most often that very write. */
   let told: PlanRecord | null = null;
   let busy = false;
+  /** A plan as this page last wrote it. */
+  let written: PlanRecord | null = null;
   let known: Promise<void> = Promise.resolve();
   /** Takes the notice of a failed write away. */
   let withdraw = () => {};
@@ -72,6 +76,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     try {
       if (change) {
         const outcome = await doors.store.commit([change]);
+        if (outcome.kind === 'written') written = outcome.records[0] as PlanRecord;
         // Another plan stands here by now: what becomes of this one is seen to behind it.
         if (get().record.id !== record.id) return;
         if (outcome.kind === 'conflict') {
@@ -145,13 +150,17 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       chosen: 0,
       standing: 'as-planned',
     });
-    known = stored ? learnUse(record) : Promise.resolve();
     settle(record, stored);
+    if (stored) lookAtUse();
   }
 
-  async function learnUse(record: PlanRecord) {
-    const inUse = await doors.store.isInUse(record).catch(() => true);
-    if (get().record.id === record.id) set({ inUse });
+  function lookAtUse() {
+    const { record } = get();
+    const learn = async () => {
+      const inUse = await doors.store.isInUse(record).catch(() => true);
+      if (get().record.id === record.id) set({ inUse });
+    };
+    known = learn();
   }
 
   async function stand(
@@ -168,30 +177,31 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
 
   function swap(record: PlanRecord) {
     callOff();
-    const left = get();
-    doors.page.keepHistory(left.record.id, left.history);
-    const change = isPending(left.save) ? changeOf(left.record, left.stored) : null;
-    if (change) writing = writing.then(() => writeLeft(change, left.record)).then(() => undefined);
+    const { record: left, stored, save, history } = get();
+    doors.page.keepHistory(left.id, history);
+    const change = isPending(save) ? changeOf(left, stored) : null;
+    if (change) {
+      // Should the page go before it is written.
+      doors.page.keepDraft({ change, record: left });
+      writing = writing.then(() => writeLeft(left, stored)).then(() => undefined);
+    }
     show(record, null, 'saving');
     saveSoon();
   }
 
-  /** Writes what a plan that is no longer on the stand had still to get. */
-  async function writeLeft(change: Change, record: PlanRecord): Promise<boolean> {
+  /** Writes what a plan that is no longer on the stand had still to get, on top of what was being written as it left. */
+  async function writeLeft(record: PlanRecord, stored: PlanRecord | null): Promise<boolean> {
+    const change = changeOf(record, written?.id === record.id ? written : stored);
     try {
-      const kept = await doors.store.getPlan(record.id);
-      // A write that was under way may have brought it there.
-      if (kept && change.kind === 'updated' && hasAll(kept, change.to)) return true;
-      if (kept && change.kind === 'added') return true;
-      const outcome = await doors.store.commit([change]);
-      if (outcome.kind === 'conflict' && outcome.current) await addVersion(record);
+      const outcome = change && (await doors.store.commit([change]));
+      if (outcome?.kind === 'conflict' && outcome.current) await addVersion(record);
+      doors.page.dropDraft(record.id);
       return true;
     } catch (error) {
-      doors.page.keepDraft({ change, record });
       doors.say({
         kind: 'trouble',
         message: doors.store.trouble(error),
-        offer: { words: appText.tryAgain, act: () => writeLeft(change, record) },
+        offer: { words: appText.tryAgain, act: () => writeLeft(record, stored) },
       });
       return false;
     }
@@ -201,8 +211,15 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     await saveNow();
     const { record, stored } = get();
     unwatch();
-    if (stored) await doors.store.commit([{ kind: 'removed', table: 'plans', record }]);
+    try {
+      if (stored) await doors.store.commit([{ kind: 'removed', table: 'plans', record }]);
+    } catch (error) {
+      watch(record.id);
+      doors.say({ kind: 'trouble', message: doors.store.trouble(error) });
+      return false;
+    }
     set({ save: 'saved' });
+    return true;
   }
 
   async function forget() {
@@ -215,7 +232,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   function watch(id: string) {
     unwatch();
     let here = false;
-    const leavePlan = doors.store.watchPlan(id, (kept) => {
+    unwatch = doors.store.watchPlan(id, (kept) => {
       if (kept) {
         here = true;
         adopt(kept);
@@ -224,11 +241,6 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
         gone();
       }
     });
-    const leaveUse = doors.store.watchUse(get().record, (inUse) => set({ inUse }));
-    unwatch = () => {
-      leavePlan();
-      leaveUse();
-    };
   }
 
   /** Takes over what another page has saved: all of it, or where a change here waits to be saved, the fields that it does not touch. */
@@ -280,6 +292,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     forget,
     stand,
     swap,
+    lookAtUse,
     useKnown: () => known,
     discard,
     keepGone,
@@ -287,9 +300,6 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     watchAgain: () => watch(get().record.id),
   };
 }
-
-/** True where a record has all of some fields already. */
-const hasAll = (record: object, fields: object) => JSON.stringify({ ...record, ...fields }) === JSON.stringify(record);
 
 /** True where something is still to be written. */
 function isPending(save: SaveState): boolean {

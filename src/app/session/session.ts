@@ -88,9 +88,11 @@ export function createSession(doors: Doors) {
   /** Takes the plan that was begun back, and puts the one that stayed on the stand again. @returns it; null where that could not be */
   async function goBack(staying: string): Promise<PlanRecord | null> {
     set({ begunFrom: null });
+    await saving.saveNow();
     const kept = await doors.store.getPlan(staying);
     if (!kept) return null;
-    await saving.discard();
+    // Something may hang on the new one by now: then it stays too.
+    if (!isSettled(get()) && !(await saving.discard())) return null;
     if (!(await saving.stand(kept, kept))) return null;
     await replan();
     return kept;
@@ -187,7 +189,10 @@ export function createSession(doors: Doors) {
     saveSoon: saving.saveSoon,
     saveNow: saving.saveNow,
     leave: saving.leave,
-    comeBack: () => void saving.saveNow(),
+    comeBack: () => {
+      void saving.saveNow();
+      saving.lookAtUse();
+    },
     forget: saving.forget,
     unwatch: saving.unwatch,
     watchAgain: saving.watchAgain,

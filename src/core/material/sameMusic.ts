@@ -23,15 +23,15 @@ export function sameMusic(before: PlanRequest, after: PlanRequest): boolean {
 
 const stringsOf = ({ tuning, extensionTo }: PlanRequest) => JSON.stringify([tuning, extensionTo]);
 
-/** What a scale or an arpeggio is made of, without what is of the plan. */
-function musicOf(material: PlanRequest['material']): string {
-  const { direction, notesPerBow, time, pickup, ...music } = material as Extract<
-    PlanRequest['material'],
-    { direction: unknown }
-  >;
-  void [direction, notesPerBow, time, pickup];
-  return JSON.stringify(Object.entries(music).sort(([a], [b]) => (a < b ? -1 : 1)));
-}
+/** What is of the plan in a scale or an arpeggio. */
+const OF_THE_PLAN = new Set(['direction', 'notesPerBow', 'time', 'pickup']);
+
+const musicOf = (material: PlanRequest['material']) =>
+  JSON.stringify(
+    Object.entries(material)
+      .filter(([field]) => !OF_THE_PLAN.has(field))
+      .sort(([a], [b]) => (a < b ? -1 : 1)),
+  );
 
 /**
  * Where each note of a piece is after it was edited: the longest common subsequence.

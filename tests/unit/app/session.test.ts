@@ -508,6 +508,57 @@ test('a write of the plan that stays, under way when another begins, is not take
   assert.equal(one.plans.get(record.id)?.name, 'For Saturday');
 });
 
+test('a new plan that is renamed while it is first written keeps its name when another begins at once', async () => {
+  const one = world();
+  one.session.stand(newRecord(SCALE, 0, { name: 'First' }), null);
+  await settle();
+  const { id } = one.state().record;
+  void one.session.saveNow();
+  one.session.change({ name: 'Renamed' });
+  one.session.changeRequest(scaleOn('B3'));
+  await one.turn(1000);
+  await one.turn(1000);
+  assert.equal(one.plans.get(id)?.name, 'Renamed');
+  assert.equal(one.plans.size, 2);
+  assert.deepEqual(one.drafts, []);
+});
+
+test('what could not be written of the plan that stays is a draft until it is, and can be tried again', async () => {
+  const one = world();
+  const record = await one.opened(newRecord(SCALE, 0, { name: 'For Friday' }));
+  one.session.change({ name: 'For Saturday' });
+  one.refuse(new Error('no room'));
+  one.session.changeRequest(scaleOn('B3'));
+  await one.turn(1000);
+  assert.equal(
+    one.drafts.some((draft) => draft.record.id === record.id),
+    true,
+  );
+  const again = one.said.find(({ kind }) => kind === 'trouble')?.offer;
+  one.refuse(null);
+  assert.notEqual(await again?.act(), false);
+  assert.equal(one.plans.get(record.id)?.name, 'For Saturday');
+  assert.equal(
+    one.drafts.some((draft) => draft.record.id === record.id),
+    false,
+  );
+});
+
+test('a plan that was begun and then used stays when undo goes back to the one before', async () => {
+  const one = world();
+  const record = await one.opened(newRecord(SCALE, 0, { name: 'For Friday' }));
+  one.session.changeRequest(scaleOn('B3'));
+  await one.turn(1000);
+  const begun = one.state().record.id;
+  one.used.add(begun);
+  one.session.comeBack();
+  await settle();
+  one.session.undo();
+  await settle();
+  assert.equal(one.state().record.id, record.id);
+  assert.ok(one.plans.has(begun));
+});
+
 test('the plan of one student turned to another is a plan of its own; one of nobody’s becomes somebody’s', async () => {
   const one = world();
   const wrens = await one.opened(newRecord(SCALE, 0, { studentId: 'wren', name: 'Scale' }));
