@@ -104,7 +104,8 @@ export async function fillWithDemoPractice(now = Date.now()): Promise<void> {
   const [students, plans] = await Promise.all([listStudents(), listPlans()]);
   for (const [at, habit] of HABITS.entries()) {
     const student = students.find(({ id, name }) => isExample(id) && name === habit.name);
-    const own = plans.filter(({ studentId }) => studentId === student?.id);
+    // Not plans of one's own that were made for that student meanwhile.
+    const own = plans.filter(({ id, studentId }) => isExample(id) && studentId === student?.id);
     if (student && (await sessionsOf(student.id)).length > 0) continue;
     const state = own[0] && (await meaningOf(own[0]));
     if (student && state?.kind === 'there')
