@@ -111,7 +111,7 @@ function Parts({ piece, file }: { readonly piece: Piece; readonly file: string }
       here = false;
     };
     // What is chosen is in the text.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [what]);
   const found = preview?.what === what ? preview.found : null;
   const pickPart = (index: number) => {

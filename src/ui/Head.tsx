@@ -18,7 +18,11 @@ const STUDENT_VIEWS = [
 ] as const;
 
 export type ViewAddress =
-  '/studio' | '/lesson' | '/class' | (typeof PLAN_VIEWS)[number][0] | (typeof STUDENT_VIEWS)[number][0];
+  | '/studio'
+  | '/lesson'
+  | '/class'
+  | (typeof PLAN_VIEWS)[number][0]
+  | (typeof STUDENT_VIEWS)[number][0];
 
 interface Props {
   /** Address of the view that stands. */

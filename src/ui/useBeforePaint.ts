@@ -8,6 +8,6 @@ export function useBeforePaint(act: () => void, on: DependencyList) {
   useEffect(() => {
     const frame = requestAnimationFrame(act);
     return () => cancelAnimationFrame(frame);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- what hangs on what is the caller's to say
+    // oxlint-disable-next-line react-hooks/exhaustive-deps -- what hangs on what is the caller's to say
   }, on);
 }

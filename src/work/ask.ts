@@ -15,7 +15,8 @@ export interface Ask {
 
 /** What it answers: plans, or why the request cannot be understood. */
 export type Answer =
-  ({ readonly kind: 'planned' } & KeptAnswer) | { readonly kind: 'refused'; readonly issues: readonly Issue[] };
+  | ({ readonly kind: 'planned' } & KeptAnswer)
+  | { readonly kind: 'refused'; readonly issues: readonly Issue[] };
 
 /** The request as it is worked out for a view. */
 export function forView({ request, alone }: Ask): PlanRequest {

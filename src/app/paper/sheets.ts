@@ -96,7 +96,7 @@ export function useLaid<T extends Laid = Laid>(what: string, layOut: () => Promi
       here = false;
     };
     // Everything that is laid out is in the text.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [what]);
   const kind = last.what !== what ? 'laying' : last.failed ? 'failed' : 'laid';
   return { kind, laid: last.laid };

@@ -39,7 +39,7 @@ function startsWith(bytes: Uint8Array, text: string): boolean {
 
 /** Text has no zeros and hardly any other control signs. */
 function isBinary(head: string): boolean {
-  // eslint-disable-next-line no-control-regex
+  // oxlint-disable-next-line no-control-regex
   return (head.match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g) ?? []).length > head.length / 50;
 }
 

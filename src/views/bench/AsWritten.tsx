@@ -33,7 +33,7 @@ export function AsWritten({ written, speech }: Props) {
       here = false;
     };
     // The request is in the text.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [what, written]);
   const judged = found?.judged;
   const stand = useBench(planOf);

@@ -158,7 +158,7 @@ function useBookLaid(
       here = false;
     };
     // Everything that is laid out is in the text.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react-hooks/exhaustive-deps
   }, [what]);
   return laid?.what === what ? laid : null;
 }

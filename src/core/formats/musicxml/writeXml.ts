@@ -72,7 +72,7 @@ const CLEF_SIGNS: Readonly<Record<Clef, readonly [sign: string, line: number]>> 
 function escaped(text: string): string {
   return (
     text
-      // eslint-disable-next-line no-control-regex
+      // oxlint-disable-next-line no-control-regex
       .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])/g, '')
       .replaceAll('&', '&amp;')
       .replaceAll('<', '&lt;')
