@@ -8,8 +8,6 @@ import { dirname, join } from 'node:path';
 import { convertToTSX } from '@astrojs/compiler';
 
 const COMPONENTS = '.generated/astro';
-/** Every template stands in a fragment, which Astro declares nowhere. */
-const FRAGMENT = '\ndeclare function Fragment(props: { children?: unknown }): unknown;\n';
 
 rmSync(COMPONENTS, { recursive: true, force: true });
 for (const name of readdirSync('src', { recursive: true }).filter((file) => file.endsWith('.astro'))) {
@@ -17,7 +15,7 @@ for (const name of readdirSync('src', { recursive: true }).filter((file) => file
   const { code } = await convertToTSX(readFileSync(source, 'utf8'), { filename: source, sourcemap: 'external' });
   const target = join(COMPONENTS, `${name}.tsx`);
   mkdirSync(dirname(target), { recursive: true });
-  writeFileSync(target, code + FRAGMENT);
+  writeFileSync(target, code.replace(/<(\/?)Fragment>/g, '<$1>'));
 }
 const { status } = spawnSync(process.execPath, ['node_modules/typescript-native/bin/tsc', '--noEmit'], {
   stdio: 'inherit',

@@ -12,8 +12,8 @@ import { setupText } from '../src/wording/setup.mjs';
 import { stop } from './setup.mjs';
 
 const TESTS = 'tests/unit';
-/** The commands that tests call, as they are typed but for the reading of each file. */
-const COMMANDS = ['plan', 'read', 'check'];
+/** What tests start by itself: the commands, and the thread that plans. */
+const COMMANDS = ['scripts/plan.ts', 'scripts/read.ts', 'scripts/check.ts', 'src/work/plan.thread.ts'];
 const BUNDLES = '.unit';
 /** Processes that tests which keep to themselves are dealt out to. */
 const GROUPS = 2;
@@ -42,7 +42,7 @@ const entries = wanted.length > 0 ? files.map((name) => join(TESTS, name)) : gro
 await build({ ...usual, entryPoints: entries, outbase: '.', outdir: BUNDLES });
 await build({
   ...usual,
-  entryPoints: COMMANDS.map((name) => join('scripts', `${name}.ts`)),
+  entryPoints: COMMANDS.map((path) => ({ in: path, out: basename(path, '.ts') })),
   outdir: join(BUNDLES, 'commands'),
 });
 const bundles = entries.map((name) => join(BUNDLES, name.replace(/\.ts$/, '.mjs')));

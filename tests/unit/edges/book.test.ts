@@ -5,7 +5,7 @@ import { workBook } from '../../../src/work/book';
 import type { Page } from '../../../src/work/page';
 import { Busy, createPool, Gone, LIMITS, type Pool } from '../../../src/work/pool';
 
-const filename = fileURLToPath(new URL('../../../src/work/thread.dev.mjs', import.meta.url));
+const filename = fileURLToPath(new URL('../../../.unit/commands/plan.thread.mjs', import.meta.url));
 const open: Pool[] = [];
 after(() => Promise.all(open.map((pool) => pool.close())));
 
@@ -66,10 +66,10 @@ test('a book waits for its reader, and one put away early stops its work', async
 });
 
 test('the clock starts with the work and ends what takes too long; others go on', async () => {
-  const pool = poolOf({ threads: 1, seconds: 6 });
+  const pool = poolOf({ threads: 1, seconds: 4 });
   const [late, waited] = await Promise.all([pool.work({ text: endless }), pool.work({ text: scale('A3') })]);
   assert.equal(late.status, 422);
-  assert.match(late.text, /took longer than 6 s/);
+  assert.match(late.text, /took longer than 4 s/);
   assert.equal(waited.status, 200);
 });
 
