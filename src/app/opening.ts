@@ -193,7 +193,10 @@ export function keepLooked() {
 }
 
 function saveAndStand(record: PlanRecord): Promise<boolean> {
-  return save([{ kind: 'added', table: 'plans', record }], () => void session.stand(record));
+  return save(
+    [{ kind: 'added', table: 'plans', record }],
+    () => void session.stand(record, record, record.givenFrom === undefined),
+  );
 }
 
 /** @returns whether it is there to be opened */

@@ -276,6 +276,7 @@ test('the metronome keeps to the audio clock, and lays its clicks out ahead, fur
   await page.getByLabel('Beats a minute').fill('180');
   await page.getByLabel('Clicks to a beat').selectOption('2');
   await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('button', { name: 'play', exact: true })).toBeVisible();
   await page.keyboard.press('Space');
   const clicks = () =>
     page.evaluate(() => performance.getEntriesByName('click').map((mark) => (mark as PerformanceMark).detail));

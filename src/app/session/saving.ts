@@ -13,6 +13,13 @@ import * as appText from '../../wording/rooms/app';
 /** Quiet time in ms after a change before it is saved. */
 const SAVE_AFTER = 250;
 
+interface Standing {
+  /** `unsaved` for a plan to be looked at only. */
+  readonly save?: 'saved' | 'unsaved';
+  /** True of a plan just made: nothing can hang on it yet. */
+  readonly isFresh?: boolean;
+}
+
 export interface Saving {
   saveSoon(): void;
   /** Writes what is on the stand at once; also called when the page is about to go. */
@@ -21,8 +28,8 @@ export interface Saving {
   leave(): boolean;
   /** Leaves the stand as it is without writing it, before it is deleted. */
   forget(): Promise<void>;
-  /** Puts a plan on the stand: one that the store has, or a new one; `unsaved` to be looked at only. */
-  stand(record: PlanRecord, stored: PlanRecord | null, save?: 'saved' | 'unsaved'): Promise<boolean>;
+  /** Puts a plan on the stand: one that the store has, or a new one. */
+  stand(record: PlanRecord, stored: PlanRecord | null, how?: Standing): Promise<boolean>;
   /** Puts a new plan on the stand at once, in the place of one that stays as it is; what that one still has to get is written behind it. */
   swap(record: PlanRecord): void;
   /** Asks the store again whether the plan on the stand is in use: it may have been practised or given elsewhere. */
@@ -135,12 +142,12 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
     watch(record.id);
   }
 
-  function show(record: PlanRecord, stored: PlanRecord | null, save: SaveState) {
+  function show(record: PlanRecord, stored: PlanRecord | null, save: SaveState, isFresh: boolean) {
     set({
       cursor: 0,
       selection: null,
       save,
-      inUse: stored !== null,
+      inUse: stored !== null && !isFresh,
       begunFrom: null,
       history: doors.page.historyOf(record.id),
       before: null,
@@ -151,7 +158,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       standing: 'as-planned',
     });
     settle(record, stored);
-    if (stored) lookAtUse();
+    if (stored && !isFresh) lookAtUse();
   }
 
   function lookAtUse() {
@@ -166,12 +173,12 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   async function stand(
     record: PlanRecord,
     stored: PlanRecord | null,
-    save: 'saved' | 'unsaved' = 'saved',
+    { save = 'saved', isFresh = false }: Standing = {},
   ): Promise<boolean> {
     await saveNow();
     if (get().save === 'failed') return false;
     doors.page.keepHistory(get().record.id, get().history);
-    show(record, stored, save);
+    show(record, stored, save, isFresh);
     return true;
   }
 
@@ -185,7 +192,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       doors.page.keepDraft({ change, record: left });
       writing = writing.then(() => writeLeft(left, stored)).then(() => undefined);
     }
-    show(record, null, 'saving');
+    show(record, null, 'saving', true);
     saveSoon();
   }
 

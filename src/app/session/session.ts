@@ -164,16 +164,16 @@ export function createSession(doors: Doors) {
     if (wanted) take(wanted);
   }
 
-  /** Puts a plan on the stand and plans it. @param stored as the store has it; null for one that it is to get */
-  async function stand(record: PlanRecord, stored: PlanRecord | null = record) {
-    if (!(await saving.stand(record, stored))) return;
+  /** Puts a plan on the stand and plans it. @param stored as the store has it; null for one that it is to get @param isFresh true of one just made */
+  async function stand(record: PlanRecord, stored: PlanRecord | null = record, isFresh = stored === null) {
+    if (!(await saving.stand(record, stored, { isFresh }))) return;
     if (!stored) saving.saveSoon();
     await Promise.all([replan(), saving.useKnown()]);
   }
 
   /** Puts a plan on the stand to be looked at: it is saved when it is edited or kept. */
   async function look(record: PlanRecord) {
-    if (await saving.stand(record, null, 'unsaved')) await replan();
+    if (await saving.stand(record, null, { save: 'unsaved' })) await replan();
   }
 
   return {
