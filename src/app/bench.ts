@@ -13,6 +13,7 @@ import { planOnStand } from '../work/planner';
 import { briefAddress } from './brief/address';
 import { NO_HISTORY, type History } from './undo';
 import { markOpened } from './lastOpened';
+import { forgetFailed, tellFailed } from './failures';
 import { say } from './notices';
 import { createSession } from './session/session';
 import { forgetDeleted } from './writes';
@@ -100,6 +101,8 @@ export const session = createSession({
     dropDraft,
   },
   say,
+  failed: tellFailed,
+  written: forgetFailed,
 });
 
 const opening = word('local', 'dove-path-opening');

@@ -1,18 +1,17 @@
 import { create } from 'zustand';
 import type { LessonRecord, PlanRecord, SessionRecord, StudentRecord } from '../core';
 import { fieldsBetween, fits, joined, type Change, type Fields } from '../store/changes';
-import { storageFault } from '../store/db';
 import { dropDraft, keepDraft } from '../store/drafts';
 import { countedEdit } from '../store/merge';
 import { getRow } from '../store/read';
 import { tableOf } from '../store/tables';
 import { commit } from '../store/write';
-import { DELETED_MEANWHILE, STEP_BLOCKED, STEP_GONE, storageWords } from '../wording/storage';
+import { DELETED_MEANWHILE, STEP_BLOCKED, STEP_GONE } from '../wording/storage';
 import { deviceId } from './device';
+import { forgetFailed, tellFailed } from './failures';
 import { say } from './notices';
 import { afterEdit, NO_HISTORY, stepOf, type Direction, type History } from './undo';
 import { bringBack, forgetDeleted, lastDeleted } from './writes';
-import * as appText from '../wording/rooms/app';
 
 /*
  * Edits of kept records, saved as they are typed: students, the log, lessons, the lines of a sheet. They are written one after the other, each on top of the
@@ -103,6 +102,7 @@ async function write(id: string): Promise<boolean> {
     const outcome = await commit([updateOf(table, record, fields)]);
     if (outcome.kind === 'written') {
       written.set(id, outcome.records[0] as Row);
+      forgetFailed(id);
       if (unsaved.get(id) === waiting) {
         unsaved.delete(id);
         dropDraft(id);
@@ -122,8 +122,7 @@ async function write(id: string): Promise<boolean> {
     else unsaved.delete(id);
     return await write(id);
   } catch (error) {
-    const offer = { words: appText.tryAgain, act: () => writeSoon(id) };
-    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+    tellFailed(id, error, () => writeSoon(id));
     return false;
   }
 }
@@ -169,8 +168,10 @@ async function step(direction: Direction): Promise<void> {
     setHistory(found.history);
     shown(id);
   } catch (error) {
-    const offer = { words: appText.tryAgain, act: () => step(direction) };
-    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+    tellFailed(`step-${id}`, error, async () => {
+      await step(direction);
+      return true;
+    });
   }
 }
 

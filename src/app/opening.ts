@@ -44,7 +44,9 @@ export async function start() {
     if (demo) await openDemo(IN_PEACE);
     else goOnWithDemo(IN_PEACE);
     await recover();
-    await openAsked(asked.get('plan') ?? (demo && !hash ? await exampleToOpen() : null), hash);
+    const open = async () => openAsked(asked.get('plan') ?? (demo && !hash ? await exampleToOpen() : null), hash);
+    if (get().ready) sayAnswered(open);
+    else await open();
     void keepFingerings().catch(() => undefined);
   } catch (error) {
     set({ save: 'failed' });
@@ -52,6 +54,17 @@ export async function start() {
     await session.replan();
   }
   set({ ready: true });
+}
+
+/** Puts a scale on the stand while the storage has not answered; nothing is saved in the place of what was asked for. */
+export async function planMeanwhile() {
+  await lookAtFirst();
+  set({ ready: true });
+}
+
+/** The storage has answered after all: what was asked for waits until the user wants it. */
+function sayAnswered(open: () => Promise<void>) {
+  say({ kind: 'done', message: appText.theStorageAnswers, offer: { words: appText.openWhatWasAsked, act: open } });
 }
 
 /** The plan of the example studio that was open last, or its first. */

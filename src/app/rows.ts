@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
-import { answered, db, storageFault } from '../store/db';
+import { db, storageFault } from '../store/db';
+import { reading } from '../store/waiting';
 import type { Trashed } from '../store/records';
 import { listAll, type AllRows } from '../store/read';
 import { readingTroubleWords } from '../wording/storage';
@@ -31,10 +32,7 @@ export function useDamagedElsewhere(): readonly Damaged[] {
 
 async function readRows(): Promise<Rows> {
   try {
-    const [rows, bin] = await Promise.all([
-      listAll(),
-      answered(Promise.resolve(db.bin.orderBy('deletedAt').reverse().toArray())),
-    ]);
+    const [rows, bin] = await Promise.all([listAll(), reading(db.bin.orderBy('deletedAt').reverse().toArray(), 'bin')]);
     return { kind: 'there', rows, bin };
   } catch (error) {
     return { kind: 'trouble', message: readingTroubleWords(storageFault(error)) };

@@ -1,8 +1,8 @@
 import { create } from 'zustand';
 import type { Change } from '../store/changes';
-import { storageFault } from '../store/db';
 import { commit, takeFromTrash, type Outcome } from '../store/write';
 import { storageWords, takenBackWords } from '../wording/storage';
+import { forgetFailed, tellFailed } from './failures';
 import { say } from './notices';
 import * as appText from '../wording/rooms/app';
 
@@ -24,15 +24,17 @@ export async function save(
   words = '',
 ): Promise<boolean> {
   const again = () => save(changes, done, words);
+  const key = keyOf(changes);
   try {
     const outcome = await commit(changes, words);
+    forgetFailed(key);
     if (outcome.kind === 'written') {
       done(outcome);
       return true;
     }
-    sayFault('conflict', again);
+    say({ kind: 'trouble', message: storageWords('conflict'), offer: { words: appText.tryAgain, act: again } });
   } catch (error) {
-    sayFault(storageFault(error), again);
+    tellFailed(key, error, again);
   }
   return false;
 }
@@ -42,14 +44,14 @@ export async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
   try {
     return await work();
   } catch (error) {
-    sayFault(storageFault(error), async () => (await attempt(work)) !== null);
+    tellFailed(crypto.randomUUID(), error, async () => (await attempt(work)) !== null);
     return null;
   }
 }
 
-function sayFault(fault: Parameters<typeof storageWords>[0], again: () => Promise<boolean>) {
-  say({ kind: 'trouble', message: storageWords(fault), offer: { words: appText.tryAgain, act: again } });
-}
+/** The same changes tried again are one failure. */
+const keyOf = (changes: readonly Change[]) =>
+  changes.map((change) => change.kind + ('record' in change ? change.record.id : change.id)).join();
 
 /** What was deleted on this page and can be brought back by undo, the last one last. */
 export const useDeleted = create<{ readonly bins: readonly string[] }>(() => ({ bins: [] }));
@@ -81,13 +83,14 @@ export function remove(
 export async function bringBack(bin: string, back: () => void = () => undefined): Promise<boolean> {
   try {
     const taken = await takeFromTrash(bin);
+    forgetFailed(bin);
     setDeleted(useDeleted.getState().bins.filter((id) => id !== bin));
     const message = taken ? takenBackWords(taken) : appText.thisWasBroughtBack;
     if (message) say({ kind: 'done', message });
     back();
     return true;
   } catch (error) {
-    sayFault(storageFault(error), () => bringBack(bin, back));
+    tellFailed(bin, error, () => bringBack(bin, back));
     return false;
   }
 }

@@ -1,6 +1,7 @@
 import { group } from 'd3-array';
 import { countsOf, joinedSums, standing, type Judged, type Repetition, type SessionRecord } from '../core';
 import { db } from './db';
+import { reading } from './waiting';
 import type { Change } from './changes';
 import type { DaySum, PlanDay } from './records';
 
@@ -89,5 +90,8 @@ async function recount(studentId: string, day: string): Promise<void> {
 
 /** A student's days from one to another, in order. @param from @param to days, both in it */
 export function daysOf(studentId: string, from: string, to = '9999-99-99'): Promise<DaySum[]> {
-  return db.days.where('[studentId+day]').between([studentId, from], [studentId, to], true, true).toArray();
+  return reading(
+    db.days.where('[studentId+day]').between([studentId, from], [studentId, to], true, true).toArray(),
+    'days',
+  );
 }

@@ -1,6 +1,7 @@
 import { Dexie, type Table, type Transaction } from 'dexie';
 import type { StorageFault } from '../wording/storage';
 import type { Trashed } from './records';
+import { writing } from './waiting';
 import { DATABASE_VERSION, TABLE_NAMES, tableOf, type TableName, type Tables } from './tables';
 
 /** The browser's own database; nothing of it leaves the machine but by a file. */
@@ -49,27 +50,12 @@ class StorageTrouble extends Error {
   }
 }
 
-/** Milliseconds after which a storage that does not answer is taken for one that never will. */
-const PATIENCE_MS = 3000;
-
-/**
- * Waits for the storage, but not for ever.
- * @throws StorageTrouble 'silent' where it does not answer
- */
-export function answered<T>(work: Promise<T>): Promise<T> {
-  let timer: ReturnType<typeof setTimeout>;
-  const patience = new Promise<never>((_, fail) => {
-    timer = setTimeout(() => fail(new StorageTrouble('silent')), PATIENCE_MS);
-  });
-  return Promise.race([work, patience]).finally(() => clearTimeout(timer));
-}
-
 /**
  * Opens the database for writing.
  * @throws StorageTrouble 'newer' where a later version of the app made it: it is read only then
  */
 export async function openForWriting(): Promise<void> {
-  await answered(Promise.resolve(db.open()));
+  await writing(db.open());
   if (db.backendDB().version / 10 > DATABASE_VERSION) throw new StorageTrouble('newer');
 }
 

@@ -1,6 +1,7 @@
 import type { AnswerRecord, PlanRecord, Repetition, SessionRecord } from '../core';
 import type { Change } from './changes';
-import { answered, db } from './db';
+import { db } from './db';
+import { reading } from './waiting';
 import { getSession } from './read';
 import type { ChoiceRow } from './records';
 import { commit } from './write';
@@ -34,7 +35,7 @@ export async function keepChoice({ id, request, choice, drillFor, studentId }: P
   if (drillFor) return;
   const { locks = [], never = [] } = request.rules ?? {};
   const way = choice.kind === 'way' ? choice.fingering : undefined;
-  const before = await answered(Promise.resolve(db.choices.get(id)));
+  const before = await reading(db.choices.get(id), 'choices');
   const chosen = way ? { request, way } : { request };
   const row: ChoiceRow = { id, studentId, chosen, changedAt: Date.now() };
   const isChoice = way !== undefined || locks.length + never.length > 0;

@@ -1,6 +1,7 @@
 import type { StudentRecord } from '../core';
 import { fileTroubleWords } from '../wording/storage';
-import { answered, db } from './db';
+import { db } from './db';
+import { reading } from './waiting';
 import { fileText, readLists, type Lists } from './tableFiles';
 import { joinLists, type Joined } from './join';
 import { answersOf, cardsOf, getStudent, lessonsOf, listPlans, sessionsOf } from './read';
@@ -23,7 +24,7 @@ export async function practiceFileText(studentId: string, now: Date): Promise<st
     lessonsOf(studentId),
   ]);
   const ids = sessions.map(({ id }) => id);
-  const repetitions = await answered(Promise.resolve(db.repetitions.where('sessionId').anyOf(ids).toArray()));
+  const repetitions = await reading(db.repetitions.where('sessionId').anyOf(ids).toArray(), 'repetitions');
   return fileText('practice', { student, plans, sessions, repetitions, cards, answers, lessons }, now);
 }
 

@@ -9,7 +9,8 @@ import {
   type StudentRecord,
 } from '../core';
 import type { Change } from './changes';
-import { answered, db } from './db';
+import { db } from './db';
+import { reading } from './waiting';
 import { amountWords } from '../wording/storage';
 import { STUDIO, TABLES, tablesOfFile, type StudioTable, type TableName, type Tables } from './tables';
 
@@ -89,7 +90,7 @@ async function readTable<Name extends TableName>(
   table: Name,
 ): Promise<{ readonly sound: Tables[Name][]; readonly damaged: Damaged[] }> {
   // Not by an index: a row without the indexed field would not be in it.
-  const rows = await answered(Promise.resolve(db.table<unknown>(table).toArray()));
+  const rows = await reading(db.table<unknown>(table).toArray(), table);
   const sound: Tables[Name][] = [];
   const damaged: Damaged[] = [];
   const issues = await issuesOf(table, rows);
@@ -139,12 +140,12 @@ export async function listDamagedElsewhere(): Promise<Damaged[]> {
 
 /** Rows of a table as they lie there, sound or not. */
 export function rawRows(name: TableName): Promise<unknown[]> {
-  return answered(Promise.resolve(db.table<unknown>(name).toArray()));
+  return reading(db.table<unknown>(name).toArray(), name);
 }
 
 /** A row by its id: undefined where there is none, or none that can be read. */
 export async function getRow<Name extends TableName>(table: Name, id: string): Promise<Tables[Name] | undefined> {
-  const row = await answered(Promise.resolve(db.table<unknown>(table).get(id)));
+  const row = await reading(db.table<unknown>(table).get(id), table);
   if (row === undefined) return undefined;
   const [issue] = await issuesOf(table, [row]);
   return issue ? undefined : (row as Tables[Name]);
@@ -157,7 +158,7 @@ export const getBook = (id: string) => getRow('books', id);
 
 /** The sound rows of a table that lie at a key of one of its indexes. */
 async function rowsAt<Name extends TableName>(table: Name, index: string, key: string): Promise<Tables[Name][]> {
-  return validOf(table, await answered(Promise.resolve(db.table<unknown>(table).where(index).equals(key).toArray())));
+  return validOf(table, await reading(db.table<unknown>(table).where(index).equals(key).toArray(), table));
 }
 
 /** The sound rows of a student's in a table that goes by days, from one day to another, both in it. */
@@ -172,7 +173,7 @@ async function rowsOfDays<Name extends 'sessions' | 'lessons'>(
     .where('[studentId+day]')
     .between([studentId, from], [studentId, to], true, true)
     .toArray();
-  return validOf(table, await answered(Promise.resolve(rows)));
+  return validOf(table, await reading(rows, table));
 }
 
 /** A student's sessions of some days, the latest first. */

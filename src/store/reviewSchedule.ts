@@ -2,7 +2,8 @@ import { group } from 'd3-array';
 import { createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 import type { AnswerRecord } from '../core';
 import type { Change } from './changes';
-import { answered, db } from './db';
+import { db } from './db';
+import { reading } from './waiting';
 import type { Memory } from './records';
 
 /*
@@ -57,7 +58,7 @@ export async function recallCards(changes: readonly Change[], now: number): Prom
 
 /** What is remembered of a student's cards. */
 export function memoriesOf(studentId: string): Promise<Memory[]> {
-  return answered(Promise.resolve(db.memories.where('studentId').equals(studentId).toArray()));
+  return reading(db.memories.where('studentId').equals(studentId).toArray(), 'memories');
 }
 
 /**
@@ -66,9 +67,7 @@ export function memoriesOf(studentId: string): Promise<Memory[]> {
  */
 export async function setAnswersAheadAside(studentId: string, now: number): Promise<number> {
   const isAhead = ({ at }: AnswerRecord) => at > now + A_DAY;
-  const ahead = await answered(
-    Promise.resolve(db.answers.where('studentId').equals(studentId).filter(isAhead).toArray()),
-  );
+  const ahead = await reading(db.answers.where('studentId').equals(studentId).filter(isAhead).toArray(), 'answers');
   if (ahead.length === 0) return 0;
   const cards = [...new Set(ahead.map(({ cardId }) => cardId))];
   await db.transaction('rw', db.answers, db.memories, async () => {

@@ -1,5 +1,6 @@
 import type { LessonRecord, PlanRecord, SessionRecord } from '../core';
-import { answered, db } from './db';
+import { db } from './db';
+import { reading } from './waiting';
 
 /*
  * Whether something hangs on a plan: it was given, practised or assigned.
@@ -17,5 +18,10 @@ export function isInUse({ id, studentId, givenFrom }: PlanRecord): Promise<boole
       [...assigned, ...items].some(({ planId }) => planId === id),
     )) ??
     (await db.plans.filter((plan) => plan.givenFrom === id).first());
-  return answered(look().then((found) => found !== undefined));
+  return reading(
+    look().then((found) => found !== undefined),
+    'sessions',
+    'lessons',
+    'plans',
+  );
 }

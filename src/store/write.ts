@@ -2,7 +2,8 @@ import { countDayOfUse, daysOfUse } from './daysOfUse';
 import { Dexie } from 'dexie';
 import { broughtBackName } from '../wording/storage';
 import { fits, reversed, sameContent, withFields, type Change } from './changes';
-import { answered, db, openForWriting } from './db';
+import { db, openForWriting } from './db';
+import { reading, writing } from './waiting';
 import { isKnown, knowValid, listPlans } from './read';
 import { TABLE_NAMES, TABLES, tableOf, type TableName, type Tables } from './tables';
 import type { StudentRecord } from '../core';
@@ -75,7 +76,11 @@ const tablesIn = (changes: readonly Change[]) => [...new Set(changes.map(({ tabl
  */
 export async function commit(changes: readonly Change[], words = '', now = Date.now()): Promise<Outcome> {
   try {
-    return await answered(inOneGo(tablesIn(changes), () => writeAll(changes, words, now)));
+    const tables = tablesIn(changes);
+    return await writing(
+      inOneGo(tables, () => writeAll(changes, words, now)),
+      ...tables,
+    );
   } catch (error) {
     if (error instanceof Conflict) return error.outcome;
     throw error;
@@ -180,13 +185,14 @@ export interface TakenBack {
 
 /** Takes changes back, the last first, each where it still can be: nothing newer is overwritten. */
 export function takeBack(changes: readonly Change[], now = Date.now()): Promise<TakenBack> {
-  const work = inOneGo(tablesIn(changes), async () => {
+  const tables = tablesIn(changes);
+  const work = inOneGo(tables, async () => {
     const count = { back: 0, copies: 0, left: 0 };
     for (const change of [...changes].reverse()) count[await putBack(reversed(change), now)]++;
     await countAnew(changes);
     return count;
   });
-  return answered(work);
+  return writing(work, ...tables);
 }
 
 async function putBack(change: Change, now: number): Promise<keyof TakenBack> {
@@ -218,10 +224,10 @@ function copyOf(record: Written): Written {
 
 /** Brings back what lies in the bin. @returns what became of it; null where it is not there any more */
 export async function takeFromTrash(id: string): Promise<TakenBack | null> {
-  const binned = await answered(Promise.resolve(db.bin.get(id)));
+  const binned = await reading(db.bin.get(id), 'bin');
   if (!binned) return null;
   const taken = await takeBack(binned.changes as readonly Change[]);
-  await answered(Promise.resolve(db.bin.delete(id)));
+  await writing(db.bin.delete(id), 'bin');
   return taken;
 }
 

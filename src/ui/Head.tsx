@@ -1,5 +1,6 @@
 import { useEffect, type ReactNode } from 'react';
 import { fetchAhead } from '../app/ahead';
+import { StorageWait } from './StorageWait';
 import * as sharedText from '../wording/rooms/shared';
 
 /** Looks at one plan, and what belongs to a student. */
@@ -61,6 +62,7 @@ export function Head({ here, plan, brief, student, children }: Props) {
         </span>
       </nav>
       {children}
+      <StorageWait />
     </header>
   );
 }

@@ -8,8 +8,6 @@ import { counted, listed } from './grammar';
 export type StorageFault =
   | 'full'
   | 'blocked'
-  /** It does not answer. */
-  | 'silent'
   /** A later version of the app made what is there. */
   | 'newer'
   /** Another page has changed it since. */
@@ -21,7 +19,6 @@ const SAVE_A_BACKUP = 'Save a backup file now';
 const WRITE_SENTENCES: Readonly<Record<StorageFault, string>> = {
   full: `Not saved: the browser has no room left. ${SAVE_A_BACKUP}, then delete plans you no longer need.`,
   blocked: `Not saved: the browser blocks storage for this page. Planning works all the same. ${SAVE_A_BACKUP}, then allow site data and reload.`,
-  silent: `Not saved: the browser’s storage does not answer. Planning works all the same. ${SAVE_A_BACKUP}, close other pages of Dove Path, then try again.`,
   newer:
     'Not saved: a newer version of Dove Path has been used in this browser. Nothing is lost. Reload this page to use the newer version.',
   conflict:
@@ -38,8 +35,6 @@ const READ_SENTENCES: Readonly<Record<StorageFault, string>> = {
   full: 'The browser has no room left, so what is saved cannot be read. It is still there. Make room on this machine, then reload.',
   blocked:
     'The browser blocks storage for this page, so what is saved cannot be read. Planning works; nothing is saved. Allow site data for this address, then reload.',
-  silent:
-    'The browser’s storage does not answer, so what is saved cannot be read. It may still be there. Planning works; nothing is saved. Close other pages of Dove Path or restart the browser, then reload.',
   newer:
     'A newer version of Dove Path has been used in this browser. What it saved is safe. Reload this page to use the newer version.',
   conflict: 'Another page is changing what is saved. Nothing is lost. Reload this page.',
@@ -85,6 +80,18 @@ export const NEW_ENTRY = entry('new entry', 'new entries', 'A new entry');
 /** How much there is: ["5 students", "19 plans"]; what there is none of is left out. */
 export function amountWords(amounts: readonly (readonly [number, EntryWords])[]): string[] {
   return amounts.filter(([n]) => n > 0).map(([n, { one, many }]) => counted(n, one, many));
+}
+
+/** What the storage has not answered yet, and what comes of it. */
+export function waitingWords(reading: readonly EntryWords[], writing: readonly EntryWords[]): string {
+  const named = (entries: readonly EntryWords[]) => listed([...new Set(entries.map(({ many }) => many))]);
+  return [
+    reading.length > 0 ? `Still reading ${named(reading)}. They appear by themselves.` : '',
+    writing.length > 0 ? `Still saving ${named(writing)}.` : '',
+    'The browser’s storage is slow to answer; another page of Dove Path may be busy with it. Nothing is lost.',
+  ]
+    .filter((part) => part !== '')
+    .join(' ');
 }
 
 /** What came of bringing something back. */

@@ -72,3 +72,25 @@ export async function serious(page: Page): Promise<string[]> {
     .filter(({ impact }) => impact === 'serious' || impact === 'critical')
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`);
 }
+
+/** The ids of a student and of one of their plans, as the database has them. */
+export function studentsOf(page: Page, name: string): Promise<{ readonly student: string; readonly plan: string }> {
+  return page.evaluate(
+    (wanted) =>
+      new Promise<{ student: string; plan: string }>((done) => {
+        const opening = indexedDB.open('dove-path');
+        opening.onsuccess = () => {
+          const read = opening.result.transaction(['students', 'plans']);
+          const students = read.objectStore('students').getAll();
+          const plans = read.objectStore('plans').getAll();
+          read.oncomplete = () => {
+            opening.result.close();
+            const { id } = (students.result as { id: string; name: string }[]).find((row) => row.name === wanted)!;
+            const plan = (plans.result as { id: string; studentId: string }[]).find((row) => row.studentId === id)!;
+            done({ student: id, plan: plan.id });
+          };
+        };
+      }),
+    name,
+  );
+}

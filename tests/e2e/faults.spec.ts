@@ -123,12 +123,6 @@ const BLOCKED: readonly (readonly [string, () => void])[] = [
       };
     },
   ],
-  [
-    'it never answers',
-    () => {
-      IDBFactory.prototype.open = () => ({ addEventListener() {} }) as unknown as IDBOpenDBRequest;
-    },
-  ],
   ['there is none', () => Object.defineProperty(window, 'indexedDB', { value: undefined })],
 ];
 

@@ -84,6 +84,12 @@ export function world() {
     return next;
   }
 
+  const trouble = (error: unknown) => `trouble: ${(error as Error).message}`;
+  const say: Doors['say'] = (notice) => {
+    said.push(notice);
+    return () => withdrawn.push(notice);
+  };
+  const failed = new Map<string, () => void>();
   const doors: Doors = {
     planner: {
       plan: (ask) =>
@@ -108,7 +114,7 @@ export function world() {
         return () => watchers.delete(id);
       },
       isInUse: async (plan) => used.has(plan.id),
-      trouble: (error) => `trouble: ${(error as Error).message}`,
+      trouble,
     },
     clock: {
       now: () => now,
@@ -127,10 +133,11 @@ export function world() {
       keepDraft: (draft) => drafts.push(draft) > 0,
       dropDraft: (id) => void drafts.splice(0, drafts.length, ...drafts.filter(({ record }) => record.id !== id)),
     },
-    say(notice) {
-      said.push(notice);
-      return () => withdrawn.push(notice);
+    say,
+    failed(key, error, again) {
+      failed.set(key, say({ kind: 'trouble', message: trouble(error), offer: { words: 'Try again', act: again } }));
     },
+    written: (key) => failed.get(key)?.(),
   };
   const session = createSession(doors);
 

@@ -1,13 +1,11 @@
 import { create } from 'zustand';
 import { isRight, type Quiz, type AnswerRecord, type CardRecord } from '../../core';
-import { storageFault } from '../../store/db';
 import { memoriesOf } from '../../store/reviewSchedule';
 import { addAnswer } from '../../store/log';
 import { cardsOf } from '../../store/read';
-import { storageWords } from '../../wording/storage';
 import { hertz } from '../../audio/heardScore';
+import { tellFailed } from '../failures';
 import { say } from '../notices';
-import * as appText from '../../wording/rooms/app';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
@@ -83,8 +81,7 @@ async function keepAnswer(record: AnswerRecord): Promise<boolean> {
     await addAnswer(record);
     return true;
   } catch (error) {
-    const offer = { words: appText.tryAgain, act: () => keepAnswer(record) };
-    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+    tellFailed(record.id, error, () => keepAnswer(record));
     return false;
   }
 }

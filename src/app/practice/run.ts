@@ -21,19 +21,17 @@ import {
   type Repetition,
   type SessionRecord,
 } from '../../core';
-import { storageFault } from '../../store/db';
 import { judgedIn, getPlan } from '../../store/read';
 import { addRepetition } from '../../store/log';
 import { issueWords } from '../../wording/issues';
 import { planTitle } from '../../wording/material';
-import { storageWords } from '../../wording/storage';
 import type { Meaning } from '../meaning';
+import { tellFailed, waitsFor } from '../failures';
 import { say } from '../notices';
 import { save } from '../writes';
 import { dayOf } from './calendar';
 import { edit } from '../editing';
 import { excerptOn, passageOf, placesOf } from './playedPassage';
-import * as appText from '../../wording/rooms/app';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
@@ -325,13 +323,22 @@ async function record(repetition: Repetition, judged: readonly Judged[], now: nu
   if (climb.done) void keepAwake(false);
 }
 
-async function keep(repetition: Repetition, session: SessionRecord): Promise<boolean> {
+async function keep(repetition: Repetition, session: SessionRecord): Promise<void> {
+  // Repetitions are counted in their order: one that failed goes before.
+  const again = () => writeDown(repetition, session);
+  if (waitsFor(session.id)) tellFailed(repetition.id, lastFault, again, session.id);
+  else await again();
+}
+
+let lastFault: unknown;
+
+async function writeDown(repetition: Repetition, session: SessionRecord): Promise<boolean> {
   try {
     await addRepetition(repetition, session);
     return true;
   } catch (error) {
-    const offer = { words: appText.tryAgain, act: () => keep(repetition, session) };
-    say({ kind: 'trouble', message: storageWords(storageFault(error)), offer });
+    lastFault = error;
+    tellFailed(repetition.id, error, () => writeDown(repetition, session), session.id);
     return false;
   }
 }

@@ -52,4 +52,8 @@ export interface Doors {
   readonly page: Page;
   /** Says something to the user; the function returned takes it away again. */
   readonly say: (notice: Notice) => () => void;
+  /** Tells of a write that failed and offers it again. */
+  readonly failed: (key: string, error: unknown, again: () => Promise<boolean>) => void;
+  /** What failed before is written now. */
+  readonly written: (key: string) => void;
 }

@@ -58,8 +58,6 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
   /** A plan as this page last wrote it. */
   let written: PlanRecord | null = null;
   let known: Promise<void> = Promise.resolve();
-  /** Takes the notice of a failed write away. */
-  let withdraw = () => {};
 
   function saveSoon() {
     if (get().save === 'gone') return;
@@ -97,15 +95,11 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
         set({ save: 'saved' });
         doors.page.dropDraft(record.id);
       }
-      withdraw();
+      doors.written(record.id);
     } catch (error) {
       if (get().record.id !== record.id) return;
       set({ save: 'failed' });
-      withdraw = doors.say({
-        kind: 'trouble',
-        message: doors.store.trouble(error),
-        offer: { words: appText.tryAgain, act: tryAgain },
-      });
+      doors.failed(record.id, error, tryAgain);
     } finally {
       busy = false;
       if (told) adopt(told);
@@ -205,11 +199,7 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       doors.page.dropDraft(record.id);
       return true;
     } catch (error) {
-      doors.say({
-        kind: 'trouble',
-        message: doors.store.trouble(error),
-        offer: { words: appText.tryAgain, act: () => writeLeft(record, stored) },
-      });
+      doors.failed(record.id, error, () => writeLeft(record, stored));
       return false;
     }
   }

@@ -3,9 +3,10 @@ import { useShallow } from 'zustand/react/shallow';
 import { session, useBench } from '../../app/bench';
 import { briefAddress } from '../../app/brief/address';
 import { redo, rename, undo } from '../../app/edits';
-import { followAddress, leave, start, wakeStore } from '../../app/opening';
+import { followAddress, leave, planMeanwhile, start, wakeStore } from '../../app/opening';
 import { FIRST_REQUEST, type SaveState } from '../../app/session/state';
 import { useNothingKept } from '../../app/firstMinute';
+import { useStorageWait } from '../../app/storageWait';
 import { useStudent } from '../../app/students';
 import { Head } from '../../ui/Head';
 import { later } from '../../ui/later';
@@ -65,6 +66,7 @@ export default function Bench() {
       begun: begunFrom !== null,
     })),
   );
+  const slow = useStorageWait() !== null;
   const [palette, setPalette] = useState(false);
   const nothingKept = useNothingKept();
   useEffect(() => {
@@ -104,11 +106,12 @@ export default function Bench() {
           {benchPlanText.commands}
         </button>
         <p className="text-sm text-faded" data-testid="save-state" data-state={save}>
-          {SAVE_WORDS[save]}
+          {ready && SAVE_WORDS[save]}
         </p>
       </Head>
       <NoticeBar />
-      <main id="main" tabIndex={-1} className="bench-main" data-ready={ready}>
+      {!ready && slow && <Meanwhile />}
+      <main id="main" tabIndex={-1} className="bench-main" data-ready={ready} hidden={!ready && slow}>
         <h1 className="sr-only">{benchPlanText.bench}</h1>
         <div className="bench-brief">
           {save === 'unsaved' && nothingKept && <FirstMinute />}
@@ -164,5 +167,17 @@ export default function Bench() {
       <BringInDrop />
       {palette && <Palette speech={after?.speech ?? null} onClose={() => setPalette(false)} />}
     </div>
+  );
+}
+
+/** Stands in the place of a plan that is still being read. */
+function Meanwhile() {
+  return (
+    <section className="flex flex-wrap items-center gap-3 border-l-4 border-dove bg-sheet px-3 py-2">
+      <p>{benchPlanText.stillReadingPlan}</p>
+      <button type="button" className="button" onClick={() => void planMeanwhile()}>
+        {benchPlanText.planMeanwhile}
+      </button>
+    </section>
   );
 }

@@ -13,6 +13,7 @@ export const thisPlanHasThe = (count: string, count2: string) => `This plan has 
 export const theBrowserDidNot = (instead: string) => `The browser did not allow copying. ${instead}`;
 
 export const tryAgain = 'Try again';
+export const changesThatWait = (n: number) => (n > 1 ? ` ${n} changes wait; “Try again” saves all of them.` : '');
 
 export const theFingeringWasRepeated = (counted: string) => `The fingering was repeated on ${counted} of notes.`;
 export const theFingeringCantBe = (counted: string) =>
@@ -107,6 +108,8 @@ export const itIsInThe = 'It is in the archive: the tag “archived” shows it.
 export const itIsInTheList = 'It is in the list again.';
 export const theStudioIsEmpty = (amount: string) => `The studio is empty: ${amount} were deleted.`;
 
+export const theStorageAnswers = 'The browser’s storage answers again. What you asked for can be opened now.';
+export const openWhatWasAsked = 'Open it';
 export const newPlanBegun = (name: string) => `This is a new plan. “${name}” stays as it was.`;
 export const changeThisPlanInstead = 'Change that plan instead';
 export const isStillCalled = (name: string) => `This plan is still called “${name}”.`;

@@ -120,3 +120,6 @@ export const copyALink = 'Copy a link';
 export const thisPlanThisPlan = 'This plan';
 export const tags = 'Tags';
 export const withCommasBetween = 'with commas between';
+
+export const stillReadingPlan = 'Your plan is still being read. It opens here by itself.';
+export const planMeanwhile = 'Plan something else meanwhile';
