@@ -85,9 +85,9 @@ export function studentsOf(page: Page, name: string): Promise<{ readonly student
           const plans = read.objectStore('plans').getAll();
           read.oncomplete = () => {
             opening.result.close();
-            const { id } = (students.result as { id: string; name: string }[]).find((row) => row.name === wanted)!;
-            const plan = (plans.result as { id: string; studentId: string }[]).find((row) => row.studentId === id)!;
-            done({ student: id, plan: plan.id });
+            const id = (students.result as { id: string; name: string }[]).find((row) => row.name === wanted)?.id ?? '';
+            const plan = (plans.result as { id: string; studentId: string }[]).find((row) => row.studentId === id);
+            done({ student: id, plan: plan?.id ?? '' });
           };
         };
       }),
