@@ -161,34 +161,36 @@ test('every finding is followed to its drill on the Bench, which plays', async (
   await expect(shelf.filter({ hasText: 'Drill: ' })).toHaveCount(1);
 });
 
-test('a stretch has its drill, and a scale is kept in one position or it is said that it cannot be', async ({
-  page,
-}) => {
-  await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
-  await view(page, 'Hand');
-  await expect(page.getByRole('listitem').filter({ hasText: '3 and 4 touch' }).first()).toBeVisible();
-  await page.getByRole('button', { name: 'open its drill' }).first().click();
-  await standing(page);
-  await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Drill: stretch, bar 4, beat 3/);
-  await expect(ways(page)).toBeVisible();
-  await view(page, 'Shifts');
-  await page.getByLabel('Kind of drill').selectOption('broken-thirds');
-  await page.getByLabel('Position').selectOption({ label: '3rd position' });
-  await page.getByLabel('Key', { exact: true }).selectOption('D major');
-  await page.getByRole('button', { name: 'Open it on the Bench' }).click();
-  await standing(page);
-  await expect(page.getByLabel('Name of this plan')).toHaveValue(
-    'broken thirds in one position: 3rd position, D major',
-  );
-  await expect(page.getByRole('button', { pressed: true })).toContainText('3rd position throughout');
-  await openPlan(page, 'Otis: F major scale, two octaves, ¾ double bass');
-  await view(page, 'Shifts');
-  await page.getByLabel('Kind of drill').selectOption('scale');
-  await page.getByLabel('Position').selectOption({ label: '5th position' });
-  await page.getByLabel('Key', { exact: true }).selectOption('C# major');
-  await page.getByRole('button', { name: 'Open it on the Bench' }).click();
-  await expect(page.getByText('This position has not a whole octave of this key.')).toBeVisible();
-});
+test(
+  'a stretch has its drill, and a scale is kept in one position or it is said that it cannot be',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
+    await view(page, 'Hand');
+    await expect(page.getByRole('listitem').filter({ hasText: '3 and 4 touch' }).first()).toBeVisible();
+    await page.getByRole('button', { name: 'open its drill' }).first().click();
+    await standing(page);
+    await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Drill: stretch, bar 4, beat 3/);
+    await expect(ways(page)).toBeVisible();
+    await view(page, 'Shifts');
+    await page.getByLabel('Kind of drill').selectOption('broken-thirds');
+    await page.getByLabel('Position').selectOption({ label: '3rd position' });
+    await page.getByLabel('Key', { exact: true }).selectOption('D major');
+    await page.getByRole('button', { name: 'Open it on the Bench' }).click();
+    await standing(page);
+    await expect(page.getByLabel('Name of this plan')).toHaveValue(
+      'broken thirds in one position: 3rd position, D major',
+    );
+    await expect(page.getByRole('button', { pressed: true })).toContainText('3rd position throughout');
+    await openPlan(page, 'Otis: F major scale, two octaves, ¾ double bass');
+    await view(page, 'Shifts');
+    await page.getByLabel('Kind of drill').selectOption('scale');
+    await page.getByLabel('Position').selectOption({ label: '5th position' });
+    await page.getByLabel('Key', { exact: true }).selectOption('C# major');
+    await page.getByRole('button', { name: 'Open it on the Bench' }).click();
+    await expect(page.getByText('This position has not a whole octave of this key.')).toBeVisible();
+  },
+);
 
 test('Hand shows frames, the same frame elsewhere in mm, the stretch with its limit and a way round', async ({
   page,
@@ -249,7 +251,7 @@ test('without a plan, or with one that cannot be played, the views say so and sh
   }
 });
 
-test('axe finds nothing serious on Hand, Shifts and Ear', async ({ page }) => {
+test('axe finds nothing serious on Hand, Shifts and Ear', { tag: '@nightly' }, async ({ page }) => {
   await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
   for (const name of ['Hand', 'Shifts', 'Ear']) {
     await view(page, name);

@@ -343,7 +343,7 @@ async function openMadeUpLog(page: Page) {
   await expect.poll(() => logEntries(page).count()).toBeGreaterThan(10);
 }
 
-test('axe finds nothing serious in practice, cards, progress and the lesson', async ({ page }) => {
+test('axe finds nothing serious in practice, cards, progress and the lesson', { tag: '@nightly' }, async ({ page }) => {
   await openMadeUpLog(page);
   expect(await serious(page)).toEqual([]);
   for (const view of ['/cards', '/progress', '/lesson']) {
@@ -354,7 +354,7 @@ test('axe finds nothing serious in practice, cards, progress and the lesson', as
   await expect(page.getByTestId('trends')).toContainText('Third finger in third position: low in');
 });
 
-test('axe finds nothing serious in a session', async ({ page }) => {
+test('axe finds nothing serious in a session', { tag: '@nightly' }, async ({ page }) => {
   await openMadeUpLog(page);
   await page.getByRole('link', { name: 'Practise' }).first().click();
   await ready(page);
