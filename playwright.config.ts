@@ -8,6 +8,8 @@ export default defineConfig({
   testDir: 'tests/e2e',
   fullyParallel: true,
   workers: 2,
+  // What is long or left to chance runs by night.
+  grepInvert: process.env.NIGHTLY === undefined ? /@nightly/ : undefined,
   forbidOnly: true,
   // A test that needs a second try is a fault of the test or of the product.
   retries: 0,

@@ -1,6 +1,6 @@
 /*
  * npm run nightly: what is long or left to chance, with new seeds every time: the laws ten times over, every instrument and key, shaken weights, hostile
- * requests, a long storm of edits. The seed is printed first: NIGHTLY=seed repeats the night.
+ * requests, all browser tests with the long ones, a long storm of edits. The seed is printed first: NIGHTLY=seed repeats the night.
  */
 import { spawnSync } from 'node:child_process';
 import * as measuringText from '../src/wording/rooms/measuring';
@@ -8,7 +8,7 @@ import * as measuringText from '../src/wording/rooms/measuring';
 const seed = process.env.NIGHTLY ?? String(Date.now() % 1_000_000_007);
 console.log(measuringText.seed(seed));
 
-const STEPS = [['unit'], ['sweep'], ['sweep', '--', '--craft'], ['robust'], ['build'], ['faults']];
+const STEPS = [['unit'], ['sweep'], ['sweep', '--', '--craft'], ['robust'], ['build'], ['e2e'], ['faults']];
 
 const failed = STEPS.filter((step) => {
   console.log(measuringText.step(step.join(' ')));

@@ -156,54 +156,58 @@ test('a sheet is chosen, written on, printed with nothing of the interface, and 
   await expect(page.getByLabel('Goal, in one line')).toHaveValue('Every string rings');
 });
 
-test('a book of twelve keys: made, stopped, gone on with, a page opened and changed, saved', async ({ page }) => {
-  await page.goto('/book');
-  await ready(page);
-  for (const key of ['B♭ major', 'F major', 'C major', 'G major', 'D major', 'A major'])
-    await expect(page.getByLabel(key, { exact: true })).toBeChecked();
-  for (const key of ['A minor', 'E minor', 'B minor', 'D minor', 'G minor', 'E♭ major'])
-    await page.getByLabel(key, { exact: true }).check();
-  await expect(page.getByTestId('page-count')).toContainText('24 pages');
-  await page.getByLabel('Name', { exact: true }).fill('Twelve keys');
-  // Held up on its way, so that there is something to stop.
-  await page.evaluate(() => {
-    const post = Worker.prototype.postMessage;
-    Worker.prototype.postMessage = function (this: Worker, ...all: unknown[]) {
-      setTimeout(() => (post as (...args: unknown[]) => void).apply(this, all), 120);
-    };
-  });
-  await page.getByRole('button', { name: 'Make this book' }).click();
-  const made = page.getByTestId('made');
-  await page.getByRole('button', { name: 'Cancel' }).click();
-  await expect(made).toHaveAttribute('data-whole', 'false');
-  await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
-  await page.getByRole('button', { name: 'Go on' }).click();
-  await expect(made).toHaveAttribute('data-whole', 'true');
-  await expect(made.getByRole('listitem')).toHaveCount(24);
-  await expect(made.getByTestId('paper-page').locator('svg')).toContainText('Twelve keys');
-  const file = await pdfOf(await savedFile(page, () => made.getByRole('button', { name: 'Save as PDF' }).click()));
-  expect(file.pages).toBe(25);
-  expect(file.text).toContain('Contents');
+test(
+  'a book of twelve keys: made, stopped, gone on with, a page opened and changed, saved',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    await page.goto('/book');
+    await ready(page);
+    for (const key of ['B♭ major', 'F major', 'C major', 'G major', 'D major', 'A major'])
+      await expect(page.getByLabel(key, { exact: true })).toBeChecked();
+    for (const key of ['A minor', 'E minor', 'B minor', 'D minor', 'G minor', 'E♭ major'])
+      await page.getByLabel(key, { exact: true }).check();
+    await expect(page.getByTestId('page-count')).toContainText('24 pages');
+    await page.getByLabel('Name', { exact: true }).fill('Twelve keys');
+    // Held up on its way, so that there is something to stop.
+    await page.evaluate(() => {
+      const post = Worker.prototype.postMessage;
+      Worker.prototype.postMessage = function (this: Worker, ...all: unknown[]) {
+        setTimeout(() => (post as (...args: unknown[]) => void).apply(this, all), 120);
+      };
+    });
+    await page.getByRole('button', { name: 'Make this book' }).click();
+    const made = page.getByTestId('made');
+    await page.getByRole('button', { name: 'Cancel' }).click();
+    await expect(made).toHaveAttribute('data-whole', 'false');
+    await expect(page.getByRole('button', { name: 'Go on' })).toBeVisible();
+    await page.getByRole('button', { name: 'Go on' }).click();
+    await expect(made).toHaveAttribute('data-whole', 'true');
+    await expect(made.getByRole('listitem')).toHaveCount(24);
+    await expect(made.getByTestId('paper-page').locator('svg')).toContainText('Twelve keys');
+    const file = await pdfOf(await savedFile(page, () => made.getByRole('button', { name: 'Save as PDF' }).click()));
+    expect(file.pages).toBe(25);
+    expect(file.text).toContain('Contents');
 
-  await made.getByRole('button', { name: 'Open D major scale, two octaves on the Bench' }).click();
-  await page.waitForURL(/\?plan=/);
-  await ready(page);
-  await picture(page).focus();
-  await page.keyboard.press('Home');
-  await page.keyboard.press('4');
-  await expect(page.getByTestId('kept')).toHaveCount(1);
-  await saved(page);
-  await page.goBack();
-  await page.goto('/book');
-  await ready(page);
-  await page.getByRole('button', { name: /^Twelve keys/ }).click();
-  await expect(made).toHaveAttribute('data-whole', 'true');
-  await made.getByRole('button', { name: 'D major scale, two octaves', exact: true }).click();
-  await expect(made.getByTestId('paper-page').locator('svg text').filter({ hasText: /^4$/ }).first()).toBeVisible();
-  const notes = (await savedFile(page, () => made.getByRole('button', { name: 'MusicXML' }).click())).toString();
-  expect(notes.match(/<print new-page="yes"\/>/g)?.length).toBe(23);
-  expect(notes).toContain('D major scale, two octaves');
-});
+    await made.getByRole('button', { name: 'Open D major scale, two octaves on the Bench' }).click();
+    await page.waitForURL(/\?plan=/);
+    await ready(page);
+    await picture(page).focus();
+    await page.keyboard.press('Home');
+    await page.keyboard.press('4');
+    await expect(page.getByTestId('kept')).toHaveCount(1);
+    await saved(page);
+    await page.goBack();
+    await page.goto('/book');
+    await ready(page);
+    await page.getByRole('button', { name: /^Twelve keys/ }).click();
+    await expect(made).toHaveAttribute('data-whole', 'true');
+    await made.getByRole('button', { name: 'D major scale, two octaves', exact: true }).click();
+    await expect(made.getByTestId('paper-page').locator('svg text').filter({ hasText: /^4$/ }).first()).toBeVisible();
+    const notes = (await savedFile(page, () => made.getByRole('button', { name: 'MusicXML' }).click())).toString();
+    expect(notes.match(/<print new-page="yes"\/>/g)?.length).toBe(23);
+    expect(notes).toContain('D major scale, two octaves');
+  },
+);
 
 test('a page for a class: score and parts, each in its clef, for four or for two', async ({ page }) => {
   await page.goto('/class');
@@ -263,22 +267,24 @@ test('the plan on the stand is saved as notes and as pictures', async ({ page })
   }
 });
 
-test('axe finds nothing serious on paper, in a book, for a class and while something is brought in', async ({
-  page,
-}) => {
-  test.setTimeout(240_000);
-  await openBench(page);
-  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Sheet' }).click();
-  await expect(page.getByTestId('laid')).toHaveAttribute('data-state', 'laid');
-  expect(await serious(page)).toEqual([]);
-  for (const address of ['/book', '/class']) {
-    await page.goto(address);
+test(
+  'axe finds nothing serious on paper, in a book, for a class and while something is brought in',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    test.setTimeout(240_000);
+    await openBench(page);
+    await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Sheet' }).click();
+    await expect(page.getByTestId('laid')).toHaveAttribute('data-state', 'laid');
+    expect(await serious(page)).toEqual([]);
+    for (const address of ['/book', '/class']) {
+      await page.goto(address);
+      await ready(page);
+      expect(await serious(page), address).toEqual([]);
+    }
+    await page.goto('/studio');
     await ready(page);
-    expect(await serious(page), address).toEqual([]);
-  }
-  await page.goto('/studio');
-  await ready(page);
-  await dropOn(page, 'duet.musicxml', duet);
-  await expect(page.getByTestId('first-bars').locator('svg')).toBeVisible();
-  expect(await serious(page)).toEqual([]);
-});
+    await dropOn(page, 'duet.musicxml', duet);
+    await expect(page.getByTestId('first-bars').locator('svg')).toBeVisible();
+    expect(await serious(page)).toEqual([]);
+  },
+);
