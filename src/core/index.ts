@@ -102,7 +102,7 @@ export { comparePlans, heldAlike, samePlace } from './planner/explain';
 export { changesBetween, withDemand } from './planner/ways';
 export { requestIssues } from './planner/issues';
 export { fingeringOf, hasFingering, planKept, type KeptAnswer } from './planner/kept';
-export { asWritten, writtenPlan, type AsWritten, type Unplayable } from './planner/asWritten';
+export { asWritten, withLocksOver, writtenPlan, type AsWritten, type Unplayable } from './planner/asWritten';
 export { plan } from './planner/plan';
 export { requestWeights } from './planner/cost';
 export { type Weights } from './vocabulary';

@@ -12,6 +12,7 @@ import {
   planKept,
   requestWeights,
   resolveSetup,
+  withLocksOver,
   writtenPlan,
   type Aim,
   type Chosen,
@@ -50,7 +51,7 @@ function workOut(ask: Ask): Answer {
 function withWritten(request: PlanRequest, written: readonly Lock[], kept: Ask['kept'], weights: Weights): Answer {
   const response = plan(request, weights);
   const [best] = response.plans;
-  const own = best && writtenPlan(request, written, weights).plan;
+  const own = best && writtenPlan(request, withLocksOver(written, request.rules?.locks ?? []), weights).plan;
   const alike = own ? response.plans.findIndex((one) => hasFingering(one, fingeringOf(own))) : -1;
   const named = own && {
     ...own,

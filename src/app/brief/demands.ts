@@ -10,6 +10,11 @@ export function lockAt(request: PlanRequest, at: number): Lock | undefined {
   return request.rules?.locks?.find((lock) => lock.at === at);
 }
 
+/** The lock that one request has more than another, or has other; undefined where none was put. */
+export function lockPut(before: PlanRequest, after: PlanRequest): Lock | undefined {
+  return after.rules?.locks?.find((lock) => JSON.stringify(lockAt(before, lock.at)) !== JSON.stringify(lock));
+}
+
 export function neverAt(request: PlanRequest, at: number): Forbidding[] {
   return (request.rules?.never ?? []).filter((one) => one.at === at);
 }

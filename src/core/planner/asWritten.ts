@@ -51,6 +51,12 @@ export function asWritten(
   };
 }
 
+/** What was found written with the locks of the request over it: a finger that was put by hand is taken there. */
+export function withLocksOver(written: readonly Lock[], locks: readonly Lock[]): Lock[] {
+  const settled = new Set(locks.map(({ at }) => at));
+  return [...written.filter(({ at }) => !settled.has(at)), ...locks].sort((a, b) => a.at - b.at);
+}
+
 /** The written fingers and strings as a plan, completed; what nobody can play of them is left out and told. */
 export function writtenPlan(
   request: PlanRequest,

@@ -9,7 +9,16 @@ import {
   type PlanRequest,
   type PlanResponse,
 } from '../../core';
-import { fingersFor, lockAt, neverAt, stringsFor, withLock, withNever, withoutDemands } from '../../app/brief/demands';
+import {
+  fingersFor,
+  lockAt,
+  lockPut,
+  neverAt,
+  stringsFor,
+  withLock,
+  withNever,
+  withoutDemands,
+} from '../../app/brief/demands';
 import { setRequest } from '../../app/edits';
 import { useBench } from '../../app/bench';
 import { ActMenu } from '../../ui/ActMenu';
@@ -129,7 +138,7 @@ export function NoteEditor({ response, plan, request }: Props) {
         <span className="flex items-center gap-2" data-testid="demands">
           <Lock size={16} aria-hidden />
           {[
-            ...(lock ? [benchPictureText.keptHere(demandWords(lock, instrument))] : []),
+            ...(lock ? [benchPictureText.lockKept(demandWords(lock, instrument))] : []),
             ...never.map((one) =>
               'shift' in one ? benchPictureText.noShiftToHere : benchPictureText.never(demandWords(one, instrument)),
             ),
@@ -197,12 +206,20 @@ interface OutcomeProps {
 /** What the last edit changed in the plan, and what it buys and pays. */
 export function EditOutcome({ plan, speech }: OutcomeProps) {
   const before = useBench((state) => state.before);
+  const lock = useBench(({ history, record }) => {
+    const last = history.past.at(-1)?.from.request;
+    return last && lockPut(last, record.request);
+  });
+  const instrument = useBench(({ record }) => record.request.instrument);
   if (!before || before === plan || before.steps.length !== plan.steps.length) return null;
   const where = changedPlaces(before, plan, speech);
   const trade = tradeBetween(plan, before, speech);
+  const nothingElse = lock
+    ? benchPictureText.lockKept(demandWords(lock, instrument))
+    : benchPictureText.nothingHadToChange;
   return (
     <p role="status" data-testid="outcome" className="border-l-4 border-dove px-3">
-      {where === '' ? benchPictureText.nothingHadToChange : `Changed: ${where}.`}
+      {where === '' ? nothingElse : benchPictureText.changed(where)}
       {trade && ` Now: ${trade}.`}
     </p>
   );

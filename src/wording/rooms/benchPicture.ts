@@ -26,6 +26,8 @@ export const openString = 'open string';
 export const fingerNumber = (finger: number) => `finger ${finger}`;
 export const playedNow = ', played now';
 export const nothingHadToChange = 'Nothing had to change.';
+export const changed = (where: string) => `Changed: ${where}.`;
+export const lockKept = (what: string) => `Kept: ${what} here. The rest stays.`;
 
 export const theMusicInLines = 'The music in lines';
 export const staffStringsAndHand =

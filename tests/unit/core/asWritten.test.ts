@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { asWritten, plan, writtenPlan, type Lock, type PlanRequest } from '../../../src/core';
+import { asWritten, plan, withLocksOver, writtenPlan, type Lock, type PlanRequest } from '../../../src/core';
 import { speechOf } from '../../../src/wording/plans';
 import { beyondWords, differenceWords, unplayableWords } from '../../../src/wording/written';
 
@@ -83,4 +83,16 @@ test('whatever is written, a plan of the same notes comes out of it', () => {
       const kept = [a, b].filter((finger, n) => own.steps[2 + n].stops[0].finger === finger).length;
       assert.ok(kept + unplayable.length >= 2, `${a} ${b}`);
     }
+});
+
+test('a finger put by hand is taken in what was found written, and the rest of that stays', () => {
+  const written: Lock[] = [
+    { at: 0, finger: 4 },
+    { at: 4, finger: 4 },
+  ];
+  const locks: Lock[] = [{ at: 4, finger: 0 }];
+  assert.deepEqual(withLocksOver(written, locks), [written[0], locks[0]]);
+  const { plan: own } = writtenPlan(scale(), withLocksOver(written, locks));
+  const fingers = own?.steps.map(({ stops }) => stops[0].finger);
+  assert.deepEqual([fingers?.[0], fingers?.[4]], [4, 0]);
 });
