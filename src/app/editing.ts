@@ -102,6 +102,7 @@ async function write(id: string): Promise<boolean> {
     const outcome = await commit([updateOf(table, record, fields)]);
     if (outcome.kind === 'written') {
       written.set(id, outcome.records[0] as Row);
+      begun.delete(id);
       forgetFailed(id);
       if (unsaved.get(id) === waiting) {
         unsaved.delete(id);
@@ -127,8 +128,20 @@ async function write(id: string): Promise<boolean> {
   }
 }
 
+/** Records that are shown and not written yet. */
+const begun = new Set<string>();
+
+/** A new record is shown: it is written with its first edit. */
+export function begin(id: string) {
+  begun.add(id);
+}
+
+/** True of a record that is shown and not written yet. */
+export const isBegun = (id: string) => begun.has(id);
+
 /** The change for the store; records that are written on several computers count who wrote what. */
 function updateOf(table: EditableTable, record: Row, { from, to }: Fields<Row>): Change {
+  if (begun.has(record.id)) return { kind: 'added', table, record: { ...record, ...to } } as Change;
   if (tableOf(table).join !== 'by-field') return { kind: 'updated', table, id: record.id, from, to } as Change;
   const log = record as SessionRecord | LessonRecord;
   const counted = countedEdit(log, to as Partial<SessionRecord>, deviceId());

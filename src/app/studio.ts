@@ -9,7 +9,7 @@ import { listed } from '../wording/grammar';
 import { readingTroubleWords } from '../wording/storage';
 import { forStudent, givenTo } from './brief/student';
 import { goOnWithDemo, openDemo } from './demo';
-import { edit, newest, onStep, settled } from './editing';
+import { begin, edit, isBegun, newest, onStep, settled } from './editing';
 import { keepFingerings } from './kept';
 import { say } from './notices';
 import { recover } from './recovery';
@@ -26,9 +26,11 @@ import * as appText from '../wording/rooms/app';
 interface StudioState {
   readonly studentId: string | null;
   readonly search: string;
+  /** A new student whose sheet is open: written with the first word that is known of them. */
+  readonly fresh: StudentRecord | null;
 }
 
-export const useStudio = create<StudioState>(() => ({ studentId: null, search: '' }));
+export const useStudio = create<StudioState>(() => ({ studentId: null, search: '', fresh: null }));
 
 const { getState: get, setState: set } = useStudio;
 
@@ -42,7 +44,7 @@ export async function open(asked: URLSearchParams) {
     if (asked.has('demo')) await openDemo();
     else goOnWithDemo();
     await recover();
-    if (asked.has('new')) await addStudent();
+    if (asked.has('new')) addStudent();
     if (student && !(await getStudent(student))) say({ kind: 'trouble', message: appText.theStudentInThis });
     void keepFingerings().catch(() => undefined);
   } catch (error) {
@@ -70,7 +72,7 @@ function showInAddress() {
   history.replaceState(null, '', asked.size > 0 ? `?${asked}` : location.pathname);
 }
 
-export async function addStudent() {
+export function addStudent() {
   const now = Date.now();
   const student: StudentRecord = {
     id: crypto.randomUUID(),
@@ -83,7 +85,9 @@ export async function addStudent() {
     createdAt: now,
     changedAt: now,
   };
-  await save([{ kind: 'added', table: 'students', record: student }], () => showStudent(student.id));
+  begin(student.id);
+  set({ fresh: student });
+  showStudent(student.id);
 }
 
 /**
@@ -102,6 +106,10 @@ export function changeStudent(
 onStep((id) => set({ studentId: id }));
 
 export async function removeStudent(student: StudentRecord) {
+  if (isBegun(student.id)) {
+    showStudent(null);
+    return;
+  }
   let changes: Change[];
   try {
     changes = await removalOfStudent(student);
@@ -127,7 +135,8 @@ const FIRST_SCALE: PlanRequest = {
 
 /** A new plan for a student, opened on the Bench. */
 export async function planFor(shown: StudentRecord) {
-  // What was just typed of the student counts.
+  // What was just typed of the student counts, and a plan belongs to one who is written.
+  if (isBegun(shown.id)) await changeStudent(shown, () => ({ changedAt: Date.now() + 1 }));
   await settled();
   const student = newest(shown);
   const request = withOwnTaste(forStudent(FIRST_SCALE, student));

@@ -1,4 +1,5 @@
 import { useEffect, useId, useRef, useState } from 'react';
+import { LINE, useTyped } from './useTyped';
 import * as sharedText from '../wording/rooms/shared';
 
 /*
@@ -7,47 +8,70 @@ import * as sharedText from '../wording/rooms/shared';
 
 const BOX = 'min-h-10 w-full rounded-md border border-rule bg-paper px-2';
 
-/** Texts that differ in spaces, commas or case alone are the same to a box. */
-const plain = (text: string) =>
-  text
-    .trim()
-    .split(/[\s,]+/)
-    .join(' ')
-    .toLowerCase();
-
 interface TextProps {
   readonly label: string;
   readonly value: string;
   /** Says what is wrong with what was typed; null where nothing is. */
   readonly trouble?: (text: string) => string | null;
   readonly onPut: (text: string) => void;
+  /** True where the cursor is in it as it comes up. */
+  readonly focus?: boolean;
 }
 
-export function TextField({ label, value, trouble = () => null, onPut }: TextProps) {
-  const [typed, setTyped] = useState<string | null>(null);
-  const [focused, setFocused] = useState(false);
+export function TextField({ label, value, trouble, onPut, focus = false }: TextProps) {
+  const { box, wrong, full } = useTyped(value, onPut, { trouble });
   const id = useId();
-  const wrong = typed === null ? null : trouble(typed);
-  // What was typed stays in the box until it is saved, also where that fails at first.
-  if (typed !== null && !focused && !wrong && plain(typed) === plain(value)) setTyped(null);
   return (
     <label className="flex flex-col text-sm text-faded">
       {label}
       <input
         className={`${BOX} text-base text-ink`}
-        value={typed ?? value}
-        maxLength={400}
+        autoFocus={focus}
         aria-invalid={wrong !== null}
-        aria-describedby={wrong ? id : undefined}
-        onChange={(event) => {
-          setTyped(event.target.value);
-          if (trouble(event.target.value) === null) onPut(event.target.value);
-        }}
-        onFocus={() => setFocused(true)}
-        onBlur={() => setFocused(false)}
+        aria-describedby={wrong || full ? id : undefined}
+        {...box}
       />
       {wrong && <Wrong id={id} words={wrong} />}
+      {full && <Full id={id} most={LINE} />}
     </label>
+  );
+}
+
+interface TypedBoxProps extends TextProps {
+  readonly className: string;
+  readonly placeholder?: string;
+  readonly most?: number;
+}
+
+/** The same without a label to be seen. */
+export function TypedBox({ label, value, trouble, onPut, className, placeholder, most = LINE }: TypedBoxProps) {
+  const { box, wrong, full } = useTyped(value, onPut, { trouble, most });
+  return (
+    <>
+      <input
+        aria-label={label}
+        aria-invalid={wrong !== null}
+        title={wrong ?? undefined}
+        className={className}
+        placeholder={placeholder}
+        {...box}
+      />
+      {full && <Full most={most} />}
+    </>
+  );
+}
+
+interface FullProps {
+  readonly id?: string;
+  readonly most: number;
+}
+
+/** Said where more was typed or pasted than a box takes. */
+export function Full({ id, most }: FullProps) {
+  return (
+    <span id={id} role="alert" className="text-sm text-madder">
+      {sharedText.noMoreLetters(most)}
+    </span>
   );
 }
 

@@ -1,5 +1,6 @@
 import { proposeWeek, type WeekItem, type LessonRecord, type PlanRecord } from '../../core';
 import { planTitle } from '../../wording/material';
+import { data } from '../../store/browserState';
 import { save } from '../writes';
 import { edit } from '../editing';
 import type { Overview } from './overview';
@@ -59,8 +60,48 @@ export function lessonToday(studentId: string, overview: Overview, about: string
   };
 }
 
+/**
+ * The parts of a day once other plans were assigned or other minutes set. What was only proposed is proposed anew; what the teacher wrote, ordered or timed
+ * stays, without the plans that went and with those that came.
+ */
+export function itemsAfter(
+  { items, assigned, minutes }: LessonRecord,
+  overview: Pick<Overview, 'trends' | 'cardsDue' | 'cards'>,
+  next: LessonRecord['assigned'],
+  day: number,
+): WeekItem[] {
+  const fresh = proposed(overview, next, day);
+  const text = (list: readonly WeekItem[]) => JSON.stringify(list);
+  if (text(items) === text(proposed(overview, assigned, minutes))) return fresh;
+  const has = (list: LessonRecord['assigned'], id: string | undefined) => list.some(({ planId }) => planId === id);
+  const gone = assigned.filter(({ planId }) => !has(next, planId));
+  const came = next.filter(({ planId }) => !has(assigned, planId));
+  return [...items.filter(({ planId }) => !has(gone, planId)), ...fresh.filter(({ planId }) => has(came, planId))];
+}
+
+const isObjects = (found: unknown) => Array.isArray(found) && found.every((part) => typeof part === 'object' && part);
+
+/** What is remembered may be anything: a draft that is no lesson is not taken for one. */
+function isLesson(found: unknown): found is LessonRecord {
+  const { id, day, goal, words, minutes, assigned, items } = (found ?? {}) as Partial<LessonRecord>;
+  const areTexts = [id, day, goal, words].every((text) => typeof text === 'string');
+  return areTexts && typeof minutes === 'number' && isObjects(assigned) && isObjects(items);
+}
+
+const draft = (studentId: string) =>
+  data<LessonRecord | null>('session', `dove-path-lesson:${studentId}`, (found) => (isLesson(found) ? found : null));
+
+/** Keeps a lesson that was edited and not kept yet, for as long as the tab lives. */
+export const keepLessonDraft = (lesson: LessonRecord) => draft(lesson.studentId).write(lesson);
+
+/** The lesson of a day that was edited and not kept yet; null where there is none. */
+export function lessonDraftOf(studentId: string, day: string): LessonRecord | null {
+  const found = draft(studentId).read();
+  return found?.day === day ? found : null;
+}
+
 export function keepLesson(lesson: LessonRecord): Promise<boolean> {
-  return save([{ kind: 'added', table: 'lessons', record: lesson }]);
+  return save([{ kind: 'added', table: 'lessons', record: lesson }], () => draft(lesson.studentId).clear());
 }
 
 export function editLesson(lesson: LessonRecord, to: LessonEdit): Promise<boolean> {

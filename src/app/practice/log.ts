@@ -3,7 +3,7 @@ import { sessionsOf } from '../../store/read';
 import { say } from '../notices';
 import { remove, save } from '../writes';
 import { dayOf, daysFrom, dayWords } from './calendar';
-import { edit } from '../editing';
+import { begin, edit } from '../editing';
 import { TREND_DAYS } from './overview';
 import * as appText from '../../wording/rooms/app';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
@@ -21,8 +21,8 @@ export function editEntry(entry: SessionRecord, to: LogEdit): Promise<boolean> {
   return edit('sessions', entry, to);
 }
 
-/** An entry of what was practised without the program. */
-export function addEntry(studentId: string, what: string, minutes: number): Promise<boolean> {
+/** A new entry of what was practised without the program; it is written with its first word. */
+export function beginEntry(studentId: string): SessionRecord {
   const now = Date.now();
   const entry: SessionRecord = {
     id: crypto.randomUUID(),
@@ -30,8 +30,8 @@ export function addEntry(studentId: string, what: string, minutes: number): Prom
     day: dayOf(now),
     startedAt: now,
     endedAt: now,
-    minutes,
-    what,
+    minutes: 10,
+    what: '',
     places: [],
     heard: { low: 0, in: 0, high: 0, missed: 0 },
     goal: '',
@@ -42,7 +42,8 @@ export function addEntry(studentId: string, what: string, minutes: number): Prom
     createdAt: now,
     changedAt: now,
   };
-  return save([{ kind: 'added', table: 'sessions', record: entry }]);
+  begin(entry.id);
+  return entry;
 }
 
 export function removeEntry(entry: SessionRecord) {

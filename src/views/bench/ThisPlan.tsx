@@ -1,4 +1,4 @@
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { setTags } from '../../app/edits';
 import { GiveTo } from './GiveTo';
 import { ShareLink } from './ShareLink';
@@ -26,15 +26,20 @@ export const ThisPlan = memo(function ThisPlan({ id, tags, studentId }: Props) {
 /** The plan's tags in one line, taken up when the box is left. */
 function Tags({ tags }: { readonly tags: readonly string[] }) {
   const shown = tags.join(', ');
+  const [typed, setTyped] = useState<string | null>(null);
   return (
     <label className="flex flex-1 items-center gap-1 text-sm text-faded">
       {benchPlanText.tags}
       <input
-        key={shown}
         className="min-h-9 w-full rounded-md border border-rule bg-sheet px-2 text-ink"
-        defaultValue={shown}
+        value={typed ?? shown}
+        maxLength={400}
         placeholder={benchPlanText.withCommasBetween}
-        onBlur={(event) => event.target.value !== shown && setTags(event.target.value)}
+        onChange={(event) => setTyped(event.target.value)}
+        onBlur={() => {
+          if (typed !== null && typed !== shown) setTags(typed);
+          setTyped(null);
+        }}
         onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
       />
     </label>

@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import {
   instrumentRecord,
   oddBars,
@@ -12,16 +12,20 @@ import { moveCursor, setTyped } from '../../app/edits';
 import { useBench } from '../../app/bench';
 import { oddBarsWords } from '../../wording/material';
 import { textIssueWords } from '../../wording/issues';
+import { Full } from '../../ui/fields';
 import * as typedNotesText from '../../wording/rooms/typedNotes';
 
 /** Issues shown at once; the others come up as these are mended. */
 const MOST_SHOWN = 3;
+/** More than a plan may have notes cannot be typed. */
+const MOST_LETTERS = 100_000;
 
 /** The notes as text: what can be read is planned at once, and what cannot is pointed at. */
 export function TypedNotes({ material }: { readonly material: Extract<MaterialSpec, { type: 'notes' }> }) {
   const typed = useBench((state) => state.record.typed);
   const kind = useBench((state) => state.record.request.instrument);
   const box = useRef<HTMLTextAreaElement>(null);
+  const [full, setFull] = useState(false);
   const up = instrumentRecord(kind).writtenOctavesUp;
   const text = typed ?? writeNoteText(material.notes, up);
   const { notes, spans, issues } = readNoteText(text, up);
@@ -48,9 +52,13 @@ export function TypedNotes({ material }: { readonly material: Extract<MaterialSp
         className="w-full rounded-md border border-rule bg-sheet px-3 py-1.5 text-[1.05rem] tracking-wide"
         value={text}
         placeholder="D4 E4 F#4 G4 | A4:2 B4:2"
-        onChange={(event) => setTyped(event.target.value)}
+        onChange={(event) => {
+          setFull(event.target.value.length > MOST_LETTERS);
+          setTyped(event.target.value.slice(0, MOST_LETTERS));
+        }}
         onSelect={follow}
       />
+      {full && <Full most={MOST_LETTERS} />}
       <p id="typed-help" className="text-sm text-faded">
         {up > 0 && typedNotesText.asWrittenAnOctave}
         <code>A4</code> {typedNotesText.aNote} <code>C#5:2</code> {typedNotesText.twoBeats} <code>A3+E4</code>{' '}

@@ -3,16 +3,18 @@ import { dayWords } from '../../app/practice/calendar';
 import {
   assignedFor,
   editLesson,
+  itemsAfter,
   keepLesson,
+  keepLessonDraft,
+  lessonDraftOf,
   lessonToday,
-  proposed,
   type LessonEdit,
 } from '../../app/practice/lessons';
 import { goalsOf, useOverview, type Overview } from '../../app/practice/overview';
 import { usePlayer } from '../../app/practice/player';
 import type { LessonRecord, StudentRecord } from '../../core';
 import { Caution } from '../../ui/Caution';
-import { NumberField, TextField } from '../../ui/fields';
+import { NumberField, TextField, TypedBox } from '../../ui/fields';
 import { GoalField } from '../../ui/GoalField';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
@@ -58,13 +60,19 @@ const CARD = 'flex flex-col gap-2 rounded-lg border border-rule bg-sheet px-4 py
 function Page({ student, overview }: { readonly student: StudentRecord; readonly overview: Overview }) {
   const kept = overview.lessons.find(({ day }) => day === overview.today);
   const earlier = overview.lessons.filter(({ day }) => day < overview.today);
-  const [draft, setDraft] = useState(() =>
-    lessonToday(student.id, overview, new URLSearchParams(location.search).get('about')),
+  const [draft, setDraft] = useState(
+    () =>
+      lessonDraftOf(student.id, overview.today) ??
+      lessonToday(student.id, overview, new URLSearchParams(location.search).get('about')),
   );
   const lesson = kept ?? draft;
   const put = (to: LessonEdit) => {
     if (kept) void editLesson(kept, to);
-    else setDraft((now) => ({ ...now, ...to }));
+    else {
+      const next = { ...draft, ...to };
+      setDraft(next);
+      keepLessonDraft(next);
+    }
   };
   return (
     <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.25fr)]">
@@ -107,6 +115,12 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
   );
 }
 
+/** What is wrong with a tempo to reach as it is typed; null where nothing is, or none is given. */
+const tempoTrouble = (text: string) =>
+  text === '' || (/^\d{2,3}$/.test(text) && Number(text) >= 20 && Number(text) <= 300)
+    ? null
+    : lessonViewsText.beatsFromTo(20, 300);
+
 interface NextProps {
   readonly lesson: LessonRecord;
   readonly overview: Overview;
@@ -117,7 +131,7 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
   const { plans } = overview;
   const { assigned, minutes } = lesson;
   const assign = (next: LessonRecord['assigned'], day = minutes) =>
-    onPut({ assigned: next, minutes: day, items: proposed(overview, next, day) });
+    onPut({ assigned: next, minutes: day, items: itemsAfter(lesson, overview, next, day) });
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-[auto_minmax(0,1fr)]">
@@ -160,15 +174,13 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
               {own && (
                 <label className="flex items-center gap-1">
                   <span aria-hidden>♩ =</span>
-                  <span className="sr-only">{lessonViewsText.tempoToReachIn(planTitle(plan))}</span>
-                  <input
-                    type="number"
-                    min={20}
-                    max={300}
+                  <TypedBox
+                    label={lessonViewsText.tempoToReachIn(planTitle(plan))}
                     className="min-h-9 w-20 rounded-md border border-rule bg-paper px-2"
-                    value={own.goalBpm ?? ''}
-                    onChange={(event) => {
-                      const goalBpm = Number(event.target.value) || undefined;
+                    value={String(own.goalBpm ?? '')}
+                    trouble={tempoTrouble}
+                    onPut={(text) => {
+                      const goalBpm = text === '' ? undefined : Number(text);
                       onPut({ assigned: assigned.map((one) => (one === own ? { ...one, goalBpm } : one)) });
                     }}
                   />

@@ -2,6 +2,7 @@ import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { proposed, type LessonEdit } from '../../app/practice/lessons';
 import type { Overview } from '../../app/practice/overview';
 import type { LessonRecord } from '../../core';
+import { TypedBox } from '../../ui/fields';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { everyWords, weekItemWords } from '../../wording/practice';
@@ -12,6 +13,10 @@ interface Props {
   readonly overview: Overview;
   readonly onPut: (to: LessonEdit) => void;
 }
+
+/** What is wrong with a part's minutes as they are typed; null where nothing is. */
+const minutesTrouble = (text: string) =>
+  /^\d{1,3}$/.test(text) && Number(text) >= 1 && Number(text) <= 300 ? null : lessonViewsText.minutesFromTo(1, 300);
 
 /** A day's work, part by part: its minutes, its words, its order. */
 export function WeekItems({ lesson, overview, onPut }: Props) {
@@ -53,21 +58,19 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
               key={at}
               className="flex min-h-11 flex-wrap items-center gap-2 border-t border-rule py-1 first:border-t-0"
             >
-              <input
-                type="number"
-                min={1}
-                max={300}
-                aria-label={lessonViewsText.minutesFor(words)}
+              <TypedBox
+                label={lessonViewsText.minutesFor(words)}
                 className="min-h-9 w-16 rounded-md border border-rule bg-paper px-2"
-                value={item.minutes}
-                onChange={(event) => change(at, { minutes: Math.max(1, Math.round(Number(event.target.value)) || 1) })}
+                value={String(item.minutes)}
+                trouble={minutesTrouble}
+                onPut={(text) => change(at, { minutes: Number(text) })}
               />
-              <input
-                aria-label={lessonViewsText.wordsFor(words)}
+              <TypedBox
+                label={lessonViewsText.wordsFor(words)}
                 className="min-h-9 min-w-40 flex-1 rounded-md border border-rule bg-paper px-2"
                 placeholder={words}
                 value={item.words ?? ''}
-                onChange={(event) => change(at, { words: event.target.value || undefined })}
+                onPut={(text) => change(at, { words: text || undefined })}
               />
               {item.every > 1 && <span className="text-sm text-faded">{everyWords(item.every)}</span>}
               <button

@@ -2,7 +2,8 @@ import { useLiveQuery } from 'dexie-react-hooks';
 import { Download, Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { dayWords, isDay } from '../../app/practice/calendar';
-import { addEntry, earlierSessions, editEntry, offerCsv, removeEntry, type LogEdit } from '../../app/practice/log';
+import { isBegun } from '../../app/editing';
+import { beginEntry, earlierSessions, editEntry, offerCsv, removeEntry, type LogEdit } from '../../app/practice/log';
 import type { Overview } from '../../app/practice/overview';
 import { practiceAddress } from '../../app/practice/address';
 import type { SessionRecord, StudentRecord } from '../../core';
@@ -27,6 +28,10 @@ export function Log({ student, overview }: Props) {
   const earlier = useLiveQuery(() => (whole ? earlierSessions(student.id) : []), [whole, student.id]) ?? [];
   const sessions = [...overview.sessions, ...earlier];
   const planIds = plans.map(({ id }) => id);
+  const [begun, setBegun] = useState<SessionRecord | null>(null);
+  // Once it is written it stands among the others, in the same place on the page.
+  if (begun && sessions.some(({ id }) => id === begun.id)) setBegun(null);
+  const shown = begun ? [begun, ...sessions.filter(({ id }) => id !== begun.id)] : sessions;
   return (
     <section aria-labelledby="log" className="rounded-lg border border-rule bg-sheet px-4 py-3">
       <div className="flex flex-wrap items-center gap-2">
@@ -45,7 +50,7 @@ export function Log({ student, overview }: Props) {
         <button
           type="button"
           className="button flex items-center gap-1"
-          onClick={() => void addEntry(student.id, practiceViewsText.practisedWithoutTheProgram, 10)}
+          onClick={() => setBegun(beginEntry(student.id))}
         >
           <Plus size={17} aria-hidden /> {practiceViewsText.addAnEntry}
         </button>
@@ -66,8 +71,8 @@ export function Log({ student, overview }: Props) {
       )}
       {by === 'date' ? (
         <ul className="mt-1">
-          {sessions.map((entry) => (
-            <Entry key={entry.id} entry={entry} plans={planIds} />
+          {shown.map((entry) => (
+            <Entry key={entry.id} entry={entry} plans={planIds} isNew={entry === begun} onDrop={() => setBegun(null)} />
           ))}
         </ul>
       ) : (
@@ -83,8 +88,17 @@ export function Log({ student, overview }: Props) {
   );
 }
 
-function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans: readonly string[] }) {
-  const [open, setOpen] = useState(false);
+interface EntryProps {
+  readonly entry: SessionRecord;
+  readonly plans: readonly string[];
+  /** True of an entry that has no words yet: it is open, with the cursor in its name. */
+  readonly isNew?: boolean;
+  /** Takes an entry away that was never written. */
+  readonly onDrop?: () => void;
+}
+
+function Entry({ entry, plans, isNew = false, onDrop }: EntryProps) {
+  const [open, setOpen] = useState(isNew);
   const { day, what, minutes, reached, heard, planId } = entry;
   const words = [
     entry.playerWords,
@@ -102,7 +116,7 @@ function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans
         >
           <span className="text-faded">{dayWords(day)}</span>
           <span className="flex flex-wrap items-baseline gap-x-3">
-            <span className="font-semibold">{what}</span>
+            <span className="font-semibold">{what || practiceViewsText.aNewEntry}</span>
             <span>{practiceViewsText.logMin(Math.round(minutes))}</span>
             {reached !== undefined && <span>♩ = {Math.round(reached)}</span>}
             <span className="text-faded">{heardWords(heard)}</span>
@@ -121,7 +135,7 @@ function Entry({ entry, plans }: { readonly entry: SessionRecord; readonly plans
           type="button"
           aria-label={practiceViewsText.deleteIt(what, dayWords(day))}
           className="min-h-9 cursor-pointer p-1.5 text-faded hover:text-madder"
-          onClick={(event) => ifOnce(event, () => void removeEntry(entry))}
+          onClick={(event) => ifOnce(event, () => (isBegun(entry.id) ? onDrop?.() : void removeEntry(entry)))}
         >
           <Trash2 size={17} aria-hidden />
         </button>
@@ -148,7 +162,12 @@ function EntryFields({ entry }: { readonly entry: SessionRecord }) {
   const put = (to: LogEdit) => void editEntry(entry, to);
   return (
     <div className="grid gap-x-4 gap-y-2 pb-2 pl-4 sm:grid-cols-2">
-      <TextField label={practiceViewsText.what} value={entry.what} onPut={(what) => put({ what })} />
+      <TextField
+        label={practiceViewsText.what}
+        value={entry.what}
+        focus={entry.what === ''}
+        onPut={(what) => put({ what })}
+      />
       <div className="grid grid-cols-2 gap-3">
         <TextField
           label={practiceViewsText.day}

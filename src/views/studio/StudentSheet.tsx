@@ -62,7 +62,12 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         </button>
       </div>
       <div className="grid gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
-        <TextField label={studioViewsText.name} value={student.name} onPut={(name) => put({ name }, 'name')} />
+        <TextField
+          label={studioViewsText.name}
+          value={student.name}
+          focus={student.name === ''}
+          onPut={(name) => put({ name }, 'name')}
+        />
         <Pick
           label={studioViewsText.level}
           value={student.level}

@@ -30,7 +30,7 @@ const comeBack = () => undefined;
 /** The Studio: the students, what they play on, their hands and their plans. */
 export default function Studio() {
   const kept = useRows();
-  const { studentId, search } = useStudio();
+  const { studentId, search, fresh } = useStudio();
   useEffect(() => {
     void open(new URLSearchParams(location.search));
   }, []);
@@ -39,11 +39,12 @@ export default function Studio() {
   const rows = kept.kind === 'there' ? kept.rows : NOTHING;
   const { students, plans } = rows;
   const hits = found(search, students, plans);
-  const student = students.find(({ id }) => id === studentId);
+  const written = students.find(({ id }) => id === studentId);
+  const student = written ?? (fresh?.id === studentId ? (fresh ?? undefined) : undefined);
   const shown = search ? hits.plans : student ? plans.filter((plan) => plan.studentId === student.id) : plans;
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
-      <Head here="/studio" student={student?.id} />
+      <Head here="/studio" student={written?.id} />
       <NoticeBar />
       <BringInDrop />
       <main
@@ -61,6 +62,7 @@ export default function Studio() {
               aria-label={studioViewsText.searchStudentsAndPlans}
               placeholder={studioViewsText.nameKeyTag}
               className="min-h-10 w-full bg-transparent"
+              maxLength={200}
               value={search}
               onChange={(event) => lookFor(event.target.value)}
             />
@@ -135,7 +137,7 @@ function Students({ students, open, plans }: StudentsProps) {
         <h2 id="students" className="font-serif text-lg font-semibold">
           {studioViewsText.students}
         </h2>
-        <button type="button" className="button flex items-center gap-1" onClick={() => void addStudent()}>
+        <button type="button" className="button flex items-center gap-1" onClick={addStudent}>
           <Plus size={17} aria-hidden /> {studioViewsText.newStudent}
         </button>
       </div>

@@ -55,3 +55,6 @@ export const noTempoWasReached = 'No tempo was reached yet. Practise a metronome
 
 export const lessonsInTheFuture = (counted: string) =>
   `${counted} dated in the future: kept, and not counted before that day. If the clock of this computer was wrong when it was made, make it again today.`;
+
+export const minutesFromTo = (least: number, most: number) => `Give minutes from ${least} to ${most}.`;
+export const beatsFromTo = (least: number, most: number) => `Give a tempo from ${least} to ${most}.`;

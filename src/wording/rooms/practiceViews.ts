@@ -38,7 +38,7 @@ export const asks = (question: string) => `asks: ${question}`;
 export const log = 'Log';
 export const theLogIsShown = 'The log is shown';
 export const by = (one: string) => `by ${one}`;
-export const practisedWithoutTheProgram = 'Practised without the program';
+export const aNewEntry = 'A new entry';
 export const addAnEntry = 'Add an entry';
 export const csv = 'CSV';
 export const datedInTheFuture = (counted: string) =>

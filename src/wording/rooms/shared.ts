@@ -38,6 +38,8 @@ export const whatIsMeantBy = (word: string) => `What is meant by “${word}”?`
 
 export const couldNotBeShown = (name: string) =>
   `${name} could not be shown. Your plans are safe; the rest of the page works.`;
+export const noMoreLetters = (most: number) =>
+  `At most ${most.toLocaleString('en')} letters fit here; the rest was left out.`;
 export const tryAgain = 'Try again';
 export const reloadThePage = 'Reload the page';
 
