@@ -13,12 +13,12 @@ const standaloneCode = (
 ) as typeof import('ajv/dist/standalone').default;
 
 /** The schemas that have a validator, by which it is called: requests, answers, and the rows of each table. */
-const VALIDATED = ['request', 'response', ...TABLE_NAMES.flatMap((name) => tableOf(name).schema ?? [])];
+const VALIDATED = ['request', 'response', ...TABLE_NAMES.map((name) => tableOf(name).schema)];
 
 /** The schemas with those of the files that hold rows of tables. */
 function allSchemas(): Readonly<Record<string, object>> {
   const listsOf = (kind: 'backup' | 'practice') =>
-    Object.fromEntries(tablesOfFile(kind).map((name) => [name, tableOf(name).schema ?? '']));
+    Object.fromEntries(tablesOfFile(kind).map((name) => [name, tableOf(name).schema]));
   return {
     ...SCHEMAS,
     backup: fileSchema('backup', `A backup file, version ${FILE_VERSIONS.backup}`, listsOf('backup')),

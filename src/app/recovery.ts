@@ -1,3 +1,4 @@
+import { word } from '../store/browserState';
 import { recoverDrafts } from '../store/drafts';
 import { clearOldTrash } from '../store/write';
 import { say } from './notices';
@@ -14,4 +15,16 @@ export async function recover() {
   const copies = recovered.filter((how) => how === 'copy');
   if (copies.length > 0) say({ kind: 'done', message: appText.yourLastEditWas });
   void clearOldTrash(dayOf(Date.now())).catch(() => undefined);
+  if (mended.read() === null) setTimeout(() => void mend().catch((error: unknown) => console.error(error)), IN_PEACE);
+}
+
+/** The view is put up first, in ms. */
+const IN_PEACE = 3000;
+const mended = word('session', 'dove-path-mended');
+
+/** Works out anew what is damaged of the sums; once for each tab. */
+async function mend() {
+  const { mendDerived } = await import('../store/mend');
+  await mendDerived(Date.now());
+  mended.write('yes');
 }

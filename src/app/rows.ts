@@ -1,8 +1,8 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { db, storageFault } from '../store/db';
 import { reading } from '../store/waiting';
-import type { Trashed } from '../store/records';
-import { listAll, type AllRows } from '../store/read';
+import type { Trashed } from '../core';
+import { listAll, validOf, type AllRows } from '../store/read';
 import { readingTroubleWords } from '../wording/storage';
 import { listDamagedElsewhere, type Damaged } from '../store/read';
 
@@ -32,7 +32,8 @@ export function useDamagedElsewhere(): readonly Damaged[] {
 
 async function readRows(): Promise<Rows> {
   try {
-    const [rows, bin] = await Promise.all([listAll(), reading(db.bin.orderBy('deletedAt').reverse().toArray(), 'bin')]);
+    const deleted = reading(db.bin.orderBy('deletedAt').reverse().toArray(), 'bin');
+    const [rows, bin] = await Promise.all([listAll(), deleted.then((found) => validOf('bin', found))]);
     return { kind: 'there', rows, bin };
   } catch (error) {
     return { kind: 'trouble', message: readingTroubleWords(storageFault(error)) };

@@ -4,8 +4,11 @@ import {
   BookRecord,
   BriefRecord,
   CardRecord,
+  ChoiceRow,
+  DaySum,
   ErrorAnswer,
   LessonRecord,
+  Memory,
   PlanAnswer,
   PlanRecord,
   PlanRequest,
@@ -13,6 +16,7 @@ import {
   SentPlan,
   SessionRecord,
   StudentRecord,
+  Trashed,
 } from '../core/vocabulary/records';
 
 /*
@@ -37,6 +41,10 @@ export const SCHEMAS: Readonly<Record<string, object>> = {
   answer: schema('answer', 'An answer to a card', AnswerRecord, { id: ID }),
   lesson: schema('lesson', 'A lesson', LessonRecord, { id: ID }),
   book: schema('book', 'A book of plans', BookRecord, { id: ID }),
+  day: schema('day', 'Sums of a day of practice', DaySum, { id: ID }),
+  memory: schema('memory', 'When a card comes again', Memory, { id: ID }),
+  choice: schema('choice', 'What was chosen in a plan', ChoiceRow, { id: ID }),
+  binned: schema('binned', 'Something that was deleted', Trashed, { id: ID }),
   'sent-plan': schema('sent-plan', 'A plan sent to somebody, version 1', SentPlan),
 };
 

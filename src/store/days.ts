@@ -1,9 +1,10 @@
 import { group } from 'd3-array';
 import { countsOf, joinedSums, standing, type Judged, type Repetition, type SessionRecord } from '../core';
 import { db } from './db';
-import { reading } from './waiting';
+import type { TableName } from './tables';
+import { rowIssue } from './valid';
 import type { Change } from './changes';
-import type { DaySum, PlanDay } from './records';
+import type { DaySum, PlanDay } from '../core';
 
 /*
  * Daily sums of what was practised, so that years of it need not be read to say what the last weeks were like. They are written with each repetition and
@@ -68,13 +69,16 @@ export async function recountDays(changes: readonly Change[]): Promise<void> {
   for (const [studentId, day] of days.values()) await recount(studentId, day);
 }
 
-async function recount(studentId: string, day: string): Promise<void> {
-  const sessions = await db.sessions.where('[studentId+day]').equals([studentId, day]).toArray();
+/** Counts a day anew from what is sound of the log; inside a transaction over sessions, repetitions and days. */
+export async function recount(studentId: string, day: string): Promise<void> {
+  const isSound = (table: TableName) => (row: unknown) => rowIssue(table, row) === null;
+  const all = await db.sessions.where('[studentId+day]').equals([studentId, day]).toArray();
+  const sessions = all.filter(isSound('sessions'));
   if (sessions.length === 0) {
     await db.days.delete(dayKey(studentId, day));
     return;
   }
-  const all = await db.repetitions
+  const repetitions = await db.repetitions
     .where('sessionId')
     .anyOf(sessions.map(({ id }) => id))
     .toArray();
@@ -83,15 +87,7 @@ async function recount(studentId: string, day: string): Promise<void> {
       studentId,
       day,
       sessions,
-      group(all, ({ sessionId }) => sessionId),
+      group(repetitions.filter(isSound('repetitions')), ({ sessionId }) => sessionId),
     ),
-  );
-}
-
-/** A student's days from one to another, in order. @param from @param to days, both in it */
-export function daysOf(studentId: string, from: string, to = '9999-99-99'): Promise<DaySum[]> {
-  return reading(
-    db.days.where('[studentId+day]').between([studentId, from], [studentId, to], true, true).toArray(),
-    'days',
   );
 }

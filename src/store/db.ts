@@ -1,6 +1,6 @@
 import { Dexie, type Table, type Transaction } from 'dexie';
 import type { StorageFault } from '../wording/storage';
-import type { Trashed } from './records';
+import type { Trashed } from '../core';
 import { writing } from './waiting';
 import { DATABASE_VERSION, TABLE_NAMES, tableOf, type TableName, type Tables } from './tables';
 

@@ -2,9 +2,10 @@ import { secondVersionName } from '../wording/storage';
 import type { SessionRecord } from '../core';
 import type { Change } from './changes';
 import { merged } from './merge';
-import { data, keysWith } from './browserState';
-import { getRow } from './read';
-import { tableOf, type TableName, type Tables } from './tables';
+import { data, keysWith, word } from './browserState';
+import { storageFault } from './db';
+import { fetchCheck, getRow } from './read';
+import { TABLE_NAMES, tableOf, type TableName, type Tables } from './tables';
 import { commit } from './write';
 
 /*
@@ -37,19 +38,77 @@ export const dropDraft = (id: string) => placeOf(keyOf(id)).clear();
 /** What became of a draft: written where it was meant, or kept beside what the record was changed to in the meantime. */
 export type Recovered = 'written' | 'copy';
 
-/** Writes every draft that is left, and drops it once it is written. @throws where the database does */
+/**
+ * Writes every draft that is left, and drops it once it is written. One that cannot be read or written is set aside, and the others go on; one that the
+ * storage has no room for waits for the next page.
+ */
 export async function recoverDrafts(): Promise<Recovered[]> {
   const recovered: Recovered[] = [];
-  for (const place of keysWith('local', PLACE).map(placeOf)) {
-    const draft = place.read();
-    if (draft) {
-      const { kind } = await commit([forStore(draft.change)]);
-      if (kind === 'conflict') await commit(await besideOrMerged(draft));
-      recovered.push(kind === 'conflict' ? 'copy' : 'written');
+  for (const key of keysWith('local', PLACE)) {
+    const place = placeOf(key);
+    try {
+      const draft = place.read();
+      if (!draft || !(await isSound(draft))) setAside(key);
+      else recovered.push(await writeDraft(draft));
+      place.clear();
+    } catch (error) {
+      if (storageFault(error) === 'unknown') setAside(key);
     }
-    place.clear();
   }
   return recovered;
+}
+
+async function isSound({ change, record }: Draft): Promise<boolean> {
+  const { rowIssue } = await fetchCheck();
+  return (TABLE_NAMES as string[]).includes(change.table) && rowIssue(change.table, record) === null;
+}
+
+async function writeDraft(draft: Draft): Promise<Recovered> {
+  const { kind } = await commit([forStore(draft.change)]);
+  if (kind === 'conflict') await commit(await besideOrMerged(draft));
+  return kind === 'conflict' ? 'copy' : 'written';
+}
+
+const ASIDE = 'dove-path-aside:';
+
+/** A draft that no page can write lies by itself, until the user has saved or deleted it. */
+function setAside(key: string) {
+  const text = word('local', key);
+  const found = text.read();
+  if (found === null || !word('local', ASIDE + crypto.randomUUID()).write(found)) return;
+  text.clear();
+  listAgain();
+}
+
+/** An edit that could not be written, as it was found. */
+export interface Aside {
+  readonly key: string;
+  readonly text: string;
+}
+
+let asides: readonly Aside[] | null = null;
+const listeners = new Set<() => void>();
+
+function listAgain() {
+  asides = null;
+  for (const listener of listeners) listener();
+}
+
+/** Drafts that were set aside. */
+export function listAside(): readonly Aside[] {
+  asides ??= keysWith('local', ASIDE).map((key) => ({ key, text: word('local', key).read() ?? '' }));
+  return asides;
+}
+
+/** @returns ends the listening */
+export function onAside(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+export function dropAside({ key }: Aside) {
+  word('local', key).clear();
+  listAgain();
 }
 
 /** Text knows no fields that are there but undefined: those that the edit took away are named by the ones it found. */

@@ -2,8 +2,8 @@ import type { AnswerRecord, PlanRecord, Repetition, SessionRecord } from '../cor
 import type { Change } from './changes';
 import { db } from './db';
 import { reading } from './waiting';
-import { getSession } from './read';
-import type { ChoiceRow } from './records';
+import { getSession, validOf } from './read';
+import type { ChoiceRow } from '../core';
 import { commit } from './write';
 
 /*
@@ -47,6 +47,6 @@ export async function keepChoice({ id, request, choice, drillFor, studentId }: P
 
 /** What was chosen, for one student or for anybody. */
 export async function listChoices(studentId: string | null) {
-  const rows = await db.choices.toArray();
+  const rows = await validOf('choices', await reading(db.choices.toArray(), 'choices'));
   return rows.filter((row) => studentId === null || row.studentId === studentId).map(({ chosen }) => chosen);
 }

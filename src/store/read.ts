@@ -2,6 +2,7 @@ import {
   standing,
   type BookRecord,
   type BriefRecord,
+  type DaySum,
   type Issue,
   type LessonRecord,
   type PlanRecord,
@@ -81,7 +82,7 @@ async function issuesOf(table: TableName, rows: readonly unknown[]): Promise<(Is
 }
 
 /** Those of some rows that are sound; what is damaged hides nothing else. */
-async function validOf<Name extends TableName>(table: Name, rows: readonly unknown[]): Promise<Tables[Name][]> {
+export async function validOf<Name extends TableName>(table: Name, rows: readonly unknown[]): Promise<Tables[Name][]> {
   const issues = await issuesOf(table, rows);
   return rows.filter((_, at) => issues[at] === null) as Tables[Name][];
 }
@@ -129,12 +130,12 @@ export async function listAll(): Promise<AllRows> {
   };
 }
 
-/** Damaged rows of what the Studio does not read whole; not of the long logs that are only ever added to. */
+/** Damaged rows of what the Studio does not read whole; not of the long logs that are only ever added to, nor of what follows from them. */
 export async function listDamagedElsewhere(): Promise<Damaged[]> {
   const others = tablesOfFile('backup').filter(
     (name) => TABLES[name].bin && !(STUDIO as readonly TableName[]).includes(name),
   );
-  const found = await Promise.all(others.map((name) => readTable(name)));
+  const found = await Promise.all([...others, 'choices' as const, 'bin' as const].map((name) => readTable(name)));
   return found.flatMap(({ damaged }) => damaged);
 }
 
@@ -223,3 +224,12 @@ export function additions(kept: Kept): Change[] {
 export function amountsOf(kept: Kept): string[] {
   return amountWords((['students', 'plans', 'briefs'] as const).map((name) => [kept[name].length, TABLES[name].words]));
 }
+
+/** A student's days from one to another, in order. @param from @param to days, both in it */
+export async function daysOf(studentId: string, from: string, to = '9999-99-99'): Promise<DaySum[]> {
+  const days = db.days.where('[studentId+day]').between([studentId, from], [studentId, to], true, true);
+  return validOf('days', await reading(days.toArray(), 'days'));
+}
+
+/** What is remembered of a student's cards. */
+export const memoriesOf = (studentId: string) => rowsAt('memories', 'studentId', studentId);

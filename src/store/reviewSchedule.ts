@@ -3,8 +3,9 @@ import { createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 import type { AnswerRecord } from '../core';
 import type { Change } from './changes';
 import { db } from './db';
+import { rowIssue } from './valid';
 import { reading } from './waiting';
-import type { Memory } from './records';
+import type { Memory } from '../core';
 
 /*
  * When a card is asked again, by a published scheme of spaced repetition. It follows from the answers alone; what is kept of it is only there to be found fast.
@@ -47,18 +48,15 @@ export async function recallCards(changes: readonly Change[], now: number): Prom
   const cards = new Set<string>();
   for (const change of changes)
     if (change.table === 'answers' && change.kind !== 'updated') cards.add(change.record.cardId);
-  if (cards.size === 0) return;
-  const all = await db.answers
-    .where('cardId')
-    .anyOf([...cards])
-    .toArray();
-  const byCard = group(all, ({ cardId }) => cardId);
-  await db.memories.bulkPut([...byCard.values()].flatMap((answers) => memoryOf(answers, now) ?? []));
+  if (cards.size > 0) await recall([...cards], now);
 }
 
-/** What is remembered of a student's cards. */
-export function memoriesOf(studentId: string): Promise<Memory[]> {
-  return reading(db.memories.where('studentId').equals(studentId).toArray(), 'memories');
+/** Works out anew when some cards come again, from what is sound of their answers. */
+export async function recall(cards: readonly string[], now: number): Promise<void> {
+  const all = await db.answers.where('cardId').anyOf(cards).toArray();
+  const sound = all.filter((answer) => rowIssue('answers', answer) === null);
+  const byCard = group(sound, ({ cardId }) => cardId);
+  await db.memories.bulkPut([...byCard.values()].flatMap((answers) => memoryOf(answers, now) ?? []));
 }
 
 /**
@@ -71,10 +69,8 @@ export async function setAnswersAheadAside(studentId: string, now: number): Prom
   if (ahead.length === 0) return 0;
   const cards = [...new Set(ahead.map(({ cardId }) => cardId))];
   await db.transaction('rw', db.answers, db.memories, async () => {
-    const all = await db.answers.where('cardId').anyOf(cards).toArray();
-    const byCard = group(all, ({ cardId }) => cardId);
     await db.memories.bulkDelete(cards);
-    await db.memories.bulkPut([...byCard.values()].flatMap((answers) => memoryOf(answers, now) ?? []));
+    await recall(cards, now);
   });
   return ahead.length;
 }

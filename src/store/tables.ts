@@ -10,7 +10,7 @@ import type {
   StudentRecord,
 } from '../core';
 import { ENTRY_WORDS, type EntryWords, type FileKind } from '../wording/storage';
-import type { Trashed, ChoiceRow, DaySum, Memory } from './records';
+import type { ChoiceRow, DaySum, Memory, Trashed } from '../core';
 import { belongsToNobody, keepsItsFingering, type Upgrade } from './steps';
 
 /*
@@ -27,8 +27,8 @@ type Join = 'beside' | 'by-field' | 'by-id' | 'never';
 interface Table<T> {
   /** The indexes of the database, by the version from which they hold; the first is the one that the table came with. */
   readonly indexes: Readonly<Record<number, string>>;
-  /** The schema that its rows are checked by; null where this program alone makes them. */
-  readonly schema: string | null;
+  /** The schema that its rows are checked by. */
+  readonly schema: string;
   /** True where a row holds a planning request, which is checked as a request too. */
   readonly holdsRequest?: true;
   /** What became of rows of older shapes, in order. */
@@ -164,7 +164,7 @@ export const TABLES = {
   /** Sums by student and day. */
   days: table<DaySum>({
     indexes: { 6: 'id, [studentId+day]' },
-    schema: null,
+    schema: 'day',
     steps: [],
     join: 'never',
     files: {},
@@ -176,7 +176,7 @@ export const TABLES = {
   /** When cards come again. */
   memories: table<Memory>({
     indexes: { 6: 'id, studentId' },
-    schema: null,
+    schema: 'memory',
     steps: [],
     join: 'never',
     files: {},
@@ -187,7 +187,7 @@ export const TABLES = {
   }),
   choices: table<ChoiceRow>({
     indexes: { 5: 'id' },
-    schema: null,
+    schema: 'choice',
     steps: [],
     join: 'never',
     files: {},
@@ -196,7 +196,7 @@ export const TABLES = {
   }),
   bin: table<Trashed>({
     indexes: { 4: 'id, deletedAt' },
-    schema: null,
+    schema: 'binned',
     steps: [],
     join: 'never',
     files: {},

@@ -14,8 +14,9 @@ export function isInUse({ id, studentId, givenFrom }: PlanRecord): Promise<boole
     db.table<Row>(table).where('[studentId+day]').between([player, ''], [player, '\uffff']).filter(names).first();
   const look = async () =>
     (await first<SessionRecord>('sessions', ({ planId }) => planId === id)) ??
-    (await first<LessonRecord>('lessons', ({ assigned, items }) =>
-      [...assigned, ...items].some(({ planId }) => planId === id),
+    (await first<Partial<LessonRecord>>('lessons', ({ assigned, items }) =>
+      // A row may be damaged: it names no plan then.
+      [assigned, items].some((list) => Array.isArray(list) && list.some((part) => part?.planId === id)),
     )) ??
     (await db.plans.filter((plan) => plan.givenFrom === id).first());
   return reading(

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { isRight, type Quiz, type AnswerRecord, type CardRecord } from '../../core';
-import { memoriesOf } from '../../store/reviewSchedule';
+import { memoriesOf } from '../../store/read';
 import { addAnswer } from '../../store/log';
 import { cardsOf } from '../../store/read';
 import { hertz } from '../../audio/heardScore';

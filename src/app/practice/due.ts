@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useLiveQuery } from 'dexie-react-hooks';
 import { setAnswersAheadAside } from '../../store/reviewSchedule';
-import { daysOf } from '../../store/days';
+import { daysOf } from '../../store/read';
 import { sessionsOf } from '../../store/read';
 import type { StudentRecord } from '../../core';
 import { counted } from '../../wording/grammar';

@@ -10,9 +10,9 @@ import {
   type SessionRecord,
 } from '../../core';
 import { db } from '../../store/db';
-import { daysOf } from '../../store/days';
-import type { DaySum } from '../../store/records';
-import { memoriesOf } from '../../store/reviewSchedule';
+import { daysOf } from '../../store/read';
+import type { DaySum } from '../../core';
+import { memoriesOf } from '../../store/read';
 import { cardsOf, lessonsOf, sessionsOf, listPlans } from '../../store/read';
 import { trendGoal, trendWords } from '../../wording/practice';
 import { dayOf, daysFrom, isFuture } from './calendar';

@@ -1,5 +1,5 @@
 import { format, parseISO, startOfISOWeek } from 'date-fns';
-import type { DaySum } from '../../store/records';
+import type { DaySum } from '../../core';
 import type { LessonRecord } from '../../core';
 import { dayOf, daysFrom } from './calendar';
 

@@ -32,6 +32,8 @@ import { useShown } from './shown';
 import { StudentMatch } from './StudentMatch';
 import { ThisPlan } from './ThisPlan';
 import * as benchPlanText from '../../wording/rooms/benchPlan';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 const FirstMinute = later(benchPlanText.howToBegin, async () => (await import('./FirstMinute')).FirstMinute);
 const Palette = later(benchPlanText.theListOfCommands, async () => (await import('./Palette')).Palette);
@@ -53,7 +55,7 @@ if (!import.meta.env.SSR) {
 }
 
 /** The Bench: the brief, the picture of the plan and the plans to choose from. */
-export default function Bench() {
+function Bench() {
   const { record, planning, chosen, standing, save, ready, history, begun } = useBench(
     useShallow(({ record, planning, chosen, standing, save, ready, history, begunFrom }) => ({
       record,
@@ -181,3 +183,5 @@ function Meanwhile() {
     </section>
   );
 }
+
+export default view(sharedText.viewNames.Bench, Bench);

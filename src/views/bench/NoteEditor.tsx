@@ -138,7 +138,7 @@ export function NoteEditor({ response, plan, request }: Props) {
         <span className="flex items-center gap-2" data-testid="demands">
           <Lock size={16} aria-hidden />
           {[
-            ...(lock ? [benchPictureText.lockKept(demandWords(lock, instrument))] : []),
+            ...(lock ? [benchPictureText.keptHere(demandWords(lock, instrument))] : []),
             ...never.map((one) =>
               'shift' in one ? benchPictureText.noShiftToHere : benchPictureText.never(demandWords(one, instrument)),
             ),

@@ -12,9 +12,11 @@ import { removeBook } from '../../app/paper/books';
 import { Made } from './Made';
 import { NewBook } from './NewBook';
 import * as paperViewsText from '../../wording/rooms/paperViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 /** Books: many plans in order, made, printed and kept. */
-export default function Book() {
+function Book() {
   const player = usePlayer();
   const { student } = player;
   const books = useLiveQuery(() => listBooks(student?.id ?? '').catch(() => []), [student?.id]);
@@ -93,3 +95,5 @@ function Shelf({ books, open, onOpen }: ShelfProps) {
     </section>
   );
 }
+
+export default view(sharedText.viewNames.Book, Book);

@@ -11,9 +11,11 @@ import { counted } from '../../wording/grammar';
 import { Ask } from './Ask';
 import { Decks } from './Decks';
 import * as cardBoxText from '../../wording/rooms/cardBox';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 /** Cards: what is due is asked; decks are made of positions, keys and plans. */
-export default function Cards() {
+function Cards() {
   const player = usePlayer();
   const { student } = player;
   const overview = useOverview(student?.id);
@@ -72,3 +74,5 @@ function dueWords(due: number, all: number): string {
   if (all === 0) return cardBoxText.theBoxIsEmpty;
   return due === 0 ? cardBoxText.inTheBoxNone(counted(all, 'card')) : cardBoxText.ofToAnswer(counted(due, 'card'), all);
 }
+
+export default view(sharedText.viewNames.Cards, Cards);

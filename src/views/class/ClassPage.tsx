@@ -19,11 +19,13 @@ import { sentence } from '../../wording/grammar';
 import { instrumentWords } from '../../wording/instruments';
 import { printedKey } from '../../wording/notes';
 import * as paperViewsText from '../../wording/rooms/paperViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 const OTHER_PAPER = ['patterns', 'hard', 'ladder', 'log', 'blank'] as const;
 
 /** A page for a class: one scale for all instruments together, score and parts. */
-export default function ClassPage() {
+function ClassPage() {
   const [choice, setChoice] = useState<ClassChoice>(FIRST_CLASS);
   const choices = useSheetChoices();
   const put = (part: Partial<ClassChoice>) => setChoice((now) => ({ ...now, ...part }));
@@ -172,3 +174,5 @@ function Who({ choice, onPut }: PartProps) {
     </fieldset>
   );
 }
+
+export default view(sharedText.viewNames.ClassPage, ClassPage);

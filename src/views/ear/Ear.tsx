@@ -28,9 +28,11 @@ import type { Cursor } from '../../ui/MusicLine';
 import { NoteCloseUp } from './NoteCloseUp';
 import { Together } from './Together';
 import * as earViewsText from '../../wording/rooms/earViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 /** Ear: where each note goes, how exactly, and what to check it against. */
-export default function Ear() {
+function Ear() {
   const [part, setPart] = useState<Partial<Aim>>({});
   const [typed, setTyped] = useState('0 0 0 0 0 0 0 0 0 0 0 0');
   const table = useMemo(() => readTable(typed), [typed]);
@@ -251,3 +253,5 @@ function Landmarks({ meaning }: { readonly meaning: Meaning }) {
     </section>
   );
 }
+
+export default view(sharedText.viewNames.Ear, Ear);

@@ -13,9 +13,11 @@ import { BoardMap } from './BoardMap';
 import { Positions } from './Positions';
 import { WayRound } from './WayRound';
 import * as handViewsText from '../../wording/rooms/handViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 /** Hand: the frames under the fingers, string by string, the traps between them, and how far this hand reaches. */
-export default function Hand() {
+function Hand() {
   return (
     <MeaningPage music here="/hand" heading={handViewsText.hand} state={useMeaning()}>
       {(meaning, cursor) => <HandOf meaning={meaning} cursor={cursor} />}
@@ -166,3 +168,5 @@ function Cues({ meaning }: { readonly meaning: Meaning }) {
     </section>
   );
 }
+
+export default view(sharedText.viewNames.Hand, Hand);

@@ -27,9 +27,11 @@ import { planTitle } from '../../wording/material';
 import { Happened } from './Happened';
 import { WeekItems } from './WeekItems';
 import * as lessonViewsText from '../../wording/rooms/lessonViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 /** The lesson page of a student: what was assigned, what happened, and what next week is for. */
-export default function Lesson() {
+function Lesson() {
   const player = usePlayer();
   const { student } = player;
   const overview = useOverview(student?.id);
@@ -197,3 +199,5 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
     </>
   );
 }
+
+export default view(sharedText.viewNames.Lesson, Lesson);

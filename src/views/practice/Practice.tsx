@@ -14,11 +14,13 @@ import { Home } from './Home';
 import { Running } from './Running';
 import { Setup } from './Setup';
 import * as practiceViewsText from '../../wording/rooms/practiceViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 const asksForPlan = () => new URLSearchParams(location.search).has('plan');
 
 /** Practice: a session on a plan, or what there is to do today. */
-export default function Practice() {
+function Practice() {
   return asksForPlan() ? <OnPlan /> : <Today />;
 }
 
@@ -118,3 +120,5 @@ function Today() {
     </div>
   );
 }
+
+export default view(sharedText.viewNames.Practice, Practice);

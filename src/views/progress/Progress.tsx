@@ -6,7 +6,7 @@ import { usePlayer } from '../../app/practice/player';
 import { goalOf, weeksOf, type Week } from '../../app/practice/weeks';
 import { Balance } from '../../drawing/board/Balance';
 import { resolveSetup, type StudentRecord } from '../../core';
-import { daysOf } from '../../store/days';
+import { daysOf } from '../../store/read';
 import { Choose } from '../../ui/Choose';
 import { Head } from '../../ui/Head';
 import { later } from '../../ui/later';
@@ -18,6 +18,8 @@ import { TrendList } from '../../ui/TrendList';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import * as lessonViewsText from '../../wording/rooms/lessonViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 const TempoChart = later(lessonViewsText.theTempoChart, async () => (await import('./Charts')).TempoChart);
 const MinutesChart = later(lessonViewsText.theChartOfMinutes, async () => (await import('./Charts')).MinutesChart);
@@ -30,7 +32,7 @@ const SPANS = [
 ] as const;
 
 /** Progress: tempo, minutes, hits and misses by kind of place, and what of it can be relied on. */
-export default function Progress() {
+function Progress() {
   const player = usePlayer();
   const { student } = player;
   const overview = useOverview(student?.id);
@@ -145,3 +147,5 @@ function Tempo({ weeks, overview, span, onSpan }: TempoProps) {
     </>
   );
 }
+
+export default view(sharedText.viewNames.Progress, Progress);

@@ -10,9 +10,11 @@ import { PracticeUndo } from '../../ui/PracticeUndo';
 import { planTitle } from '../../wording/material';
 import { Choices } from '../../ui/SheetChoices';
 import * as paperViewsText from '../../wording/rooms/paperViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 /** The sheet of a plan: what is printed, handed out and kept in a folder. */
-export default function Sheet() {
+function Sheet() {
   return (
     <MeaningPage here="/sheet" heading={paperViewsText.sheet} state={useMeaning()}>
       {(meaning) => <OnPaper key={meaning.record.id} meaning={meaning} />}
@@ -106,3 +108,5 @@ function OnPaper({ meaning }: { readonly meaning: Meaning }) {
     </>
   );
 }
+
+export default view(sharedText.viewNames.Sheet, Sheet);

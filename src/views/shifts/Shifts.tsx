@@ -11,9 +11,11 @@ import { useMeaning, type Meaning } from '../../app/meaning';
 import { CloseUp } from './CloseUp';
 import { Series } from './Series';
 import * as shiftsViewsText from '../../wording/rooms/shiftsViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 /** Shifts: each one taken apart, rehearsed, and drilled. */
-export default function Shifts() {
+function Shifts() {
   return (
     <MeaningPage music here="/shifts" heading={shiftsViewsText.shifts} state={useMeaning()}>
       {(meaning, cursor) => <ShiftsOf meaning={meaning} cursor={cursor} />}
@@ -155,3 +157,5 @@ function strings({ from, to }: ShiftDetail, { findings: { setup } }: Meaning): s
   const names = [from, to].map(({ string }) => printed(setup.strings[string].name));
   return names[0] === names[1] ? names[0] : names.join(' → ');
 }
+
+export default view(sharedText.viewNames.Shifts, Shifts);

@@ -1,4 +1,4 @@
-import type { Trashed } from '../../store/records';
+import type { Trashed } from '../../core';
 import { TRASH_DAYS } from '../../store/write';
 import { bringBack } from '../../app/writes';
 import * as studioViewsText from '../../wording/rooms/studioViews';

@@ -1,5 +1,7 @@
+import { useSyncExternalStore } from 'react';
 import { offerFile } from '../../app/files';
 import { save } from '../../app/writes';
+import { dropAside, listAside, onAside, type Aside } from '../../store/drafts';
 import type { Damaged } from '../../store/read';
 import { TABLES } from '../../store/tables';
 import { issueWords } from '../../wording/issues';
@@ -9,7 +11,8 @@ import * as studioViewsText from '../../wording/rooms/studioViews';
 /** Entries that cannot be read any more, apart from the others: each can be saved as it is, or deleted. */
 export function DamagedList({ damaged: inStudio }: { readonly damaged: readonly Damaged[] }) {
   const damaged = [...inStudio, ...useDamagedElsewhere()];
-  if (damaged.length === 0) return null;
+  const asides = useSyncExternalStore(onAside, listAside);
+  if (damaged.length + asides.length === 0) return null;
   return (
     <section aria-labelledby="damaged" className="rounded-lg border-l-4 border-madder bg-sheet px-4 py-3">
       <h2 id="damaged" className="font-serif text-xl font-semibold text-madder">
@@ -20,8 +23,26 @@ export function DamagedList({ damaged: inStudio }: { readonly damaged: readonly 
         {damaged.map((one) => (
           <DamagedRow key={`${one.table}/${String(one.key)}`} damaged={one} />
         ))}
+        {asides.map((aside) => (
+          <AsideRow key={aside.key} aside={aside} onDrop={() => dropAside(aside)} />
+        ))}
       </ul>
     </section>
+  );
+}
+
+/** An edit of a page that went, which no page could write. */
+function AsideRow({ aside, onDrop }: { readonly aside: Aside; readonly onDrop: () => void }) {
+  return (
+    <li className="flex flex-wrap items-center gap-2">
+      <span className="min-w-48 flex-1">{studioViewsText.anEditThatCouldNot}</span>
+      <button type="button" className="button" onClick={() => offerFile(aside.text, 'dove-path-edit.json')}>
+        {studioViewsText.saveAsFile}
+      </button>
+      <button type="button" className="button" onClick={onDrop}>
+        {studioViewsText.deleteIt}
+      </button>
+    </li>
   );
 }
 

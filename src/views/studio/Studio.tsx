@@ -23,12 +23,14 @@ import { addStudent, lookFor, open, showStudent, useStudio } from '../../app/stu
 import { StudentSheet } from './StudentSheet';
 import { Taste } from './Taste';
 import * as studioViewsText from '../../wording/rooms/studioViews';
+import { view } from '../../ui/View';
+import * as sharedText from '../../wording/rooms/shared';
 
 const KEYS = { undo: () => void undo(), redo: () => void redo() };
 const comeBack = () => undefined;
 
 /** The Studio: the students, what they play on, their hands and their plans. */
-export default function Studio() {
+function Studio() {
   const kept = useRows();
   const { studentId, search, fresh } = useStudio();
   useEffect(() => {
@@ -192,3 +194,5 @@ function Row({ words, note, due, open, onOpen }: RowProps) {
     </li>
   );
 }
+
+export default view(sharedText.viewNames.Studio, Studio);

@@ -38,6 +38,7 @@ export const whatIsMeantBy = (word: string) => `What is meant by “${word}”?`
 
 export const couldNotBeShown = (name: string) =>
   `${name} could not be shown. Your plans are safe; the rest of the page works.`;
+export const viewFailed = (name: string) => `${name} could not be shown.`;
 export const noMoreLetters = (most: number) =>
   `At most ${most.toLocaleString('en')} letters fit here; the rest was left out.`;
 export const tryAgain = 'Try again';
@@ -52,3 +53,23 @@ export const whyHere = 'Why here';
 export const giveANumberOf = (unit: string) => `Give a number of ${unit}.`;
 export const betweenAnd = (least: number, most: number, unit: string) => `Between ${least} and ${most} ${unit}.`;
 export const notTakenUntilIt = (words: string) => `${words} Not taken until it is put right.`;
+
+export const whatToDoNow =
+  'What you made is still in this browser. Reload the page first. If this comes again, save a backup, then look at the damaged entries in the Studio.';
+export const toTheDamagedEntries = 'Damaged entries';
+export const toTheBenchAnew = 'To the Bench';
+/** The views, as they are named where one fails. */
+export const viewNames = {
+  Bench: 'The Bench',
+  Book: 'The book',
+  Cards: 'The cards',
+  ClassPage: 'The page for a class',
+  Ear: 'Ear',
+  Hand: 'Hand',
+  Lesson: 'The lesson',
+  Practice: 'Practice',
+  Progress: 'Progress',
+  Sheet: 'The sheet',
+  Shifts: 'Shifts',
+  Studio: 'The Studio',
+} as const;

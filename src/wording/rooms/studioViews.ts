@@ -124,3 +124,6 @@ export const lastChanged = 'last changed';
 export const lastOpened = 'last opened';
 export const lastMade = 'last made';
 export const byName = 'by name';
+
+export const anEditThatCouldNot =
+  'An edit of a page that was closed could not be written. Save it as a file if you want to keep it.';

@@ -7,7 +7,7 @@ import { db } from '../../../src/store/db';
 import { dayKey, daySum } from '../../../src/store/days';
 import { demoStudio } from '../../../src/store/demoStudio';
 import { countedEdit, merged } from '../../../src/store/merge';
-import { judgedIn, sessionsOf, additions } from '../../../src/store/read';
+import { additions, judgedIn, memoriesOf, sessionsOf } from '../../../src/store/read';
 import { addRepetition } from '../../../src/store/log';
 import {
   joinPracticeFile,
@@ -15,7 +15,7 @@ import {
   readPracticeFile,
   type PracticeReading,
 } from '../../../src/store/practiceFile';
-import { memoriesOf, setAnswersAheadAside } from '../../../src/store/reviewSchedule';
+import { setAnswersAheadAside } from '../../../src/store/reviewSchedule';
 import { isInUse } from '../../../src/store/uses';
 import { commit, takeFromTrash } from '../../../src/store/write';
 import { judged, sessionFor } from '../../support/log';

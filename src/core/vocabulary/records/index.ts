@@ -7,3 +7,4 @@ export * from './practice';
 export * from './quiz';
 export * from './worded';
 export * from './stored';
+export * from './derived';

@@ -10,10 +10,10 @@ import { Lock, PlanRequest, PlayingFields, PositionSchema, PositionRule, Prefere
  * What is kept in the browser and in files.
  */
 
-const Id = Type.Unsafe<string>(Type.Ref('#/$defs/id'));
+export const Id = Type.Unsafe<string>(Type.Ref('#/$defs/id'));
 /** Milliseconds since 1970. */
-const Time = Type.Number();
-const RequestKept = Type.Unsafe<Static<typeof PlanRequest>>(Type.Ref('request'));
+export const Time = Type.Number();
+export const RequestKept = Type.Unsafe<Static<typeof PlanRequest>>(Type.Ref('request'));
 
 /** Which of the answers to its request a plan is. */
 const ChoiceSchema = tagged('kind', [
@@ -85,9 +85,9 @@ export const BriefRecord = Type.Object({ id: Id, name: Type.String(), request: R
 export type BriefRecord = Described<typeof BriefRecord>;
 
 /** Whose practice it is; empty for nobody in particular. */
-const Player = Type.String({ pattern: '^[\\w-]{0,64}$' });
+export const Player = Type.String({ pattern: '^[\\w-]{0,64}$' });
 /** A day where the player is, as "2026-11-26". */
-const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
+export const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
 /** How often each device has written a field: which of two writings is the later one follows without any clock. */
 const Edits = Type.Optional(Type.Record(Type.String(), Type.Record(Type.String(), Type.Integer())));
 
