@@ -1,4 +1,4 @@
-import type { PlanRequest } from '../core';
+import type { PlanRequest, RunSpec } from '../core';
 import { db, storageFault } from '../store/db';
 import { isExample, newRecord } from '../store/records';
 import type { PlanRecord, StudentRecord } from '../core';
@@ -7,7 +7,6 @@ import { requestWords } from '../wording/material';
 import { readingTroubleWords } from '../wording/storage';
 import { ahead } from './ahead';
 import { failedOpening, isStepping, lastOpen, markOpening, session, whileStepping } from './bench';
-import type { RunSpec } from './brief/briefMaterial';
 import { forStudent, givenTo } from './brief/student';
 import { goOnWithDemo, openDemo } from './demo';
 import { keepFingerings } from './kept';

@@ -101,6 +101,7 @@ export { CHORDS, SCALES } from './pitch/scales';
 export { comparePlans, heldAlike, samePlace } from './planner/explain';
 export { changesBetween, withDemand } from './planner/ways';
 export { requestIssues } from './planner/issues';
+export { withPiece } from './planner/instead';
 export { fingeringOf, hasFingering, planKept, type KeptAnswer } from './planner/kept';
 export { asWritten, withLocksOver, writtenPlan, type AsWritten, type Unplayable } from './planner/asWritten';
 export { plan } from './planner/plan';

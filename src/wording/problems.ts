@@ -1,4 +1,4 @@
-import { resolveSetup, type PlanRequest, type Problem } from '../core';
+import { resolveSetup, type Instead, type PlanRequest, type Problem } from '../core';
 import { counted, listed } from './grammar';
 import { instrumentWords } from './instruments';
 import { noteWords } from './notes';
@@ -43,6 +43,23 @@ function helpWords({ changes }: Problem, speech: Speech): string {
   return changes
     ? `What would help: ${changesWords(changes, speech)}.`
     : 'Nothing small helps: there is no fingering for this hand even without the rules.';
+}
+
+/** What another request would be: "one octave", "an octave lower", "on the D string". */
+export function insteadWords({ material, rules }: Instead, { material: now }: PlanRequest, { names }: Speech): string {
+  const octaves = material?.octaves === undefined ? [] : [counted(material.octaves, 'octave')];
+  const tonic =
+    material?.tonic === undefined || now.type === 'notes' ? [] : [tonicWords(material.tonic, now.tonic, names)];
+  const strings = (rules?.strings ?? []).map((name) => `on the ${stringWords(name)}`);
+  const open = rules?.openStrings === undefined ? [] : ['with open strings'];
+  return [...octaves, ...tonic, ...strings, ...open].join(', ');
+}
+
+function tonicWords(tonic: string, now: string, names: Speech['names']): string {
+  const pitchClass = (name: string) => name.replace(/-?\d+$/, '');
+  const [to, from] = [tonic, now].map((name) => Number(/-?\d+$/.exec(name)?.[0]));
+  if (pitchClass(tonic) === pitchClass(now)) return to < from ? 'an octave lower' : 'an octave higher';
+  return `from ${noteWords(tonic, names)}`;
 }
 
 /** What would help, as far as one thing does: "allow the A string too". */

@@ -7,15 +7,12 @@ import {
   resolveSetup,
   type DoubleStopInterval,
   type InstrumentName,
-  type MaterialSpec,
   type PlanRequest,
   type Rules,
   type Pitch,
   schoolsOf,
+  type RunSpec,
 } from '../../core';
-
-/** Material whose words the brief can change: all but a list of notes. */
-export type RunSpec = Exclude<MaterialSpec, { type: 'notes' }>;
 
 /** Tonics in the order of the scale; the natural before its signs, so that typing its letter finds it. */
 export const TONICS = [

@@ -1,8 +1,8 @@
-import { instrumentRecord, type PlanRequest, type Stringing } from '../../core';
+import { instrumentRecord, type PlanRequest, type Stringing, type RunSpec } from '../../core';
 import { OCTAVE_WORDS } from '../../wording/brief';
 import type { WordChoice } from '../../wording/choice';
 import { stringingWords } from '../../wording/instruments';
-import { hasRoom, tonicClass, withTonic, type RunSpec } from './briefMaterial';
+import { hasRoom, tonicClass, withTonic } from './briefMaterial';
 import * as briefWordsText from '../../wording/rooms/briefWords';
 
 /*

@@ -1,11 +1,11 @@
-import { midiOf, parsePitch, pitchName, resolveSetup, type PlanRequest } from '../../core';
+import { midiOf, parsePitch, pitchName, resolveSetup, type PlanRequest, type RunSpec } from '../../core';
 import { listed } from '../../wording/grammar';
 import { instrumentWords } from '../../wording/instruments';
 import { chordWords, kindWords, scaleWords } from '../../wording/material';
 import { noteWords, printed } from '../../wording/notes';
 import { valueOf } from '../../wording/typed/pieces';
 import type { Piece } from '../../wording/typed/phrases';
-import { asScale, hasRoom, octaveRank, playableTonics, withKind, withTonic, type RunSpec } from './briefMaterial';
+import { asScale, hasRoom, octaveRank, playableTonics, withKind, withTonic } from './briefMaterial';
 import { asked, capital, offerBrief, type Asked } from './offers';
 import * as typedBriefText from '../../wording/rooms/typedBrief';
 

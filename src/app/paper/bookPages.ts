@@ -7,10 +7,11 @@ import {
   type Rules,
   type BookRecord,
   type Playing,
+  type RunSpec,
 } from '../../core';
 import { sentence } from '../../wording/grammar';
 import { requestWords } from '../../wording/material';
-import { playableTonics, type RunSpec } from '../brief/briefMaterial';
+import { playableTonics } from '../brief/briefMaterial';
 import * as paperDeskText from '../../wording/rooms/paperDesk';
 
 /*

@@ -5,6 +5,7 @@ import { preferencesOf, requestWeights } from './cost';
 import type { Weights } from '../vocabulary';
 import { comparePlans, heldAlike, problemsOf, shiftReasons, stepReasons } from './explain';
 import type { PlanRequest, Plan, PlanResponse } from '../vocabulary';
+import { withInstead } from './instead';
 import { bestPath, searchedFor } from './searched';
 import { passesOver } from './search';
 import { waysBeside, type Best, type Way } from './ways';
@@ -38,7 +39,7 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     ...(music.changes.length > 0 ? { changes: [...music.changes] } : {}),
     plans,
     ...comparison(plans, request.compare),
-    problems: path ? [] : problemsOf(context, trellis),
+    problems: path ? [] : withInstead(problemsOf(context, trellis), request),
     ...(request.preferences ? { taste: tasteOf(request, music, plans[0]) } : {}),
   };
 }

@@ -9,7 +9,6 @@ import {
   withInstrument,
   withKind,
   withTonic,
-  type RunSpec,
 } from '../../app/brief/briefMaterial';
 import { setRequest, setStudent, takeOwnNotes } from '../../app/edits';
 import { useStudents } from '../../app/students';
@@ -20,6 +19,7 @@ import {
   type InstrumentName,
   type PlanRequest,
   type Rules,
+  type RunSpec,
 } from '../../core';
 import { later } from '../../ui/later';
 import { positionChoices } from '../../wording/brief';

@@ -1,10 +1,10 @@
 import { useBench } from '../../app/bench';
 import { moveCursor, setRequest, undo } from '../../app/edits';
-import type { Issue, PlanRequest, Problem } from '../../core';
+import { withPiece, type Issue, type PlanRequest, type Problem } from '../../core';
 import { issueWords } from '../../wording/issues';
 import { barWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
-import { changesWords, problemWords } from '../../wording/problems';
+import { changesWords, insteadWords, problemWords } from '../../wording/problems';
 import * as problemsPanelText from '../../wording/rooms/problemsPanel';
 
 interface Props {
@@ -54,6 +54,16 @@ export function Problems({ problems, issues, request, speech }: Props) {
                   onClick={() => moveCursor(at)}
                 >
                   {problemsPanelText.goTo(barWords(speech.place(at)))}
+                </button>
+              ))}
+              {(problem.instead ?? []).map((piece) => (
+                <button
+                  key={JSON.stringify(piece)}
+                  type="button"
+                  className="button first-letter:uppercase"
+                  onClick={() => setRequest(withPiece(request, piece))}
+                >
+                  {problemsPanelText.instead(insteadWords(piece, request, speech))}
                 </button>
               ))}
               {waysOf(problem).map(({ changes, relax }) => (

@@ -4,9 +4,9 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import type { TypedBrief } from '../../../src/app/brief/offers';
 import { briefWords, readTyped } from '../../../src/app/brief/typed';
-import { octaveRank, TONICS, withTonic, type RunSpec } from '../../../src/app/brief/briefMaterial';
+import { octaveRank, TONICS, withTonic } from '../../../src/app/brief/briefMaterial';
 import { readRequest } from '../../../src/contract/read';
-import type { PlanRequest } from '../../../src/core';
+import type { PlanRequest, RunSpec } from '../../../src/core';
 import type { StudentRecord } from '../../../src/core';
 import { runs } from '../../support/runs';
 

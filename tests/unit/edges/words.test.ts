@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { octaveChoices } from '../../../src/app/brief/choices';
-import { playableTonics, withInstrument, withTonic, type RunSpec } from '../../../src/app/brief/briefMaterial';
+import { playableTonics, withInstrument, withTonic } from '../../../src/app/brief/briefMaterial';
 import { readRequest } from '../../../src/contract/read';
 import {
   findingsOf,
@@ -11,6 +11,7 @@ import {
   resolveSetup,
   TERM_NAMES,
   type PlanRequest,
+  type RunSpec,
 } from '../../../src/core';
 import { positionChoices, stringChoices, wishesFor } from '../../../src/wording/brief';
 import { counted, listed, ordinal, ranges } from '../../../src/wording/grammar';

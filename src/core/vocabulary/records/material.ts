@@ -115,3 +115,5 @@ export type NotesSpec = Described<typeof NotesSpec>;
 
 export const MaterialSpec = tagged('type', [ScaleSpec, ArpeggioSpec, BrokenSpec, DoubleStopsSpec, NotesSpec]);
 export type MaterialSpec = Described<typeof MaterialSpec>;
+/** Material that is made from where it begins: all but notes of one's own. */
+export type RunSpec = Exclude<MaterialSpec, { type: 'notes' }>;

@@ -228,6 +228,18 @@ export type RuleChange = Described<typeof RuleChange>;
 export const WayOut = Type.Object({ changes: Type.Array(RuleChange, { minItems: 1 }), relax: Rules });
 export type WayOut = Described<typeof WayOut>;
 
+/** A piece of a request that stands in the place of what the request has there. */
+export const Instead = Type.Object({
+  material: Type.Optional(
+    Type.Object({
+      octaves: Type.Optional(Type.Integer({ minimum: 1, maximum: 5 })),
+      tonic: Type.Optional(Type.String()),
+    }),
+  ),
+  rules: Type.Optional(Rules),
+});
+export type Instead = Described<typeof Instead>;
+
 export const Problem = Type.Object({
   code: oneOf(PROBLEMS),
   at: Count,
@@ -238,6 +250,8 @@ export const Problem = Type.Object({
   relax: Type.Optional(Rules),
   /** Single changes that would each help, one of a kind, the smallest first. */
   ways: Type.Optional(Type.Array(WayOut)),
+  /** Of the first problem: pieces of another request that would each leave a plan, the least change first. */
+  instead: Type.Optional(Type.Array(Instead, { maxItems: 5 })),
 });
 export type Problem = Described<typeof Problem>;
 
