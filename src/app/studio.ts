@@ -148,20 +148,6 @@ export async function givePlan(plan: PlanRecord, student: StudentRecord) {
   await openNew(inOwnTaste(givenTo(plan, student, Date.now())));
 }
 
-/** Gives a plan to several students at once: a copy for each, for their hand and instrument. */
-export async function givePlanTo(plan: PlanRecord, students: readonly StudentRecord[]) {
-  const now = Date.now();
-  const copies = students.map((student) => inOwnTaste(givenTo(plan, student, now)));
-  await save(
-    copies.map((record) => ({ kind: 'added', table: 'plans', record })),
-    () =>
-      say({
-        kind: 'done',
-        message: appText.givenTo(listed(students.map(({ name }) => name || appText.aStudentWithoutA))),
-      }),
-  );
-}
-
 /** Gives a plan another name and other tags. @param tags with commas between */
 export async function nameAndTag({ id, name, tags }: PlanRecord, newName: string, newTags: string) {
   const to = { name: newName.trim().slice(0, 120), tags: tagsFrom(newTags) };

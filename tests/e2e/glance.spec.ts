@@ -1,3 +1,4 @@
+import * as studioViewsText from '../../src/wording/rooms/studioViews';
 import type { Locator, Page } from '@playwright/test';
 import { expect, test } from './shared';
 import { act, chosenWay, cursorWords, openBench, openStudio, picture, saved, setWord, trailTokens } from './bench';
@@ -231,7 +232,10 @@ test('the Studio finds, names, puts away and gives to several at once', async ({
   await dialog.getByLabel('Pip').check();
   await dialog.getByLabel('Marlow').check();
   await dialog.getByRole('button', { name: 'Give', exact: true }).click();
-  await expect(page.getByText('Given to Marlow and Pip.')).toBeVisible();
+  const given = dialog.getByRole('list', { name: studioViewsText.whatWasGiven }).getByRole('listitem');
+  await expect(given).toHaveCount(2);
+  await expect(given.filter({ hasText: 'Marlow' })).toContainText('viola');
+  await dialog.getByRole('button', { name: studioViewsText.done }).click();
   await expect(plans).toHaveCount(3);
   await act(page, 'More for Wren: Thirds for May', 'Put into the archive');
   await search.fill('');

@@ -10,6 +10,7 @@ import {
   type StudentRecord,
 } from '../../core';
 import { newRecord } from '../../store/records';
+import { instrumentWords } from '../../wording/instruments';
 import { playableTonics, tonicClass, withInstrument } from './briefMaterial';
 
 /*
@@ -53,7 +54,15 @@ export function forStudent(request: PlanRequest, { plays, positions, preferences
 
 /** A plan given to another student: a copy on their instrument, for their hand, that knows where it came from. */
 export function givenTo({ id, name, tags, request }: PlanRecord, student: StudentRecord, now: number): PlanRecord {
-  return newRecord(forStudent(request, student), now, { name, tags, studentId: student.id, givenFrom: id });
+  const turned = forStudent(request, student);
+  const part = { name: nameOn(turned, name, request), tags, studentId: student.id, givenFrom: id };
+  return newRecord(turned, now, part);
+}
+
+/** A name that says the old instrument is not true on another: the program names it then. */
+function nameOn({ instrument }: PlanRequest, name: string, before: PlanRequest): string {
+  const isOther = instrument !== before.instrument;
+  return isOther && name.toLowerCase().includes(instrumentWords(before.instrument)) ? '' : name;
 }
 
 /** Semitones above the lowest string. */

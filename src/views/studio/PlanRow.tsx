@@ -1,13 +1,14 @@
 import { Trash2 } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { openedAt } from '../../app/lastOpened';
-import { archivePlan, givePlan, givePlanTo, nameAndTag, removePlan } from '../../app/studio';
+import { archivePlan, givePlan, nameAndTag, removePlan } from '../../app/studio';
 import { ARCHIVED } from '../../app/tags';
 import type { PlanRecord, StudentRecord } from '../../core';
 import { ActMenu } from '../../ui/ActMenu';
 import { ifOnce } from '../../ui/focus';
 import { dayWords } from '../../wording/days';
 import { planTitle } from '../../wording/material';
+import { GiveSeveral } from './GiveSeveral';
 import * as studioViewsText from '../../wording/rooms/studioViews';
 
 interface Props {
@@ -88,7 +89,7 @@ export function PlanRow({ plan, under, students, named }: Props) {
         aria-label={studioViewsText.giveToSeveralStudents(words)}
         className="m-auto rounded-lg border-2 border-dove bg-sheet p-5 text-ink shadow-lg backdrop:bg-ink/30"
       >
-        <Several plan={plan} others={others} onDone={() => giving.current?.close()} />
+        <GiveSeveral plan={plan} others={others} onDone={() => giving.current?.close()} />
       </dialog>
     </li>
   );
@@ -140,46 +141,5 @@ function NameAndTags({ plan, onDone }: EditProps) {
         {studioViewsText.keep}
       </button>
     </form>
-  );
-}
-
-interface SeveralProps {
-  readonly plan: PlanRecord;
-  readonly others: readonly StudentRecord[];
-  readonly onDone: () => void;
-}
-
-function Several({ plan, others, onDone }: SeveralProps) {
-  const [chosen, setChosen] = useState<readonly string[]>([]);
-  const give = () => {
-    onDone();
-    void givePlanTo(
-      plan,
-      others.filter(({ id }) => chosen.includes(id)),
-    );
-  };
-  return (
-    <div className="flex flex-col gap-2">
-      <h2 className="font-serif text-xl font-semibold">{studioViewsText.giveItTo}</h2>
-      {others.map(({ id, name }) => (
-        <label key={id} className="flex min-h-8 items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5"
-            checked={chosen.includes(id)}
-            onChange={(event) => setChosen(event.target.checked ? [...chosen, id] : chosen.filter((one) => one !== id))}
-          />
-          {name || studioViewsText.noNameYet}
-        </label>
-      ))}
-      <div className="flex justify-end gap-2">
-        <button type="button" className="button" onClick={onDone}>
-          {studioViewsText.notNow}
-        </button>
-        <button type="button" className="button" disabled={chosen.length === 0} onClick={give}>
-          {studioViewsText.give}
-        </button>
-      </div>
-    </div>
   );
 }

@@ -102,8 +102,6 @@ export const theStudent = 'The student';
 export const theirPlansAreStill = ' Their plans are still here, for anyone.';
 export const studioWasDeleted = (words: string, theirs: string) => `${words} was deleted.${theirs}`;
 export const planWasDeleted = (words: string) => `“${words}” was deleted.`;
-export const aStudentWithoutA = 'a student without a name';
-export const givenTo = (listed: string) => `Given to ${listed}.`;
 export const itIsInThe = 'It is in the archive: the tag “archived” shows it.';
 export const itIsInTheList = 'It is in the list again.';
 export const theStudioIsEmpty = (amount: string) => `The studio is empty: ${amount} were deleted.`;

@@ -127,3 +127,11 @@ export const byName = 'by name';
 
 export const anEditThatCouldNot =
   'An edit of a page that was closed could not be written. Save it as a file if you want to keep it.';
+
+export const eachCopyIsPlanned = 'Each copy is being planned …';
+export const whatWasGiven = 'What was given';
+export const asItIs = 'given as it is.';
+export const notGiven = 'not given; try again.';
+export const notGivenSince = (why: string) => `not given. ${why}`;
+export const giveInstead = (what: string) => `Give it with ${what}`;
+export const done = 'Done';

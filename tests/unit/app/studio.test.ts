@@ -12,8 +12,9 @@ Object.assign(globalThis, {
   sessionStorage: undefined,
 });
 
-const { archivePlan, changeStudent, givePlanTo, lookFor, nameAndTag, planFor, useStudio } =
-  await import('../../../src/app/studio');
+const { archivePlan, changeStudent, lookFor, nameAndTag, planFor, useStudio } = await import('../../../src/app/studio');
+const { giveInstead, giveToEach } = await import('../../../src/app/giving');
+const { plan: planIt } = await import('../../../src/core');
 const { ARCHIVED } = await import('../../../src/app/tags');
 const { db } = await import('../../../src/store/db');
 const { demoRemoval, fillWithDemo } = await import('../../../src/store/demoStudio');
@@ -26,6 +27,10 @@ const SCALE = {
   instrument: 'violin',
   material: { type: 'scale', tonic: 'A3', scale: 'major', octaves: 1, direction: 'up' },
 } as const;
+
+/** Planned on the spot: there is no worker here. */
+const planned: NonNullable<Parameters<typeof giveToEach>[2]> = ({ request }) =>
+  Promise.resolve({ kind: 'planned', response: planIt(request), found: 0, own: false });
 
 function newStudent(name: string, part: Partial<Student> = {}): Student {
   const base = { level: 'early', clefs: ['treble'], noteNames: 'letters', remark: '' } as const;
@@ -120,7 +125,12 @@ test('a plan is given to several at once: a copy for each, on their instrument, 
   const cellist = newStudent('Juno', { plays: { instrument: 'cello', hand: 'large' } });
   const child = newStudent('Pip', { plays: { instrument: 'violin', size: '1/2' } });
   await Promise.all([added('plans', plan), added('students', cellist), added('students', child)]);
-  await givePlanTo(plan, [cellist, child]);
+  const gifts = await giveToEach(plan, [cellist, child], planned);
+  assert.deepEqual(
+    gifts.map(({ kind }) => kind),
+    ['given', 'given'],
+  );
+  assert.ok(gifts[0].kind === 'given' && gifts[0].differences.length > 0);
   const plans = await listPlans();
   assert.equal(plans.length, 3);
   const of = (id: string) => plans.find(({ studentId }) => studentId === id);
@@ -132,6 +142,33 @@ test('a plan is given to several at once: a copy for each, on their instrument, 
     assert.equal(copy?.name, 'Warm-up');
   }
   assert.deepEqual(visited, []);
+});
+
+test('to one who cannot play it nothing is given, and what they could play is offered', async () => {
+  const rules = { positions: { from: 1, to: 1 } };
+  const material = { ...SCALE.material, tonic: 'C4', octaves: 3 };
+  const plan = newRecord({ ...SCALE, material }, 5, { name: 'For the violin' });
+  const able = newStudent('Wren');
+  const early = newStudent('Pip', { positions: rules.positions });
+  const violist = newStudent('Marlow', { plays: { instrument: 'viola' } });
+  await Promise.all([added('plans', plan), ...[able, early, violist].map((student) => added('students', student))]);
+  const gifts = await giveToEach(plan, [able, early, violist], planned);
+  assert.deepEqual(
+    gifts.map(({ kind }) => kind),
+    ['given', 'unplayable', 'given'],
+  );
+  const [, refused] = gifts;
+  assert.ok(refused.kind === 'unplayable');
+  assert.equal(refused.waysOut[0].words, '2 octaves');
+  const of = async (id: string) => (await listPlans()).find(({ studentId }) => studentId === id);
+  assert.equal(await of(early.id), undefined);
+  const taken = await giveInstead(plan, early, refused.waysOut[0], planned);
+  assert.equal(taken.kind, 'given');
+  const copy = await of(early.id);
+  assert.ok(copy && 'octaves' in copy.request.material);
+  assert.equal(copy.request.material.octaves, 2);
+  assert.equal(copy.name, 'For the violin');
+  assert.equal((await of(violist.id))?.name, '', 'a name that says the other instrument is not true any more');
 });
 
 test('a plan is renamed and tagged in the list, put into the archive and brought back', async () => {
