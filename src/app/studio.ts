@@ -3,7 +3,7 @@ import { instrumentRecord, type PlanRequest, type PlanRecord, type StudentRecord
 import type { Change } from '../store/changes';
 import { storageFault } from '../store/db';
 import { newRecord } from '../store/records';
-import { getStudent, listAll, removals } from '../store/read';
+import { getStudent } from '../store/read';
 import { removalOfStudent } from '../store/write';
 import { listed } from '../wording/grammar';
 import { readingTroubleWords } from '../wording/storage';
@@ -16,7 +16,7 @@ import { recover } from './recovery';
 import { ARCHIVED, tagsFrom } from './tags';
 import { inOwnTaste, withOwnTaste } from './taste';
 import { remove, save } from './writes';
-import { amountsOf } from '../store/read';
+import { listEverything, type Everything } from '../store/read';
 import * as appText from '../wording/rooms/app';
 
 /*
@@ -166,14 +166,18 @@ async function openNew(plan: PlanRecord) {
   await save([{ kind: 'added', table: 'plans', record: plan }], () => location.assign(`/?plan=${plan.id}`));
 }
 
-/** Takes everything out of the studio; it can be brought back for as long as the bin keeps it. */
-export async function emptyStudio() {
+/** Takes everything out of the studio, practice and books too; it can be brought back for as long as the bin keeps it. */
+export async function emptyStudio({ removals, amounts }: Everything) {
+  const words = listed(amounts);
+  if (await remove(removals, appText.theStudioIsEmpty(words), words)) showStudent(null);
+}
+
+/** What there is to be taken out; null where it cannot be read, which has been said. */
+export async function everything(): Promise<Everything | null> {
   try {
-    const all = await listAll();
-    const amount = listed(amountsOf(all));
-    const gone = await remove(removals(all), appText.theStudioIsEmpty(amount), amount);
-    if (gone) showStudent(null);
+    return await listEverything();
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
+    return null;
   }
 }

@@ -13,7 +13,7 @@ import type { Change } from './changes';
 import { db } from './db';
 import { reading } from './waiting';
 import { amountWords } from '../wording/storage';
-import { STUDIO, TABLES, tablesOfFile, type StudioTable, type TableName, type Tables } from './tables';
+import { STUDIO, TABLE_NAMES, TABLES, tablesOfFile, type StudioTable, type TableName, type Tables } from './tables';
 
 /*
  * Reading what is kept. Every row is checked; one that is damaged is told apart, and hides nothing else.
@@ -210,9 +210,23 @@ export async function openedPages({ pages }: BookRecord): Promise<ReadonlyMap<st
   return new Map(plans.flatMap((plan) => (plan ? [[plan.id, plan] as const] : [])));
 }
 
-/** Everything that is kept in the studio, as changes that take it out. */
-export function removals(kept: Kept): Change[] {
-  return STUDIO.flatMap((table) => kept[table].map((record) => ({ kind: 'removed', table, record }) as Change));
+/** All that can be deleted, of every table that has a bin. */
+export interface Everything {
+  /** Takes it all out; what follows from it, or hangs on it, goes and comes back with it. */
+  readonly removals: readonly Change[];
+  /** How much there is: ["5 students", "19 plans", "2 books", "40 entries of the log"]. */
+  readonly amounts: readonly string[];
+}
+
+export async function listEverything(): Promise<Everything> {
+  const names = TABLE_NAMES.filter((name) => TABLES[name].bin);
+  const found = await Promise.all(names.map(async (name) => [name, (await readTable(name)).sound] as const));
+  return {
+    removals: found.flatMap(([table, rows]) =>
+      rows.map((record) => ({ kind: 'removed', table, record }) as unknown as Change),
+    ),
+    amounts: amountWords(found.map(([name, rows]) => [rows.length, TABLES[name].words])),
+  };
 }
 
 /** Everything in some collection, as changes that put it in. */

@@ -1,11 +1,11 @@
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { removeDemo } from '../../app/demo';
-import { emptyStudio } from '../../app/studio';
+import { emptyStudio, everything } from '../../app/studio';
 import { isExample } from '../../store/records';
 import { TRASH_DAYS } from '../../store/write';
 import { BackupButtons } from '../../ui/BackupButtons';
 import { listed } from '../../wording/grammar';
-import { amountsOf, type AllRows } from '../../store/read';
+import type { AllRows, Everything } from '../../store/read';
 import * as studioViewsText from '../../wording/rooms/studioViews';
 
 /** Takes the example studio away, where it is there. */
@@ -26,15 +26,20 @@ export function RemoveExample({ rows }: { readonly rows: AllRows }) {
 /** Takes everything out of the studio, after a question that says what goes. */
 export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
   const question = useRef<HTMLDialogElement>(null);
+  const [all, setAll] = useState<Everything | null>(null);
   const { students, plans, briefs } = rows;
-  const amount = amountsOf({ students, plans, briefs });
-  if (amount.length === 0) return null;
+  if (students.length + plans.length + briefs.length === 0) return null;
+  const ask = async () => {
+    const found = await everything();
+    setAll(found);
+    if (found) question.current?.showModal();
+  };
   return (
     <>
       <button
         type="button"
         className="cursor-pointer self-start text-sm text-madder underline"
-        onClick={() => question.current?.showModal()}
+        onClick={() => void ask()}
       >
         {studioViewsText.emptyTheStudio}
       </button>
@@ -46,7 +51,7 @@ export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
         <h2 id="empty-studio" className="font-serif text-xl font-semibold">
           {studioViewsText.emptyTheStudioAsked}
         </h2>
-        <p className="mt-2">{studioViewsText.thisDeletesTheyStay(listed(amount), TRASH_DAYS)}</p>
+        <p className="mt-2">{studioViewsText.thisDeletesTheyStay(listed(all?.amounts ?? []), TRASH_DAYS)}</p>
         <div className="mt-3">
           <BackupButtons saveOnly />
         </div>
@@ -54,7 +59,7 @@ export function EmptyStudio({ rows }: { readonly rows: AllRows }) {
           <button type="submit" className="button">
             {studioViewsText.leaveItAsIt}
           </button>
-          <button type="submit" className="button" onClick={() => void emptyStudio()}>
+          <button type="submit" className="button" onClick={() => all && void emptyStudio(all)}>
             {studioViewsText.emptyTheStudioLabel}
           </button>
         </form>

@@ -2,11 +2,12 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import type { Change } from '../../../src/store/changes';
+import { sessionFor } from '../../support/log';
 import { db } from '../../../src/store/db';
 import { demoStudio } from '../../../src/store/demoStudio';
 import { dropDraft, keepDraft, recoverDrafts } from '../../../src/store/drafts';
 import type { PlanRecord } from '../../../src/core';
-import { additions, getPlan, listAll, listPlans, removals } from '../../../src/store/read';
+import { additions, daysOf, getPlan, listAll, listEverything, listPlans, sessionsOf } from '../../../src/store/read';
 import { TRASH_DAYS, clearOldTrash, commit, removalOfStudent, takeBack, takeFromTrash } from '../../../src/store/write';
 
 /* The store with a database in memory. */
@@ -74,8 +75,13 @@ test('where something newer stands, what comes back is a copy', async () => {
 });
 
 test('an emptied studio comes back whole, though a page has saved its plan again meanwhile', async () => {
-  const bin = await binOf(removals(await listAll()));
+  await commit([{ kind: 'added', table: 'sessions', record: sessionFor('', '2026-11-01', { minutes: 5 }) }]);
+  const { removals, amounts } = await listEverything();
+  assert.ok(amounts.includes('1 entry of the log'));
+  const bin = await binOf(removals);
   assert.deepEqual((await listAll()).students, []);
+  assert.deepEqual(await sessionsOf(''), []);
+  assert.deepEqual(await daysOf('', '2026-11-01'), []);
   await commit([{ kind: 'added', table: 'plans', record: { ...first, name: 'Edited since' } }]);
   const taken = await takeFromTrash(bin);
   assert.equal(taken?.copies, 1);
@@ -83,6 +89,8 @@ test('an emptied studio comes back whole, though a page has saved its plan again
   assert.equal(all.plans.length, studio.plans.length + 1);
   assert.equal(all.students.length, studio.students.length);
   assert.equal(all.briefs.length, studio.briefs.length);
+  assert.equal((await sessionsOf('')).length, 1);
+  assert.equal((await daysOf('', '2026-11-01'))[0].minutes, 5);
 });
 
 test('a deleted student comes back with the plans, but for one that was given to another since', async () => {
