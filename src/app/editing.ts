@@ -47,6 +47,8 @@ interface Unsaved {
 const unsaved = new Map<string, Unsaved>();
 /** Records as last written by this page: newer than what the page shows until it has heard of it. */
 const written = new Map<string, Row>();
+/** What is being written of a record: it may still come through as the page goes. */
+const underWay = new Map<string, Partial<Row>>();
 /** Edits follow one another. */
 let writing: Promise<unknown> = Promise.resolve();
 
@@ -99,15 +101,13 @@ async function write(id: string): Promise<boolean> {
   if (!waiting) return true;
   const { table, record, fields } = waiting;
   try {
-    const outcome = await commit([updateOf(table, record, fields)]);
+    underWay.set(id, fields.to);
+    const outcome = await commit([updateOf(table, record, fields)]).finally(() => underWay.delete(id));
     if (outcome.kind === 'written') {
       written.set(id, outcome.records[0] as Row);
       begun.delete(id);
       forgetFailed(id);
-      if (unsaved.get(id) === waiting) {
-        unsaved.delete(id);
-        dropDraft(id);
-      }
+      putOnTop(id, waiting, outcome.records[0] as Row);
       return true;
     }
     const now = outcome.current as Row | undefined;
@@ -138,6 +138,17 @@ export function begin(id: string) {
 
 /** True of a record that is shown and not written yet. */
 export const isBegun = (id: string) => begun.has(id);
+
+/** What was typed while a record was being written is an edit of the record as it is written now. */
+function putOnTop(id: string, written: Unsaved, now: Row) {
+  const latest = unsaved.get(id);
+  const fields = latest && latest !== written ? fieldsBetween<Row>(now, { ...now, ...latest.fields.to } as Row) : null;
+  if (latest && fields) unsaved.set(id, { table: latest.table, record: now, fields });
+  else {
+    unsaved.delete(id);
+    dropDraft(id);
+  }
+}
 
 /** The change for the store; records that are written on several computers count who wrote what. */
 function updateOf(table: EditableTable, record: Row, { from, to }: Fields<Row>): Change {
@@ -190,7 +201,12 @@ async function step(direction: Direction): Promise<void> {
 
 /** The page goes: edits the store does not have yet are kept as drafts. @returns false where something would be lost */
 export function leave(): boolean {
-  return [...unsaved.values()].every(({ table, record, fields }) =>
-    keepDraft({ change: updateOf(table, record, fields), record: { ...record, ...fields.to } as Row }),
-  );
+  return [...unsaved.values()].every(({ table, record, fields }) => {
+    const change = updateOf(table, record, fields);
+    const once = { ...record, ...('to' in change ? change.to : fields.to) } as Row;
+    // Counted once more than what is being written: the draft is newer, whether that comes through or not.
+    const next = updateOf(table, once, { ...fields, to: fields.to });
+    const draft = { ...once, ...('to' in next ? next.to : {}) } as Row;
+    return keepDraft({ change, record: draft, underWay: underWay.get(record.id) });
+  });
 }

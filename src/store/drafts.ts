@@ -17,6 +17,8 @@ import { commit } from './write';
 export interface Draft {
   readonly change: Change;
   readonly record: Tables[TableName];
+  /** What the page was writing as it went, which may have come through. */
+  readonly underWay?: object;
 }
 
 const PLACE = 'dove-path-draft:';
@@ -64,10 +66,31 @@ async function isSound({ change, record }: Draft): Promise<boolean> {
 }
 
 async function writeDraft(draft: Draft): Promise<Recovered> {
-  const { kind } = await commit([forStore(draft.change)]);
-  if (kind === 'conflict') await commit(await besideOrMerged(draft));
-  return kind === 'conflict' ? 'copy' : 'written';
+  const { change, record, underWay } = draft;
+  const { kind } = await commit([forStore(change)]);
+  if (kind === 'written') return 'written';
+  const afterThat = underWay && afterWriting(change, record, underWay);
+  if (afterThat && (await commit([forStore(afterThat)])).kind === 'written') return 'written';
+  await commit(await besideOrMerged(draft));
+  return 'copy';
 }
+
+/** An edit as it is where what the page was writing came through. */
+function afterWriting(change: Change, record: Draft['record'], underWay: object): Change | null {
+  if (change.kind === 'added')
+    return {
+      kind: 'updated',
+      table: change.table,
+      id: record.id,
+      from: underWay,
+      to: pick(record, underWay),
+    } as Change;
+  return change.kind === 'updated' ? ({ ...change, from: { ...change.from, ...underWay } } as Change) : null;
+}
+
+/** The fields of a record that another object has too. */
+const pick = (record: object, like: object) =>
+  Object.fromEntries(Object.keys(like).map((name) => [name, (record as Record<string, unknown>)[name]]));
 
 const ASIDE = 'dove-path-aside:';
 

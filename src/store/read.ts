@@ -234,11 +234,6 @@ export function additions(kept: Kept): Change[] {
   return STUDIO.flatMap((table) => kept[table].map((record) => ({ kind: 'added', table, record }) as Change));
 }
 
-/** How much of the studio there is: ["5 students", "19 plans"]. */
-export function amountsOf(kept: Kept): string[] {
-  return amountWords((['students', 'plans', 'briefs'] as const).map((name) => [kept[name].length, TABLES[name].words]));
-}
-
 /** A student's days from one to another, in order. @param from @param to days, both in it */
 export async function daysOf(studentId: string, from: string, to = '9999-99-99'): Promise<DaySum[]> {
   const days = db.days.where('[studentId+day]').between([studentId, from], [studentId, to], true, true);
