@@ -33,7 +33,10 @@ export async function giveToEach(
   planned: Planned = planInWorker,
 ): Promise<Gift[]> {
   const source = await chosenOf(plan, planned).catch(() => null);
-  return Promise.all(students.map((student) => giveTo(plan, student, source, planned)));
+  const gifts: Gift[] = [];
+  // One after the other: the planner leaves a question for the next one.
+  for (const student of students) gifts.push(await giveTo(plan, student, source, planned));
+  return gifts;
 }
 
 /** Gives a student the plan with a piece of its brief changed. */

@@ -47,7 +47,7 @@ function helpWords({ changes }: Problem, speech: Speech): string {
 
 /** What another request would be: "one octave", "an octave lower", "on the D string". */
 export function insteadWords({ material, rules }: Instead, { material: now }: PlanRequest, { names }: Speech): string {
-  const octaves = material?.octaves === undefined ? [] : [counted(material.octaves, 'octave')];
+  const octaves = material?.octaves === undefined ? [] : [`in ${counted(material.octaves, 'octave')}`];
   const tonic =
     material?.tonic === undefined || now.type === 'notes' ? [] : [tonicWords(material.tonic, now.tonic, names)];
   const strings = (rules?.strings ?? []).map((name) => `on the ${stringWords(name)}`);

@@ -68,122 +68,130 @@ async function bringIn(page: Page, text: string) {
   await page.getByLabel('Practice file', { exact: true }).setInputFiles(file);
 }
 
-test('a session is left, gone on with, taken back in part, and stands in the log', async ({ page }) => {
-  await studentWithPlan(page, 'Ada');
-  // Monday, interrupted: one clean, one low somewhere, and the page goes.
-  await practiceLink(page).click();
-  await ready(page);
-  await page.getByLabel('One goal, in words').fill('The thumb comes along');
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(session(page)).toContainText('The thumb comes along');
-  await repetition(page, 'Space');
-  await expect(count(page)).toContainText('1 of 5 times');
-  await repetition(page, 'l');
-  await expect(prompt(page)).toContainText('Which note was low?');
-  await page.keyboard.press('ArrowRight');
-  await page.keyboard.press('PageDown');
-  await expect(count(page)).toContainText('2 of 5 times');
-  await openPractice(page);
-  await expect(page.getByRole('region', { name: 'A session was left in the middle' })).toContainText(
-    '2 repetitions so far',
-  );
-  await page.getByRole('link', { name: 'Go on', exact: true }).click();
-  await expect(count(page)).toContainText('2 of 5 times');
-  // The last is taken back, and made again.
-  await page.keyboard.press('Backspace');
-  await expect(count(page)).toContainText('1 of 5 times');
-  for (const judged of ['Space', 'h', 'Space', 'Space'] as const) {
-    await repetition(page, judged);
-    if (judged === 'h') await page.getByRole('button', { name: 'here', exact: true }).click();
-  }
-  await expect(page.getByRole('heading', { name: 'Done' })).toBeVisible();
-  await page.getByLabel('How was it, in a few words').fill('better at the end');
-  await page.getByRole('button', { name: 'Save to the log' }).click();
-  await ready(page);
-  await expect(logEntries(page)).toHaveCount(1);
-  await expect(logEntries(page)).toContainText('5 repetitions, 1 high');
-  await expect(logEntries(page)).toContainText('better at the end');
-});
+test(
+  'a session is left, gone on with, taken back in part, and stands in the log',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    await studentWithPlan(page, 'Ada');
+    // Monday, interrupted: one clean, one low somewhere, and the page goes.
+    await practiceLink(page).click();
+    await ready(page);
+    await page.getByLabel('One goal, in words').fill('The thumb comes along');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(session(page)).toContainText('The thumb comes along');
+    await repetition(page, 'Space');
+    await expect(count(page)).toContainText('1 of 5 times');
+    await repetition(page, 'l');
+    await expect(prompt(page)).toContainText('Which note was low?');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('PageDown');
+    await expect(count(page)).toContainText('2 of 5 times');
+    await openPractice(page);
+    await expect(page.getByRole('region', { name: 'A session was left in the middle' })).toContainText(
+      '2 repetitions so far',
+    );
+    await page.getByRole('link', { name: 'Go on', exact: true }).click();
+    await expect(count(page)).toContainText('2 of 5 times');
+    // The last is taken back, and made again.
+    await page.keyboard.press('Backspace');
+    await expect(count(page)).toContainText('1 of 5 times');
+    for (const judged of ['Space', 'h', 'Space', 'Space'] as const) {
+      await repetition(page, judged);
+      if (judged === 'h') await page.getByRole('button', { name: 'here', exact: true }).click();
+    }
+    await expect(page.getByRole('heading', { name: 'Done' })).toBeVisible();
+    await page.getByLabel('How was it, in a few words').fill('better at the end');
+    await page.getByRole('button', { name: 'Save to the log' }).click();
+    await ready(page);
+    await expect(logEntries(page)).toHaveCount(1);
+    await expect(logEntries(page)).toContainText('5 repetitions, 1 high');
+    await expect(logEntries(page)).toContainText('better at the end');
+  },
+);
 
-test('a student’s week: the file home, three sessions there, back, and the lesson', async ({ page, browser }) => {
-  await studentWithPlan(page, 'Ada');
-  await practiceLink(page).click();
-  await ready(page);
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await repetition(page, 'Space');
-  await expect(count(page)).toContainText('1 of 5 times');
-  await page.getByRole('button', { name: 'End', exact: true }).click();
-  await page.getByLabel('How was it, in a few words').fill('better at the end');
-  await page.getByRole('button', { name: 'Save to the log' }).click();
-  await ready(page);
-  const taken = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Practice file' }).click();
-  const home = await fileOf(taken);
-  expect(JSON.parse(home)).toMatchObject({ format: 'dove-path-practice', student: { name: 'Ada' } });
+test(
+  'a student’s week: the file home, three sessions there, back, and the lesson',
+  { tag: '@nightly' },
+  async ({ page, browser }) => {
+    await studentWithPlan(page, 'Ada');
+    await practiceLink(page).click();
+    await ready(page);
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await repetition(page, 'Space');
+    await expect(count(page)).toContainText('1 of 5 times');
+    await page.getByRole('button', { name: 'End', exact: true }).click();
+    await page.getByLabel('How was it, in a few words').fill('better at the end');
+    await page.getByRole('button', { name: 'Save to the log' }).click();
+    await ready(page);
+    const taken = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Practice file' }).click();
+    const home = await fileOf(taken);
+    expect(JSON.parse(home)).toMatchObject({ format: 'dove-path-practice', student: { name: 'Ada' } });
 
-  // On another computer: the student alone, three sessions.
-  const other = await (await browser.newContext()).newPage();
-  await openPractice(other);
-  await expect(other.getByText('Nobody is in the Studio yet')).toBeVisible();
-  await bringIn(other, home);
-  await expect(other.getByRole('status').filter({ hasText: 'Ada is here now' })).toBeVisible();
-  await expect(logEntries(other)).toHaveCount(1);
-  for (let day = 0; day < 3; day++) {
+    // On another computer: the student alone, three sessions.
+    const other = await (await browser.newContext()).newPage();
     await openPractice(other);
-    await other
-      .getByRole('link', { name: /^Practise/ })
-      .first()
-      .click();
-    await ready(other);
-    await other.getByRole('button', { name: 'Begin' }).click();
-    await repetition(other, 'Space');
-    await expect(count(other)).toContainText('1 of 5 times');
-    await other.getByRole('button', { name: 'End', exact: true }).click();
-    await other.getByLabel('A question for the teacher').fill(`Which bow, ${day}?`);
-    await other.getByRole('button', { name: 'Save to the log' }).click();
-    await ready(other);
-    await expect(logEntries(other)).toHaveCount(2 + day);
-  }
-  const brought = other.waitForEvent('download');
-  await other.getByRole('button', { name: 'Practice file' }).click();
-  const back = await fileOf(brought);
+    await expect(other.getByText('Nobody is in the Studio yet')).toBeVisible();
+    await bringIn(other, home);
+    await expect(other.getByRole('status').filter({ hasText: 'Ada is here now' })).toBeVisible();
+    await expect(logEntries(other)).toHaveCount(1);
+    for (let day = 0; day < 3; day++) {
+      await openPractice(other);
+      await other
+        .getByRole('link', { name: /^Practise/ })
+        .first()
+        .click();
+      await ready(other);
+      await other.getByRole('button', { name: 'Begin' }).click();
+      await repetition(other, 'Space');
+      await expect(count(other)).toContainText('1 of 5 times');
+      await other.getByRole('button', { name: 'End', exact: true }).click();
+      await other.getByLabel('A question for the teacher').fill(`Which bow, ${day}?`);
+      await other.getByRole('button', { name: 'Save to the log' }).click();
+      await ready(other);
+      await expect(logEntries(other)).toHaveCount(2 + day);
+    }
+    const brought = other.waitForEvent('download');
+    await other.getByRole('button', { name: 'Practice file' }).click();
+    const back = await fileOf(brought);
 
-  // Back with the teacher, brought in twice: nothing is counted twice.
-  await openPractice(page);
-  await bringIn(page, back);
-  await expect(page.getByRole('status').filter({ hasText: '3 new entries and 3 repetitions' })).toBeVisible();
-  await expect(logEntries(page)).toHaveCount(4);
-  await bringIn(page, back);
-  await expect(page.getByText('nothing was counted twice')).toBeVisible();
-  await expect(logEntries(page)).toHaveCount(4);
+    // Back with the teacher, brought in twice: nothing is counted twice.
+    await openPractice(page);
+    await bringIn(page, back);
+    await expect(page.getByRole('status').filter({ hasText: '3 new entries and 3 repetitions' })).toBeVisible();
+    await expect(logEntries(page)).toHaveCount(4);
+    await bringIn(page, back);
+    await expect(page.getByText('nothing was counted twice')).toBeVisible();
+    await expect(logEntries(page)).toHaveCount(4);
 
-  // The lesson: what happened, what is asked, and next week as the teacher wants it.
-  await page.getByRole('link', { name: 'Lesson page' }).click();
-  await ready(page);
-  await expect(page.getByRole('region', { name: 'What happened' })).toContainText('4 sessions');
-  await expect(page.getByRole('region', { name: 'What happened' })).toContainText('Which bow, 2?');
-  const next = page.getByTestId('next-week');
-  await next.getByLabel('Minutes a day').fill('12');
-  await expect(next.getByTestId('day-minutes')).toContainText('12 minutes of 12');
-  await next.getByLabel('One goal, in words').fill('Hear each shift');
-  await next.getByLabel(/^Words for One hard place|^Words for The hardest place/).fill('Bars 2 and 3, slowly');
-  await next.getByRole('button', { name: 'Keep for next week' }).click();
-  await expect(next).toContainText('Kept');
-  await next.getByLabel('The teacher’s words').fill('Slow bow');
-  await expect.poll(() => keptLessonWords(page)).toEqual(['Slow bow']);
-  await next.getByRole('button', { name: 'Undo edit' }).click();
-  await expect.poll(() => keptLessonWords(page)).toEqual(['']);
-  await next.getByRole('button', { name: 'Redo edit' }).click();
-  await expect.poll(() => keptLessonWords(page)).toEqual(['Slow bow']);
-  await page.reload();
-  await ready(page);
-  await expect(next.getByLabel('The teacher’s words')).toHaveValue('Slow bow');
-  await openPractice(page);
-  const week = page.getByRole('region', { name: 'This week' });
-  await expect(week).toContainText('Hear each shift');
-  await expect(week).toContainText('Bars 2 and 3, slowly');
-  await other.context().close();
-});
+    // The lesson: what happened, what is asked, and next week as the teacher wants it.
+    await page.getByRole('link', { name: 'Lesson page' }).click();
+    await ready(page);
+    await expect(page.getByRole('region', { name: 'What happened' })).toContainText('4 sessions');
+    await expect(page.getByRole('region', { name: 'What happened' })).toContainText('Which bow, 2?');
+    const next = page.getByTestId('next-week');
+    await next.getByLabel('Minutes a day').fill('12');
+    await expect(next.getByTestId('day-minutes')).toContainText('12 minutes of 12');
+    await next.getByLabel('One goal, in words').fill('Hear each shift');
+    await next.getByLabel(/^Words for One hard place|^Words for The hardest place/).fill('Bars 2 and 3, slowly');
+    await next.getByRole('button', { name: 'Keep for next week' }).click();
+    await expect(next).toContainText('Kept');
+    await next.getByLabel('The teacher’s words').fill('Slow bow');
+    await expect.poll(() => keptLessonWords(page)).toEqual(['Slow bow']);
+    await next.getByRole('button', { name: 'Undo edit' }).click();
+    await expect.poll(() => keptLessonWords(page)).toEqual(['']);
+    await next.getByRole('button', { name: 'Redo edit' }).click();
+    await expect.poll(() => keptLessonWords(page)).toEqual(['Slow bow']);
+    await page.reload();
+    await ready(page);
+    await expect(next.getByLabel('The teacher’s words')).toHaveValue('Slow bow');
+    await openPractice(page);
+    const week = page.getByRole('region', { name: 'This week' });
+    await expect(week).toContainText('Hear each shift');
+    await expect(week).toContainText('Bars 2 and 3, slowly');
+    await other.context().close();
+  },
+);
 
 test('files that are no practice file, cut off, or another student’s are told, and nothing is lost', async ({
   page,

@@ -12,7 +12,7 @@ import type { Overview } from './overview';
 /** Minutes a day that are taken where nobody said how many there are. */
 const USUAL_MINUTES = 20;
 
-export type LessonEdit = Partial<Pick<LessonRecord, 'minutes' | 'assigned' | 'items' | 'goal' | 'words'>>;
+type LessonEdit = Partial<Pick<LessonRecord, 'minutes' | 'assigned' | 'items' | 'goal' | 'words'>>;
 
 export function assignedFor(plan: PlanRecord): LessonRecord['assigned'][number] {
   return { planId: plan.id, what: planTitle(plan), words: '' };
@@ -104,6 +104,9 @@ export function keepLesson(lesson: LessonRecord): Promise<boolean> {
   return save([{ kind: 'added', table: 'lessons', record: lesson }], () => draft(lesson.studentId).clear());
 }
 
-export function editLesson(lesson: LessonRecord, to: LessonEdit): Promise<boolean> {
-  return edit('lessons', lesson, to);
+/** An edit of a lesson as it is by then: what is typed comes faster than the page hears of what was kept. */
+export type LessonChange = (lesson: LessonRecord) => LessonEdit;
+
+export function editLesson(lesson: LessonRecord, change: LessonChange): Promise<boolean> {
+  return edit('lessons', lesson, change);
 }

@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import { word } from '../../store/browserState';
 import { getStudent, listPlans } from '../../store/read';
 import type { StudentRecord } from '../../core';
+import { recover } from '../recovery';
 import { goOnWithDemo } from '../demo';
 import { useStudentsRead } from '../students';
 
@@ -23,7 +24,11 @@ export interface Player {
 export function usePlayer(): Player {
   const read = useStudentsRead();
   const students = read ?? [];
-  useEffect(goOnWithDemo, []);
+  useEffect(() => {
+    goOnWithDemo();
+    // What could not be written as the page went comes up by itself once it is.
+    void recover().catch(() => undefined);
+  }, []);
   const [chosen, setChosen] = useState(() => new URLSearchParams(location.search).get('student'));
   const asked = useLiveQuery(async () => chosen ?? (await playerOfPlan()) ?? lastPlayer.read() ?? '', [chosen]);
   const student = students.find(({ id }) => id === asked) ?? (asked === undefined ? undefined : students.at(0));

@@ -8,7 +8,7 @@ import {
   keepLessonDraft,
   lessonDraftOf,
   lessonToday,
-  type LessonEdit,
+  type LessonChange,
 } from '../../app/practice/lessons';
 import { goalsOf, useOverview, type Overview } from '../../app/practice/overview';
 import { usePlayer } from '../../app/practice/player';
@@ -68,10 +68,10 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
       lessonToday(student.id, overview, new URLSearchParams(location.search).get('about')),
   );
   const lesson = kept ?? draft;
-  const put = (to: LessonEdit) => {
-    if (kept) void editLesson(kept, to);
+  const put = (change: LessonChange) => {
+    if (kept) void editLesson(kept, change);
     else {
-      const next = { ...draft, ...to };
+      const next = { ...draft, ...change(draft) };
       setDraft(next);
       keepLessonDraft(next);
     }
@@ -126,14 +126,19 @@ const tempoTrouble = (text: string) =>
 interface NextProps {
   readonly lesson: LessonRecord;
   readonly overview: Overview;
-  readonly onPut: (to: LessonEdit) => void;
+  readonly onPut: (change: LessonChange) => void;
 }
 
 function NextWeek({ lesson, overview, onPut }: NextProps) {
   const { plans } = overview;
   const { assigned, minutes } = lesson;
-  const assign = (next: LessonRecord['assigned'], day = minutes) =>
-    onPut({ assigned: next, minutes: day, items: itemsAfter(lesson, overview, next, day) });
+  const assign = (next: (before: LessonRecord['assigned']) => LessonRecord['assigned']) =>
+    onPut((now) => {
+      const after = next(now.assigned);
+      return { assigned: after, items: itemsAfter(now, overview, after, now.minutes) };
+    });
+  const setMinutes = (day: number) =>
+    onPut((now) => ({ minutes: day, items: itemsAfter(now, overview, now.assigned, day) }));
   return (
     <>
       <div className="grid gap-3 sm:grid-cols-[auto_minmax(0,1fr)]">
@@ -144,12 +149,12 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
           usual={20}
           least={1}
           most={300}
-          onPut={(value = 20) => assign(assigned, Math.round(value))}
+          onPut={(value = 20) => setMinutes(Math.round(value))}
         />
         <GoalField
           goal={lesson.goal}
           proposed={goalsOf({ ...overview, lessons: [] })}
-          onPut={(goal) => onPut({ goal })}
+          onPut={(goal) => onPut(() => ({ goal }))}
         />
       </div>
       <fieldset>
@@ -164,10 +169,10 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
                   className="size-5"
                   checked={own !== undefined}
                   onChange={(event) =>
-                    assign(
+                    assign((before) =>
                       event.target.checked
-                        ? [...assigned, assignedFor(plan)]
-                        : assigned.filter(({ planId }) => planId !== plan.id),
+                        ? [...before, assignedFor(plan)]
+                        : before.filter(({ planId }) => planId !== plan.id),
                     )
                   }
                 />
@@ -183,7 +188,9 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
                     trouble={tempoTrouble}
                     onPut={(text) => {
                       const goalBpm = text === '' ? undefined : Number(text);
-                      onPut({ assigned: assigned.map((one) => (one === own ? { ...one, goalBpm } : one)) });
+                      onPut((now) => ({
+                        assigned: now.assigned.map((one) => (one.planId === plan.id ? { ...one, goalBpm } : one)),
+                      }));
                     }}
                   />
                 </label>
@@ -194,7 +201,11 @@ function NextWeek({ lesson, overview, onPut }: NextProps) {
         {plans.length === 0 && <p className="text-faded">{lessonViewsText.thisStudentHasNo}</p>}
       </fieldset>
       <WeekItems lesson={lesson} overview={overview} onPut={onPut} />
-      <TextField label={lessonViewsText.theTeachersWords} value={lesson.words} onPut={(words) => onPut({ words })} />
+      <TextField
+        label={lessonViewsText.theTeachersWords}
+        value={lesson.words}
+        onPut={(words) => onPut(() => ({ words }))}
+      />
       <Caution />
     </>
   );

@@ -1,5 +1,5 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { proposed, type LessonEdit } from '../../app/practice/lessons';
+import { proposed, type LessonChange } from '../../app/practice/lessons';
 import type { Overview } from '../../app/practice/overview';
 import type { LessonRecord } from '../../core';
 import { TypedBox } from '../../ui/fields';
@@ -11,7 +11,7 @@ import * as lessonViewsText from '../../wording/rooms/lessonViews';
 interface Props {
   readonly lesson: LessonRecord;
   readonly overview: Overview;
-  readonly onPut: (to: LessonEdit) => void;
+  readonly onPut: (change: LessonChange) => void;
 }
 
 /** What is wrong with a part's minutes as they are typed; null where nothing is. */
@@ -21,15 +21,17 @@ const minutesTrouble = (text: string) =>
 /** A day's work, part by part: its minutes, its words, its order. */
 export function WeekItems({ lesson, overview, onPut }: Props) {
   const { items, assigned, minutes } = lesson;
-  const put = (next: LessonRecord['items']) => onPut({ items: next });
+  const put = (next: (items: LessonRecord['items']) => LessonRecord['items']) =>
+    onPut((now) => ({ items: next(now.items) }));
   const change = (at: number, part: Partial<LessonRecord['items'][number]>) =>
-    put(items.map((item, n) => (n === at ? { ...item, ...part } : item)));
-  const swap = (at: number, by: number) => {
-    const next = [...items];
-    const [item] = next.splice(at, 1);
-    next.splice(at + by, 0, item);
-    put(next);
-  };
+    put((now) => now.map((item, n) => (n === at ? { ...item, ...part } : item)));
+  const swap = (at: number, by: number) =>
+    put((now) => {
+      const next = [...now];
+      const [item] = next.splice(at, 1);
+      next.splice(at + by, 0, item);
+      return next;
+    });
   const title = (id: string | undefined) => {
     const plan = overview.plans.find((one) => one.id === id);
     return plan ? planTitle(plan) : undefined;
@@ -46,7 +48,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
             all > minutes ? lessonViewsText.moreThanThereIs : '',
           )}
         </span>
-        <button type="button" className="button" onClick={() => put(proposed(overview, assigned, minutes))}>
+        <button type="button" className="button" onClick={() => put(() => proposed(overview, assigned, minutes))}>
           {lessonViewsText.proposeAgain}
         </button>
       </div>
@@ -95,7 +97,7 @@ export function WeekItems({ lesson, overview, onPut }: Props) {
                 type="button"
                 className="button"
                 aria-label={lessonViewsText.leaveOut(words)}
-                onClick={() => put(items.filter((_, n) => n !== at))}
+                onClick={() => put((now) => now.filter((_, n) => n !== at))}
               >
                 <X size={16} aria-hidden />
               </button>

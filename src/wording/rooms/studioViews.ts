@@ -133,5 +133,5 @@ export const whatWasGiven = 'What was given';
 export const asItIs = 'given as it is.';
 export const notGiven = 'not given; try again.';
 export const notGivenSince = (why: string) => `not given. ${why}`;
-export const giveInstead = (what: string) => `Give it with ${what}`;
+export const giveInstead = (what: string) => `Give it ${what}`;
 export const done = 'Done';

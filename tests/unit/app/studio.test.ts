@@ -159,7 +159,7 @@ test('to one who cannot play it nothing is given, and what they could play is of
   );
   const [, refused] = gifts;
   assert.ok(refused.kind === 'unplayable');
-  assert.equal(refused.waysOut[0].words, '2 octaves');
+  assert.equal(refused.waysOut[0].words, 'in 2 octaves');
   const of = async (id: string) => (await listPlans()).find(({ studentId }) => studentId === id);
   assert.equal(await of(early.id), undefined);
   const taken = await giveInstead(plan, early, refused.waysOut[0], planned);
