@@ -11,7 +11,7 @@ import { deviceId } from './device';
 import { forgetFailed, tellFailed } from './failures';
 import { say } from './notices';
 import { afterEdit, NO_HISTORY, stepOf, type Direction, type History } from './undo';
-import { bringBack, forgetDeleted, lastDeleted } from './writes';
+import { bringBack, forgetDeleted, lastDeleted, save } from './writes';
 
 /*
  * Edits of kept records, saved as they are typed: students, the log, lessons, the lines of a sheet. They are written one after the other, each on top of the
@@ -134,6 +134,14 @@ const begun = new Set<string>();
 /** A new record is shown: it is written with its first edit. */
 export function begin(id: string) {
   begun.add(id);
+}
+
+/** Writes a new record as it stands, though nothing was typed into it. @returns whether it is written */
+export async function keepBegun(table: EditableTable, record: Row): Promise<boolean> {
+  if (!begun.has(record.id)) return true;
+  const kept = await save([{ kind: 'added', table, record } as Change]);
+  if (kept) begun.delete(record.id);
+  return kept;
 }
 
 /** True of a record that is shown and not written yet. */

@@ -19,8 +19,8 @@ interface Failure {
 let failures: readonly Failure[] = [];
 let withdraw = () => {};
 
-/** True where something of a group is not written yet: what comes after it has to wait. */
-export const waitsFor = (group: string) => failures.some((failure) => failure.group === group);
+/** Why something of a group is not written yet: what comes after it has to wait. Undefined where nothing is. */
+export const faultIn = (group: string) => failures.find((failure) => failure.group === group)?.error;
 
 /** Tells of a write that failed and offers it again, with all that failed before it. */
 export function tellFailed(key: string, error: unknown, again: () => Promise<boolean>, group = key) {

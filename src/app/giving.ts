@@ -1,9 +1,10 @@
-import { withPiece, type Instead, type Plan, type PlanRecord, type PlanResponse, type StudentRecord } from '../core';
+import { withPiece, type Instead, type PlanRecord, type StudentRecord } from '../core';
 import { differencesBetween } from '../wording/differences';
 import { insteadWords, problemWords } from '../wording/problems';
 import { speechOf } from '../wording/plans';
 import { planInWorker } from '../work/planner';
 import { givenTo } from './brief/student';
+import { chosenOf, type Chosen, type Planned } from './chosenWay';
 import { inOwnTaste } from './taste';
 import { save } from './writes';
 
@@ -11,17 +12,15 @@ import { save } from './writes';
  * A plan given to several students: each copy is planned for its hand and instrument before it is given, and what came of it is told by student.
  */
 
-type Planned = typeof planInWorker;
-
 /** Another brief that this student could play. */
-interface WayOut {
+interface Offer {
   readonly words: string;
   readonly piece: Instead;
 }
 
 export type Gift = { readonly student: StudentRecord } & (
   | { readonly kind: 'given'; readonly differences: readonly string[] }
-  | { readonly kind: 'unplayable'; readonly message: string; readonly waysOut: readonly WayOut[] }
+  | { readonly kind: 'unplayable'; readonly message: string; readonly offers: readonly Offer[] }
   /** The planner or the storage failed; the storage’s own notice tells why. */
   | { readonly kind: 'failed' }
 );
@@ -43,23 +42,10 @@ export async function giveToEach(
 export async function giveInstead(
   plan: PlanRecord,
   student: StudentRecord,
-  { piece }: WayOut,
+  { piece }: Offer,
   planned: Planned = planInWorker,
 ): Promise<Gift> {
   return giveTo(plan, student, await chosenOf(plan, planned).catch(() => null), planned, piece);
-}
-
-interface Chosen {
-  readonly response: PlanResponse;
-  readonly plan: Plan;
-}
-
-/** The fingering that a record stands for. @returns null where there is none */
-async function chosenOf({ request, choice }: PlanRecord, planned: Planned): Promise<Chosen | null> {
-  const kept = 'fingering' in choice ? choice.fingering : undefined;
-  const answer = await planned({ request, kept });
-  const plan = answer.kind === 'planned' && answer.response.plans[answer.found ?? 0];
-  return plan ? { response: answer.response, plan } : null;
 }
 
 async function giveTo(
@@ -79,8 +65,8 @@ async function giveTo(
   if (!best) {
     const speech = speechOf(request.instrument, response, student.noteNames);
     const [problem] = response.problems;
-    const waysOut = (problem.instead ?? []).map((one) => ({ piece: one, words: insteadWords(one, request, speech) }));
-    return { student, kind: 'unplayable', message: problemWords(problem, request, speech), waysOut };
+    const offers = (problem.instead ?? []).map((one) => ({ piece: one, words: insteadWords(one, request, speech) }));
+    return { student, kind: 'unplayable', message: problemWords(problem, request, speech), offers };
   }
   if (!(await save([{ kind: 'added', table: 'plans', record: copy }]))) return { student, kind: 'failed' };
   const differences = source

@@ -2,7 +2,7 @@ import type { PlanRequest, RunSpec } from '../core';
 import { db, storageFault } from '../store/db';
 import { isExample, newRecord } from '../store/records';
 import type { PlanRecord, StudentRecord } from '../core';
-import { fetchCheck, getPlan, listPlans } from '../store/read';
+import { fetchCheck, getPlan, listPlans, storageAnswers } from '../store/read';
 import { requestWords } from '../wording/material';
 import { readingTroubleWords } from '../wording/storage';
 import { ahead } from './ahead';
@@ -43,6 +43,7 @@ export async function start() {
     if (demo) await openDemo(IN_PEACE);
     else goOnWithDemo(IN_PEACE);
     await recover();
+    await storageAnswers();
     const open = async () => openAsked(asked.get('plan') ?? (demo && !hash ? await exampleToOpen() : null), hash);
     if (get().ready) sayAnswered(open);
     else await open();

@@ -9,7 +9,7 @@ import { listed } from '../wording/grammar';
 import { readingTroubleWords } from '../wording/storage';
 import { forStudent, givenTo } from './brief/student';
 import { goOnWithDemo, openDemo } from './demo';
-import { begin, edit, isBegun, newest, onStep, settled } from './editing';
+import { begin, edit, isBegun, keepBegun, newest, onStep, settled } from './editing';
 import { keepFingerings } from './kept';
 import { say } from './notices';
 import { recover } from './recovery';
@@ -51,6 +51,9 @@ export async function open(asked: URLSearchParams) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
   }
 }
+
+/** The new student is in the store now, and shown from there. */
+export const forgetFresh = () => set({ fresh: null });
 
 export function showStudent(studentId: string | null) {
   set({ studentId, search: '' });
@@ -136,8 +139,8 @@ const FIRST_SCALE: PlanRequest = {
 /** A new plan for a student, opened on the Bench. */
 export async function planFor(shown: StudentRecord) {
   // What was just typed of the student counts, and a plan belongs to one who is written.
-  if (isBegun(shown.id)) await changeStudent(shown, () => ({ changedAt: Date.now() + 1 }));
   await settled();
+  if (!(await keepBegun('students', shown))) return;
   const student = newest(shown);
   const request = withOwnTaste(forStudent(FIRST_SCALE, student));
   await openNew(newRecord(request, Date.now(), { studentId: student.id }));

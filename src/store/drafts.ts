@@ -50,9 +50,10 @@ export async function recoverDrafts(): Promise<Recovered[]> {
     const place = placeOf(key);
     try {
       const draft = place.read();
-      if (!draft || !(await isSound(draft))) setAside(key);
-      else recovered.push(await writeDraft(draft));
-      place.clear();
+      if (draft && (await isSound(draft))) {
+        recovered.push(await writeDraft(draft));
+        place.clear();
+      } else setAside(key);
     } catch (error) {
       if (storageFault(error) === 'unknown') setAside(key);
     }

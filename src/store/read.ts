@@ -107,6 +107,11 @@ const byName = (a: { readonly name: string }, b: { readonly name: string }) => a
 const lastChangedFirst = (a: { readonly changedAt: number }, b: { readonly changedAt: number }) =>
   b.changedAt - a.changedAt;
 
+/** Waits until the storage answers at all. @throws where it cannot be read */
+export async function storageAnswers(): Promise<void> {
+  await reading(db.plans.count(), 'plans');
+}
+
 /** The plans that can be read, the one changed last first. */
 export async function listPlans(): Promise<PlanRecord[]> {
   return (await readTable('plans')).sound.sort(lastChangedFirst);

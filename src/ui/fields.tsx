@@ -51,11 +51,15 @@ export function TypedBox({ label, value, trouble, onPut, className, placeholder,
       <input
         aria-label={label}
         aria-invalid={wrong !== null}
-        title={wrong ?? undefined}
         className={className}
         placeholder={placeholder}
         {...box}
       />
+      {wrong && (
+        <span role="alert" className="text-sm text-madder">
+          {wrong}
+        </span>
+      )}
       {full && <Full most={most} />}
     </>
   );

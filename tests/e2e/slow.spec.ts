@@ -94,6 +94,25 @@ test('an edit that waits for the storage is being saved, not unsaved, and is the
   await expect(page.getByLabel('Name of this plan')).toHaveValue('Written late');
 });
 
+test('what was planned meanwhile stays on the stand, and what was asked for opens when it is wanted', async ({
+  context,
+  page,
+}) => {
+  await openStudio(page, '/studio?demo');
+  const { plan } = await studentsOf(page, 'Wren');
+  const { hold, release } = await holderIn(context);
+  await hold();
+  await page.goto(`/?plan=${plan}`);
+  await page.getByRole('button', { name: 'Plan something else meanwhile' }).click();
+  await setWord(page, 'Key', 'G');
+  await release();
+  await expect(page.getByText('The browser’s storage answers again')).toBeVisible();
+  await expect(page.getByLabel('Key', { exact: true })).toHaveValue('G');
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await expect(page).toHaveURL(new RegExp(plan));
+  await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('Wren');
+});
+
 test('where the storage never answers planning works meanwhile', async ({ page }) => {
   await page.addInitScript(() => {
     IDBFactory.prototype.open = () => ({ addEventListener() {} }) as unknown as IDBOpenDBRequest;

@@ -26,7 +26,7 @@ import { addRepetition } from '../../store/log';
 import { issueWords } from '../../wording/issues';
 import { planTitle } from '../../wording/material';
 import type { Meaning } from '../meaning';
-import { tellFailed, waitsFor } from '../failures';
+import { faultIn, tellFailed } from '../failures';
 import { say } from '../notices';
 import { save } from '../writes';
 import { dayOf } from './calendar';
@@ -325,19 +325,17 @@ async function record(repetition: Repetition, judged: readonly Judged[], now: nu
 
 async function keep(repetition: Repetition, session: SessionRecord): Promise<void> {
   // Repetitions are counted in their order: one that failed goes before.
+  const fault = faultIn(session.id);
   const again = () => writeDown(repetition, session);
-  if (waitsFor(session.id)) tellFailed(repetition.id, lastFault, again, session.id);
-  else await again();
+  if (fault === undefined) await again();
+  else tellFailed(repetition.id, fault, again, session.id);
 }
-
-let lastFault: unknown;
 
 async function writeDown(repetition: Repetition, session: SessionRecord): Promise<boolean> {
   try {
     await addRepetition(repetition, session);
     return true;
   } catch (error) {
-    lastFault = error;
     tellFailed(repetition.id, error, () => writeDown(repetition, session), session.id);
     return false;
   }

@@ -1,10 +1,9 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useEffect, useState } from 'react';
 import { differencesBetween } from '../../wording/differences';
-import type { Plan, PlanResponse } from '../../core';
 import { getPlan } from '../../store/read';
-import type { PlanRecord } from '../../core';
-import { planInWorker } from '../../work/planner';
+import type { Plan, PlanRecord, PlanResponse } from '../../core';
+import { chosenOf, type Chosen } from '../../app/chosenWay';
 import { useStudent } from '../../app/students';
 import * as benchBriefText from '../../wording/rooms/benchBrief';
 
@@ -47,27 +46,14 @@ export function GivenDifferences({ record, response, plan: is }: Props) {
   );
 }
 
-interface Chosen {
-  readonly response: PlanResponse;
-  readonly plan: Plan;
-}
-
 /** The plan that a record stands for, worked out anew. */
 function useChosen(record: PlanRecord | undefined): Chosen | null {
   const [chosen, setChosen] = useState<Chosen | null>(null);
   useEffect(() => {
     let here = true;
     if (!record) return;
-    const { request, choice } = record;
-    const kept = 'fingering' in choice ? choice.fingering : undefined;
     const show = (next: Chosen | null) => here && setChosen(next);
-    planInWorker({ request, kept }).then(
-      (answer) => {
-        const plan = answer.kind === 'planned' && answer.response.plans[answer.found ?? 0];
-        show(plan ? { response: answer.response, plan } : null);
-      },
-      () => show(null),
-    );
+    chosenOf(record).then(show, () => show(null));
     return () => {
       here = false;
     };

@@ -102,18 +102,18 @@ function GiftRow({ plan, gift, onGiven }: GiftProps) {
             <strong>{name}</strong>: {studioViewsText.notGivenSince(gift.message)}
           </span>
           <span className="flex flex-wrap gap-2">
-            {gift.waysOut.map((wayOut) => (
+            {gift.offers.map((offer) => (
               <button
-                key={wayOut.words}
+                key={offer.words}
                 type="button"
                 className="button"
                 onClick={() =>
                   void loadGiving()
-                    .then(({ giveInstead }) => giveInstead(plan, gift.student, wayOut))
+                    .then(({ giveInstead }) => giveInstead(plan, gift.student, offer))
                     .then(onGiven)
                 }
               >
-                {studioViewsText.giveInstead(wayOut.words)}
+                {studioViewsText.giveInstead(offer.words)}
               </button>
             ))}
           </span>

@@ -19,7 +19,7 @@ import { DamagedList } from './Damaged';
 import { PlanList } from './PlanList';
 import { found } from './search';
 import { leave, redo, undo } from '../../app/editing';
-import { addStudent, lookFor, open, showStudent, useStudio } from '../../app/studio';
+import { addStudent, forgetFresh, lookFor, open, showStudent, useStudio } from '../../app/studio';
 import { StudentSheet } from './StudentSheet';
 import { Taste } from './Taste';
 import * as studioViewsText from '../../wording/rooms/studioViews';
@@ -42,7 +42,10 @@ function Studio() {
   const { students, plans } = rows;
   const hits = found(search, students, plans);
   const written = students.find(({ id }) => id === studentId);
-  const student = written ?? (fresh?.id === studentId ? (fresh ?? undefined) : undefined);
+  const student = written ?? (fresh && fresh.id === studentId ? fresh : undefined);
+  useEffect(() => {
+    if (written && fresh) forgetFresh();
+  }, [written, fresh]);
   const shown = search ? hits.plans : student ? plans.filter((plan) => plan.studentId === student.id) : plans;
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">

@@ -22,7 +22,7 @@ Object.assign(globalThis, { sessionStorage: undefined, localStorage: new PlainSt
 
 const { begin, edit, leave, settled } = await import('../../../src/app/editing');
 const { db } = await import('../../../src/store/db');
-const { recoverDrafts } = await import('../../../src/store/drafts');
+const { dropAside, listAside, recoverDrafts } = await import('../../../src/store/drafts');
 const { commit } = await import('../../../src/store/write');
 
 beforeEach(async () => {
@@ -75,4 +75,23 @@ test('whenever a page goes while words are typed, and whatever it had written by
     ),
     runs(60),
   );
+});
+
+test('a draft that no page can write is listed, and stays where it was while there is no room to set it aside', async () => {
+  const text = '{"change":{"kind":"added","table":"lutes"},"record":{"id":"x"}}';
+  localStorage.setItem('dove-path-draft:gone:x', text);
+  const { setItem } = PlainStorage.prototype;
+  PlainStorage.prototype.setItem = () => {
+    throw new DOMException('full', 'QuotaExceededError');
+  };
+  assert.deepEqual(await recoverDrafts(), []);
+  PlainStorage.prototype.setItem = setItem;
+  assert.equal(localStorage.getItem('dove-path-draft:gone:x'), text);
+  assert.deepEqual(await recoverDrafts(), []);
+  assert.deepEqual(
+    listAside().map((aside) => aside.text),
+    [text],
+  );
+  dropAside(listAside()[0]);
+  assert.deepEqual(listAside(), []);
 });

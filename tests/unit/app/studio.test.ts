@@ -159,10 +159,10 @@ test('to one who cannot play it nothing is given, and what they could play is of
   );
   const [, refused] = gifts;
   assert.ok(refused.kind === 'unplayable');
-  assert.equal(refused.waysOut[0].words, 'in 2 octaves');
+  assert.equal(refused.offers[0].words, 'in 2 octaves');
   const of = async (id: string) => (await listPlans()).find(({ studentId }) => studentId === id);
   assert.equal(await of(early.id), undefined);
-  const taken = await giveInstead(plan, early, refused.waysOut[0], planned);
+  const taken = await giveInstead(plan, early, refused.offers[0], planned);
   assert.equal(taken.kind, 'given');
   const copy = await of(early.id);
   assert.ok(copy && 'octaves' in copy.request.material);
