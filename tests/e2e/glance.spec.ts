@@ -234,6 +234,7 @@ test('the Studio finds, names, puts away and gives to several at once', async ({
   await dialog.getByRole('button', { name: 'Give', exact: true }).click();
   const given = dialog.getByRole('list', { name: studioViewsText.whatWasGiven }).getByRole('listitem');
   await expect(given).toHaveCount(2);
+  await expect(dialog.getByRole('button', { name: studioViewsText.done })).toBeFocused();
   // Thirds from re 3 cannot be stopped on a viola, and Pip knows the first position alone.
   await expect(given.filter({ hasText: 'Pip' })).toContainText('not given');
   await given

@@ -45,6 +45,15 @@ test('a lesson keeps every letter, a minutes box what was typed, and the teacher
   await expect(minutes).toHaveValue('15');
 });
 
+test('the lesson of another student begins with that student’s own plan', async ({ page }) => {
+  await openFor(page, '/lesson');
+  await expect(week(page).getByRole('checkbox').first()).toBeChecked();
+  for (const name of ['Juno', 'Marlow', 'Wren']) {
+    await page.getByLabel('Student').selectOption({ label: name });
+    await expect(week(page).getByRole('checkbox').first(), name).toBeChecked();
+  }
+});
+
 test('a lesson that is not kept yet outlives a reload', async ({ page }) => {
   await openFor(page, '/lesson');
   await week(page).getByLabel(lessonViewsText.theTeachersWords).fill('bring the other book');

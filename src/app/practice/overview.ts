@@ -28,6 +28,7 @@ export const TREND_DAYS = 42;
 export const OVERVIEW_DAYS = 56;
 
 export interface Overview {
+  readonly studentId: string;
   readonly today: string;
   readonly plans: readonly PlanRecord[];
   /** Entries of the last weeks, the latest first; those dated in the future are told apart. */
@@ -47,7 +48,12 @@ export interface Overview {
 
 /** All of it, as it is now; undefined while it is read. */
 export function useOverview(studentId: string | undefined): Overview | undefined {
-  return useLiveQuery(() => (studentId === undefined ? undefined : overviewOf(studentId, Date.now())), [studentId]);
+  const read = useLiveQuery(
+    () => (studentId === undefined ? undefined : overviewOf(studentId, Date.now())),
+    [studentId],
+  );
+  // Until the new one is read the query still gives that of the student before.
+  return read?.studentId === studentId ? read : undefined;
 }
 
 async function overviewOf(studentId: string, now: number): Promise<Overview> {
@@ -66,6 +72,7 @@ async function overviewOf(studentId: string, now: number): Promise<Overview> {
   const counted = days.filter(({ day }) => !isFuture(day, today));
   const sums = sumOf(counted.filter(({ day }) => day >= from));
   return {
+    studentId,
     today,
     sessions,
     days: counted,

@@ -35,6 +35,8 @@ export function withInstead([first, ...others]: readonly Problem[], request: Pla
 function insteadOf(request: PlanRequest): Instead[] {
   if (buildMusic(request.material).events.length > MOST_EVENTS) return [];
   const { material } = request;
+  // Where the music can be played but for what was put at single notes, other music is no way out.
+  if (atSingleNotes(request) && helps(withPiece(request, FREE))) return [];
   const single = material.type === 'notes' ? [] : ofMaterial(request, material);
   const found = [...single, ...ofRules(request)].flatMap((pieces) => firstThatHelps(request, pieces) ?? []);
   if (found.length > 0 || material.type === 'notes') return found.slice(0, MOST);
@@ -53,10 +55,14 @@ function helps(request: PlanRequest): boolean {
   return bestPath(searchedFor(request, buildMusic(request.material), requestWeights(request))) !== null;
 }
 
+/** Nothing put at single notes. */
+const FREE = { rules: { locks: [], never: [] } } as const satisfies Instead;
+
+const atSingleNotes = ({ rules }: PlanRequest) => [rules?.locks, rules?.never].some((list) => (list?.length ?? 0) > 0);
+
 /** A change of the material; what was demanded of single notes goes with the notes. */
-function piece({ rules }: PlanRequest, material: NonNullable<Instead['material']>): Instead {
-  const single = [rules?.locks, rules?.never].some((list) => (list?.length ?? 0) > 0);
-  return single ? { material, rules: { locks: [], never: [] } } : { material };
+function piece(request: PlanRequest, material: NonNullable<Instead['material']>): Instead {
+  return atSingleNotes(request) ? { material, ...FREE } : { material };
 }
 
 /** One kind of change each, the nearest of it first. */

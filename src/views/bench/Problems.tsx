@@ -56,16 +56,6 @@ export function Problems({ problems, issues, request, speech }: Props) {
                   {problemsPanelText.goTo(barWords(speech.place(at)))}
                 </button>
               ))}
-              {(problem.instead ?? []).map((piece) => (
-                <button
-                  key={JSON.stringify(piece)}
-                  type="button"
-                  className="button first-letter:uppercase"
-                  onClick={() => setRequest(withPiece(request, piece))}
-                >
-                  {problemsPanelText.instead(insteadWords(piece, request, speech))}
-                </button>
-              ))}
               {waysOf(problem).map(({ changes, relax }) => (
                 <button
                   key={JSON.stringify(relax)}
@@ -74,6 +64,16 @@ export function Problems({ problems, issues, request, speech }: Props) {
                   onClick={() => setRequest({ ...request, rules: { ...request.rules, ...relax } })}
                 >
                   {changesWords(changes, speech)}
+                </button>
+              ))}
+              {(problem.instead ?? []).map((piece) => (
+                <button
+                  key={JSON.stringify(piece)}
+                  type="button"
+                  className="button first-letter:uppercase"
+                  onClick={() => setRequest(withPiece(request, piece))}
+                >
+                  {problemsPanelText.instead(insteadWords(piece, request, speech))}
                 </button>
               ))}
             </li>

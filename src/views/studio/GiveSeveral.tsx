@@ -42,7 +42,7 @@ export function GiveSeveral({ plan, others, onDone }: Props) {
             <GiftRow key={gift.student.id} plan={plan} gift={gift} onGiven={replace} />
           ))}
         </ul>
-        <button type="button" className="button self-end" onClick={close}>
+        <button type="button" autoFocus className="button self-end" onClick={close}>
           {studioViewsText.done}
         </button>
       </div>

@@ -43,6 +43,13 @@ test('where no single thing helps one octave elsewhere is offered, and what was 
   assert.deepEqual(first.rules?.locks, []);
 });
 
+test('where only a finger that was put there is in the way no other music is offered', () => {
+  const request = violin('Eb4', 2, { positions: { from: 1, to: 3 }, locks: [{ at: 4, finger: 2 }] });
+  const [problem] = plan(request).problems;
+  assert.deepEqual(problem.relax, { locks: [] });
+  assert.equal(problem.instead, undefined);
+});
+
 test('whatever leaves no plan, each piece offered is a good request and has one', () => {
   fc.assert(
     fc.property(someRequest, fc.integer({ min: 1, max: 5 }), (request, octaves) => {
