@@ -7,7 +7,7 @@ import { getRow } from '../store/read';
 import { tableOf } from '../store/tables';
 import { commit } from '../store/write';
 import { DELETED_MEANWHILE, STEP_BLOCKED, STEP_GONE } from '../wording/storage';
-import { deviceId } from './device';
+import { deviceId } from '../store/device';
 import { forgetFailed, tellFailed } from './failures';
 import { say } from './notices';
 import { afterEdit, NO_HISTORY, stepOf, type Direction, type History } from './undo';

@@ -28,9 +28,11 @@ interface StudioState {
   readonly search: string;
   /** A new student whose sheet is open: written with the first word that is known of them. */
   readonly fresh: StudentRecord | null;
+  /** The made-up studio is being put in: what is there until then is not shown. */
+  readonly filling: boolean;
 }
 
-export const useStudio = create<StudioState>(() => ({ studentId: null, search: '', fresh: null }));
+export const useStudio = create<StudioState>(() => ({ studentId: null, search: '', fresh: null, filling: false }));
 
 const { getState: get, setState: set } = useStudio;
 
@@ -41,7 +43,7 @@ export async function open(asked: URLSearchParams) {
   if (student) showStudent(student);
   if (find) lookFor(find);
   try {
-    if (asked.has('demo')) await openDemo();
+    if (asked.has('demo')) await fill();
     else goOnWithDemo();
     await recover();
     if (asked.has('new')) addStudent();
@@ -50,6 +52,11 @@ export async function open(asked: URLSearchParams) {
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
   }
+}
+
+async function fill() {
+  set({ filling: true });
+  await openDemo().finally(() => set({ filling: false }));
 }
 
 /** The new student is in the store now, and shown from there. */

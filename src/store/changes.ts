@@ -19,8 +19,8 @@ export type Change = {
     | ({ readonly kind: 'updated'; readonly table: Name; readonly id: string } & Fields<Tables[Name]>);
 }[TableName];
 
-/** Fields that say when and which, not what. */
-const KEPT_BY_THE_STORE: ReadonlySet<string> = new Set(['id', 'createdAt', 'changedAt']);
+/** Fields that say when, which and by whom, not what. */
+const KEPT_BY_THE_STORE: ReadonlySet<string> = new Set(['id', 'createdAt', 'changedAt', 'writes']);
 
 function same(a: unknown, b: unknown): boolean {
   return a === b || JSON.stringify(a) === JSON.stringify(b);

@@ -1,11 +1,11 @@
-import { group } from 'd3-array';
-import { heardOf, reachedIn, standing, USUAL_TIMES, type PlanRecord, type SessionRecord } from '../core';
-import { fromBackupName } from '../wording/storage';
+import { DELETED_BY_STUDENT, fromBackupName, fromStudentName } from '../wording/storage';
+import { standing, type PlanRecord, type Repetition, type SessionRecord } from '../core';
 import { sameContent, type Change } from './changes';
 import { db } from './db';
+import { heardIn } from './log';
+import { joinedCounts, knows, merged } from './merge';
 import type { Lists } from './tableFiles';
-import { merged } from './merge';
-import { tableOf, TABLE_NAMES, type TableName, type Tables } from './tables';
+import { tableOf, TABLES, TABLE_NAMES, type TableName, type Tables } from './tables';
 import { inOneGo, writeAll } from './write';
 
 /*
@@ -14,48 +14,81 @@ import { inOneGo, writeAll } from './write';
 
 type Row = Tables[TableName];
 
-/** What came of joining, by table. */
+/** A row that was deleted where a file comes from. */
+export interface Deleted {
+  readonly table: TableName;
+  readonly id: string;
+}
+
+/** Where rows come from: a backup brings all of it back; a student brings what they did, and what they deleted. */
+export type Origin =
+  | { readonly kind: 'backup' }
+  | { readonly kind: 'student'; readonly id: string; readonly deleted: readonly Deleted[] };
+
+/** What came of joining. */
 export interface Joined {
+  /** How many were added, by table. */
   readonly added: Readonly<Partial<Record<TableName, number>>>;
   /** Entries that are known here already. */
   readonly known: number;
+  /** Plans that are now as the file has them. */
+  readonly changed: number;
+  /** Plans that were changed on both sides: both are here. */
+  readonly both: number;
   /** Entries that were deleted here, and stay so. */
   readonly deleted: number;
+  /** Entries that were deleted where the file comes from, and are so here now. */
+  readonly removed: number;
+  /** Entries that belong to somebody else here, or to nothing that is here or in the file. */
+  readonly refused: number;
   /** The first plan that was added. */
   readonly plan?: PlanRecord;
 }
 
+interface Joining {
+  readonly origin: Origin;
+  readonly changes: Change[];
+  readonly count: { known: number; changed: number; both: number; deleted: number; removed: number; refused: number };
+  /** Students who join as a copy, by who they were. */
+  readonly copies: Map<string, string>;
+}
+
 /** Joins rows to what is here. */
-export function joinLists(lists: Lists): Promise<Joined> {
+export function joinLists(lists: Lists, origin: Origin = { kind: 'backup' }): Promise<Joined> {
   const names = TABLE_NAMES.filter((name) => tableOf(name).join !== 'never');
   return inOneGo(names, async () => {
-    const gone = await trashedHere();
-    const added: Partial<Record<TableName, number>> = {};
-    const count = { known: 0, deleted: 0 };
-    const changes: Change[] = [];
-    /** Students who join as a copy, by who they were. */
-    const copies = new Map<string, string>();
+    const count = { known: 0, changed: 0, both: 0, deleted: 0, removed: 0, refused: 0 };
+    const joining: Joining = { origin, changes: [], count, copies: new Map() };
+    const gone = origin.kind === 'student' ? await trashedHere() : new Set<string>();
     for (const name of names) {
       const brought = onceEach((lists[name] ?? []) as readonly Row[]);
       // What was deleted here is not brought back by somebody's log; a studio is.
-      const wanted = tableOf(name).of ? brought.filter(({ id }) => !gone.has(id)) : brought;
+      const wanted = brought.filter(({ id }) => !gone.has(id));
       count.deleted += brought.length - wanted.length;
-      const fresh = await joinTable(name, wanted, copies);
-      added[name] = fresh.filter(({ kind }) => kind === 'added').length;
-      if (tableOf(name).join === 'beside') count.known += wanted.length - added[name];
-      changes.push(...fresh);
+      await joinTable(name, await owned(name, wanted, joining), joining);
     }
-    await writeAll(await withHeard(changes), '', Date.now());
-    const plan = changes.find((change) => change.kind === 'added' && change.table === 'plans');
-    return {
-      added,
-      ...count,
-      plan: plan && ((plan as Extract<typeof plan, { record: unknown }>).record as PlanRecord),
-    };
+    if (origin.kind === 'student') await removeDeleted(origin.deleted, joining);
+    const changes = await withHeard(joining.changes);
+    await writeAll(changes, DELETED_BY_STUDENT, Date.now());
+    return { added: addedIn(changes, names), ...count, plan: addedOf(changes, 'plans')[0] };
   });
 }
 
 const onceEach = (rows: readonly Row[]) => [...new Map(rows.map((row) => [row.id, row])).values()];
+
+type Added<Name extends TableName> = Extract<Change, { readonly kind: 'added'; readonly table: Name }>;
+
+function addedOf<Name extends TableName>(changes: readonly Change[], name: Name): Tables[Name][] {
+  return changes.flatMap((change) =>
+    change.kind === 'added' && change.table === name ? [(change as Added<Name>).record as Tables[Name]] : [],
+  );
+}
+
+function addedIn(changes: readonly Change[], names: readonly TableName[]): Joined['added'] {
+  const added: Partial<Record<TableName, number>> = Object.fromEntries(names.map((name) => [name, 0]));
+  for (const change of changes) if (change.kind === 'added') added[change.table] = (added[change.table] ?? 0) + 1;
+  return added;
+}
 
 /** What lies in the bin. */
 async function trashedHere(): Promise<ReadonlySet<string>> {
@@ -63,15 +96,47 @@ async function trashedHere(): Promise<ReadonlySet<string>> {
   return new Set(changes.flatMap((change) => (change.kind === 'removed' ? [change.record.id] : [])));
 }
 
-function joinTable(name: TableName, rows: readonly Row[], copies: Map<string, string>): Promise<Change[]> {
-  switch (tableOf(name).join) {
+/** Those of some rows that are the student's who brings them, and that go with something of theirs that is here or in the file. */
+async function owned(name: TableName, rows: readonly Row[], joining: Joining): Promise<readonly Row[]> {
+  const { origin, count } = joining;
+  const isTheirs = (row: Row | undefined) =>
+    origin.kind === 'backup' || !row || !('studentId' in row) || row.studentId === origin.id;
+  const here = await hereOf(name, rows);
+  const hasParent = await parentsOf(name, rows, joining, isTheirs);
+  const good = rows.filter((row, at) => isTheirs(here[at]) && hasParent(row));
+  count.refused += rows.length - good.length;
+  return good;
+}
+
+/** What a row of a table goes with: nothing is kept that goes with nothing. */
+function parentOf(name: TableName) {
+  return name === 'answers' ? ({ table: 'cards', field: 'cardId' } as const) : tableOf(name).of;
+}
+
+async function parentsOf(name: TableName, rows: readonly Row[], { changes }: Joining, isGood: (row?: Row) => boolean) {
+  const parent = parentOf(name);
+  if (!parent) return () => true;
+  const { table, field } = parent;
+  const idOf = (row: Row) => (row as unknown as Record<string, string>)[field];
+  const ids = [...new Set(rows.map(idOf))];
+  const here = (await db.table<Row, string>(table).bulkGet(ids)).filter((row) => row !== undefined).filter(isGood);
+  const known = new Set([...here, ...addedOf(changes, table)].map(({ id }) => id));
+  // Practice can be nobody's in particular.
+  return (row: Row) => idOf(row) === '' || known.has(idOf(row));
+}
+
+async function joinTable(name: TableName, rows: readonly Row[], joining: Joining): Promise<void> {
+  const { join, joinBrought = join } = tableOf(name);
+  switch (joining.origin.kind === 'backup' ? join : joinBrought) {
     case 'beside':
-      return joinBeside(name, rows, copies);
+      return joinBeside(name, rows, joining);
     case 'by-field':
-      return joinByField(name, rows);
+      return joinByField(name, rows, joining);
+    case 'by-writes':
+      return joinByWrites(rows as readonly PlanRecord[], joining);
     case 'by-id':
     case 'never':
-      return joinById(name, rows);
+      return joinById(name, rows, joining);
   }
 }
 
@@ -82,40 +147,77 @@ async function hereOf(name: TableName, rows: readonly Row[]): Promise<(Row | und
 }
 
 /** A log: what is not here yet is added. */
-async function joinById(name: TableName, rows: readonly Row[]): Promise<Change[]> {
+async function joinById(name: TableName, rows: readonly Row[], { changes }: Joining): Promise<void> {
   const here = await hereOf(name, rows);
-  return rows.filter((_, at) => here[at] === undefined).map((row) => added(name, row));
+  changes.push(...rows.filter((_, at) => here[at] === undefined).map((row) => added(name, row)));
 }
 
 /** Records that are written on several computers, field by field. */
-async function joinByField(name: TableName, rows: readonly Row[]): Promise<Change[]> {
+async function joinByField(name: TableName, rows: readonly Row[], { changes }: Joining): Promise<void> {
   const here = await hereOf(name, rows);
-  return rows.flatMap((row, at) => {
+  for (const [at, row] of rows.entries()) {
     const own = here[at];
-    if (!own) return [added(name, row)];
-    const to = merged(own as SessionRecord, row as SessionRecord);
-    if (sameContent<Row>(own, to)) return [];
-    return [{ kind: 'updated', table: name, id: row.id, from: {}, to } as Change];
-  });
+    if (!own) changes.push(added(name, row));
+    else {
+      const to = merged(own as SessionRecord, row as SessionRecord);
+      if (!sameContent<Row>(own, to))
+        changes.push({ kind: 'updated', table: name, id: row.id, from: {}, to } as Change);
+    }
+  }
 }
 
+/** Plans that a student brings back: whoever wrote one in the knowledge of the other has it; where neither did, both are kept. */
+async function joinByWrites(rows: readonly PlanRecord[], { changes, count }: Joining): Promise<void> {
+  const here = await db.plans.bulkGet(rows.map(({ id }) => id));
+  for (const [at, row] of rows.entries()) {
+    const own = here[at];
+    if (!own) {
+      changes.push(added('plans', row));
+      continue;
+    }
+    const writes = joinedCounts(own.writes, row.writes);
+    const put = (to: Partial<PlanRecord>): Change => ({ kind: 'updated', table: 'plans', id: row.id, from: {}, to });
+    if (TABLES.plans.alike?.(own, row)) {
+      count.known++;
+      if (!knows(own.writes ?? {}, writes)) changes.push(put({ writes }));
+    } else if (row.writes && knows(own.writes ?? {}, row.writes)) count.known++;
+    else if (row.writes && knows(row.writes, own.writes ?? {})) {
+      count.changed++;
+      changes.push(put({ ...cleared(own), ...row, writes }));
+    } else {
+      count.both++;
+      changes.push(
+        put({ writes }),
+        added('plans', { ...row, id: crypto.randomUUID(), name: fromStudentName(row.name) }),
+      );
+    }
+  }
+}
+
+/** A record of nothing, to be filled with another's fields. */
+const cleared = (record: object) => Object.fromEntries(Object.keys(record).map((name) => [name, undefined]));
+
 /** Equal records are left out; one that differs from its namesake here is added as a copy, so that neither is lost. Plans follow their student to the copy. */
-async function joinBeside(name: TableName, rows: readonly Row[], copies: Map<string, string>): Promise<Change[]> {
+async function joinBeside(name: TableName, rows: readonly Row[], { changes, count, copies }: Joining): Promise<void> {
   const alike = tableOf(name).alike as ((a: Row, b: Row) => boolean) | undefined;
   const byId = new Map((await db.table<Row, string>(name).toArray()).map((row) => [row.id, row]));
-  const fresh: Change[] = [];
   for (const row of rows.map((one) => withStudent(one, copies))) {
     const own = byId.get(row.id);
-    if (own && alike?.(own, row)) continue;
+    if (own && alike?.(own, row)) {
+      count.known++;
+      continue;
+    }
     const put = own ? copyOf(row) : row;
     // The same file joined again: its copy is here already.
     const twin = own && [...byId.values()].find((other) => alike?.(other, put));
     if (own && name === 'students') copies.set(row.id, (twin ?? put).id);
-    if (twin) continue;
+    if (twin) {
+      count.known++;
+      continue;
+    }
     byId.set(put.id, put);
-    fresh.push(added(name, put));
+    changes.push(added(name, put));
   }
-  return fresh;
 }
 
 function withStudent(row: Row, copies: ReadonlyMap<string, string>): Row {
@@ -128,23 +230,38 @@ function copyOf(row: Row): Row {
   return { ...row, id: crypto.randomUUID(), name } as Row;
 }
 
-/** Sessions that were played on two computers heard what all their repetitions say. */
-async function withHeard(changes: readonly Change[]): Promise<Change[]> {
-  const fresh = changes.flatMap((change) =>
-    change.kind === 'added' && change.table === 'repetitions' ? [change.record] : [],
-  );
-  const bySession = group(fresh, ({ sessionId }) => sessionId);
-  const all: Change[] = [];
-  for (const change of changes) {
-    const isPlayed = change.kind === 'updated' && change.table === 'sessions' && change.to.task;
-    if (!isPlayed) all.push(change);
-    else {
-      const here = await db.repetitions.where('sessionId').equals(change.id).toArray();
-      const judged = standing([...here, ...(bySession.get(change.id) ?? [])]);
-      const { task } = change.to;
-      const reached = task && reachedIn(judged, { ...task, times: Math.min(task.times, USUAL_TIMES) });
-      all.push({ ...change, to: { ...change.to, heard: heardOf(judged), reached: reached ?? change.to.reached } });
-    }
+/** What the student deleted goes to the bin here too. */
+async function removeDeleted(deleted: readonly Deleted[], { origin, changes, count }: Joining): Promise<void> {
+  for (const { table, id } of deleted) {
+    const row = (await db.table<Row, string>(table).get(id)) as { readonly studentId?: string | null } | undefined;
+    if (origin.kind !== 'student' || row?.studentId !== origin.id) continue;
+    changes.push({ kind: 'removed', table, record: row } as Change);
+    count.removed++;
   }
-  return all;
+}
+
+/** What sessions heard follows from all their repetitions, wherever those were played. */
+async function withHeard(changes: readonly Change[]): Promise<Change[]> {
+  const fresh = addedOf(changes, 'repetitions');
+  const played = new Set<string>(fresh.map(({ sessionId }) => sessionId));
+  for (const change of changes) {
+    if (change.table !== 'sessions') continue;
+    if (change.kind === 'updated') played.add(change.id);
+    if (change.kind === 'removed') played.delete(change.record.id);
+  }
+  const ids = [...played];
+  const sessions = await db.sessions.bulkGet(ids);
+  const byId = new Map(sessions.flatMap((session) => (session?.task ? [[session.id, session] as const] : [])));
+  if (byId.size === 0) return [...changes];
+  const logs = new Map<string, Repetition[]>([...byId.keys()].map((id) => [id, []]));
+  const here = await db.repetitions
+    .where('sessionId')
+    .anyOf([...byId.keys()])
+    .toArray();
+  for (const one of [...here, ...fresh]) logs.get(one.sessionId)?.push(one);
+  const heard: Change[] = [...byId].map(([id, session]) => {
+    const to = heardIn(session, standing(logs.get(id) ?? []));
+    return { kind: 'updated', table: 'sessions', id, from: {}, to };
+  });
+  return [...changes, ...heard];
 }

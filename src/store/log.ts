@@ -1,28 +1,57 @@
-import type { AnswerRecord, PlanRecord, Repetition, SessionRecord } from '../core';
+import {
+  heardOf,
+  reachedIn,
+  standing,
+  USUAL_TIMES,
+  type AnswerRecord,
+  type Judged,
+  type PlanRecord,
+  type Repetition,
+  type SessionRecord,
+} from '../core';
 import type { Change } from './changes';
 import { db } from './db';
-import { reading } from './waiting';
-import { getSession, validOf } from './read';
+import { deviceId } from './device';
+import { withPlayed } from './minutes';
+import { reading, writing } from './waiting';
+import { validOf } from './read';
 import type { ChoiceRow } from '../core';
-import { commit } from './write';
+import { commit, inOneGo, writeAll } from './write';
 
 /*
  * What is written as somebody practises and chooses: repetitions, answers to cards, choices. Repetitions and answers are only ever added.
  */
 
 /**
- * Writes a repetition, or that one was taken back, with its session as it then is; both or neither. Words that were written into the log meanwhile, on
- * another page, stay.
+ * Writes a repetition, or that one was taken back, with its session; both or neither. What the session heard follows from all its repetitions, also those that
+ * another page has written; words that were written into the log meanwhile stay.
+ * @param minutes that it took
+ * @returns the repetitions of the session that stand
  */
-export async function addRepetition(repetition: Repetition, session: SessionRecord): Promise<void> {
-  const added: Change = { kind: 'added', table: 'repetitions', record: repetition };
-  const { id, minutes, reached, heard, endedAt } = session;
-  const played: Change = { kind: 'updated', table: 'sessions', id, from: {}, to: { minutes, reached, heard, endedAt } };
-  const first: Change = { kind: 'added', table: 'sessions', record: session };
-  const known = (await getSession(id)) !== undefined;
-  const outcome = await commit([added, known ? played : first]);
-  // Deleted, or begun, on another page since it was looked for.
-  if (outcome.kind === 'conflict') await commit([added, known ? first : played]);
+export function addRepetition(repetition: Repetition, session: SessionRecord, minutes: number): Promise<Judged[]> {
+  const work = inOneGo(['sessions', 'repetitions'], async () => {
+    const [here, log] = await Promise.all([
+      db.sessions.get(session.id),
+      db.repetitions.where('sessionId').equals(session.id).toArray(),
+    ]);
+    // Tried again after it had come through.
+    if (log.some(({ id }) => id === repetition.id)) return standing(log);
+    const judged = standing([...log, repetition]);
+    const { endedAt } = session;
+    const to = { ...withPlayed(here ?? session, minutes, deviceId()), ...heardIn(session, judged), endedAt };
+    const played: Change = here
+      ? { kind: 'updated', table: 'sessions', id: session.id, from: {}, to }
+      : { kind: 'added', table: 'sessions', record: { ...session, ...to } };
+    await writeAll([{ kind: 'added', table: 'repetitions', record: repetition }, played], '', Date.now());
+    return judged;
+  });
+  return writing(work, 'sessions', 'repetitions');
+}
+
+/** What follows of a session from its repetitions that stand. */
+export function heardIn({ task }: Pick<SessionRecord, 'task'>, judged: readonly Judged[]) {
+  const reached = task && reachedIn(judged, { ...task, times: Math.min(task.times, USUAL_TIMES) });
+  return { heard: heardOf(judged), ...(reached === undefined ? {} : { reached }) };
 }
 
 /** Writes an answer; when the card comes again follows from it. */

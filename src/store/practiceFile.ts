@@ -1,10 +1,12 @@
-import type { StudentRecord } from '../core';
+import type { PlanRecord, StudentRecord } from '../core';
 import { fileTroubleWords } from '../wording/storage';
 import { db } from './db';
 import { reading } from './waiting';
 import { fileText, readLists, type Lists } from './tableFiles';
-import { joinLists, type Joined } from './join';
-import { answersOf, cardsOf, getStudent, lessonsOf, listPlans, sessionsOf } from './read';
+import { joinLists, type Deleted, type Joined } from './join';
+import type { Change } from './changes';
+import { answersOf, cardsOf, getStudent, lessonsOf, listPlans, sessionsOf, validOf } from './read';
+import { tableOf, tablesOfFile } from './tables';
 import { rowIssue } from './valid';
 
 /*
@@ -17,7 +19,7 @@ export async function practiceFileText(studentId: string, now: Date): Promise<st
   const student = await getStudent(studentId);
   if (!student) return null;
   const [plans, sessions, cards, answers, lessons] = await Promise.all([
-    listPlans().then((all) => all.filter((plan) => plan.studentId === studentId)),
+    listPlans().then((all) => all.filter((plan) => plan.studentId === studentId).map(withWrites)),
     sessionsOf(studentId),
     cardsOf(studentId),
     answersOf(studentId),
@@ -25,12 +27,39 @@ export async function practiceFileText(studentId: string, now: Date): Promise<st
   ]);
   const ids = sessions.map(({ id }) => id);
   const repetitions = await reading(db.repetitions.where('sessionId').anyOf(ids).toArray(), 'repetitions');
-  return fileText('practice', { student, plans, sessions, repetitions, cards, answers, lessons }, now);
+  const deleted = await deletedOf(studentId);
+  return fileText('practice', { student, plans, sessions, repetitions, cards, answers, lessons, deleted }, now);
 }
+
+/** A plan that nobody has written since it was made says so: one out of an older file, where nothing was counted, does not. */
+const withWrites = (plan: PlanRecord): PlanRecord => ({ ...plan, writes: plan.writes ?? {} });
+
+/** What of a student's lies in the bin. */
+async function deletedOf(studentId: string): Promise<Deleted[]> {
+  const binned = await validOf('bin', await reading(db.bin.toArray(), 'bin'));
+  return binned
+    .flatMap(({ changes }) => changes as readonly unknown[] as readonly Change[])
+    .flatMap((change) => {
+      if (change.kind !== 'removed' || !BROUGHT.has(change.table)) return [];
+      const { id, studentId: whose } = change.record as { readonly id: string; readonly studentId?: string | null };
+      return whose === studentId ? [{ table: change.table, id }] : [];
+    });
+}
+
+/** Tables that a practice file has, of those whose rows can be deleted one by one. */
+const BROUGHT: ReadonlySet<string> = new Set(tablesOfFile('practice').filter((name) => tableOf(name).bin));
 
 /** What a file brings, or why it cannot be read. */
 export type PracticeReading =
-  | { readonly kind: 'practice'; readonly student: StudentRecord; readonly lists: Lists; readonly aside: number }
+  | {
+      readonly kind: 'practice';
+      readonly student: StudentRecord;
+      readonly lists: Lists;
+      /** What the student deleted. */
+      readonly deleted: readonly Deleted[];
+      /** Entries that cannot be read, or are somebody else's. */
+      readonly aside: number;
+    }
   | { readonly kind: 'trouble'; readonly message: string };
 
 /** Reads a practice file's text; nothing is changed by reading, and nothing of anybody else is taken from it. */
@@ -43,16 +72,26 @@ export function readPracticeFile(text: string): PracticeReading {
   const student = file.student as StudentRecord;
   const theirs = ofStudent(lists, student.id);
   const count = (all: Lists) => Object.values(all).reduce((sum, rows) => sum + rows.length, 0);
-  return { kind: 'practice', student, lists: theirs, aside: aside.length + count(lists) - count(theirs) };
+  const left = aside.length + count(lists) - count(theirs);
+  return { kind: 'practice', student, lists: theirs, deleted: deletedIn(file.deleted), aside: left };
 }
 
-function ofStudent({ plans = [], repetitions = [], ...lists }: Lists, studentId: string): Lists {
-  const own = <T extends { readonly studentId: string }>(rows: readonly T[] = []) =>
+function deletedIn(found: unknown): Deleted[] {
+  const isDeleted = (one: unknown): one is Deleted =>
+    typeof one === 'object' &&
+    one !== null &&
+    BROUGHT.has((one as Deleted).table) &&
+    typeof (one as Deleted).id === 'string';
+  return Array.isArray(found) ? found.filter(isDeleted) : [];
+}
+
+function ofStudent({ repetitions = [], ...lists }: Lists, studentId: string): Lists {
+  const own = <T extends { readonly studentId: string | null }>(rows: readonly T[] = []) =>
     rows.filter((row) => row.studentId === studentId);
   const sessions = own(lists.sessions);
   const known = new Set(sessions.map(({ id }) => id));
   return {
-    plans,
+    plans: own(lists.plans),
     sessions,
     repetitions: repetitions.filter(({ sessionId }) => known.has(sessionId)),
     cards: own(lists.cards),
@@ -67,8 +106,12 @@ export interface JoinedPractice extends Joined {
 }
 
 /** Joins what a student brings to what is here, all or nothing. The student as the teacher has them stays as they are. */
-export async function joinPracticeFile(student: StudentRecord, lists: Lists): Promise<JoinedPractice> {
+export async function joinPracticeFile({
+  student,
+  lists,
+  deleted,
+}: Pick<Extract<PracticeReading, { kind: 'practice' }>, 'student' | 'lists' | 'deleted'>): Promise<JoinedPractice> {
   const newStudent = (await getStudent(student.id)) === undefined;
-  const joined = await joinLists({ ...lists, students: newStudent ? [student] : [] });
-  return { newStudent, ...joined };
+  const brought = { ...lists, students: newStudent ? [student] : [] };
+  return { newStudent, ...(await joinLists(brought, { kind: 'student', id: student.id, deleted })) };
 }

@@ -20,9 +20,9 @@ import { belongsToNobody, keepsItsFingering, type Upgrade } from './steps';
 /**
  * How rows that come from elsewhere join those that are here.
  * `beside`: one that differs from its namesake is added as a copy. `by-field`: whoever wrote a field last has it. `by-id`: what is not here is added.
- * `never`: it stays in this browser, or follows from other tables.
+ * `by-writes`: one that was written on one side alone is as that side has it; written on both, both are kept. `never`: it follows from other tables.
  */
-type Join = 'beside' | 'by-field' | 'by-id' | 'never';
+type Join = 'beside' | 'by-field' | 'by-id' | 'by-writes' | 'never';
 
 interface Table<T> {
   /** The indexes of the database, by the version from which they hold; the first is the one that the table came with. */
@@ -34,6 +34,8 @@ interface Table<T> {
   /** What became of rows of older shapes, in order. */
   readonly steps: readonly Upgrade[];
   readonly join: Join;
+  /** How rows join that a student brings, where that is otherwise. */
+  readonly joinBrought?: Join;
   /** True where two rows say the same, of those that are joined `beside`. */
   readonly alike?: (a: T, b: T) => boolean;
   /** The files that have it, and since which version of them. */
@@ -86,6 +88,7 @@ export const TABLES = {
     holdsRequest: true,
     steps: [belongsToNobody, keepsItsFingering],
     join: 'beside',
+    joinBrought: 'by-writes',
     alike: samePlan,
     files: { backup: 1, practice: 1 },
     bin: true,

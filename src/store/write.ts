@@ -1,12 +1,14 @@
 import { countDayOfUse, daysOfUse } from './daysOfUse';
 import { Dexie } from 'dexie';
 import { broughtBackName } from '../wording/storage';
-import { fits, reversed, sameContent, withFields, type Change } from './changes';
+import { fits, reversed, sameContent, withFields, type Change, type Fields } from './changes';
 import { db, openForWriting } from './db';
+import { deviceId } from './device';
+import { counted } from './merge';
 import { reading, writing } from './waiting';
 import { isKnown, knowValid, listPlans } from './read';
 import { TABLE_NAMES, TABLES, tableOf, type TableName, type Tables } from './tables';
-import type { StudentRecord } from '../core';
+import type { PlanRecord, StudentRecord } from '../core';
 
 /*
  * The one way anything is written: changes go in together or not at all, what is deleted goes to the bin, what follows from other tables is counted anew,
@@ -152,12 +154,23 @@ async function write(change: Change, now: number): Promise<Written | undefined> 
       return current;
     case 'updated': {
       if (!current || !(fits(current, change) || fits(current, { from: change.to }))) throw conflict();
-      const record = { ...withFields(current, change), ...changedAt(current, now) };
+      const record = stamped(change, current, now);
       await table.put(record);
       if (isKnown(change.table, current)) knowValid(change.table, record);
       return record;
     }
   }
+}
+
+type Updated = Extract<Change, { readonly kind: 'updated' }>;
+
+/** A record as it is written: later than before, and of a plan counted by this device where it says something else. */
+function stamped(change: Updated, current: Written, now: number): Written {
+  const record: Written = { ...withFields(current, change as Fields<Written>), ...changedAt(current, now) };
+  if (change.table !== 'plans' || 'writes' in change.to) return record;
+  const [before, after] = [current as PlanRecord, record as PlanRecord];
+  if (TABLES.plans.alike?.(before, after)) return record;
+  return { ...after, writes: counted(after.writes, deviceId()) };
 }
 
 /** Every write is later than the one before it, whatever the clock says. */
@@ -212,7 +225,7 @@ async function putBack(change: Change, now: number): Promise<keyof TakenBack> {
       return 'back';
     case 'updated':
       if (!current || !fits(current, change)) return 'left';
-      await table.put({ ...withFields(current, change), ...changedAt(current, now) });
+      await table.put(stamped(change, current, now));
       return 'back';
   }
 }

@@ -155,6 +155,12 @@ export const broughtBackName = (name: string) => `${name || 'Deleted'} (brought 
 /** What a record is called that came out of a backup beside another one here. */
 export const fromBackupName = (name: string) => `${name || 'Plan'} (from backup)`;
 
+/** What a plan is called that was changed here and at home: the one from home. */
+export const fromStudentName = (name: string) => `${name || 'Plan'} (from home)`;
+
+/** What is called in the bin what a student deleted at home. */
+export const DELETED_BY_STUDENT = 'Deleted by the student';
+
 /** What the second of two versions of a plan is called. */
 export const secondVersionName = (name: string) => `${name || 'Plan'} (second version)`;
 
@@ -183,15 +189,21 @@ interface Came {
   readonly expected: string | null;
   readonly newStudent: boolean;
   readonly amounts: readonly (readonly [number, EntryWords])[];
+  readonly changed: number;
+  readonly both: number;
   readonly deleted: number;
+  readonly removed: number;
+  readonly refused: number;
   readonly aside: number;
 }
 
 /** What came of a practice file that a student brought. */
-export function broughtWords({ expected, newStudent, amounts, deleted, aside, ...student }: Came): string {
-  const name = student.name || 'the student';
+export function broughtWords({ expected, newStudent, amounts, ...came }: Came): string {
+  const name = came.name || 'the student';
   const parts = amountWords(amounts);
-  const entries = (n: number) => counted(n, 'entry', 'entries');
+  const { changed, both, deleted, removed, refused, aside } = came;
+  const some = (n: number, words: (entries: string) => string, one = 'entry', many = 'entries') =>
+    n > 0 ? words(counted(n, one, many)) : '';
   return [
     expected === null ? '' : `This file is ${name}’s, not ${expected}’s; it was put to ${name}.`,
     newStudent
@@ -199,8 +211,12 @@ export function broughtWords({ expected, newStudent, amounts, deleted, aside, ..
       : parts.length > 0
         ? `${listed(parts)} put to ${name}’s log.`
         : `Everything in this file is in ${name}’s log already; nothing was counted twice.`,
-    deleted > 0 ? `${entries(deleted)} that you deleted stayed deleted.` : '',
-    aside > 0 ? `${entries(aside)} in the file could not be read and were left out.` : '',
+    some(changed, (plans) => `${plans} changed at home ${changed === 1 ? 'is' : 'are'} so here now.`, 'plan', 'plans'),
+    some(both, (plans) => `${plans} changed here and at home: both are here, one as “from home”.`, 'plan', 'plans'),
+    some(removed, (entries) => `${entries} deleted at home went to “Deleted” here.`),
+    some(deleted, (entries) => `${entries} that you deleted stayed deleted.`),
+    some(refused, (entries) => `${entries} left out: they belong to another student, or to nothing that is here.`),
+    some(aside, (entries) => `${entries} in the file could not be read or were not ${name}’s, and were left out.`),
   ]
     .filter((part) => part !== '')
     .join(' ');

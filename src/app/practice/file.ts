@@ -37,8 +37,8 @@ export async function openPracticeFile(text: string, expected: StudentRecord | u
     say(reading);
     return;
   }
-  const { student, lists, aside } = reading;
-  const joined = await attempt(() => joinPracticeFile(student, lists));
+  const { student, aside } = reading;
+  const joined = await attempt(() => joinPracticeFile(reading));
   if (!joined) return;
   const other = expected !== undefined && expected.id !== student.id;
   const amounts = COUNTED.map((name) => [joined.added[name] ?? 0, COUNTED_WORDS[name] ?? TABLES[name].words] as const);

@@ -7,11 +7,9 @@ import {
   pauseFor,
   parsePitch,
   midiOf,
-  reachedIn,
   readTime,
   stepsOf,
   taskIssues,
-  USUAL_TIMES,
   type Climb,
   type HeardAs,
   type Judged,
@@ -22,7 +20,9 @@ import {
   type SessionRecord,
 } from '../../core';
 import { judgedIn, getPlan } from '../../store/read';
-import { addRepetition } from '../../store/log';
+import { deviceId } from '../../store/device';
+import { addRepetition, heardIn } from '../../store/log';
+import { withPlayed } from '../../store/minutes';
 import { issueWords } from '../../wording/issues';
 import { planTitle } from '../../wording/material';
 import type { Meaning } from '../meaning';
@@ -303,42 +303,51 @@ async function record(repetition: Repetition, judged: readonly Judged[], now: nu
   keeping = true;
   const { session, steps } = run;
   const { task } = session;
-  const heards = judged.map(({ heard }) => heard);
-  const climb = climbOf(heards, rulesOf(task, steps.length));
-  const reached = reachedIn(judged, { ...task, times: Math.min(task.times, USUAL_TIMES) });
+  const minutes = minutesSince(now);
   const next = {
     ...session,
-    minutes: session.minutes + minutesSince(now),
-    heard: heardOf(judged),
+    ...withPlayed(session, minutes, deviceId()),
+    ...heardIn(session, judged),
     changedAt: Math.max(now, session.changedAt + 1),
-    ...(reached === undefined ? {} : { reached }),
   };
-  const late = new Promise((done) => setTimeout(done, PATIENCE));
-  await Promise.race([keep(repetition, next), late]);
+  const late = new Promise<null>((done) => setTimeout(() => done(null), PATIENCE));
+  // Another page may have written some of the same session.
+  const all = (await Promise.race([keep(repetition, session, minutes), late])) ?? judged;
   keeping = false;
+  const heards = all.map(({ heard }) => heard);
+  const climb = climbOf(heards, rulesOf(task, steps.length));
   const pause = pauseFor(heards, next.minutes);
   const phase = climb.done ? 'done' : 'ready';
   const cursor = task.target ?? steps[climb.step].from;
-  put({ session: next, judged, climb, phase, off: null, cursor, pause: pause === waved ? null : pause });
+  put({ session: next, judged: all, climb, phase, off: null, cursor, pause: pause === waved ? null : pause });
   if (climb.done) void keepAwake(false);
 }
 
-async function keep(repetition: Repetition, session: SessionRecord): Promise<void> {
+/** @returns what stands of the session; null where it could not be written */
+async function keep(
+  repetition: Repetition,
+  session: SessionRecord,
+  minutes: number,
+): Promise<readonly Judged[] | null> {
   // Repetitions are counted in their order: one that failed goes before.
   const fault = faultIn(session.id);
-  const again = () => writeDown(repetition, session);
-  if (fault === undefined) await again();
-  else tellFailed(repetition.id, fault, again, session.id);
+  if (fault === undefined) return writeDown(repetition, session, minutes);
+  failed(fault, repetition, session, minutes);
+  return null;
 }
 
-async function writeDown(repetition: Repetition, session: SessionRecord): Promise<boolean> {
+async function writeDown(repetition: Repetition, session: SessionRecord, minutes: number) {
   try {
-    await addRepetition(repetition, session);
-    return true;
+    return await addRepetition(repetition, session, minutes);
   } catch (error) {
-    tellFailed(repetition.id, error, () => writeDown(repetition, session), session.id);
-    return false;
+    failed(error, repetition, session, minutes);
+    return null;
   }
+}
+
+function failed(error: unknown, repetition: Repetition, session: SessionRecord, minutes: number) {
+  const again = async () => (await writeDown(repetition, session, minutes)) !== null;
+  tellFailed(repetition.id, error, again, session.id);
 }
 
 /** The proposal to pause was heard. */

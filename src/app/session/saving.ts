@@ -141,7 +141,8 @@ export function savingOf(store: SessionStore, doors: Doors, replan: () => void):
       cursor: 0,
       selection: null,
       save,
-      inUse: stored !== null && !isFresh,
+      // Until the store tells otherwise; of one that was never written since it was made nothing hangs.
+      inUse: stored !== null && !isFresh && stored.changedAt > stored.createdAt,
       begunFrom: null,
       history: doors.page.historyOf(record.id),
       before: null,

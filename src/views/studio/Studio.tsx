@@ -31,8 +31,9 @@ const comeBack = () => undefined;
 
 /** The Studio: the students, what they play on, their hands and their plans. */
 function Studio() {
-  const kept = useRows();
-  const { studentId, search, fresh } = useStudio();
+  const { studentId, search, fresh, filling } = useStudio();
+  const read = useRows();
+  const kept = filling ? ({ kind: 'reading' } as const) : read;
   useEffect(() => {
     void open(new URLSearchParams(location.search));
   }, []);

@@ -25,7 +25,7 @@ const [wren] = students;
 beforeEach(async () => {
   await Promise.all(TABLE_NAMES.map((name) => db.table(name).clear()));
   const session = sessionFor(wren.id, DAY, { id: 'practised', minutes: 4 });
-  await addRepetition(judged(session, 0, 'low'), session);
+  await addRepetition(judged(session, 0, 'low'), session, 0);
   const answer: AnswerRecord = { id: 'a', cardId: 'card', studentId: wren.id, at: NOW, right: true, took: 5000 };
   await addAnswer(answer);
 });

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import fc from 'fast-check';
-import { heardOf, type AnswerRecord, type HeardAs, type LessonRecord, type SessionRecord } from '../../../src/core';
+import { type AnswerRecord, type HeardAs, type LessonRecord, type SessionRecord } from '../../../src/core';
 import { db } from '../../../src/store/db';
 import { dayKey, daySum } from '../../../src/store/days';
 import { demoStudio } from '../../../src/store/demoStudio';
@@ -35,14 +35,7 @@ beforeEach(async () => {
 
 /** Plays some repetitions as a page does, each written at once. */
 async function play(session: SessionRecord, heards: readonly HeardAs[], first = 0) {
-  for (const [at, heard] of heards.entries()) {
-    const minutes = (first + at + 1) / 4;
-    await addRepetition(judged(session, first + at, heard), {
-      ...session,
-      minutes,
-      heard: heardOf(await judgedIn(session.id)),
-    });
-  }
+  for (const [at, heard] of heards.entries()) await addRepetition(judged(session, first + at, heard), session, 1 / 4);
 }
 
 type File = Extract<PracticeReading, { kind: 'practice' }>;
@@ -53,7 +46,7 @@ const fileOf = async (studentId: string): Promise<File> => {
   return reading as File;
 };
 
-const joinFile = ({ student, lists }: File) => joinPracticeFile(student, lists);
+const joinFile = (file: File) => joinPracticeFile(file);
 
 const sessionRepetitions = (sessionId: string) => db.repetitions.where('sessionId').equals(sessionId).toArray();
 
@@ -86,7 +79,7 @@ test('the sums of a day, written with each repetition, are those of its log', as
             at: 9,
             judged: last.id,
           } as const;
-          await addRepetition(taken, { ...a, minutes: 1 });
+          await addRepetition(taken, a, 1);
           assert.equal((await judgedIn(a.id)).length, one.length - 1);
         }
         assert.deepEqual((await db.days.get(dayKey(wren.id, DAY)))?.sums ?? {}, (await recounted(a)).sums);

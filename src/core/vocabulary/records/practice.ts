@@ -73,8 +73,8 @@ export const PracticeTask = closed({
 export type PracticeTask = Described<typeof PracticeTask>;
 
 const Id = Type.Unsafe<string>(Type.Ref('#/$defs/id'));
-/** Milliseconds since 1970. */
-const Time = Type.Number();
+/** Milliseconds since 1970, up to the year 9999. */
+const Time = Type.Number({ minimum: 0, maximum: 253_402_300_799_999 });
 
 /** What is written with each repetition; nothing of it is ever changed. */
 export const Repetition = tagged('kind', [

@@ -11,8 +11,8 @@ import { Lock, PlanRequest, PlayingFields, PositionSchema, PositionRule, Prefere
  */
 
 export const Id = Type.Unsafe<string>(Type.Ref('#/$defs/id'));
-/** Milliseconds since 1970. */
-export const Time = Type.Number();
+/** Milliseconds since 1970, up to the year 9999. */
+export const Time = Type.Number({ minimum: 0, maximum: 253_402_300_799_999 });
 export const RequestKept = Type.Unsafe<Static<typeof PlanRequest>>(Type.Ref('request'));
 
 /** Which of the answers to its request a plan is. */
@@ -29,6 +29,9 @@ const ChoiceSchema = tagged('kind', [
 
 /** A line that is written on a sheet. */
 const SheetLine = Type.String({ pattern: '^[^]{0,400}$' });
+
+/** A number for each device. */
+const Counts = Type.Record(Type.String(), Type.Number({ minimum: 0 }));
 
 /** A plan as it is kept: what was asked, and the fingering that was chosen. */
 export const PlanRecord = Type.Object({
@@ -52,6 +55,8 @@ export const PlanRecord = Type.Object({
   sheet: Type.Optional(Type.Object({ goal: SheetLine, reminders: SheetLine })),
   /** Its sheet was printed or saved as a PDF. */
   printed: Type.Optional(Type.Unsafe<true>({ const: true })),
+  /** How often each device has written it. */
+  writes: Type.Optional(Counts),
   createdAt: Time,
   changedAt: Time,
 });
@@ -86,10 +91,17 @@ export type BriefRecord = Described<typeof BriefRecord>;
 
 /** Whose practice it is; empty for nobody in particular. */
 export const Player = Type.String({ pattern: '^[\\w-]{0,64}$' });
+/** Days that there are: months of 31 days, of 30, February, and its 29th in leap years. */
+const DAYS = [
+  '\\d{4}-(?:0[13578]|1[02])-(?:0[1-9]|[12]\\d|3[01])',
+  '\\d{4}-(?:0[469]|11)-(?:0[1-9]|[12]\\d|30)',
+  '\\d{4}-02-(?:0[1-9]|1\\d|2[0-8])',
+  '(?:\\d\\d(?:0[48]|[2468][048]|[13579][26])|(?:[02468][048]|[13579][26])00)-02-29',
+];
 /** A day where the player is, as "2026-11-26". */
-export const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
+export const Day = Type.String({ pattern: `^(?:${DAYS.join('|')})$` });
 /** How often each device has written a field: which of two writings is the later one follows without any clock. */
-const Edits = Type.Optional(Type.Record(Type.String(), Type.Record(Type.String(), Type.Integer())));
+const Edits = Type.Optional(Type.Record(Type.String(), Counts));
 
 /** What was practised in one go: an entry of the log. */
 export const SessionRecord = Type.Object({
@@ -100,6 +112,10 @@ export const SessionRecord = Type.Object({
   /** Null while it can be gone on with. */
   endedAt: either({ type: 'null' }, Type.Null(), Time),
   minutes: Type.Number({ minimum: 0, maximum: 1440 }),
+  /** Of them, what each device has counted. */
+  played: Type.Optional(Counts),
+  /** What somebody corrected them to, and what had been counted by then. */
+  corrected: Type.Optional(Type.Object({ minutes: Type.Number({ minimum: 0 }), played: Counts })),
   /** What was practised, in words that outlive the plan. */
   what: Type.String(),
   planId: Type.Optional(Id),

@@ -1,4 +1,4 @@
-import { word } from '../store/browserState';
+import { word } from './browserState';
 
 const place = word('local', 'dove-path-device');
 let own: string | undefined;
