@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import type { LessonRecord, PlanRecord, SessionRecord, StudentRecord } from '../core';
 import { fieldsBetween, fits, joined, type Change, type Fields } from '../store/changes';
 import { dropDraft, keepDraft } from '../store/drafts';
-import { countedEdit } from '../store/merge';
+import { bothWords, countedEdit, WORDS } from '../store/merge';
 import { getRow } from '../store/read';
 import { tableOf } from '../store/tables';
 import { commit } from '../store/write';
@@ -49,6 +49,29 @@ const unsaved = new Map<string, Unsaved>();
 const written = new Map<string, Row>();
 /** What is being written of a record: it may still come through as the page goes. */
 const underWay = new Map<string, Partial<Row>>();
+/** Words of another page beside which a box here is typed in: it does not show them while it has the cursor. */
+const beside = new Map<string, string>();
+
+/** Words that are typed here put to those of another page; once the box shows both, it decides. */
+function withWords<T extends Row>(id: string, to: Partial<T>): Partial<T> {
+  const words = Object.entries(to).flatMap(([field, typed]) => {
+    const theirs = beside.get(`${id}.${field}`);
+    if (theirs === undefined || typeof typed !== 'string') return [];
+    if (typed.includes(theirs)) beside.delete(`${id}.${field}`);
+    return [[field, bothWords(theirs, typed)]];
+  });
+  return { ...to, ...Object.fromEntries(words) };
+}
+
+/** Notes the words that another page has written where this one writes. */
+function noteWords(now: Row, { from, to }: Fields<Row>) {
+  for (const field of Object.keys(to) as (keyof Row)[]) {
+    const theirs: unknown = now[field];
+    if (WORDS.has(field) && typeof theirs === 'string' && theirs !== '' && theirs !== from[field])
+      beside.set(`${now.id}.${field}`, theirs);
+  }
+}
+
 /** Edits follow one another. */
 let writing: Promise<unknown> = Promise.resolve();
 
@@ -80,7 +103,8 @@ export function edit<Name extends EditableTable>(
   const record = newest(shown);
   const waiting = unsaved.get(id)?.fields as Fields<Editable[Name]> | undefined;
   const seen: Editable[Name] = { ...record, ...waiting?.to };
-  const fields = fieldsBetween(seen, { ...seen, ...(typeof change === 'function' ? change(seen) : change) });
+  const to = withWords(id, typeof change === 'function' ? change(seen) : change);
+  const fields = fieldsBetween(seen, { ...seen, ...to });
   if (!fields) return Promise.resolve(true);
   unsaved.set(id, { table, record, fields: (waiting ? joined(waiting, fields) : fields) as Fields<Row> });
   const name = run === undefined ? Object.keys(fields.to).join() : run;
@@ -116,9 +140,10 @@ async function write(id: string): Promise<boolean> {
       say({ kind: 'trouble', message: DELETED_MEANWHILE });
       return false;
     }
-    // Another page wrote the same field meanwhile: what is typed here, also while that was found out, is put on top of that.
+    // Another page wrote the same field meanwhile: words of both are kept, anything else is put on top of that.
     const latest = unsaved.get(id) ?? waiting;
-    const onTop = fieldsBetween<Row>(now, { ...now, ...latest.fields.to } as Row);
+    noteWords(now, latest.fields);
+    const onTop = fieldsBetween<Row>(now, { ...now, ...withWords(id, latest.fields.to) } as Row);
     if (onTop) unsaved.set(id, { table, record: now, fields: onTop });
     else unsaved.delete(id);
     return await write(id);

@@ -160,3 +160,21 @@ test('letters typed into one field are undone as one; nothing is left to draft o
   await undo();
   assert.equal((await stored(kind)).playerWords, '');
 });
+
+test('words typed in two pages at once are both kept, letter by letter, until one page shows both', async () => {
+  for (const kind of KINDS.slice(0, 3)) {
+    const field = kind.fields[1];
+    const shown = await stored(kind);
+    const type = (words: string) => edit(kind.table as 'students', shown as never, { [field]: words } as never);
+    // Both boxes are empty; the other page writes first, and this one does not see it while it is typed in.
+    await elsewhere(kind, field, 'played too fast');
+    for (const words of ['b', 'be', 'bet', 'better']) await type(words);
+    assert.equal((await stored(kind))[field], 'better / played too fast', kind.table);
+    await type('better today');
+    assert.equal((await stored(kind))[field], 'better today / played too fast');
+    // The box shows both by now: what is typed there is what it says.
+    await type('better today / played too fast.');
+    await type('better today');
+    assert.equal((await stored(kind))[field], 'better today');
+  }
+});
