@@ -1,14 +1,17 @@
-import { backupText, readBackup, readWhole } from '../store/backup';
-import { storageFault } from '../store/db';
-import { joinLists } from '../store/join';
+import { backupText, readWhole } from '../store/backup';
+import { StorageTrouble, storageFault } from '../store/db';
 import { NOTHING } from '../store/read';
 import { TABLES } from '../store/tables';
 import type { PlanRecord } from '../core';
 import { asideWords, readingTroubleWords, restoredWords } from '../wording/storage';
 import { offerFile } from './files';
 import { say } from './notices';
+import { restoreInWorker, type Restored } from '../work/restoring';
+import { backupWasMade } from './backupsMade';
+import { useRestoring } from './restoring';
 import { attempt } from './writes';
 import * as appText from '../wording/rooms/app';
+import * as backupsText from '../wording/rooms/backups';
 
 /* Everything kept here as a file, and back. */
 
@@ -22,7 +25,10 @@ export async function saveBackup(before?: () => Promise<PlanRecord | null>) {
     const all = await readWhole();
     const plans = stand ? [stand, ...all.plans.filter(({ id }) => id !== stand.id)] : all.plans;
     const lists = [plans, all.students, all.briefs, all.damaged, ...Object.values(all.lists)];
-    const write = () => writeFile({ ...all, plans }, 'dove-path');
+    const write = () => {
+      writeFile({ ...all, plans }, 'dove-path');
+      backupWasMade(Date.now());
+    };
     if (lists.some((rows) => rows.length > 0)) write();
     else say({ kind: 'done', message: appText.nothingIsSavedHere, offer: { words: appText.saveItAllThe, act: write } });
   } catch (error) {
@@ -38,17 +44,36 @@ function writeFile(all: Parameters<typeof backupText>[0], name: string) {
 }
 
 /** Joins what a backup file holds to what is here, all or nothing; a file that cannot be read changes nothing. */
-export async function restoreBackup(text: string) {
-  const reading = readBackup(text);
-  if (reading.kind === 'trouble') {
-    say(reading);
-    return;
+export async function restoreBackup(file: Blob): Promise<void> {
+  if (useRestoring.getState().restoring) return;
+  const restored = await attempt(() => restore(file));
+  if (!restored) return;
+  if (restored.kind === 'trouble') say(restored);
+  else if (restored.kind === 'cancelled') say({ kind: 'done', message: backupsText.restoringWasCancelled });
+  else {
+    const { added, known } = restored.joined;
+    const amounts = RESTORED.map((name) => [added[name] ?? 0, TABLES[name].words] as const);
+    say({ kind: 'done', message: restoredWords(amounts, known) + asideWords(restored.aside) });
   }
-  const joined = await attempt(() => joinLists(reading.lists));
-  if (!joined) return;
-  const amounts = RESTORED.map((name) => [joined.added[name] ?? 0, TABLES[name].words] as const);
-  say({ kind: 'done', message: restoredWords(amounts, joined.known) + asideWords(reading.aside) });
 }
+
+/** @throws StorageTrouble where it cannot be written */
+async function restore(file: Blob): Promise<Exclude<Restored, { kind: 'failed' }>> {
+  window.addEventListener('beforeunload', warn);
+  try {
+    const { outcome, cancel } = restoreInWorker(file, (progress) =>
+      useRestoring.setState({ restoring: { ...progress, cancel } }),
+    );
+    const restored = await outcome;
+    if (restored.kind === 'failed') throw new StorageTrouble(restored.fault);
+    return restored;
+  } finally {
+    useRestoring.setState({ restoring: null });
+    window.removeEventListener('beforeunload', warn);
+  }
+}
+
+const warn = (event: BeforeUnloadEvent) => event.preventDefault();
 
 /** What is counted of a restored backup. */
 const RESTORED = ['plans', 'students', 'briefs', 'books', 'sessions', 'lessons'] as const;

@@ -7,6 +7,7 @@ import { getStudent } from '../store/read';
 import { removalOfStudent } from '../store/write';
 import { listed } from '../wording/grammar';
 import { readingTroubleWords } from '../wording/storage';
+import { remindOfBackup } from './backupsMade';
 import { forStudent, givenTo } from './brief/student';
 import { goOnWithDemo, openDemo } from './demo';
 import { begin, edit, isBegun, keepBegun, newest, onStep, settled } from './editing';
@@ -48,6 +49,7 @@ export async function open(asked: URLSearchParams) {
     await recover();
     if (asked.has('new')) addStudent();
     if (student && !(await getStudent(student))) say({ kind: 'trouble', message: appText.theStudentInThis });
+    if (!asked.has('demo')) remindOfBackup(Date.now(), async () => (await import('./backups')).saveBackup());
     void keepFingerings().catch(() => undefined);
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });

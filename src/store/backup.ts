@@ -3,7 +3,8 @@ import { fileText, readLists, type FileReading, type Lists } from './tableFiles'
 import type { AllRows, Damaged } from './read';
 import { listAll, rawRows } from './read';
 import { rowIssue } from './valid';
-import { STUDIO, tablesOfFile, type TableName } from './tables';
+import type { DamagedRow } from './join';
+import { STUDIO, TABLE_NAMES, tablesOfFile, type TableName } from './tables';
 
 /*
  * The backup file: everything that is kept.
@@ -40,11 +41,26 @@ export function backupText({ damaged, lists = {}, ...studio }: AllRows & Partial
   return fileText('backup', { ...none, ...studio, ...lists, ...rest }, now);
 }
 
+/** What a backup file holds, or why it cannot be read. */
+export type BackupReading =
+  | (Extract<FileReading, { readonly kind: 'lists' }> & {
+      /** Rows that were damaged when the file was written. */
+      readonly damaged: readonly DamagedRow[];
+    })
+  | Extract<FileReading, { readonly kind: 'trouble' }>;
+
 /** Reads a backup file's text; nothing is changed by reading. */
-export function readBackup(text: string): FileReading {
+export function readBackup(text: string): BackupReading {
   const reading = readLists(text, 'backup');
   if (reading.kind === 'trouble') return reading;
-  const { damaged } = reading.file;
-  const more = Array.isArray(damaged) ? damaged.map(() => DAMAGED_WHEN_WRITTEN) : [];
-  return { ...reading, aside: [...reading.aside, ...more] };
+  const found: unknown = reading.file.damaged;
+  const damaged = (Array.isArray(found) ? found : []).filter(isDamagedRow);
+  return { ...reading, damaged, aside: [...reading.aside, ...damaged.map(() => DAMAGED_WHEN_WRITTEN)] };
+}
+
+function isDamagedRow(one: unknown): one is DamagedRow {
+  const { table, row } = (one ?? {}) as Partial<DamagedRow>;
+  return (
+    (TABLE_NAMES as readonly unknown[]).includes(table) && typeof (row as { id?: unknown } | null)?.id === 'string'
+  );
 }

@@ -19,6 +19,11 @@ export type Change = {
     | ({ readonly kind: 'updated'; readonly table: Name; readonly id: string } & Fields<Tables[Name]>);
 }[TableName];
 
+/** The ids of what some changes, kept in the bin among others, have removed. */
+export function removedIn(changes: readonly unknown[]): string[] {
+  return (changes as readonly Change[]).flatMap((change) => (change.kind === 'removed' ? [change.record.id] : []));
+}
+
 /** Fields that say when, which and by whom, not what. */
 const KEPT_BY_THE_STORE: ReadonlySet<string> = new Set(['id', 'createdAt', 'changedAt', 'writes']);
 

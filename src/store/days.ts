@@ -66,12 +66,31 @@ export async function recountDays(changes: readonly Change[]): Promise<void> {
   }
   if (played.size > 0)
     for (const session of await db.sessions.bulkGet([...played])) if (session) touch(session.studentId, session.day);
-  for (const [studentId, day] of days.values()) await recount(studentId, day);
+  if (days.size > MANY_DAYS) await recountAll(days);
+  else for (const [studentId, day] of days.values()) await recount(studentId, day);
 }
+
+/** Days from which on all of the log is read at once, which is then sooner than day by day. */
+const MANY_DAYS = 200;
+
+async function recountAll(days: ReadonlyMap<string, readonly [studentId: string, day: string]>): Promise<void> {
+  const sessions = (await db.sessions.toArray()).filter(isSound('sessions'));
+  const repetitions = (await db.repetitions.toArray()).filter(isSound('repetitions'));
+  const byDay = group(sessions, ({ studentId, day }) => dayKey(studentId, day));
+  const bySession = group(repetitions, ({ sessionId }) => sessionId);
+  await db.days.bulkDelete([...days.keys()].filter((key) => !byDay.has(key)));
+  await db.days.bulkPut(
+    [...days].flatMap(([key, [studentId, day]]) => {
+      const own = byDay.get(key);
+      return own ? [daySum(studentId, day, own, bySession)] : [];
+    }),
+  );
+}
+
+const isSound = (table: TableName) => (row: unknown) => rowIssue(table, row) === null;
 
 /** Counts a day anew from what is sound of the log; inside a transaction over sessions, repetitions and days. */
 export async function recount(studentId: string, day: string): Promise<void> {
-  const isSound = (table: TableName) => (row: unknown) => rowIssue(table, row) === null;
   const all = await db.sessions.where('[studentId+day]').equals([studentId, day]).toArray();
   const sessions = all.filter(isSound('sessions'));
   if (sessions.length === 0) {

@@ -44,7 +44,7 @@ async function upgradeTable(upgrade: Transaction, name: TableName, version: numb
 }
 
 /** What went wrong with the storage, and nothing else. */
-class StorageTrouble extends Error {
+export class StorageTrouble extends Error {
   constructor(readonly fault: StorageFault) {
     super(fault);
   }

@@ -1,6 +1,6 @@
 import { DELETED_BY_STUDENT, fromBackupName, fromStudentName } from '../wording/storage';
-import { standing, type PlanRecord, type Repetition, type SessionRecord } from '../core';
-import { sameContent, type Change } from './changes';
+import { standing, type PlanRecord, type Repetition, type SessionRecord, type Trashed } from '../core';
+import { removedIn, sameContent, type Change } from './changes';
 import { db } from './db';
 import { heardIn } from './log';
 import { joinedCounts, knows, merged } from './merge';
@@ -14,15 +14,24 @@ import { inOneGo, writeAll } from './write';
 
 type Row = Tables[TableName];
 
+/** Told how many of how many changes are written. */
+export type Step = (done: number, of: number) => void;
+
 /** A row that was deleted where a file comes from. */
 export interface Deleted {
   readonly table: TableName;
   readonly id: string;
 }
 
+/** A row as it was found in another browser, where it could not be read. */
+export interface DamagedRow {
+  readonly table: TableName;
+  readonly row: { readonly id: string };
+}
+
 /** Where rows come from: a backup brings all of it back; a student brings what they did, and what they deleted. */
 export type Origin =
-  | { readonly kind: 'backup' }
+  | { readonly kind: 'backup'; readonly damaged?: readonly DamagedRow[] }
   | { readonly kind: 'student'; readonly id: string; readonly deleted: readonly Deleted[] };
 
 /** What came of joining. */
@@ -51,15 +60,23 @@ interface Joining {
   readonly count: { known: number; changed: number; both: number; deleted: number; removed: number; refused: number };
   /** Students who join as a copy, by who they were. */
   readonly copies: Map<string, string>;
+  /** What lies in a bin, and comes back with what goes with it. */
+  readonly hidden: ReadonlySet<string>;
 }
 
-/** Joins rows to what is here. */
-export function joinLists(lists: Lists, origin: Origin = { kind: 'backup' }): Promise<Joined> {
+/**
+ * Joins rows to what is here.
+ * @param step told how many of how many changes are written; nothing is changed where it throws
+ */
+export function joinLists(lists: Lists, origin: Origin = { kind: 'backup' }, step: Step = () => {}): Promise<Joined> {
   const names = TABLE_NAMES.filter((name) => tableOf(name).join !== 'never');
   return inOneGo(names, async () => {
     const count = { known: 0, changed: 0, both: 0, deleted: 0, removed: 0, refused: 0 };
-    const joining: Joining = { origin, changes: [], count, copies: new Map() };
-    const gone = origin.kind === 'student' ? await trashedHere() : new Set<string>();
+    const trashed = new Set(binned(await db.bin.toArray()));
+    const fromStudent = origin.kind === 'student';
+    const gone = fromStudent ? trashed : new Set<string>();
+    const hidden = new Set(fromStudent ? [] : [...trashed, ...binned(lists.bin ?? [])]);
+    const joining: Joining = { origin, changes: [], count, copies: new Map(), hidden };
     for (const name of names) {
       const brought = onceEach((lists[name] ?? []) as readonly Row[]);
       // What was deleted here is not brought back by somebody's log; a studio is.
@@ -68,8 +85,9 @@ export function joinLists(lists: Lists, origin: Origin = { kind: 'backup' }): Pr
       await joinTable(name, await owned(name, wanted, joining), joining);
     }
     if (origin.kind === 'student') await removeDeleted(origin.deleted, joining);
+    else await putDamaged(origin.damaged ?? []);
     const changes = await withHeard(joining.changes);
-    await writeAll(changes, DELETED_BY_STUDENT, Date.now());
+    await writeAll(changes, DELETED_BY_STUDENT, Date.now(), (done) => step(done, changes.length));
     return { added: addedIn(changes, names), ...count, plan: addedOf(changes, 'plans')[0] };
   });
 }
@@ -90,22 +108,32 @@ function addedIn(changes: readonly Change[], names: readonly TableName[]): Joine
   return added;
 }
 
-/** What lies in the bin. */
-async function trashedHere(): Promise<ReadonlySet<string>> {
-  const changes = (await db.bin.toArray()).flatMap((binned) => binned.changes as readonly Change[]);
-  return new Set(changes.flatMap((change) => (change.kind === 'removed' ? [change.record.id] : [])));
+/** What lies in a bin. */
+const binned = (bin: readonly Trashed[]) => removedIn(bin.flatMap(({ changes }) => changes));
+
+/** Rows that were damaged are so here too, where they can be saved as files. */
+async function putDamaged(damaged: readonly DamagedRow[]): Promise<void> {
+  for (const { table, row } of damaged) {
+    const rows = db.table<unknown, string>(table);
+    if (!(await rows.get(row.id))) await rows.put(row);
+  }
 }
 
 /** Those of some rows that are the student's who brings them, and that go with something of theirs that is here or in the file. */
 async function owned(name: TableName, rows: readonly Row[], joining: Joining): Promise<readonly Row[]> {
   const { origin, count } = joining;
-  const isTheirs = (row: Row | undefined) =>
-    origin.kind === 'backup' || !row || !('studentId' in row) || row.studentId === origin.id;
-  const here = await hereOf(name, rows);
-  const hasParent = await parentsOf(name, rows, joining, isTheirs);
-  const good = rows.filter((row, at) => isTheirs(here[at]) && hasParent(row));
+  const hasParent = await parentsOf(name, rows, joining);
+  const others = origin.kind === 'student' ? await othersOf(name, rows, origin.id) : new Set<string>();
+  const good = rows.filter((row) => !others.has(row.id) && hasParent(row));
   count.refused += rows.length - good.length;
   return good;
+}
+
+/** The ids of rows that are somebody else's here. */
+async function othersOf(name: TableName, rows: readonly Row[], studentId: string): Promise<Set<string>> {
+  const here = await hereOf(name, rows);
+  const others = here.filter((row) => row && 'studentId' in row && row.studentId !== studentId);
+  return new Set(others.map((row) => (row as Row).id));
 }
 
 /** What a row of a table goes with: nothing is kept that goes with nothing. */
@@ -113,17 +141,22 @@ function parentOf(name: TableName) {
   return name === 'answers' ? ({ table: 'cards', field: 'cardId' } as const) : tableOf(name).of;
 }
 
-async function parentsOf(name: TableName, rows: readonly Row[], { changes }: Joining, isGood: (row?: Row) => boolean) {
+async function parentsOf(name: TableName, rows: readonly Row[], { changes, hidden, origin }: Joining) {
   const parent = parentOf(name);
-  if (!parent) return () => true;
+  if (!parent || rows.length === 0) return () => true;
   const { table, field } = parent;
   const idOf = (row: Row) => (row as unknown as Record<string, string>)[field];
-  const ids = [...new Set(rows.map(idOf))];
-  const here = (await db.table<Row, string>(table).bulkGet(ids)).filter((row) => row !== undefined).filter(isGood);
-  const known = new Set([...here, ...addedOf(changes, table)].map(({ id }) => id));
+  const known = new Set([...(await keysHere(table)), ...addedOf(changes, table).map(({ id }) => id)]);
+  if (origin.kind === 'student') {
+    const parents = [...new Set(rows.map(idOf))].map((id) => ({ id }) as Row);
+    for (const other of await othersOf(table, parents, origin.id)) known.delete(other);
+  }
   // Practice can be nobody's in particular.
-  return (row: Row) => idOf(row) === '' || known.has(idOf(row));
+  return (row: Row) => idOf(row) === '' || known.has(idOf(row)) || hidden.has(idOf(row));
 }
+
+/** The ids of a table, asked for at once: one by one takes as long as all the rest. */
+const keysHere = async (name: TableName) => new Set(await db.table<Row, string>(name).toCollection().primaryKeys());
 
 async function joinTable(name: TableName, rows: readonly Row[], joining: Joining): Promise<void> {
   const { join, joinBrought = join } = tableOf(name);
@@ -148,15 +181,19 @@ async function hereOf(name: TableName, rows: readonly Row[]): Promise<(Row | und
 
 /** A log: what is not here yet is added. */
 async function joinById(name: TableName, rows: readonly Row[], { changes }: Joining): Promise<void> {
-  const here = await hereOf(name, rows);
-  changes.push(...rows.filter((_, at) => here[at] === undefined).map((row) => added(name, row)));
+  const here = await keysHere(name);
+  const fresh = rows.filter(({ id }) => !here.has(id));
+  // Days of use are this browser's own: what lies in the bin begins its time here.
+  for (const row of fresh) changes.push(added(name, 'changes' in row ? { ...row, dayOfUse: undefined } : row));
 }
 
 /** Records that are written on several computers, field by field. */
 async function joinByField(name: TableName, rows: readonly Row[], { changes }: Joining): Promise<void> {
-  const here = await hereOf(name, rows);
-  for (const [at, row] of rows.entries()) {
-    const own = here[at];
+  const keys = await keysHere(name);
+  const known = rows.filter(({ id }) => keys.has(id));
+  const here = new Map((await hereOf(name, known)).map((row) => [row?.id, row]));
+  for (const row of rows) {
+    const own = here.get(row.id);
     if (!own) changes.push(added(name, row));
     else {
       const to = merged(own as SessionRecord, row as SessionRecord);

@@ -48,7 +48,8 @@ export function merged<T extends Edited>(here: T, there: T): T {
     if (!NOT_WRITTEN.has(name) && !(isSession(here) && PLAYED.has(name)))
       together[name] = mergedField(name, here, there);
   const played = isSession(here) && isSession(there) ? mergedPlaying(here, there) : {};
-  return { ...here, ...together, ...played, edits: mergedEdits(here, there) };
+  const edits = mergedEdits(here, there);
+  return { ...here, ...together, ...played, ...(Object.keys(edits).length > 0 && { edits }) };
 }
 
 /** What was played of a session on two computers: ended on one, it is ended. */

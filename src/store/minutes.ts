@@ -37,6 +37,7 @@ export function withCorrection(session: Minutes, minutes: number) {
 
 /** The minutes of two states of one session. @param corrected the correction that holds, if any */
 export function joinedMinutes(here: Minutes, there: Minutes, corrected: Minutes['corrected']) {
+  if (!here.played && !there.played && !corrected) return { minutes: Math.max(here.minutes, there.minutes) };
   const [ours, theirs] = [sharesOf(here), sharesOf(there)];
   const devices = [...new Set([...Object.keys(ours), ...Object.keys(theirs)])].sort();
   const larger = devices.map((device) => [device, Math.max(ours[device] ?? 0, theirs[device] ?? 0)] as const);

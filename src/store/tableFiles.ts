@@ -1,6 +1,7 @@
 import { issueWords } from '../wording/issues';
 import { damagedInFileWords, fileTroubleWords, type FileKind } from '../wording/storage';
 import { fileHead } from './fileHead';
+import { removedIn } from './changes';
 import { rowIssue } from './valid';
 import { upgradedRow } from './steps';
 import { FILE_VERSIONS, tableOf, tablesOfFile, type TableName, type Tables } from './tables';
@@ -63,8 +64,8 @@ export function readLists(text: string, kind: FileKind): FileReading {
 
 /** Repetitions of a session that is not in the file say nothing. */
 function withTheirSessions(lists: Lists, aside: string[]): Lists {
-  const { sessions = [], repetitions = [] } = lists;
-  const known = new Set(sessions.map(({ id }) => id));
+  const { sessions = [], repetitions = [], bin = [] } = lists;
+  const known = new Set([...sessions.map(({ id }) => id), ...removedIn(bin.flatMap(({ changes }) => changes))]);
   const theirs = repetitions.filter(({ sessionId }) => known.has(sessionId));
   if (theirs.length < repetitions.length) aside.push(damagedInFileWords(repetitions.length - theirs.length));
   return { ...lists, repetitions: theirs };

@@ -192,8 +192,8 @@ export const TABLES = {
     indexes: { 5: 'id' },
     schema: 'choice',
     steps: [],
-    join: 'never',
-    files: {},
+    join: 'by-id',
+    files: { backup: 6 },
     bin: false,
     words: ENTRY_WORDS.choice,
   }),
@@ -201,8 +201,8 @@ export const TABLES = {
     indexes: { 4: 'id, deletedAt' },
     schema: 'binned',
     steps: [],
-    join: 'never',
-    files: {},
+    join: 'by-id',
+    files: { backup: 6 },
     bin: false,
     words: ENTRY_WORDS.binned,
   }),
@@ -233,4 +233,4 @@ export const DATABASE_VERSION = Math.max(
 );
 
 /** The version of each file that this program writes; it reads it and all before. */
-export const FILE_VERSIONS: Readonly<Record<FileKind, number>> = { backup: 5, practice: 1 };
+export const FILE_VERSIONS: Readonly<Record<FileKind, number>> = { backup: 6, practice: 1 };

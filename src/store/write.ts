@@ -89,8 +89,19 @@ export async function commit(changes: readonly Change[], words = '', now = Date.
   }
 }
 
-/** Writes changes inside a transaction, and what follows from them. */
-export async function writeAll(changes: readonly Change[], words: string, now: number): Promise<Outcome> {
+/** Rows that are written at once. */
+const MANY = 2000;
+
+/**
+ * Writes changes inside a transaction, and what follows from them.
+ * @param step told how many are written
+ */
+export async function writeAll(
+  changes: readonly Change[],
+  words: string,
+  now: number,
+  step: (done: number) => void = () => {},
+): Promise<Outcome> {
   const records: Written[] = [];
   const undone: Change[] = [];
   for (const group of groupsOf(changes)) {
@@ -103,6 +114,7 @@ export async function writeAll(changes: readonly Change[], words: string, now: n
       // What is kept in the bin is what stood there, not what the page had last seen.
       undone.push(change.kind === 'removed' ? ({ ...change, record } as Change) : change);
     });
+    step(records.length);
   }
   const bin = undone.some(({ kind }) => kind === 'removed') ? crypto.randomUUID() : null;
   if (bin) await db.bin.add({ id: bin, deletedAt: now, dayOfUse: daysOfUse(), words, changes: undone });
@@ -110,12 +122,13 @@ export async function writeAll(changes: readonly Change[], words: string, now: n
   return { kind: 'written', records, bin };
 }
 
-/** Rows of one table that are added one after the other are written at once; every other change by itself. */
+/** Rows of one table that are added one after the other are written at once, up to a number; every other change by itself. */
 function groupsOf(changes: readonly Change[]): Change[][] {
   const groups: Change[][] = [];
   for (const change of changes) {
     const last = groups.at(-1);
-    const joins = change.kind === 'added' && last?.[0].kind === 'added' && last[0].table === change.table;
+    const isLike = change.kind === 'added' && last?.[0].kind === 'added' && last[0].table === change.table;
+    const joins = isLike && last.length < MANY;
     if (joins) last.push(change);
     else groups.push([change]);
   }
@@ -127,10 +140,17 @@ type Added = Extract<Change, { readonly kind: 'added' }>;
 async function addMany(changes: readonly Change[]): Promise<Written[]> {
   const records = changes.map((change) => (change as Added).record);
   const table = db.table<Written, string>(changes[0].table);
-  const here = await table.bulkGet(records.map(({ id }) => id));
-  const at = here.findIndex((current, n) => current && !sameContent(current, records[n]));
-  if (at >= 0) throw new Conflict({ kind: 'conflict', change: changes[at], current: here[at] });
-  await table.bulkPut(records);
+  try {
+    await table.bulkAdd(records);
+  } catch (error) {
+    if (!(error instanceof Dexie.BulkError) || error.failures.some(({ name }) => name !== 'ConstraintError'))
+      throw error;
+    // Some are here already: that is well where they say the same.
+    const here = await table.bulkGet(records.map(({ id }) => id));
+    const at = here.findIndex((current, n) => !current || !sameContent(current, records[n]));
+    if (at >= 0) throw new Conflict({ kind: 'conflict', change: changes[at], current: here[at] });
+    await table.bulkPut(records);
+  }
   for (const record of records) knowValid(changes[0].table, record);
   return records;
 }

@@ -1,8 +1,9 @@
 import { Download, Upload } from 'lucide-react';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { ahead } from '../app/ahead';
 import { say } from '../app/notices';
 import type { PlanRecord } from '../core';
+import { RestoreProgress } from './RestoreProgress';
 import * as sharedText from '../wording/rooms/shared';
 
 /** Reading and writing backups is fetched when it is asked for. */
@@ -26,8 +27,15 @@ interface Props {
 /** Everything kept here as a file, and back. */
 export function BackupButtons({ before, saveOnly = false, restoreOnly = false }: Props) {
   const file = useRef<HTMLInputElement>(null);
+  /** These buttons began to restore: others on the page say nothing of it. */
+  const [isOurs, setOurs] = useState(false);
+  const restore = (chosen: File) => {
+    setOurs(true);
+    void withBackups(({ restoreBackup }) => restoreBackup(chosen)).finally(() => setOurs(false));
+  };
   return (
     <div className="flex flex-wrap gap-2">
+      {isOurs && <RestoreProgress />}
       {!restoreOnly && (
         <button
           type="button"
@@ -51,7 +59,7 @@ export function BackupButtons({ before, saveOnly = false, restoreOnly = false }:
             tabIndex={-1}
             onChange={(event) => {
               const [chosen] = event.target.files ?? [];
-              if (chosen) void withBackups(async ({ restoreBackup }) => restoreBackup(await chosen.text()));
+              if (chosen) restore(chosen);
               event.target.value = '';
             }}
           />

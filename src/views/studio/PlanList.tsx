@@ -5,6 +5,7 @@ import { withDrills } from '../../app/under';
 import { ARCHIVED } from '../../app/tags';
 import type { PlanRecord, StudentRecord } from '../../core';
 import { Choose } from '../../ui/Choose';
+import { useGrowing } from '../../ui/useGrowing';
 import { PlanRow } from './PlanRow';
 import { inOrder, ORDERS, tagsOf, type Order } from './search';
 import * as studioViewsText from '../../wording/rooms/studioViews';
@@ -32,6 +33,8 @@ export function PlanList({ heading, plans, students, student, searched }: Props)
     opened,
     students,
   );
+  const rows = withDrills(kept);
+  const { shown, isWhole, more, end } = useGrowing(rows.length);
   return (
     <section aria-labelledby="plans">
       <div className="flex flex-wrap items-center gap-3">
@@ -68,10 +71,15 @@ export function PlanList({ heading, plans, students, student, searched }: Props)
         )}
       </div>
       <ul className="mt-2 grid gap-2 2xl:grid-cols-2">
-        {withDrills(kept).map(({ plan, under }) => (
+        {rows.slice(0, shown).map(({ plan, under }) => (
           <PlanRow key={plan.id} plan={plan} under={under} students={students} named={!student} />
         ))}
       </ul>
+      {!isWhole && (
+        <button ref={end} type="button" className="button mt-2" onClick={more}>
+          {studioViewsText.showMorePlans(shown, rows.length)}
+        </button>
+      )}
       {kept.length === 0 && (
         <p className="mt-1 text-faded">{searched ? studioViewsText.nothingHasAllOf : studioViewsText.noPlanHereYet}</p>
       )}

@@ -16,6 +16,7 @@ import { instrumentWords } from '../../wording/instruments';
 import { Bin } from './Bin';
 import { EmptyStudio, RemoveExample } from './EmptyStudio';
 import { DamagedList } from './Damaged';
+import { LastBackup } from './LastBackup';
 import { PlanList } from './PlanList';
 import { found } from './search';
 import { leave, redo, undo } from '../../app/editing';
@@ -90,6 +91,7 @@ function Studio() {
             </a>
           </div>
           <BackupButtons />
+          {plans.length + students.length > 0 && <LastBackup />}
           {kept.kind === 'there' && <Bin bin={kept.bin} />}
           <RemoveExample rows={rows} />
           <EmptyStudio rows={rows} />

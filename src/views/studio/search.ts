@@ -10,19 +10,29 @@ export function found(
   plans: readonly PlanRecord[],
 ): { readonly students: StudentRecord[]; readonly plans: PlanRecord[] } {
   const asked = wordsOf(search);
-  const has = (text: string) => {
-    const words = wordsOf(text);
-    return asked.every((one) => words.some((word) => means(word, one)));
-  };
-  const owner = (plan: PlanRecord) => students.find(({ id }) => id === plan.studentId);
+  if (asked.length === 0) return { students: [...students], plans: [...plans] };
+  const has = (words: readonly string[]) => asked.every((one) => words.some((word) => means(word, one)));
+  const byId = new Map(students.map((student) => [student.id, student]));
   return {
     students: students.filter(({ name, plays, remark }) =>
-      has([name, instrumentWords(plays.instrument), remark].join(' ')),
+      has(wordsOf([name, instrumentWords(plays.instrument), remark].join(' '))),
     ),
-    plans: plans.filter((plan) =>
-      has([planTitle(plan, owner(plan)), requestWords(plan.request), ...plan.tags].join(' ')),
-    ),
+    plans: plans.filter((plan) => has(wordsOfPlan(plan, byId.get(plan.studentId ?? '')))),
   };
+}
+
+/** The words of plans that were looked through before. */
+const known = new WeakMap<
+  PlanRecord,
+  { readonly owner: StudentRecord | undefined; readonly words: readonly string[] }
+>();
+
+function wordsOfPlan(plan: PlanRecord, owner: StudentRecord | undefined): readonly string[] {
+  const before = known.get(plan);
+  if (before && before.owner === owner) return before.words;
+  const words = wordsOf([planTitle(plan, owner), requestWords(plan.request), ...plan.tags].join(' '));
+  known.set(plan, { owner, words });
+  return words;
 }
 
 /** Words so short are keys, numbers and the like: they are meant whole. */
@@ -66,11 +76,11 @@ export function inOrder(
   opened: ReadonlyMap<string, number>,
   students: readonly StudentRecord[],
 ): PlanRecord[] {
-  const title = (plan: PlanRecord) =>
-    planTitle(
-      plan,
-      students.find(({ id }) => id === plan.studentId),
-    );
+  const byId = new Map(students.map((student) => [student.id, student]));
+  const titles = new Map(
+    order === 'name' ? plans.map((plan) => [plan, planTitle(plan, byId.get(plan.studentId ?? ''))]) : [],
+  );
+  const title = (plan: PlanRecord) => titles.get(plan) ?? '';
   const by: Readonly<Record<Order, (a: PlanRecord, b: PlanRecord) => number>> = {
     changed: (a, b) => b.changedAt - a.changedAt,
     opened: (a, b) => (opened.get(b.id) ?? 0) - (opened.get(a.id) ?? 0),

@@ -135,3 +135,5 @@ export const notGiven = 'not given; try again.';
 export const notGivenSince = (why: string) => `not given. ${why}`;
 export const giveInstead = (what: string) => `Give it ${what}`;
 export const done = 'Done';
+
+export const showMorePlans = (shown: number, all: number) => `Show more: ${shown} of ${all} plans are shown`;

@@ -1,17 +1,19 @@
 import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
-import { backupText, readBackup } from '../../../src/store/backup';
+import { backupText, readBackup, readWhole } from '../../../src/store/backup';
 import { db } from '../../../src/store/db';
 import { demoStudio } from '../../../src/store/demoStudio';
 import type { Lists } from '../../../src/store/tableFiles';
 import { joinLists } from '../../../src/store/join';
-import { additions, listAll, type Kept } from '../../../src/store/read';
+import { additions, listAll, listEverything, type Kept } from '../../../src/store/read';
+import { addAnswer, addRepetition, keepChoice } from '../../../src/store/log';
 import { choiceOf } from '../../../src/store/records';
 import { keepsItsFingering } from '../../../src/store/steps';
 import { FILE_VERSIONS, tablesOfFile } from '../../../src/store/tables';
 import { commit } from '../../../src/store/write';
 import { plan, requestIssues } from '../../../src/core';
+import { judged, sessionFor } from '../../support/log';
 
 const studio = { ...demoStudio(1_700_000_000_000), damaged: [] };
 const { plans, students, briefs } = studio;
@@ -209,4 +211,99 @@ test('a restore that fails in the middle leaves everything as it was', async () 
   const broken = { id: 'b', studentId: '', name: 'x', changedAt: 1, createdAt: 1, pages: () => 0 } as never;
   await assert.rejects(joinLists({ plans, briefs, books: [broken] }));
   assert.deepEqual(await listAll(), before);
+});
+
+/** Everything of every table, in an order of its own. */
+async function everyRow() {
+  const rows = new Map<string, unknown[]>();
+  for (const table of db.tables) rows.set(table.name, await table.orderBy(':id').toArray());
+  return Object.fromEntries(rows);
+}
+
+/** A studio with something in every table, damaged rows and the bin among it. */
+async function fullStudio() {
+  await commit(additions(studio));
+  const [{ id: studentId }] = students;
+  const session = sessionFor(studentId, '2026-11-20');
+  await addRepetition(judged(session, 0, 'low'), session, 2);
+  const deleted = sessionFor(studentId, '2026-11-21');
+  await addRepetition(judged(deleted, 0, 'in'), deleted, 1);
+  const gone = await db.sessions.get(deleted.id);
+  assert.ok(gone);
+  await commit([{ kind: 'removed', table: 'sessions', record: gone }], 'An entry');
+  const quiz = { ask: { kind: 'elsewhere', pitch: 'D4', string: 'G3' }, right: ['D4'] } as const;
+  const card = { ...{ id: 'c1', studentId, deck: 'Notes', quiz }, createdAt: 1, changedAt: 1 };
+  const lesson = {
+    ...{ id: 'l1', studentId, day: '2026-11-20', minutes: 20, assigned: [], items: [] },
+    ...{ goal: 'Slow', words: '', createdAt: 1, changedAt: 1 },
+  };
+  await commit([
+    { kind: 'added', table: 'cards', record: card },
+    { kind: 'added', table: 'lessons', record: lesson },
+  ]);
+  await addAnswer({ id: 'a1', cardId: 'c1', studentId, at: 1, right: true, took: 1 });
+  await keepChoice({ ...plans[0], request: { ...plans[0].request, rules: { locks: [{ at: 0, finger: 1 }] } } });
+  await db.table('plans').put({ id: 'rotten', name: 7 });
+  await db.table('lessons').put({ id: 'rotten-too', day: 'never' });
+}
+
+async function restoredText(text: string) {
+  const reading = readBackup(text);
+  assert.ok(reading.kind === 'lists');
+  return joinLists(reading.lists, { kind: 'backup', damaged: reading.damaged });
+}
+
+test('a backup has all of every table, and brings it back, damaged rows as they were; twice is once', async () => {
+  await fullStudio();
+  const before = await everyRow();
+  const text = backupText(await readWhole(), new Date(0));
+  await db.delete();
+  await db.open();
+  for (let times = 0; times < 2; times++) {
+    await restoredText(text);
+    const after = await everyRow();
+    for (const [name, rows] of Object.entries(before)) {
+      // Days of use are counted by each browser for itself.
+      const plain = (all: readonly unknown[]) => all.map((row) => ({ ...(row as object), dayOfUse: undefined }));
+      assert.deepEqual(plain(after[name]), plain(rows), name);
+    }
+  }
+});
+
+test('a studio that was emptied comes back whole from its backup, its practice too', async () => {
+  await fullStudio();
+  const text = backupText(await readWhole(), new Date(0));
+  const { removals } = await listEverything();
+  await commit(removals, 'Everything');
+  assert.equal(await db.sessions.count(), 0);
+  await restoredText(text);
+  assert.deepEqual(
+    [await db.sessions.count(), await db.lessons.count(), await db.cards.count(), await db.students.count()],
+    [1, 2, 1, students.length],
+  );
+  assert.equal((await db.days.toArray()).length, 1);
+});
+
+test('a restore that is cancelled at any step leaves everything as it was', async () => {
+  await fullStudio();
+  const text = backupText(await readWhole(), new Date(0));
+  await db.delete();
+  await db.open();
+  const before = await everyRow();
+  const reading = readBackup(text);
+  assert.ok(reading.kind === 'lists');
+  const { lists, damaged } = reading;
+  let steps = 0;
+  const count = () => void steps++;
+  const stopAt = (at: number) => () => {
+    if (steps++ === at) throw new Error('cancelled');
+  };
+  for (let at = 0; at < 8; at++) {
+    steps = 0;
+    await assert.rejects(joinLists(lists, { kind: 'backup', damaged }, stopAt(at)), /cancelled/, String(at));
+    assert.deepEqual(await everyRow(), before);
+  }
+  steps = 0;
+  await joinLists(lists, { kind: 'backup', damaged }, count);
+  assert.ok(steps >= 8);
 });
