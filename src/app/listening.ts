@@ -3,6 +3,7 @@ import { excerptOf, type Excerpt } from '../audio/heardScore';
 import { tempoOf } from './brief/choices';
 import { resolveSetup, type PlanRequest } from '../core';
 import { say } from './notices';
+import { fetchedPart } from './serverGone';
 import { withTempo } from './brief/words';
 import { moveCursor, setRequest } from './edits';
 import { session } from './bench';
@@ -46,8 +47,13 @@ export function bpmOf(request: PlanRequest): number {
 const loadPlayer = () => import('../audio/player');
 
 async function withPlayer(work: (player: Awaited<ReturnType<typeof loadPlayer>>) => Promise<void> | void) {
+  const player = await fetchedPart(loadPlayer);
+  if (!player) {
+    set({ playing: false, count: null, drone: null });
+    return;
+  }
   try {
-    await work(await loadPlayer());
+    await work(player);
   } catch {
     set({ playing: false, count: null, drone: null });
     say({ kind: 'trouble', message: appText.noSoundTheBrowser });

@@ -1,7 +1,7 @@
 import { Download, Upload } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { ahead } from '../app/ahead';
-import { say } from '../app/notices';
+import { fetchedPart } from '../app/serverGone';
 import type { PlanRecord } from '../core';
 import { RestoreProgress } from './RestoreProgress';
 import * as sharedText from '../wording/rooms/shared';
@@ -10,9 +10,8 @@ import * as sharedText from '../wording/rooms/shared';
 const loadBackups = ahead(() => import('../app/backups'));
 
 async function withBackups(work: (backups: Awaited<ReturnType<typeof loadBackups>>) => Promise<void>) {
-  const backups = await loadBackups().catch(() => null);
+  const backups = await fetchedPart(loadBackups);
   if (backups) await work(backups);
-  else say({ kind: 'trouble', message: sharedText.thisPartOfThe });
 }
 
 interface Props {

@@ -1,5 +1,6 @@
 import { useEffect, type ReactNode } from 'react';
 import { fetchAhead } from '../app/ahead';
+import { watchServer } from '../app/serverGone';
 import { StorageWait } from './StorageWait';
 import * as sharedText from '../wording/rooms/shared';
 
@@ -40,6 +41,7 @@ interface Props {
 /** The head of every view: the way to the others, and what the view puts beside it. */
 export function Head({ here, plan, brief, student, children }: Props) {
   useEffect(fetchAhead, []);
+  useEffect(watchServer, []);
   const ofPlan = plan ? `?plan=${plan}` : '';
   const ofStudent = student ? `?student=${student}` : '';
   return (

@@ -31,7 +31,7 @@ export function RestoreProgress() {
       <p className="mt-2">{backupsText.keepThisPageOpen}</p>
       <progress
         aria-label={backupsText.restoringABackup}
-        className="mt-3 h-3 w-full accent-dove"
+        className="progress mt-3 h-3 w-full"
         max={restoring?.of ?? 1}
         value={restoring?.stage === 'writing' ? restoring.done : undefined}
       />

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './shared';
 import { refuseWrites, storm } from '../support/storm';
+import * as sharedText from '../../src/wording/rooms/shared';
 import { act, emptyStudio, openBench, openStudio, saved, setWord } from './bench';
 
 /*
@@ -305,6 +306,24 @@ test.describe(() => {
     await page.keyboard.press('Escape');
     await setWord(page, 'Key', 'G');
     await saved(page);
+    // What is fetched only when it is asked for says why it does nothing, and so does a link.
+    const unreachable = page.getByText(sharedText.thisPartOfThe);
+    const asked = [
+      page.getByRole('button', { name: 'Listen' }),
+      page.getByRole('link', { name: 'Studio' }),
+      page.getByRole('link', { name: 'Dove Path' }),
+    ];
+    for (const control of asked) {
+      await control.click();
+      await expect(unreachable).toBeVisible();
+      await page.getByRole('button', { name: 'Close', exact: true }).click();
+    }
+    // Saving a file of the plan is one of the things of its menu.
+    await act(page, 'Save this plan as', /CSV/);
+    await expect(unreachable).toBeVisible();
+    await context.setOffline(false);
+    await page.getByRole('link', { name: 'Studio' }).click();
+    await expect(page).toHaveURL(/studio/);
   });
 });
 

@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Download, Page } from '@playwright/test';
 import { expect, test } from './shared';
+import * as benchPictureText from '../../src/wording/rooms/benchPicture';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { act, openBench, openStudio, picture, saved, serious, staffFingers } from './bench';
 import { xmlNote, xmlOpening, xmlScore } from '../support/files';
@@ -78,6 +79,17 @@ test('a piece is dropped, its part chosen, as written stands beside ours, and ou
   await expect(written).toHaveAttribute('data-ready', 'true');
   await expect(page.getByRole('button', { name: /^as written/i })).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByRole('button', { name: /^the best plan/i })).toHaveAttribute('aria-pressed', 'false');
+  // A finger put on the way as written is taken there, and says so.
+  await page.getByRole('application').focus();
+  await page.keyboard.press('End');
+  await page.keyboard.press('2');
+  await expect(page.getByText('Changed: bar 4, beat 4.')).toBeVisible();
+  await expect(page.getByText(benchPictureText.keptHere('finger 2'))).toBeVisible();
+  await expect(page.getByRole('button', { name: /^as written/i })).toHaveAttribute('aria-pressed', 'true');
+  const last = async () => (await staffFingers(page, page.getByTestId('staff').first())).at(-1);
+  await expect.poll(last).toBe('2');
+  await page.keyboard.press('Control+z');
+  await expect.poll(last).toBe('1');
   for (const bar of [1, 2]) {
     await written.getByRole('button', { name: `Take ours in bar ${bar}` }).click();
     await expect(written.getByRole('button', { name: `Keep theirs in bar ${bar}` })).toBeVisible();

@@ -16,7 +16,7 @@ export function LastBackup() {
       <label className="flex items-center gap-1">
         {backupsText.remindMe}
         <select
-          className="field min-h-9 text-sm"
+          className="min-h-9 rounded-md border border-rule bg-paper px-2 text-sm text-ink"
           value={made.remindAfter ?? ''}
           onChange={({ target }) => setReminder(REMIND_AFTER.find((after) => String(after) === target.value) ?? null)}
         >

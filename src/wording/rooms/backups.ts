@@ -7,7 +7,7 @@ export const lastBackup = (days: number | null) =>
     : days === 0
       ? 'Last backup today.'
       : `Last backup ${counted(days, 'day')} ago.`;
-export const remindMe = 'Remind me of it';
+export const remindMe = 'Remind me of the next';
 export const remindNever = 'never';
 export const remindAfter = (days: number) => `after ${days} days`;
 export const backupIsDue = (days: number | null) =>
