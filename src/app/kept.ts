@@ -8,8 +8,16 @@ import { planInWorker } from '../work/planner';
  * stands for, once, when this version first opens the studio.
  */
 
+/** The page is left alone first, in ms: of thousands of plans the reading alone takes a second. */
+const IN_PEACE = 5000;
+
+/** Turns every number that is left into its fingering, once the page has stood for a while. */
+export function keepFingeringsLater() {
+  setTimeout(() => void keepFingerings().catch(() => undefined), IN_PEACE);
+}
+
 /** Turns every number that is left into its fingering; what cannot be planned stays as it is. */
-export async function keepFingerings(): Promise<void> {
+async function keepFingerings(): Promise<void> {
   const plans = (await listPlans()).filter(({ choice }) => choice.kind === 'number');
   for (const { id, request, choice } of plans) {
     if (choice.kind !== 'number') continue;

@@ -9,7 +9,7 @@ import { readingTroubleWords } from '../wording/storage';
 import { findingsInWorker, planInWorker, PlannerLost } from '../work/planner';
 import { aimFor } from '../core';
 import { briefAddress } from './brief/address';
-import { keepFingerings } from './kept';
+import { keepFingeringsLater } from './kept';
 import { findPlan, lookAt } from './looking';
 import { recover } from './recovery';
 import * as appText from '../wording/rooms/app';
@@ -61,7 +61,7 @@ async function load(part: Partial<Aim> = {}): Promise<MeaningState> {
   const record = (asked ? await findPlan(asked) : (await listPlans())[0]) ?? (await fromAddress(asked));
   if (!record && asked) return nothing(appText.thePlanInThis);
   if (!record) return nothing(appText.noPlanIsSaved);
-  void keepFingerings().catch(() => undefined);
+  keepFingeringsLater();
   return meaningOf(record, part);
 }
 

@@ -9,7 +9,7 @@ import { ahead } from './ahead';
 import { failedOpening, isStepping, lastOpen, markOpening, session, whileStepping } from './bench';
 import { forStudent, givenTo } from './brief/student';
 import { goOnWithDemo, openDemo } from './demo';
-import { keepFingerings } from './kept';
+import { keepFingeringsLater } from './kept';
 import { lookAt, lookedAt } from './looking';
 import { practiceAddress } from './practice/address';
 import { say } from './notices';
@@ -47,7 +47,7 @@ export async function start() {
     const open = async () => openAsked(asked.get('plan') ?? (demo && !hash ? await exampleToOpen() : null), hash);
     if (get().ready) sayAnswered(open);
     else await open();
-    void keepFingerings().catch(() => undefined);
+    keepFingeringsLater();
   } catch (error) {
     set({ save: 'failed' });
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });

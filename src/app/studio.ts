@@ -11,7 +11,7 @@ import { remindOfBackup } from './backupsMade';
 import { forStudent, givenTo } from './brief/student';
 import { goOnWithDemo, openDemo } from './demo';
 import { begin, edit, isBegun, keepBegun, newest, onStep, settled } from './editing';
-import { keepFingerings } from './kept';
+import { keepFingeringsLater } from './kept';
 import { say } from './notices';
 import { recover } from './recovery';
 import { ARCHIVED, tagsFrom } from './tags';
@@ -50,7 +50,7 @@ export async function open(asked: URLSearchParams) {
     if (asked.has('new')) addStudent();
     if (student && !(await getStudent(student))) say({ kind: 'trouble', message: appText.theStudentInThis });
     if (!asked.has('demo')) remindOfBackup(Date.now(), async () => (await import('./backups')).saveBackup());
-    void keepFingerings().catch(() => undefined);
+    keepFingeringsLater();
   } catch (error) {
     say({ kind: 'trouble', message: readingTroubleWords(storageFault(error)) });
   }

@@ -1,4 +1,4 @@
-import type { BrowserContext, Page } from '@playwright/test';
+import type { BrowserContext, Locator, Page } from '@playwright/test';
 import { expect, test } from './shared';
 import { openBench, openStudio, saved, setWord, studentsOf } from './bench';
 import { refuseWrites } from '../support/storm';
@@ -146,3 +146,66 @@ test('what fails on a full disk is gathered, and “Try again” writes all of i
   await page.getByRole('button', { name: /^Wren/ }).click();
   await expect(page.getByLabel('To remember')).toHaveValue('Bring the mute');
 });
+
+/** Answers a card, rightly or not. */
+async function answered(page: Page, card: Locator) {
+  const kind = (await card.getAttribute('data-kind')) ?? '';
+  if (kind === 'place' || kind === 'elsewhere') {
+    await card.getByTestId('field').getByRole('button').first().press('ArrowRight');
+    await page.keyboard.press('Enter');
+  } else if (await card.getByRole('textbox').count()) {
+    await card.getByRole('textbox').fill('F#');
+    await page.keyboard.press('Enter');
+  } else await page.keyboard.press('1');
+  await expect(page.getByTestId('verdict')).toContainText(/^(Right\.|No, not)/);
+}
+
+test(
+  'repetitions and answers on a full disk wait, and are all there after “Try again”',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    await openStudio(page, '/studio?demo');
+    const { student, plan } = await studentsOf(page, 'Wren');
+    const noRoom = page.getByText('the browser has no room left');
+    await page.goto(`/practice?plan=${plan}`);
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const rows = (table: string) =>
+      page.evaluate(
+        (name) =>
+          new Promise<number>((done) => {
+            const opening = indexedDB.open('dove-path');
+            opening.onsuccess = () => {
+              const all = opening.result.transaction(name).objectStore(name).count();
+              all.onsuccess = () => (opening.result.close(), done(all.result));
+            };
+          }),
+        table,
+      );
+    const [repetitions, answers] = [await rows('repetitions'), await rows('answers')];
+    await refuseWrites(page, true);
+    for (let at = 0; at < 2; at++) {
+      await expect(page.getByRole('button', { name: 'play', exact: true })).toBeEnabled();
+      for (let press = 0; press < 3; press++) {
+        await page.keyboard.press('PageDown');
+        await page.waitForTimeout(300);
+      }
+    }
+    await expect(page.getByText('2 changes wait')).toBeVisible();
+    await refuseWrites(page, false);
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(noRoom).toHaveCount(0);
+    await expect.poll(() => rows('repetitions')).toBe(repetitions + 2);
+    await page.goto(`/cards?student=${student}`);
+  await page.getByRole('button', { name: 'Make cards', exact: true }).click();
+    await page.getByRole('button', { name: 'Begin' }).click();
+    const card = page.getByTestId('card');
+    await expect(card).toBeVisible();
+    await refuseWrites(page, true);
+    await answered(page, card);
+    await expect(noRoom).toBeVisible();
+    await refuseWrites(page, false);
+    await page.getByRole('button', { name: 'Try again' }).click();
+    await expect(noRoom).toHaveCount(0);
+    await expect.poll(() => rows('answers')).toBe(answers + 1);
+  },
+);

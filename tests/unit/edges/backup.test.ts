@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import { backupText, readBackup, readWhole } from '../../../src/store/backup';
-import { db } from '../../../src/store/db';
+import { db, storageFault } from '../../../src/store/db';
 import { demoStudio } from '../../../src/store/demoStudio';
 import type { Lists } from '../../../src/store/tableFiles';
 import { joinLists } from '../../../src/store/join';
@@ -306,4 +306,23 @@ test('a restore that is cancelled at any step leaves everything as it was', asyn
   steps = 0;
   await joinLists(lists, { kind: 'backup', damaged }, count);
   assert.ok(steps >= 8);
+});
+
+test('a restore for which there is no room leaves everything as it was, and says so', async () => {
+  await fullStudio();
+  const text = backupText(await readWhole(), new Date(0));
+  await db.delete();
+  await db.open();
+  const before = await everyRow();
+  const full = () => {
+    throw Object.assign(new Error('no room'), { name: 'QuotaExceededError' });
+  };
+  db.lessons.hook('creating', full);
+  const error: unknown = await restoredText(text).then(
+    () => null,
+    (reason: unknown) => reason,
+  );
+  db.lessons.hook('creating').unsubscribe(full);
+  assert.equal(storageFault(error), 'full');
+  assert.deepEqual(await everyRow(), before);
 });
