@@ -196,7 +196,7 @@ test(
     await expect(noRoom).toHaveCount(0);
     await expect.poll(() => rows('repetitions')).toBe(repetitions + 2);
     await page.goto(`/cards?student=${student}`);
-  await page.getByRole('button', { name: 'Make cards', exact: true }).click();
+    await page.getByRole('button', { name: 'Make cards', exact: true }).click();
     await page.getByRole('button', { name: 'Begin' }).click();
     const card = page.getByTestId('card');
     await expect(card).toBeVisible();

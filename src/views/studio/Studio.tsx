@@ -18,7 +18,7 @@ import { EmptyStudio, RemoveExample } from './EmptyStudio';
 import { DamagedList } from './Damaged';
 import { LastBackup } from './LastBackup';
 import { PlanList } from './PlanList';
-import { found } from './search';
+import { found, searchSoon } from './search';
 import { leave, redo, undo } from '../../app/editing';
 import { addStudent, forgetFresh, lookFor, open, showStudent, useStudio } from '../../app/studio';
 import { StudentSheet } from './StudentSheet';
@@ -42,6 +42,7 @@ function Studio() {
   usePageKeys(KEYS);
   const rows = kept.kind === 'there' ? kept.rows : NOTHING;
   const { students, plans } = rows;
+  useEffect(() => searchSoon(students, plans), [students, plans]);
   const hits = found(search, students, plans);
   const written = students.find(({ id }) => id === studentId);
   const student = written ?? (fresh && fresh.id === studentId ? fresh : undefined);

@@ -27,6 +27,24 @@ const known = new WeakMap<
   { readonly owner: StudentRecord | undefined; readonly words: readonly string[] }
 >();
 
+/** Plans whose words are worked out between two things that the page does. */
+const AT_ONCE = 100;
+/** Ms between them. */
+const PAUSE = 30;
+
+/** Works out the words of all plans while nothing is searched yet. @returns ends it */
+export function searchSoon(students: readonly StudentRecord[], plans: readonly PlanRecord[]): () => void {
+  const byId = new Map(students.map((student) => [student.id, student]));
+  let timer: ReturnType<typeof setTimeout>;
+  const go = (from: number) => {
+    for (const plan of plans.slice(from, from + AT_ONCE)) wordsOfPlan(plan, byId.get(plan.studentId ?? ''));
+    if (from + AT_ONCE < plans.length) timer = setTimeout(() => go(from + AT_ONCE), PAUSE);
+  };
+  // A small studio is searched at once as it is.
+  if (plans.length > AT_ONCE) timer = setTimeout(() => go(0), 20 * PAUSE);
+  return () => clearTimeout(timer);
+}
+
 function wordsOfPlan(plan: PlanRecord, owner: StudentRecord | undefined): readonly string[] {
   const before = known.get(plan);
   if (before && before.owner === owner) return before.words;
