@@ -2,6 +2,7 @@ import {
   CHROMATIC,
   EXTENSIONS,
   FOURTH_FINGER,
+  HARMONICS,
   instrumentRecord,
   OPEN_STRINGS,
   resolveSetup,
@@ -51,7 +52,7 @@ export function positionChoices(instrument: InstrumentName): WordChoice[] {
 
 /** What a teacher can wish of the fingers, in words; the first choice is what holds where nothing is wished. */
 interface Wish {
-  readonly rule: 'openStrings' | 'fourthFinger' | 'extensions' | 'chromatic';
+  readonly rule: 'openStrings' | 'fourthFinger' | 'extensions' | 'harmonics' | 'chromatic';
   readonly label: string;
   readonly choices: readonly WordChoice[];
 }
@@ -83,6 +84,11 @@ const WISHES: readonly Wish[] = [
     free: 'extensions welcome',
     avoid: 'extensions only when needed',
     never: 'no extensions',
+  }),
+  wish('harmonics', 'Harmonics', HARMONICS, {
+    free: 'harmonics where they help',
+    last: 'a natural harmonic on the last note',
+    never: 'no harmonics',
   }),
   wish('chromatic', 'Chromatic lines', CHROMATIC, {
     slide: 'fingers sliding by semitones',
@@ -130,13 +136,21 @@ export function demandWords(
     string,
     position,
     shift,
-  }: { readonly shift?: true; readonly finger?: Finger; readonly string?: string; readonly position?: PositionNumber },
+    harmonic,
+  }: {
+    readonly harmonic?: true;
+    readonly shift?: true;
+    readonly finger?: Finger;
+    readonly string?: string;
+    readonly position?: PositionNumber;
+  },
   instrument: InstrumentName,
 ): string {
   const parts = [
     ...(finger === undefined ? [] : [fingerName(finger)]),
     ...(string === undefined ? [] : [`the ${stringWords(string)}`]),
     ...(position === undefined ? [] : [positionWords(position, instrument)]),
+    ...(harmonic ? ['a natural harmonic'] : []),
     ...(shift ? ['a shift to here'] : []),
   ];
   return parts.join(', ');

@@ -89,6 +89,7 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
     ({ name, strings }) => `There is no string "${text(name)}" here; the strings are ${list(strings).join(', ')}.`,
   ],
   ['positions-swapped', ({ from, to }) => `Positions run upwards: ${text(from)} is above ${text(to)}; swap them.`],
+  ['little-finger-at-odds', () => 'The little finger is both preferred and not to be used; take out one of the two.'],
   ['on-a-rest', ({ at }) => `Event ${text(at)} is a rest; this needs a note.`],
   ['no-event', ({ at, last }) => `There is no event ${text(at)}; the material has events 0 to ${text(last)}.`],
 ]);

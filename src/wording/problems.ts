@@ -1,5 +1,5 @@
 import { resolveSetup, type Instead, type PlanRequest, type Problem } from '../core';
-import { counted, listed } from './grammar';
+import { counted, listed, ordinal } from './grammar';
 import { instrumentWords } from './instruments';
 import { noteWords } from './notes';
 import { barWords, positionName, stringWords } from './places';
@@ -82,6 +82,10 @@ function changeWords(change: Change, { instrument, place }: Speech): string {
       return 'allow the little finger to shift';
     case 'allow-extension':
       return `allow an extension at ${barWords(place(change.at))}`;
+    case 'allow-harmonic':
+      return `allow a harmonic at ${barWords(place(change.at))}`;
+    case 'allow-fingers':
+      return `allow the ${listed(change.fingers.map((finger) => `${ordinal(finger)} finger`))} at ${barWords(place(change.at))}`;
     case 'allow-positions': {
       const names = [...new Set(change.places.map(({ position }) => positionName(position, instrument)))];
       return `allow ${listed(names)} position from ${barWords(place(change.at))}`;

@@ -1,5 +1,5 @@
 import { positionsOf, resolveSetup, type PlanRequest, type PositionNumber, type Rules } from '../core';
-import { counted, countWords } from './grammar';
+import { counted, countWords, ordinal } from './grammar';
 import { positionWords } from './places';
 
 /*
@@ -24,6 +24,7 @@ const MOST_VISITS = 2;
 export function wishesToAdd(request: PlanRequest): Wish[] {
   const { rules = {}, material } = request;
   const { visit = [], mostShifts, sameBack } = rules;
+  const spared = rules.fingers?.never ?? [];
   const withRules = (part: Rules) => ({ ...request, rules: { ...rules, ...part } });
   const positions = positionsOf(resolveSetup(request), request.school).filter(
     (position) => position === 'thumb' || (position > 1 && position <= TAUGHT_TO && Number.isInteger(position)),
@@ -43,6 +44,12 @@ export function wishesToAdd(request: PlanRequest): Wish[] {
       words: shiftsWords(most),
       request: withRules({ mostShifts: most }),
     })),
+    ...SPARED.filter((finger) => !spared.includes(finger)).map((finger) => ({
+      id: `spare-${finger}`,
+      group: 'Fingers',
+      words: sparedWords(finger),
+      request: withRules({ fingers: { never: [...spared, finger] } }),
+    })),
     ...('direction' in material && material.direction === 'updown' && !sameBack
       ? [{ id: 'same-back', group: 'Fingers', words: SAME_BACK, request: withRules({ sameBack: true }) }]
       : []),
@@ -58,7 +65,7 @@ export function wishesToAdd(request: PlanRequest): Wish[] {
 /** The wishes made, each with the request without it. */
 export function wishesMade(request: PlanRequest): Wish[] {
   const { material } = request;
-  const { visit = [], mostShifts, sameBack } = request.rules ?? {};
+  const { visit = [], mostShifts, sameBack, fingers } = request.rules ?? {};
   const without = (part: Rules) => ({ ...request, rules: { ...request.rules, ...part } });
   const perBow = 'direction' in material ? material.notesPerBow : undefined;
   return [
@@ -81,6 +88,15 @@ export function wishesMade(request: PlanRequest): Wish[] {
             request: without({ mostShifts: undefined }),
           },
         ]),
+    ...(fingers?.never ?? []).map((finger) => {
+      const others = (fingers?.never ?? []).filter((other) => other !== finger);
+      return {
+        id: `spare-${finger}`,
+        group: 'Fingers',
+        words: sparedWords(finger),
+        request: without({ fingers: others.length > 0 ? { never: others } : undefined }),
+      };
+    }),
     ...(sameBack
       ? [{ id: 'same-back', group: 'Fingers', words: SAME_BACK, request: without({ sameBack: undefined }) }]
       : []),
@@ -100,6 +116,11 @@ function onBows(request: PlanRequest, notesPerBow: number | undefined): PlanRequ
 export function perBowWords(count: number): string {
   return count === 1 ? 'a bow to each note' : `${countWords(count)} notes to a bow`;
 }
+
+/** Fingers that a lesson may do without; the little finger has words of its own. */
+const SPARED = [2, 3] as const;
+
+const sparedWords = (finger: number) => `without the ${ordinal(finger)} finger`;
 
 const SAME_BACK = 'the same fingers back down';
 

@@ -189,6 +189,7 @@ function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest 
       ),
     );
   const tempo = valueOf(pieces, 'tempo');
+  const spared = pieces.flatMap((piece) => (piece.slot === 'spared' ? [piece.value] : []));
   return {
     ...request,
     style: valueOf(pieces, 'style') ?? request.style,
@@ -202,6 +203,8 @@ function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest 
       openStrings: valueOf(pieces, 'openStrings') ?? rules.openStrings,
       fourthFinger: valueOf(pieces, 'fourthFinger') ?? rules.fourthFinger,
       extensions: valueOf(pieces, 'extensions') ?? rules.extensions,
+      harmonics: valueOf(pieces, 'harmonics') ?? rules.harmonics,
+      fingers: spared.length > 0 ? { never: spared } : rules.fingers,
     },
   };
 }

@@ -1,5 +1,14 @@
 import type { Setup } from '../instrument/setup';
-import { makeHold, makeStop, NO_FRAME, type DemandedPitch, type HandModel, type Hold, type Stop } from './hold';
+import {
+  HARMONIC_UNSTEADY,
+  makeHold,
+  makeStop,
+  NO_FRAME,
+  type DemandedPitch,
+  type HandModel,
+  type Hold,
+  type Stop,
+} from './hold';
 import { alongString, THUMB } from './finger';
 import { reachShare } from './reach';
 import type { HandProfile } from '../instrument/record';
@@ -45,8 +54,22 @@ function together(perVoice: readonly (readonly Hold[])[], shared: boolean): Hold
     );
     if (!shared) partial = distinct(partial.map(pinned));
   }
-  return distinct(partial.map(pinned).map(shared ? (hold) => hold : firstAtHome));
+  const grips = distinct(partial.map(pinned).map(shared ? (hold) => hold : firstAtHome));
+  return shared ? grips : [...grips, ...grips.flatMap((hold) => pressed(hold) ?? [])];
 }
+
+/** A grip whose little finger only touches its string, with the finger pressed down instead; null of any other. */
+function pressed(hold: Hold): Hold | null {
+  if (!hold.stops.some(({ harmonic }) => harmonic)) return null;
+  const stops = hold.stops.map((stop) => ({ ...stop, harmonic: false }));
+  return makeHold(hold.position, stops, hold.frame, {
+    ...hold,
+    extended: LITTLE_FINGER,
+    unsteady: hold.unsteady - HARMONIC_UNSTEADY,
+  });
+}
+
+const LITTLE_FINGER = 4;
 
 /** A fingered octave by 1 and 3 lies where its first finger is at home and the third reaches: 2 and 4 take the next one in the same position. */
 function firstAtHome(hold: Hold): Hold {

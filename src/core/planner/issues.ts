@@ -46,6 +46,8 @@ function ruleIssues(request: PlanRequest, rules: Rules): Issue[] {
       code: 'positions-swapped',
       data: { from: positions.from, to: positions.to },
     });
+  if (rules.fingers?.never.includes(4) && rules.fourthFinger === 'prefer')
+    issues.push({ path: '/rules/fingers', code: 'little-finger-at-odds' });
   if (locks.length + never.length === 0) return issues;
   const { events } = buildMusic(request.material);
   const checkPlace = (path: string, place: { readonly at: number; readonly string?: string }) => {

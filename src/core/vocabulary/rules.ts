@@ -8,6 +8,9 @@ export type Style = (typeof STYLES)[number];
 export const OPEN_STRINGS = ['free', 'prefer', 'avoid', 'never'] as const;
 export const FOURTH_FINGER = ['free', 'prefer', 'no-shift', 'avoid', 'never'] as const;
 export const EXTENSIONS = ['free', 'avoid', 'never'] as const;
+export const HARMONICS = ['free', 'last', 'never'] as const;
+/** Fingers that a plan can be asked to do without. */
+export const SPARED_FINGERS = [2, 3, 4] as const;
 export const CHROMATIC = ['slide', 'finger-per-semitone'] as const;
 /** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */
 export const EXPLAIN = ['shifts', 'all', 'nothing'] as const;

@@ -67,6 +67,8 @@ export interface Weights {
   readonly ringing: number;
   /** Octaves that change their fingers in the middle of a run. */
   readonly octaveFrame: number;
+  /** Fingered octaves with the same pair of fingers twice running on the same strings. */
+  readonly octaveAgain: number;
   /** The playing finger slid a semitone without the hand moving. */
   readonly displace: number;
   /** Times the above by finger: the ring finger is tied to its neighbours and slides least cleanly but for the little one. */

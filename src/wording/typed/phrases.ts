@@ -31,7 +31,10 @@ export type Piece =
   | { readonly slot: 'strings'; readonly value: readonly string[] }
   | { readonly slot: 'openStrings'; readonly value: NonNullable<Rules['openStrings']> }
   | { readonly slot: 'fourthFinger'; readonly value: NonNullable<Rules['fourthFinger']> }
-  | { readonly slot: 'extensions'; readonly value: NonNullable<Rules['extensions']> };
+  | { readonly slot: 'extensions'; readonly value: NonNullable<Rules['extensions']> }
+  | { readonly slot: 'harmonics'; readonly value: NonNullable<Rules['harmonics']> }
+  /** A finger to do without. */
+  | { readonly slot: 'spared'; readonly value: 2 | 3 };
 
 export type Slot = Piece['slot'];
 
@@ -108,6 +111,9 @@ export const PHRASES: readonly Phrase[] = [
   fixed('(?:no|without|never)(?: the)? (?:4th finger|little finger|pinky)', { slot: 'fourthFinger', value: 'never' }),
   fixed('avoid(?: the)? (?:4th finger|little finger|pinky)', { slot: 'fourthFinger', value: 'avoid' }),
   fixed('(?:with |prefer |use )(?:the )?(?:4th finger|little finger|pinky)', { slot: 'fourthFinger', value: 'prefer' }),
+  fixed('(?:(?:natural )?harmonics? )(?:on|at) (?:the )?(?:last|top|highest)(?: note)?', { slot: 'harmonics', value: 'last' }),
+  fixed('(?:no|without|never) harmonics?', { slot: 'harmonics', value: 'never' }),
+  phrase('(?:no|without|never)(?: the)? (2nd|3rd) finger', (m) => ({ slot: 'spared', value: m[1] === '2nd' ? 2 : 3 })),
   fixed('(?:no|without|never) extensions?', { slot: 'extensions', value: 'never' }),
   fixed('(?:avoid|few|fewer) extensions?', { slot: 'extensions', value: 'avoid' }),
   phrase(`(?:(?:only|just) )?(?:on )?(?:the )?${KEY} (?:and|to) (?:the )?${KEY} strings(?: only)?`, (m) => ({ slot: 'strings', value: [keyName(m[1]), keyName(m[2])] })),

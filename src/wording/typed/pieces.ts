@@ -16,7 +16,7 @@ export interface Pieces {
 }
 
 /** Slots that can be filled more than once. */
-const MANY: ReadonlySet<Slot> = new Set(['visit']);
+const MANY: ReadonlySet<Slot> = new Set(['visit', 'spared']);
 
 /** What separates phrases that were found from each other, so that no phrase is found across them. */
 const TAKEN = ' | ';

@@ -13,7 +13,7 @@ const DIGITS: Readonly<Record<string, string>> = {
 const WORDS = `
   violin viola cello violoncello bass double contrabass fiddle vln vla vc
   scale scales arpeggio arpeggios arp broken chord chords thirds fourths sixths tenths octave octaves oct fingered threes triplets
-  major minor maj min harmonic melodic natural chromatic dorian phrygian lydian mixolydian aeolian locrian ionian whole tone pentatonic
+  major minor maj min harmonic harmonics last note melodic natural chromatic dorian phrygian lydian mixolydian aeolian locrian ionian whole tone pentatonic
   dominant diminished augmented half dim dom aug flat sharp
   up down ascending descending going coming rising upwards downwards both ways there back updown
   position positions pos thumb any only shift shifts shifting visit visits

@@ -2,6 +2,7 @@ import { chordWords, kindWords, scaleWords } from '../material';
 import { instrumentWords } from '../instruments';
 import { printed } from '../notes';
 import { positionRuleWords, positionWords } from '../places';
+import { ordinal } from '../grammar';
 import type { Piece } from './phrases';
 
 /** What one piece of a typed brief asks for, as a question names it. */
@@ -43,6 +44,10 @@ export function pieceWords(piece: Piece): string {
       return `little finger: ${piece.value}`;
     case 'extensions':
       return `extensions: ${piece.value}`;
+    case 'harmonics':
+      return piece.value === 'last' ? 'a natural harmonic on the last note' : 'no harmonics';
+    case 'spared':
+      return `without the ${ordinal(piece.value)} finger`;
     default:
       return piece.value;
   }

@@ -150,6 +150,11 @@ test('octaves keep their frame; fingered ones are meant to change', () => {
   });
   assert.equal(terms.octaveTerm(weights, octave('1,4'), octave('1,4')), 0);
   assert.equal(terms.octaveTerm(weights, octave('1,4'), octave('0,3')), weights.octaveFrame);
+  const fingered = (fingers: string) => ({ ...octave(fingers), octave: 'fingered' as const });
+  assert.equal(terms.octaveTerm(weights, fingered('1,3'), fingered('1,3')), weights.octaveAgain);
+  assert.equal(terms.octaveTerm(weights, fingered('1,3'), fingered('2,4')), 0);
+  assert.equal(terms.octaveTerm(weights, fingered('1,3'), { ...fingered('1,3'), string: 3 }), 0);
+  assert.equal(terms.octaveTerm(weights, octave('1,4'), fingered('1,3')), 0);
   assert.equal(terms.octaveTerm(weights, octave('1,3', 'fingered'), octave('2,4', 'fingered')), 0);
 });
 

@@ -114,7 +114,8 @@ const SAID = [
   'G', 'eb', 'f#', 'A3', 'major', 'minor', 'harmonic minor', 'dorian', 'chromatic', 'arpeggio', 'in thirds', 'scale',
   'violin', 'viola', 'cello', 'bass', '1/2', 'full size', '15.5 inch', 'two octaves', '4 octaves', 'up', 'up and down',
   'first position', 'up to fifth position', 'thumb', 'no thumb', 'no shifts', 'two shifts', 'going to third position',
-  'on the G string', 'no open strings', 'no little finger', 'no extensions', 'singing', 'at 90', '4 to a bow', 'low',
+  'on the G string', 'no open strings', 'no little finger', 'no extensions', 'singing', 'no harmonics',
+  'harmonic on the last note', 'without the second finger', 'at 90', '4 to a bow', 'low',
   'high', 'Wren', 'Otis', 'small hand', 'four fingers', 'banana', 'scael', '7', 'please', '?!', 'a', 'in', 'octaves',
 ]; // prettier-ignore
 
@@ -159,4 +160,18 @@ test('any text at all is answered', () => {
     }),
     runs(150),
   );
+});
+
+test('harmonics and fingers to do without are understood', () => {
+  const rulesOf = (words: string) => {
+    const reading = read(words);
+    assert.equal(reading.kind, 'understood', words);
+    return reading.kind === 'understood' ? reading.brief.request.rules : undefined;
+  };
+  assert.equal(rulesOf('A major, natural harmonic on the last note')?.harmonics, 'last');
+  assert.equal(rulesOf('harmonic on top')?.harmonics, 'last');
+  assert.equal(rulesOf('no harmonics')?.harmonics, 'never');
+  assert.deepEqual(rulesOf('without the second finger')?.fingers, { never: [2] });
+  assert.deepEqual(rulesOf('without 2nd finger, no third finger')?.fingers, { never: [2, 3] });
+  assert.equal(rulesOf('A harmonic minor')?.harmonics, undefined);
 });

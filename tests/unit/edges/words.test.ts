@@ -103,7 +103,7 @@ test('the brief offers what the instrument has', () => {
 
 test('wishes are worded for what is played, and their values are those of the contract', () => {
   const rules = (one: PlanRequest) => wishesFor(one).map(({ rule }) => rule);
-  assert.deepEqual(rules(request), ['openStrings', 'fourthFinger', 'extensions']);
+  assert.deepEqual(rules(request), ['openStrings', 'fourthFinger', 'extensions', 'harmonics']);
   assert.ok(rules({ ...request, material: { ...material, scale: 'chromatic' } as RunSpec }).includes('chromatic'));
   assert.ok(rules({ ...request, rules: { chromatic: 'slide' } }).includes('chromatic'), 'what is set is shown');
   const chromatic: PlanRequest = { ...request, rules: { chromatic: 'slide' } };

@@ -79,10 +79,10 @@ export function contextFor(request: PlanRequest, written: Music, weights: Weight
 /** Whatever the tables of a request hang on, as one text. The order of the pitches counts: it sets the order of frames, and with it which of two equals is taken. */
 function tagOf(request: PlanRequest, { key }: Music, pitches: readonly string[], weights: Weights): string {
   const { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, tempo, rules } = request;
-  const { positions, strings, openStrings, fourthFinger, extensions } = rules ?? {};
+  const { positions, strings, openStrings, fourthFinger, extensions, fingers, harmonics } = rules ?? {};
   return JSON.stringify([
     [instrument, size, tuning, extensionTo, stringLengthMm, hand, school, tempo],
-    [positions, strings, openStrings, fourthFinger, extensions],
+    [positions, strings, openStrings, fourthFinger, extensions, fingers, harmonics],
     key.fifths,
     pitches,
     weights,

@@ -257,10 +257,15 @@ export function trapTerm(weights: Weights, from: Touch, to: Touch, { haste }: Tr
   return weights.trap * Math.abs(from.semitones - to.semitones) * haste.crossing;
 }
 
-/** Octaves run in one frame; an open string, or another pair of fingers, breaks it, and has its place at an end of the run. */
+/**
+ * Octaves run in one frame; an open string, or another pair of fingers, breaks it, and has its place at an end of the run. Fingered octaves alternate 1-3 and
+ * 2-4: the same pair twice running slides, which is what they are taken to avoid.
+ */
 export function octaveTerm(weights: Weights, from: Touch, to: Touch): number {
-  const run = from.octave === 'framed' && to.octave === 'framed';
-  return run && from.fingers !== to.fingers ? weights.octaveFrame : 0;
+  if (from.octave === null || from.octave !== to.octave) return 0;
+  const alike = from.fingers === to.fingers;
+  if (to.octave === 'framed') return alike ? 0 : weights.octaveFrame;
+  return alike && from.string === to.string ? weights.octaveAgain : 0;
 }
 
 export const NO_STRING = -1;

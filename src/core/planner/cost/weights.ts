@@ -41,6 +41,7 @@ const SECURE: Weights = {
   fourthMissed: 0.6,
   ringing: 0.5,
   octaveFrame: 1.6,
+  octaveAgain: 3,
   displace: 0.35,
   slideOf: [0, 1, 1, 2, 2.5, 1],
   displaceIdle: 0.08,

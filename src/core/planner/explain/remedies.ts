@@ -39,12 +39,14 @@ interface Part {
 
 /** The demands in the order in which a teacher lets go of them, the lightest first; what is said of single notes here and elsewhere. */
 const LIGHTEST_FIRST = [
+  'harmonics',
   'extensions',
   'sameBack',
   'mostShifts',
   'visit',
   'openStrings',
   'fourthFinger',
+  'fingers',
   'here',
   'positions',
   'strings',
@@ -95,6 +97,9 @@ function partsOf({ request }: Context, events: readonly SoundingEvent[], most: n
         return [...single('never', false), ...single('locks', false)];
       case 'visit':
         return (rules.visit?.length ?? 0) > 0 ? [{ name }] : [];
+      case 'fingers':
+        return (rules.fingers?.never.length ?? 0) > 0 ? [{ name }] : [];
+      case 'harmonics':
       case 'openStrings':
       case 'extensions':
         return rules[name] === 'never' ? [{ name }] : [];
@@ -212,7 +217,7 @@ function planNear(context: Context, freed: Context, parts: readonly Part[], budg
 
 /** What a demand on how notes are held forbids. */
 function shunnedBy({ request, model, setup }: Context, { name }: Part): ((candidate: Candidate) => boolean) | null {
-  const { positions, strings } = request.rules ?? {};
+  const { positions, strings, fingers } = request.rules ?? {};
   switch (name) {
     case 'positions':
       return ({ hold }) => !positionAllowed(positions, model.label(hold.position));
@@ -224,6 +229,10 @@ function shunnedBy({ request, model, setup }: Context, { name }: Part): ((candid
       return ({ hold }) => hold.stops.some(({ finger }) => finger === 4);
     case 'extensions':
       return ({ hold }) => hold.extended > 0;
+    case 'harmonics':
+      return ({ hold }) => hold.stops.some(({ harmonic }) => harmonic);
+    case 'fingers':
+      return ({ hold }) => hold.stops.some(({ finger }) => fingers?.never.some((spared) => spared === finger));
     default:
       return null;
   }
@@ -246,6 +255,16 @@ function pieceOf(context: Context, part: Part, { trellis, path }: Near): Remedy 
         : { changes: [{ kind: 'allow-little-shifts' }], relax: { fourthFinger: 'avoid' } };
     case 'extensions':
       return { changes: [{ kind: 'allow-extension', at }], relax: { extensions: 'avoid' } };
+    case 'harmonics':
+      return { changes: [{ kind: 'allow-harmonic', at }], relax: { harmonics: 'free' } };
+    case 'fingers': {
+      const spared = rules.fingers?.never ?? [];
+      const used = new Set<number>(taken.flatMap(({ hold }) => hold.stops.map(({ finger }) => finger)));
+      return {
+        changes: [{ kind: 'allow-fingers', fingers: spared.filter((finger) => used.has(finger)), at }],
+        relax: { fingers: { never: spared.filter((finger) => !used.has(finger)) } },
+      };
+    }
     case 'positions': {
       const used = [...new Set(taken.flatMap((one) => (is?.(one) ? [one.hold.position] : [])))];
       const places = used.sort((a, b) => a - b).map((position) => placeOf(model, position));

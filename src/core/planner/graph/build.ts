@@ -1,6 +1,6 @@
 import { NO_FRAME } from '../../hand/hold';
 import { midiOf } from '../../pitch/pitch';
-import { candidatesFor, forbidden, locksAt } from './candidates';
+import { isTouchedAtLast, candidatesFor, forbidden, locksAt } from './candidates';
 import { blocksFor } from './blocks';
 import { holdLayer, openingLayer, OWN_LAYERS, type HoldLayer } from './layers';
 import { transitionsOf } from './transitions';
@@ -40,6 +40,7 @@ export function buildTrellis(context: Context): HoldTrellis {
       // After a layer by its number, at the opening by where the hand may begin.
       before ? (ringing ? `>${before.number}` : '') : `^${[...(places ?? [])].join()}`,
       locks.length + never.length > 0 ? event.at : '',
+      isTouchedAtLast(context, event) ? 'touched' : '',
     ].join('|');
     const known = mine ? own : tables.layers;
     let layer = known.get(tag);

@@ -44,7 +44,23 @@ export function candidatesFor(context: Context, event: SoundingEvent, wanted: re
     if (tooWide(widest) && locks.length === 0) continue;
     candidates.push({ hold, widest });
   }
-  return candidates;
+  if (locks.some(({ harmonic }) => harmonic)) return candidates;
+  const suits = isTouchedAtLast(context, event) ? isTouched : (hold: Hold) => !touchesInside(hold);
+  const good = candidates.filter(({ hold }) => suits(hold));
+  return good.length > 0 ? good : candidates;
+}
+
+const isTouched = ({ stops }: Hold) => stops.some(({ harmonic }) => harmonic);
+
+/** True where a finger only touches one string of a double stop: it is taken where a lock asks for it, or where this hand has nothing else. */
+const touchesInside = ({ stops }: Hold) => stops.length > 1 && stops.some(({ harmonic }) => harmonic);
+
+/** True of the note that is to be touched where harmonics are wanted at the last: the turning point, or the last note. */
+export function isTouchedAtLast({ request, sounding }: Context, event: SoundingEvent): boolean {
+  if (request.rules?.harmonics !== 'last') return false;
+  const { material } = request;
+  const turns = 'direction' in material && material.direction === 'updown';
+  return event === sounding[turns ? (sounding.length - 1) >> 1 : sounding.length - 1];
 }
 
 /** True where a hold asks more than this hand's fullest spread. */
@@ -74,8 +90,8 @@ export function forbidden(context: Context, event: SoundingEvent): Forbidding[] 
 
 /** What an event's locks say of how it is held; that the hand moves there says nothing of it. */
 function heldLocks(locks: readonly Lock[]): readonly Lock[] {
-  return locks.filter(
-    ({ finger, string, position }) => finger !== undefined || string !== undefined || position !== undefined,
+  return locks.filter(({ finger, string, position, harmonic }) =>
+    [finger, string, position, harmonic].some((demand) => demand !== undefined),
   );
 }
 

@@ -15,8 +15,11 @@ export function positionAllowed(rule: PositionRule | undefined, position: Positi
 export function holdAllowed(setup: Setup, model: HandModel, rules: Rules, hold: Hold): boolean {
   if (!positionAllowed(rules.positions, model.label(hold.position))) return false;
   if (rules.extensions === 'never' && hold.extended > 0) return false;
+  const spared = rules.fingers?.never ?? [];
   return hold.stops.every(
     (stop) =>
+      !spared.some((finger) => finger === stop.finger) &&
+      (rules.harmonics !== 'never' || !stop.harmonic) &&
       (rules.strings === undefined || rules.strings.includes(setup.strings[stop.string].name)) &&
       (rules.openStrings !== 'never' || stop.finger !== 0) &&
       (rules.fourthFinger !== 'never' || stop.finger !== 4),
@@ -29,6 +32,7 @@ export function lockHeld(setup: Setup, model: HandModel, lock: Lock, hold: Hold)
   return hold.stops.some(
     (stop) =>
       (lock.finger === undefined || stop.finger === slotOf(lock.finger)) &&
+      (lock.harmonic === undefined || stop.harmonic) &&
       (lock.string === undefined || setup.strings[stop.string].name === lock.string),
   );
 }

@@ -5,10 +5,12 @@ import {
   EXPLAIN,
   EXTENSIONS,
   FOURTH_FINGER,
+  HARMONICS,
   LEAST_FACTOR,
   MOST_FACTOR,
   MOST_WAYS,
   OPEN_STRINGS,
+  SPARED_FINGERS,
   STYLES,
   type Preference,
 } from '../rules';
@@ -37,6 +39,8 @@ const HELD = {
   /** The string by its open pitch. */
   string: Type.Optional(Type.String()),
   position: Type.Optional(PositionSchema),
+  /** Touched, where the string has a natural harmonic. */
+  harmonic: Type.Optional(Type.Unsafe<true>({ const: true })),
 };
 
 /** What must be at one event: a way of holding it, and that the hand moves to get there. */
@@ -60,6 +64,10 @@ export const Rules = closed({
   openStrings: Type.Optional(oneOf(OPEN_STRINGS)),
   fourthFinger: Type.Optional(oneOf(FOURTH_FINGER)),
   extensions: Type.Optional(oneOf(EXTENSIONS)),
+  /** Fingers that are not used at all. */
+  fingers: Type.Optional(closed({ never: Type.Array(oneOf(SPARED_FINGERS)) })),
+  /** "last": the last note, or the turning point of up and down, is touched where the string has it. */
+  harmonics: Type.Optional(oneOf(HARMONICS)),
   chromatic: Type.Optional(oneOf(CHROMATIC)),
   locks: Type.Optional(Type.Array(Lock)),
   never: Type.Optional(Type.Array(Forbidding)),

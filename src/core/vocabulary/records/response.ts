@@ -215,9 +215,13 @@ export type Plan = Described<typeof Plan>;
 
 /** One change to the rules, as it is said: what is let in, and from which event on it is needed. */
 export const RuleChange = tagged('kind', [
-  Type.Object({ kind: oneOf(['allow-open-strings', 'allow-little-finger', 'allow-extension']), at: Count }),
+  Type.Object({
+    kind: oneOf(['allow-open-strings', 'allow-little-finger', 'allow-extension', 'allow-harmonic']),
+    at: Count,
+  }),
   Type.Object({ kind: oneOf(['allow-positions']), places: Type.Array(HandPlace, { minItems: 1 }), at: Count }),
   Type.Object({ kind: oneOf(['allow-up-to']), position: PositionSchema, at: Count }),
+  Type.Object({ kind: oneOf(['allow-fingers']), fingers: Type.Array(Type.Integer()), at: Count }),
   Type.Object({ kind: oneOf(['allow-strings']), strings: Type.Array(Type.String()), at: Count }),
   Type.Object({ kind: oneOf(['unlock', 'allow-again']), at: Count }),
   Type.Object({ kind: oneOf(['allow-shifts']), most: Count }),
