@@ -65,6 +65,8 @@ export interface Weights {
   readonly fourthMissed: number;
   /** In a figure that rocks over an open string: that it does not ring, each time. */
   readonly ringing: number;
+  /** Leaving the string or the position inside a second that alternates. */
+  readonly alternation: number;
   /** Octaves that change their fingers in the middle of a run. */
   readonly octaveFrame: number;
   /** Fingered octaves with the same pair of fingers twice running on the same strings. */

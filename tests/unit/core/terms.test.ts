@@ -40,6 +40,7 @@ const calm: terms.Transition = {
   rocks: [terms.NO_STRING, terms.NO_STRING],
   turn: false,
   onBeat: true,
+  alternates: false,
   rest: false,
   noShift: false,
   mustShift: false,
@@ -236,4 +237,13 @@ test('time: fast notes make shifts and crossings dearer, slow ones make colour m
   assert.ok(hasteFor(2).colour > hasteFor(0.5).colour);
   assert.equal(secondsPerBeat(undefined), 1);
   assert.equal(secondsPerBeat({ bpm: 120, beatsPerNote: 0.5 }), 0.25);
+});
+
+test('a second that alternates pays for leaving its string or its position, and only inside the figure', () => {
+  const still = touch(1, 2, 3, 5);
+  const moment = { ...calm, alternates: true };
+  assert.equal(terms.alternationTerm(weights, still, still, moment), 0);
+  assert.equal(terms.alternationTerm(weights, still, { ...still, string: 3 }, moment), weights.alternation);
+  assert.equal(terms.alternationTerm(weights, still, { ...still, position: 4 }, moment), weights.alternation);
+  assert.equal(terms.alternationTerm(weights, still, { ...still, string: 3 }, calm), 0);
 });

@@ -3,6 +3,7 @@ import type { Hold, Stop } from '../../hand/hold';
 import type { Setup } from '../../instrument/setup';
 import type { Candidate, Context } from './context';
 import {
+  alternationTerm,
   againstLineTerm,
   bareShift,
   barTerm,
@@ -173,7 +174,9 @@ export function chargeMove(
 /** What two notes pay for belonging together, whether the hand moves between them or not. */
 function chargeJoined(weights: Weights, from: Touch, to: Touch, transition: Transition, tally?: Tally): number {
   return (
-    add(tally, 'frame', octaveTerm(weights, from, to)) + add(tally, 'open', ringingTerm(weights, from, to, transition))
+    add(tally, 'frame', octaveTerm(weights, from, to)) +
+    add(tally, 'open', ringingTerm(weights, from, to, transition)) +
+    add(tally, 'crossing', alternationTerm(weights, from, to, transition))
   );
 }
 

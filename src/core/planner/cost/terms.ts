@@ -63,6 +63,8 @@ export interface Transition {
   readonly onBeat: boolean;
   /** Of each of the two notes the open string that sounds it, where it comes again with one note between: the figure rocks over that string. Else NO_STRING. */
   readonly rocks: readonly [from: number, to: number];
+  /** True inside a second that alternates: it stays on one string, in one position. */
+  readonly alternates: boolean;
   /** True where a rest parts them. */
   readonly rest: boolean;
   /** True where the teacher wants no shift here. */
@@ -274,6 +276,12 @@ export const NO_STRING = -1;
 export function ringingTerm(weights: Weights, from: Touch, to: Touch, { rocks, haste }: Transition): number {
   const lost = isDamped(rocks[0], from, to) || isDamped(rocks[1], to, from);
   return lost ? weights.ringing * haste.crossing : 0;
+}
+
+/** A second that alternates (a trill, a–b–a–b) is played on one string by a hand that lies still: what leaves either breaks it. */
+export function alternationTerm(weights: Weights, from: Touch, to: Touch, { alternates }: Transition): number {
+  if (!alternates) return 0;
+  return from.string === to.string && from.position === to.position ? 0 : weights.alternation;
 }
 
 function isDamped(string: number, rocking: Touch, other: Touch): boolean {

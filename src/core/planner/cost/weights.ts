@@ -40,6 +40,7 @@ const SECURE: Weights = {
   openMissed: 0.6,
   fourthMissed: 0.6,
   ringing: 0.5,
+  alternation: 1.5,
   octaveFrame: 1.6,
   octaveAgain: 3,
   displace: 0.35,

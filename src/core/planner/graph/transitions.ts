@@ -15,6 +15,7 @@ export function transitionsOf(context: Context): PricedTransition[] {
   const { events } = context.music;
   const { sounding } = context;
   const strings = rockingStrings(context);
+  const alternating = alternatingSeconds(context);
   const onsets: number[] = [];
   events.reduce((onset, event) => (onsets.push(onset), onset + event.beats), 0);
   const top = sounding.map((event) => midiOf(event.pitches[event.pitches.length - 1]));
@@ -29,16 +30,18 @@ export function transitionsOf(context: Context): PricedTransition[] {
     const line = Math.sign(goes);
     const rocks = [strings[t], strings[t + 1]] as const;
     const onBeat = Number.isInteger(onsets[event.at]);
+    const seconds = Math.max(0.01, beats * context.secondsPerBeat);
+    const alternates = alternating[t] && (!context.model.fixedFrames || before.slur === true || seconds < QUICK);
     const rest = hasRest(events, before.at, event.at);
     const noShift = forbidden(context, event).some((one) => 'shift' in one);
     const mustShift = locksAt(context, event).some(({ shift }) => shift);
-    const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}`;
+    const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}${alternates}`;
     let transition = known.get(tag);
     if (!transition) {
-      const haste = hasteFor(Math.max(0.01, beats * context.secondsPerBeat));
+      const haste = hasteFor(seconds);
       transition = priced(
         context,
-        { haste, semitone, line, rocks, turn, onBeat, rest, noShift, mustShift },
+        { haste, semitone, line, rocks, turn, onBeat, alternates, rest, noShift, mustShift },
         known.size,
       );
       known.set(tag, transition);
@@ -47,12 +50,37 @@ export function transitionsOf(context: Context): PricedTransition[] {
   });
 }
 
-/** Of each event the open string that sounds it, where it comes again with another note between; else NO_STRING. */
-function rockingStrings({ sounding, setup }: Context): number[] {
-  const single = sounding.map(({ pitches }) => (pitches.length === 1 ? midiOf(pitches[0]) : NaN));
+/** Semitones of a second at most. */
+const SECOND = 2;
+/** Notes from which a second alternates: fewer are the turning point of a line. */
+const ALTERNATING = 4;
+/** Seconds a note below which hands that lie in frames do not cross to a neighbour and back. */
+const QUICK = 0.3;
+
+const singlePitches = ({ sounding }: Context) =>
+  sounding.map(({ pitches }) => (pitches.length === 1 ? midiOf(pitches[0]) : NaN));
+
+/** Of each two neighbours whether they lie in a second that alternates. */
+function alternatingSeconds(context: Context): boolean[] {
+  const single = singlePitches(context);
+  const inside = single.map(() => false);
+  const isSecond = (t: number) => single[t] !== single[t + 1] && Math.abs(single[t + 1] - single[t]) <= SECOND;
+  for (let from = 0; from + 1 < single.length;) {
+    let to = from;
+    while (isSecond(to) && (to === from || single[to + 1] === single[to - 1])) to++;
+    if (to - from + 1 >= ALTERNATING) inside.fill(true, from, to);
+    from = Math.max(to, from + 1);
+  }
+  return inside;
+}
+
+/** Of each event the open string that sounds it, where it comes again with another note, a leap away, between; else NO_STRING. */
+function rockingStrings(context: Context): number[] {
+  const { sounding, setup } = context;
+  const single = singlePitches(context);
   const rocks = sounding.map(() => NO_STRING);
   for (let t = 2; t < single.length; t++) {
-    if (single[t] !== single[t - 2] || single[t] === single[t - 1]) continue;
+    if (single[t] !== single[t - 2] || Math.abs(single[t] - single[t - 1]) <= SECOND) continue;
     rocks[t] = rocks[t - 2] = setup.strings.findIndex(({ midi }) => midi === single[t]);
   }
   return rocks;
