@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 
 /** Rows that are drawn at first, and more of them each time the end comes near. */
-const STEP = 60;
+const STEP = 24;
 
 /**
  * Draws a long list as far as it is looked at.

@@ -214,6 +214,59 @@ function augmentedSecond({ plan: { steps, shifts }, response }: Planned): string
   return null;
 }
 
+/** A harmonic touched inside a double stop. */
+function touchedInside({ plan: { steps } }: Planned): string | null {
+  const at = steps.findIndex(({ stops }) => stops.length > 1 && stops.some(({ harmonic }) => harmonic));
+  return at < 0 ? null : `note ${at + 1}`;
+}
+
+/** The same pair of fingers twice running on the same strings. */
+function samePair({ plan: { steps } }: Planned): string | null {
+  const pairs = steps.map(({ stops }) => stops.map(({ string, finger }) => string + finger).join());
+  const at = pairs.findIndex((pair, n) => n > 0 && pair === pairs[n - 1]);
+  return at < 0 ? null : `note ${at + 1}`;
+}
+
+/** A figure that goes to and fro and changes its string. */
+function changesString({ plan: { steps } }: Planned): string | null {
+  const at = steps.findIndex(({ stops: [stop] }) => stop.string !== steps[0].stops[0].string);
+  return at < 0 ? null : `note ${at + 1}`;
+}
+
+/** Quick slurred figures between neighbours of a scale, from the lowest string up. */
+function alternating(instrument: InstrumentName): PlanRequest[] {
+  const strings = resolveSetup({ instrument }).strings;
+  const lowest = strings[0].midi + 2;
+  return Array.from({ length: strings[3].midi + 2 - lowest }, (_, at): PlanRequest[] =>
+    [1, 2].map((second) => {
+      const notes = Array.from({ length: 8 }, (_, n) => ({
+        pitches: [nameOf(lowest + at + (n % 2) * second)],
+        beats: 0.25,
+        ...(n % 4 < 3 ? { slur: true as const } : {}),
+      }));
+      return { instrument, tempo: { bpm: 80 }, material: { type: 'notes', key: 'C major', notes } };
+    }),
+  ).flat();
+}
+
+const CHROMATIC = ['C', 'C#', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'G#', 'A', 'Bb', 'B'];
+const nameOf = (midi: number) => `${CHROMATIC[midi % 12]}${Math.floor(midi / 12) - 1}`;
+
+const STOPPED = ['third', 'sixth', 'octave'] as const;
+
+const doubleStops = (instrument: InstrumentName, intervals: readonly DoubleStop[]): PlanRequest[] =>
+  intervals.flatMap((interval) =>
+    KEYS.map((key): PlanRequest => {
+      const tonic = lowestTonic(instrument, key);
+      return {
+        instrument,
+        material: { type: 'double-stops', interval, tonic, scale: 'major', octaves: 1, direction: 'up' },
+      };
+    }),
+  );
+
+type DoubleStop = Extract<MaterialSpec, { type: 'double-stops' }>['interval'];
+
 /** The highest position of a plan; half position and a low first finger are one hand. */
 const highest = ({ plan: { steps } }: Planned) => Math.max(1, ...steps.filter((step) => !isOpen(step)).map(order));
 const crossings = (one: Planned) =>
@@ -292,6 +345,24 @@ export function craftKinds(): Kind[] {
         ceiling: 0.05,
         cases: letters ? scales(kind, [1, 2], ['updown'], ['harmonic-minor']) : [],
         find: augmentedSecond,
+      },
+      {
+        name: name('quick alternating second over two strings'),
+        ceiling: 0,
+        cases: alternating(kind),
+        find: changesString,
+      },
+      {
+        name: name('harmonic inside a double stop'),
+        ceiling: 0,
+        cases: bass ? [] : doubleStops(kind, STOPPED),
+        find: touchedInside,
+      },
+      {
+        name: name('fingered octaves slide'),
+        ceiling: 0,
+        cases: letters ? doubleStops(kind, ['fingered-octave']) : [],
+        find: samePair,
       },
       {
         name: name('early above secure'),
