@@ -4,6 +4,7 @@ import {
   parsePitch,
   plan,
   resolveSetup,
+  type DoubleStopInterval,
   type InstrumentName,
   type MaterialSpec,
   type Pitch,
@@ -252,9 +253,7 @@ function alternating(instrument: InstrumentName): PlanRequest[] {
 const CHROMATIC = ['C', 'C#', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'G#', 'A', 'Bb', 'B'];
 const nameOf = (midi: number) => `${CHROMATIC[midi % 12]}${Math.floor(midi / 12) - 1}`;
 
-const STOPPED = ['third', 'sixth', 'octave'] as const;
-
-const doubleStops = (instrument: InstrumentName, intervals: readonly DoubleStop[]): PlanRequest[] =>
+const doubleStops = (instrument: InstrumentName, intervals: readonly DoubleStopInterval[]): PlanRequest[] =>
   intervals.flatMap((interval) =>
     KEYS.map((key): PlanRequest => {
       const tonic = lowestTonic(instrument, key);
@@ -264,8 +263,6 @@ const doubleStops = (instrument: InstrumentName, intervals: readonly DoubleStop[
       };
     }),
   );
-
-type DoubleStop = Extract<MaterialSpec, { type: 'double-stops' }>['interval'];
 
 /** The highest position of a plan; half position and a low first finger are one hand. */
 const highest = ({ plan: { steps } }: Planned) => Math.max(1, ...steps.filter((step) => !isOpen(step)).map(order));
@@ -355,7 +352,7 @@ export function craftKinds(): Kind[] {
       {
         name: name('harmonic inside a double stop'),
         ceiling: 0,
-        cases: bass ? [] : doubleStops(kind, STOPPED),
+        cases: bass ? [] : doubleStops(kind, ['third', 'sixth', 'octave']),
         find: touchedInside,
       },
       {

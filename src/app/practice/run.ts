@@ -29,6 +29,7 @@ import type { Meaning } from '../meaning';
 import { faultIn, tellFailed } from '../failures';
 import { say } from '../notices';
 import { save } from '../writes';
+import { keepAwake } from './awake';
 import { dayOf } from './calendar';
 import { edit } from '../editing';
 import { excerptOn, passageOf, placesOf } from './playedPassage';
@@ -57,11 +58,7 @@ export interface Run {
   readonly pause: Pause | null;
 }
 
-interface PracticeState {
-  readonly run: Run | null;
-}
-
-export const usePractice = create<PracticeState>(() => ({ run: null }));
+export const usePractice = create<{ readonly run: Run | null }>(() => ({ run: null }));
 const { getState, setState } = usePractice;
 
 function put(part: Partial<Run>) {
@@ -301,8 +298,7 @@ async function record(repetition: Repetition, judged: readonly Judged[], now: nu
   const { run } = getState();
   if (!run || keeping) return;
   keeping = true;
-  const { session, steps } = run;
-  const { task } = session;
+  const { session } = run;
   const minutes = minutesSince(now);
   const next = {
     ...session,
@@ -311,16 +307,34 @@ async function record(repetition: Repetition, judged: readonly Judged[], now: nu
     changedAt: Math.max(now, session.changedAt + 1),
   };
   const late = new Promise<null>((done) => setTimeout(() => done(null), PATIENCE));
-  // Another page may have written some of the same session.
-  const all = (await Promise.race([keep(repetition, session, minutes), late])) ?? judged;
+  const kept = keep(repetition, session, minutes);
+  const all = await Promise.race([kept, late]);
   keeping = false;
-  const heards = all.map(({ heard }) => heard);
-  const climb = climbOf(heards, rulesOf(task, steps.length));
-  const pause = pauseFor(heards, next.minutes);
+  put({ session: next });
+  standAt(all ?? judged);
+  if (!all) void kept.then((found) => found && standLater(session.id, repetition, found));
+}
+
+/** Shows where the session stands by its repetitions. */
+function standAt(judged: readonly Judged[]) {
+  const { run } = getState();
+  if (!run) return;
+  const { session, steps } = run;
+  const heards = judged.map(({ heard }) => heard);
+  const climb = climbOf(heards, rulesOf(session.task, steps.length));
+  const pause = pauseFor(heards, session.minutes);
+  const cursor = session.task.target ?? steps[climb.step].from;
   const phase = climb.done ? 'done' : 'ready';
-  const cursor = task.target ?? steps[climb.step].from;
-  put({ session: next, judged: all, climb, phase, off: null, cursor, pause: pause === waved ? null : pause });
+  put({ judged, climb, phase, off: null, cursor, pause: pause === waved ? null : pause });
   if (climb.done) void keepAwake(false);
+}
+
+/** The storage has answered after all: what another page wrote of the session counts too, unless something was judged here meanwhile. */
+function standLater(sessionId: string, last: Repetition, judged: readonly Judged[]) {
+  const { run } = getState();
+  if (run?.session.id !== sessionId || run.phase !== 'ready' || keeping) return;
+  const isLatest = last.kind === 'taken-back' || run.judged.at(-1)?.id === last.id;
+  if (isLatest && judged.length > run.judged.length) standAt(judged);
 }
 
 /** @returns what stands of the session; null where it could not be written */
@@ -332,22 +346,22 @@ async function keep(
   // Repetitions are counted in their order: one that failed goes before.
   const fault = faultIn(session.id);
   if (fault === undefined) return writeDown(repetition, session, minutes);
-  failed(fault, repetition, session, minutes);
+  tellFailed(repetition.id, fault, again(repetition, session, minutes), session.id);
   return null;
 }
+
+const again =
+  (...write: Parameters<typeof writeDown>) =>
+  async () =>
+    (await writeDown(...write)) !== null;
 
 async function writeDown(repetition: Repetition, session: SessionRecord, minutes: number) {
   try {
     return await addRepetition(repetition, session, minutes);
   } catch (error) {
-    failed(error, repetition, session, minutes);
+    tellFailed(repetition.id, error, again(repetition, session, minutes), session.id);
     return null;
   }
-}
-
-function failed(error: unknown, repetition: Repetition, session: SessionRecord, minutes: number) {
-  const again = async () => (await writeDown(repetition, session, minutes)) !== null;
-  tellFailed(repetition.id, error, again, session.id);
 }
 
 /** The proposal to pause was heard. */
@@ -383,16 +397,4 @@ export function leaveRun() {
   if (getState().run) void loadPlayer().then((player) => (player.stop(), player.setDrone(null)));
   setState({ run: null });
   void keepAwake(false);
-}
-
-let awake: WakeLockSentinel | null = null;
-
-/** Keeps the screen from going dark while a session runs, where the browser can. */
-async function keepAwake(on: boolean) {
-  try {
-    if (!on) await awake?.release();
-    awake = on ? ((await navigator.wakeLock?.request('screen')) ?? null) : null;
-  } catch {
-    // A screen that goes dark is a nuisance, not a fault.
-  }
 }
