@@ -4,7 +4,7 @@ import { expect, type Page } from '@playwright/test';
 /** Opens the Bench and waits until it stands. */
 export async function openBench(page: Page, address = '/') {
   await page.goto(address);
-  await expect(page.locator('main[data-ready="true"]')).toBeVisible();
+  await ready(page);
 }
 
 /** Changes a word of the brief; one that is not said is added from the list of wishes. */
@@ -58,7 +58,7 @@ export async function trailTokens(page: Page) {
 /** Opens the Studio and waits until it stands. */
 export async function openStudio(page: Page, address = '/studio') {
   await page.goto(address);
-  await expect(page.locator('main[data-ready="true"]')).toBeVisible();
+  await ready(page);
 }
 
 /** What axe finds on a page that is serious or worse, targets that are too small among it. */
@@ -73,24 +73,44 @@ export async function serious(page: Page): Promise<string[]> {
     .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join(' ')}`);
 }
 
-/** The ids of a student and of one of their plans, as the database has them. */
-export function studentsOf(page: Page, name: string): Promise<{ readonly student: string; readonly plan: string }> {
+/** The rows of a table as the browser's storage has them. */
+export function keptRows<Row>(page: Page, table: string): Promise<readonly Row[]> {
   return page.evaluate(
-    (wanted) =>
-      new Promise<{ student: string; plan: string }>((done) => {
+    (name) =>
+      new Promise<Row[]>((done) => {
         const opening = indexedDB.open('dove-path');
         opening.onsuccess = () => {
-          const read = opening.result.transaction(['students', 'plans']);
-          const students = read.objectStore('students').getAll();
-          const plans = read.objectStore('plans').getAll();
-          read.oncomplete = () => {
+          const all = opening.result.transaction(name).objectStore(name).getAll();
+          all.onsuccess = () => {
             opening.result.close();
-            const id = (students.result as { id: string; name: string }[]).find((row) => row.name === wanted)?.id ?? '';
-            const plan = (plans.result as { id: string; studentId: string }[]).find((row) => row.studentId === id);
-            done({ student: id, plan: plan?.id ?? '' });
+            done(all.result as Row[]);
           };
         };
       }),
-    name,
+    table,
   );
+}
+
+/** The ids of a student and of one of their plans. */
+export async function studentsOf(page: Page, name: string) {
+  const students = await keptRows<{ readonly id: string; readonly name: string }>(page, 'students');
+  const student = students.find((row) => row.name === name)?.id ?? '';
+  const plans = await keptRows<{ readonly id: string; readonly studentId: string }>(page, 'plans');
+  return { student, plan: plans.find(({ studentId }) => studentId === student)?.id ?? '' };
+}
+
+/** Waits until the view that was gone to stands. */
+export async function ready(page: Page) {
+  await expect(page.locator('main[data-ready="true"]')).toBeVisible();
+}
+
+/** A fresh student with one plan, on the Bench. */
+export async function studentWithPlan(page: Page, name: string) {
+  await openStudio(page);
+  await page.getByRole('button', { name: 'New student' }).click();
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await expect(page.getByRole('button', { name: new RegExp(`^${name}`) })).toBeVisible();
+  await page.getByRole('button', { name: `New plan for ${name}` }).click();
+  await ready(page);
+  await saved(page);
 }

@@ -3,12 +3,10 @@ import * as lessonViewsText from '../../src/wording/rooms/lessonViews';
 import * as paperViewsText from '../../src/wording/rooms/paperViews';
 import * as practiceViewsText from '../../src/wording/rooms/practiceViews';
 import * as studioViewsText from '../../src/wording/rooms/studioViews';
-import { openStudio, studentsOf } from './bench';
+import { openStudio, ready, studentsOf } from './bench';
 import { expect, test } from './shared';
 
 /* A page that goes at once, however it goes: what was typed into it is there afterwards. */
-
-const ready = (page: Page) => expect(page.locator('main[data-ready="true"]')).toBeVisible();
 
 interface Desk {
   readonly name: string;

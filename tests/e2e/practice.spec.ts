@@ -1,22 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Download, Page } from '@playwright/test';
 import { expect, test } from './shared';
-import { openBench, openStudio, saved, serious } from './bench';
-
-/** A fresh student with one plan, on the Bench. */
-async function studentWithPlan(page: Page, name: string) {
-  await openStudio(page);
-  await page.getByRole('button', { name: 'New student' }).click();
-  await page.getByLabel('Name', { exact: true }).fill(name);
-  await expect(page.getByRole('button', { name: new RegExp(`^${name}`) })).toBeVisible();
-  await page.getByRole('button', { name: `New plan for ${name}` }).click();
-  await expect(page.locator('main[data-ready="true"]')).toBeVisible();
-  await saved(page);
-}
-
-async function ready(page: Page) {
-  await expect(page.locator('main[data-ready="true"]')).toBeVisible();
-}
+import { keptRows, openBench, ready, serious, studentWithPlan } from './bench';
 
 async function openPractice(page: Page, address = '/practice') {
   await page.goto(address);
@@ -42,22 +27,9 @@ async function repetition(page: Page, judged: 'Space' | 'l' | 'h' | 'm') {
 
 const logEntries = (page: Page) => page.getByRole('region', { name: 'Log' }).getByRole('listitem');
 
-/** What the teacher wrote into lessons, as the browser's storage has it. */
-function keptLessonWords(page: Page): Promise<string[]> {
-  return page.evaluate(
-    () =>
-      new Promise<string[]>((done) => {
-        const opening = indexedDB.open('dove-path');
-        opening.onsuccess = () => {
-          const all = opening.result.transaction('lessons').objectStore('lessons').getAll();
-          all.onsuccess = () => {
-            opening.result.close();
-            done((all.result as { words: string }[]).map(({ words }) => words));
-          };
-        };
-      }),
-  );
-}
+/** What the teacher wrote into lessons. */
+const keptLessonWords = async (page: Page) =>
+  (await keptRows<{ readonly words: string }>(page, 'lessons')).map(({ words }) => words);
 
 async function fileOf(download: Promise<Download>): Promise<string> {
   return readFile(await (await download).path(), 'utf8');

@@ -1,6 +1,6 @@
 import type { BrowserContext, Locator, Page } from '@playwright/test';
 import { expect, test } from './shared';
-import { openBench, openStudio, saved, setWord, studentsOf } from './bench';
+import { keptRows, openBench, openStudio, saved, setWord, studentsOf } from './bench';
 import { refuseWrites } from '../support/storm';
 
 /*
@@ -169,18 +169,7 @@ test(
     const noRoom = page.getByText('the browser has no room left');
     await page.goto(`/practice?plan=${plan}`);
     await page.getByRole('button', { name: 'Begin' }).click();
-    const rows = (table: string) =>
-      page.evaluate(
-        (name) =>
-          new Promise<number>((done) => {
-            const opening = indexedDB.open('dove-path');
-            opening.onsuccess = () => {
-              const all = opening.result.transaction(name).objectStore(name).count();
-              all.onsuccess = () => (opening.result.close(), done(all.result));
-            };
-          }),
-        table,
-      );
+    const rows = async (table: string) => (await keptRows(page, table)).length;
     const [repetitions, answers] = [await rows('repetitions'), await rows('answers')];
     await refuseWrites(page, true);
     for (let at = 0; at < 2; at++) {

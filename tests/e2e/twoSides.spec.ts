@@ -1,21 +1,9 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { openStudio, saved } from './bench';
+import { keptRows, openStudio, ready, saved, studentWithPlan } from './bench';
 import { expect, test } from './shared';
 
 /* One session on two pages, one student on two computers. */
-
-const ready = (page: Page) => expect(page.locator('main[data-ready="true"]')).toBeVisible();
-
-async function studentWithPlan(page: Page, name: string) {
-  await openStudio(page);
-  await page.getByRole('button', { name: 'New student' }).click();
-  await page.getByLabel('Name', { exact: true }).fill(name);
-  await expect(page.getByRole('button', { name: new RegExp(`^${name}`) })).toBeVisible();
-  await page.getByRole('button', { name: `New plan for ${name}` }).click();
-  await ready(page);
-  await saved(page);
-}
 
 /** A repetition by the pedal, clean. */
 async function clean(page: Page) {
@@ -27,28 +15,6 @@ async function clean(page: Page) {
   await expect(page.getByTestId('prompt')).toContainText('How was it');
   await page.keyboard.press('PageDown');
   await expect(page.getByRole('button', { name: 'play', exact: true })).toBeEnabled();
-}
-
-/** What the session's row says was heard, and the repetitions that there are. */
-function kept(
-  page: Page,
-): Promise<{ readonly heard: object; readonly repetitions: number; readonly sessions: number }> {
-  return page.evaluate(
-    () =>
-      new Promise((done) => {
-        const opening = indexedDB.open('dove-path');
-        opening.onsuccess = () => {
-          const reading = opening.result.transaction(['sessions', 'repetitions']);
-          const sessions = reading.objectStore('sessions').getAll();
-          const repetitions = reading.objectStore('repetitions').getAll();
-          reading.oncomplete = () => {
-            opening.result.close();
-            const [{ heard }] = sessions.result as { heard: object }[];
-            done({ heard, repetitions: repetitions.result.length, sessions: sessions.result.length });
-          };
-        };
-      }),
-  );
 }
 
 test('a session that is open on two pages counts each repetition once', async ({ page, context }) => {
@@ -63,7 +29,9 @@ test('a session that is open on two pages counts each repetition once', async ({
   await other.getByRole('link', { name: 'Go on', exact: true }).click();
   await clean(other);
   await clean(page);
-  expect(await kept(page)).toEqual({ heard: { low: 0, in: 3, high: 0, missed: 0 }, repetitions: 3, sessions: 1 });
+  const sessions = await keptRows<{ readonly heard: object }>(page, 'sessions');
+  expect(sessions.map(({ heard }) => heard)).toEqual([{ low: 0, in: 3, high: 0, missed: 0 }]);
+  expect(await keptRows(page, 'repetitions')).toHaveLength(3);
   // The first page counts the one of the other too.
   await expect(page.getByTestId('count')).toContainText('3');
 });

@@ -1,5 +1,6 @@
-import type { HeardAs, Judged } from '../../src/core';
-import type { SessionRecord } from '../../src/core';
+import assert from 'node:assert/strict';
+import type { HeardAs, Judged, SessionRecord } from '../../src/core';
+import { practiceFileText, readPracticeFile, type PracticeReading } from '../../src/store/practiceFile';
 
 /** A session in the log, for tests. */
 export function sessionFor(studentId: string, day: string, part: Partial<SessionRecord> = {}): SessionRecord {
@@ -27,4 +28,11 @@ export function judged(session: SessionRecord, number: number, heard: HeardAs, p
     ...{ step: 0, from: 0, to: 1, bpm: 60, heard, place: heard === 'in' ? null : 1 },
     ...part,
   };
+}
+
+/** A student's practice file, as it is read back. */
+export async function fileOf(studentId: string): Promise<Extract<PracticeReading, { kind: 'practice' }>> {
+  const reading = readPracticeFile((await practiceFileText(studentId, new Date(0))) ?? '');
+  assert.ok(reading.kind === 'practice');
+  return reading;
 }

@@ -28,9 +28,9 @@ export function demandedAt({ rules }: Pick<PlanRequest, 'rules'>): ReadonlyMap<n
 /** The request with more of one note locked; a part that is undefined is set free. */
 export function withLock(request: PlanRequest, at: number, part: LockPart): PlanRequest {
   const lock = { ...lockAt(request, at), ...part, at };
-  const { finger, string, position, shift } = lock;
+  const { finger, string, position, shift, harmonic } = lock;
   const others = (request.rules?.locks ?? []).filter((other) => other.at !== at);
-  const empty = [finger, string, position, shift].every((one) => one === undefined);
+  const empty = [finger, string, position, shift, harmonic].every((one) => one === undefined);
   const locks = empty ? others : [...others, lock].sort((a, b) => a.at - b.at);
   return { ...request, rules: { ...request.rules, locks: locks.length > 0 ? locks : undefined } };
 }

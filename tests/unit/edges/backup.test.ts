@@ -247,6 +247,15 @@ async function fullStudio() {
   await db.table('lessons').put({ id: 'rotten-too', day: 'never' });
 }
 
+/** The backup of a full studio, and the empty browser that it is to be restored into. */
+async function takenAway() {
+  await fullStudio();
+  const text = backupText(await readWhole(), new Date(0));
+  await db.delete();
+  await db.open();
+  return { text, before: await everyRow() };
+}
+
 async function restoredText(text: string) {
   const reading = readBackup(text);
   assert.ok(reading.kind === 'lists');
@@ -285,11 +294,7 @@ test('a studio that was emptied comes back whole from its backup, its practice t
 });
 
 test('a restore that is cancelled at any step leaves everything as it was', async () => {
-  await fullStudio();
-  const text = backupText(await readWhole(), new Date(0));
-  await db.delete();
-  await db.open();
-  const before = await everyRow();
+  const { text, before } = await takenAway();
   const reading = readBackup(text);
   assert.ok(reading.kind === 'lists');
   const { lists, damaged } = reading;
@@ -309,11 +314,7 @@ test('a restore that is cancelled at any step leaves everything as it was', asyn
 });
 
 test('a restore for which there is no room leaves everything as it was, and says so', async () => {
-  await fullStudio();
-  const text = backupText(await readWhole(), new Date(0));
-  await db.delete();
-  await db.open();
-  const before = await everyRow();
+  const { text, before } = await takenAway();
   const full = () => {
     throw Object.assign(new Error('no room'), { name: 'QuotaExceededError' });
   };

@@ -22,6 +22,10 @@ const violin = resolveSetup(request);
 test('locks at one note are joined, and what is set free leaves nothing behind', () => {
   const twice = withLock(withLock(request, 5, { finger: 2 }), 5, { string: 'D4' });
   assert.deepEqual(lockAt(twice, 5), { at: 5, finger: 2, string: 'D4' });
+  // A demand for a harmonic alone is one too: it stays as a finger is put and taken.
+  const touched: PlanRequest = { ...request, rules: { locks: [{ at: 5, harmonic: true }] } };
+  const put = withLock(withLock(touched, 5, { finger: 4 }), 5, { finger: undefined });
+  assert.equal(put.rules?.locks?.[0].harmonic, true);
   const free = withLock(withLock(twice, 5, { finger: undefined }), 5, { string: undefined });
   assert.equal(free.rules?.locks, undefined);
   assert.equal(free.rules?.openStrings, 'avoid');

@@ -8,15 +8,10 @@ import { demoStudio } from '../../../src/store/demoStudio';
 import { addAnswer, addRepetition } from '../../../src/store/log';
 import { countedEdit, merged } from '../../../src/store/merge';
 import { withPlayed } from '../../../src/store/minutes';
-import {
-  joinPracticeFile,
-  practiceFileText,
-  readPracticeFile,
-  type PracticeReading,
-} from '../../../src/store/practiceFile';
+import { joinPracticeFile, practiceFileText, readPracticeFile } from '../../../src/store/practiceFile';
 import { additions, judgedIn, listPlans, sessionsOf } from '../../../src/store/read';
 import { commit, takeFromTrash } from '../../../src/store/write';
-import { judged, sessionFor } from '../../support/log';
+import { fileOf, judged, sessionFor } from '../../support/log';
 import { runs } from '../../support/runs';
 
 /* What a student brings home and back, where both sides went on meanwhile. */
@@ -24,14 +19,6 @@ import { runs } from '../../support/runs';
 const studio = demoStudio(1_700_000_000_000);
 const [wren, pip] = studio.students;
 const DAY = '2026-11-20';
-
-type File = Extract<PracticeReading, { kind: 'practice' }>;
-
-async function fileOf(studentId: string): Promise<File> {
-  const reading = readPracticeFile((await practiceFileText(studentId, new Date(0))) ?? '');
-  assert.ok(reading.kind === 'practice');
-  return reading;
-}
 
 /** A computer with nothing on it: what it writes is counted as its own. */
 async function emptyComputer() {

@@ -2,23 +2,18 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import fc from 'fast-check';
-import { type AnswerRecord, type HeardAs, type LessonRecord, type SessionRecord } from '../../../src/core';
+import type { AnswerRecord, HeardAs, LessonRecord, SessionRecord } from '../../../src/core';
 import { db } from '../../../src/store/db';
 import { dayKey, daySum } from '../../../src/store/days';
 import { demoStudio } from '../../../src/store/demoStudio';
 import { countedEdit, merged } from '../../../src/store/merge';
 import { additions, judgedIn, memoriesOf, sessionsOf } from '../../../src/store/read';
 import { addRepetition } from '../../../src/store/log';
-import {
-  joinPracticeFile,
-  practiceFileText,
-  readPracticeFile,
-  type PracticeReading,
-} from '../../../src/store/practiceFile';
+import { joinPracticeFile, practiceFileText, readPracticeFile } from '../../../src/store/practiceFile';
 import { setAnswersAheadAside } from '../../../src/store/reviewSchedule';
 import { isInUse } from '../../../src/store/uses';
 import { commit, takeFromTrash } from '../../../src/store/write';
-import { judged, sessionFor } from '../../support/log';
+import { fileOf, judged, sessionFor } from '../../support/log';
 import { runs } from '../../support/runs';
 
 /* The log of practice, with a database in memory. */
@@ -37,16 +32,6 @@ beforeEach(async () => {
 async function play(session: SessionRecord, heards: readonly HeardAs[], first = 0) {
   for (const [at, heard] of heards.entries()) await addRepetition(judged(session, first + at, heard), session, 1 / 4);
 }
-
-type File = Extract<PracticeReading, { kind: 'practice' }>;
-
-const fileOf = async (studentId: string): Promise<File> => {
-  const reading = readPracticeFile((await practiceFileText(studentId, new Date(0))) ?? '');
-  assert.equal(reading.kind, 'practice');
-  return reading as File;
-};
-
-const joinFile = (file: File) => joinPracticeFile(file);
 
 const sessionRepetitions = (sessionId: string) => db.repetitions.where('sessionId').equals(sessionId).toArray();
 
@@ -126,18 +111,18 @@ test('taken home, practised there and brought back: nothing is lost and nothing 
   // At home: a browser with nothing in it.
   await db.delete();
   await db.open();
-  assert.equal((await joinFile(taken)).newStudent, true);
+  assert.equal((await joinPracticeFile(taken)).newStudent, true);
   await play(monday, ['in', 'in'], 2);
   for (const day of ['2026-11-21', '2026-11-22', '2026-11-23']) await play(sessionFor(wren.id, day), ['in', 'high']);
   const back = await fileOf(wren.id);
   // The teacher's browser, where the same entry was worked on meanwhile.
   await db.delete();
   await db.open();
-  await joinFile(taken);
+  await joinPracticeFile(taken);
   const edit = countedEdit(monday, { teacherWords: 'Slower bow' }, 'teacher');
   await commit([{ kind: 'updated', table: 'sessions', id: monday.id, from: { teacherWords: '' }, to: edit }]);
   for (let twice = 0; twice < 2; twice++) {
-    const joined = await joinFile(back);
+    const joined = await joinPracticeFile(back);
     assert.deepEqual([joined.added.sessions, joined.added.repetitions], twice === 0 ? [3, 8] : [0, 0]);
     assert.equal((await sessionsOf(wren.id)).length, 4);
     assert.equal((await judgedIn(monday.id)).length, 4);
@@ -171,7 +156,7 @@ test('what was deleted here is not brought back by a file', async () => {
   const record = await db.sessions.get(session.id);
   assert.ok(record);
   await commit([{ kind: 'removed', table: 'sessions', record }], 'An entry');
-  const joined = await joinFile(file);
+  const joined = await joinPracticeFile(file);
   assert.equal(joined.deleted, 1);
   assert.equal((await sessionsOf(wren.id)).length, 0);
 });
