@@ -1,6 +1,7 @@
 import type {
   BarPlace,
   Finger,
+  HandFrame,
   HandPlace,
   InstrumentName,
   PlanResponse,
@@ -87,6 +88,12 @@ export function thumbNote({ thumbAt }: HandPlace, string: string, key: PlanRespo
 export function thumbWords(place: HandPlace, string: string, key: PlanResponse['key']): string {
   const note = thumbNote(place, string, key);
   return note ? `thumb on ${note}` : 'thumb position';
+}
+
+/** How the hand lies in its position: "closed", "opened forward", "leaning back". */
+export function frameWords(frame: HandFrame, { leaned }: Pick<Step, 'leaned'>): string {
+  if (frame === 'closed') return 'closed';
+  return `${leaned ? 'leaning' : 'opened'} ${frame}`;
 }
 
 /** Where the hand is, in a sentence: "in 1st position", "with the thumb on E♭". */

@@ -53,13 +53,16 @@ export function reasonWords({ code, data }: Reason, speech: Speech): string {
       return 'The brief asks for it.';
     case 'goes-on': {
       const note = `${pitchesAt(speech.events, data.at, speech)} (${barWords(speech.place(data.at))})`;
-      const here = hereWords(data, speech.instrument);
+      const opened = data.frame && data.frame !== 'closed' ? `, opened ${data.frame},` : '';
+      const here = `${hereWords(data, speech.instrument)}${opened}`;
       if (code === 'demand') return `The line goes on to ${note}, which the rules keep out of ${here}.`;
       if (code === 'range') return `The line goes on to ${note}, which ${here} does not have.`;
       return code === 'stretch'
         ? `The line goes on to ${note}, which is beyond this hand in ${here}.`
         : `The line goes on to ${note}, which ${here} has only high up a lower string.`;
     }
+    case 'both-slide':
+      return 'Both fingers go along their strings together, so the hand goes with them.';
     case 'staying':
       return `Staying in ${hereWords(data, speech.instrument)} would take ${worseWords(data)}.`;
     case 'moment': {

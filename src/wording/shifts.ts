@@ -10,7 +10,7 @@ import {
   type ShiftDetail,
 } from '../core';
 import { noteWords, printed } from './notes';
-import { fingerWords, positionName, stringWords, thumbNote } from './places';
+import { fingerWords, frameWords, positionName, stringWords, thumbNote } from './places';
 import type { Speech } from './plans';
 
 /*
@@ -27,6 +27,8 @@ export const KIND_SENTENCES: Readonly<Record<ShiftDetail['shift']['kind'], strin
     'The new finger leads: it lies at its own place in the old position, and slides from there to its note.',
   'open-string': 'Over an open string: the hand moves while it rings.',
   'across-strings': 'Across strings: the hand moves as the bow changes string.',
+  'to-thumb': 'Into thumb position: arm and first finger carry the hand, and the thumb is set down on its place.',
+  'from-thumb': 'Out of thumb position: the thumb goes back under the neck, and the first finger leads.',
 };
 
 /** The same for a table. */
@@ -36,6 +38,8 @@ export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> 
   'new-finger': 'new finger',
   'open-string': 'open string',
   'across-strings': 'across strings',
+  'to-thumb': 'thumb comes up',
+  'from-thumb': 'thumb goes back',
 };
 
 /** From where to where, and how: "from half to 1st position", "in thumb position, thumb from E♭ to G". */
@@ -50,6 +54,10 @@ export function wayWords({ shift, from, to }: ShiftDetail, setup: Setup, { instr
   if (is) return `from ${place(from)} position to the thumb on ${is}`;
   if (was) return `from the thumb on ${was} to ${place(to)} position`;
   const over = shift.kind === 'open-string' ? 'over the open string, ' : '';
+  const { fromFrame, toFrame } = shift;
+  if (fromFrame && toFrame)
+    return `${over}in ${place(to)} position, from ${frameWords(fromFrame, from.step)} to ${frameWords(toFrame, to.step)}`;
+  if (place(from) === place(to)) return `${over}in ${place(to)} position, both fingers along their strings`;
   return `${over}from ${place(from)} to ${place(to)} position`;
 }
 

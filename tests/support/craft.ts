@@ -215,6 +215,38 @@ function augmentedSecond({ plan: { steps, shifts }, response }: Planned): string
   return null;
 }
 
+/**
+ * A hand that moves and no shift told: on the low instruments where the lowest and the highest finger (the thumb among them where it is up) leave their
+ * places the same way; everywhere where two fingers go along their strings together. From pivot to its own middle the thumb stays.
+ */
+function movesUntold({ plan: { steps, shifts }, request: { instrument } }: Planned): string | null {
+  const told = new Set(shifts.map(({ to }) => to));
+  const letters = instrument === 'violin' || instrument === 'viola';
+  let before: Step | null = null;
+  for (const step of steps) {
+    if (told.has(step.at)) before = null;
+    if (isOpen(step)) continue;
+    if (before && !letters && slidesAlike(before.hand, step.hand)) return `note ${step.at + 1}`;
+    if (before && before.at === step.at - 1 && pairSlides(before, step)) return `note ${step.at + 1}`;
+    before = step;
+  }
+  return null;
+}
+
+function slidesAlike(from: Step['hand'], to: Step['hand']): boolean {
+  const fingers = (['T', '1', '2', '3', '4'] as const).filter((finger) => from[finger] !== undefined);
+  const ways = fingers.map((finger) => Math.sign((to[finger] ?? NaN) - (from[finger] ?? NaN)));
+  return ways[0] * ways[ways.length - 1] > 0;
+}
+
+function pairSlides({ stops: from }: Step, { stops: to }: Step): boolean {
+  if (from.length < 2 || from.length !== to.length) return false;
+  const ways = from.map(({ string, finger, semitones }, at) =>
+    finger !== 0 && string === to[at].string && finger === to[at].finger ? to[at].semitones - semitones : 0,
+  );
+  return ways.every((way) => way * ways[0] > 0);
+}
+
 /** A harmonic touched inside a double stop. */
 function touchedInside({ plan: { steps } }: Planned): string | null {
   const at = steps.findIndex(({ stops }) => stops.length > 1 && stops.some(({ harmonic }) => harmonic));
@@ -348,6 +380,12 @@ export function craftKinds(): Kind[] {
         ceiling: 0,
         cases: alternating(kind),
         find: changesString,
+      },
+      {
+        name: name('the hand moves untold'),
+        ceiling: 0,
+        cases: [...everyday(kind), ...(bass ? [] : doubleStops(kind, ['third', 'sixth', 'octave', 'fingered-octave']))],
+        find: movesUntold,
       },
       {
         name: name('harmonic inside a double stop'),

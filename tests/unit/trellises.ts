@@ -77,6 +77,7 @@ export const someTrellis: fc.Arbitrary<Trellis> = fc
         stayStart,
         stayTo: Int32Array.from(stayTo),
         stayCost: Float64Array.from(stayCost),
+        inPlace: new Set<number>(),
         stone: draw(),
       };
     });

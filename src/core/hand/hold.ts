@@ -29,6 +29,8 @@ export interface Hold {
   readonly contracted: number;
   /** True where the hand leans a semitone out of its position on a fixed thumb (double bass). */
   readonly leaned: boolean;
+  /** 1 where an opened or leaned hand lies above its closed place, -1 where it lies below, else 0; an open string keeps the side of the hand before it. */
+  readonly side: number;
   /** True where a written note is taken as its enharmonic neighbour. */
   readonly reread: boolean;
   /** How rare or unsteady the frame is, in the unit of the planner's weights; 0 for what is taught first. */
@@ -36,16 +38,16 @@ export interface Hold {
 }
 
 /** What sets a hold apart from a closed, steady one that is played as it is written. */
-export type Oddity = Partial<Pick<Hold, 'extended' | 'contracted' | 'leaned' | 'reread' | 'unsteady'>>;
+export type Oddity = Partial<Pick<Hold, 'extended' | 'contracted' | 'leaned' | 'side' | 'reread' | 'unsteady'>>;
 
 /** All holds are made here, so that they are stored alike: the search reads them by the thousand, and twice as fast for it. */
 export function makeHold(
   position: number,
   stops: readonly Stop[],
   frame: readonly number[],
-  { extended = 0, contracted = 0, leaned = false, reread = false, unsteady = 0 }: Oddity = {},
+  { extended = 0, contracted = 0, leaned = false, side = 0, reread = false, unsteady = 0 }: Oddity = {},
 ): Hold {
-  return { position, stops, frame, extended, contracted, leaned, reread, unsteady };
+  return { position, stops, frame, extended, contracted, leaned, side, reread, unsteady };
 }
 
 /** A harmonic is only touched: it asks less of the hand than a stop so far out, but leaves the frame. */
@@ -73,6 +75,8 @@ export interface HandModel {
   readonly home: number;
   /** Where a finger falls when the hand merely rests in a position, in semitones; NaN where it has no place. */
   resting(position: number, string: number, finger: number): number;
+  /** Where the fingers lie in a position with the hand opened or leaned to a side (1 or -1); NO_FRAME where the hand does not open like that. */
+  frameAside(position: number, side: number): readonly number[];
   /** All holds of one written pitch on one string by a pressed finger; the open string is left to the caller. */
   holds(string: number, pitch: DemandedPitch): readonly Hold[];
 }

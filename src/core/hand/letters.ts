@@ -3,7 +3,7 @@ import { keyAlteration, type Key } from '../pitch/key';
 import { midiOf } from '../pitch/pitch';
 import { patternCost } from './patterns';
 import { soundsAlikeTouched } from '../instrument/nodes';
-import { HARMONIC_UNSTEADY, makeHold, makeStop, type DemandedPitch, type HandModel, type Hold } from './hold';
+import { HARMONIC_UNSTEADY, makeHold, makeStop, NO_FRAME, type DemandedPitch, type HandModel, type Hold } from './hold';
 import { THUMB } from './finger';
 import type { LetterFingering } from '../instrument/record';
 import { letterPositions } from './positions';
@@ -131,6 +131,7 @@ export function letterHand(
     thumbUp: () => false,
     anchor: (position) => (position * 12) / 7,
     resting,
+    frameAside: () => NO_FRAME,
     holds,
   };
 }

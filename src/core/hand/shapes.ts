@@ -1,8 +1,9 @@
+import { sum } from 'd3-array';
 import type { FrameSchool, Region, Shape } from '../instrument/record';
 import type { Setup } from '../instrument/setup';
 import { THUMB } from './finger';
 import { framePositions } from './positions';
-import { HARMONIC_UNSTEADY, makeHold, makeStop, type DemandedPitch, type HandModel, type Hold } from './hold';
+import { HARMONIC_UNSTEADY, makeHold, makeStop, NO_FRAME, type DemandedPitch, type HandModel, type Hold } from './hold';
 import type { PositionNumber } from '../vocabulary';
 
 /*
@@ -14,6 +15,8 @@ interface Place {
   readonly region: Region;
   readonly stop: number;
   readonly frames: readonly (readonly number[])[];
+  /** To which side of the closed hand each shape lies. */
+  readonly sides: readonly number[];
 }
 
 const SLOT_NAMES = [1, 2, 3, 4, 'T'] as const;
@@ -29,6 +32,12 @@ function frameOf(places: Shape['places'], stop: number): number[] {
     if (place !== undefined) frame[fingerOf(name)] = stop + place;
   }
   return frame;
+}
+
+/** To which side of the closed hand a shape is opened or leaned: 1 up, -1 down, 0 for one that is neither. */
+function sideOf({ places, extended, leaned }: Shape, { places: closed }: Shape): number {
+  if (extended === 0 && !leaned) return 0;
+  return Math.sign(sum(SLOT_NAMES, (name) => (places[name] ?? 0) - (closed[name] ?? 0)));
 }
 
 /** What a school makes of a neck of some reach, the same for every instrument of that reach. */
@@ -55,7 +64,12 @@ function layOut(school: FrameSchool, reach: number): Layout {
   const places: Place[] = school.regions.flatMap((region) =>
     Array.from({ length: region.to - region.from + 1 }, (_, at) => {
       const stop = region.from + at;
-      return { region, stop, frames: region.shapes.map((shape) => frameOf(shape.places, stop)) };
+      return {
+        region,
+        stop,
+        frames: region.shapes.map((shape) => frameOf(shape.places, stop)),
+        sides: region.shapes.map((shape) => sideOf(shape, region.shapes[0])),
+      };
     }),
   );
   const byStop: Hold[][] = Array.from({ length: reach + 1 }, () => []);
@@ -109,6 +123,7 @@ export function shapeHand(setup: Setup, school: FrameSchool, demanded: readonly 
     thumbUp: (position) => places[position].region.thumb,
     anchor: (position) => places[position].stop,
     resting: (position, _string, finger) => restFrames[position][finger],
+    frameAside: (position, side) => places[position].frames[places[position].sides.indexOf(side)] ?? NO_FRAME,
     holds: (string: number, pitch: DemandedPitch) => {
       const semitones = pitch.midi - setup.strings[string].midi;
       if (semitones < 1 || semitones > setup.reachSemitones) return [];
@@ -173,7 +188,8 @@ function noWider({ frame: a, stops: [{ finger }] }: Hold, { frame: b }: Hold): b
 
 function holdAt(place: Place, position: number, at: number, finger: number, semitones: number): Hold {
   const { extended, unsteady, leaned } = place.region.shapes[at];
-  return makeHold(position, [makeStop(0, finger, semitones)], place.frames[at], { extended, leaned, unsteady });
+  const side = place.sides[at];
+  return makeHold(position, [makeStop(0, finger, semitones)], place.frames[at], { extended, leaned, side, unsteady });
 }
 
 /** The third finger (with one-two-four the fourth would not reach) laid out to a node. */

@@ -37,9 +37,14 @@ function voiceHolds(setup: Setup, model: HandModel, string: number, pitch: Deman
   if (semitones !== 0 && !(string === 0 && semitones < 0 && -semitones <= setup.extensionSemitones)) return pressed;
   const stops = [makeStop(string, 0, semitones)];
   const found = pressed.slice();
-  for (let position = 0; position < model.positionCount; position++) found.push(makeHold(position, stops, NO_FRAME));
+  for (let position = 0; position < model.positionCount; position++)
+    for (const side of SIDES)
+      if (side === 0 || model.frameAside(position, side) !== NO_FRAME)
+        found.push(makeHold(position, stops, NO_FRAME, { side }));
   return found;
 }
+
+const SIDES = [0, 1, -1];
 
 /**
  * Joins one hold a voice into grips; idle fingers are left out of the frame, so equal grips are kept once, in their
@@ -50,7 +55,7 @@ function together(perVoice: readonly (readonly Hold[])[], shared: boolean): Hold
   let partial: Hold[] = [...perVoice[0]];
   for (const voice of perVoice.slice(1)) {
     partial = partial.flatMap((low) =>
-      voice.filter((high) => (!shared || inOneShape(low, high)) && agree(low, high)).map((high) => joined(low, high)),
+      voice.filter((high) => (!shared || inOneShape(low, high)) && low.side === high.side && agree(low, high)).map((high) => joined(low, high)),
     );
     if (!shared) partial = distinct(partial.map(pinned));
   }
@@ -94,7 +99,8 @@ function pinned(hold: Hold): Hold {
 function distinct(holds: readonly Hold[]): Hold[] {
   const seen = new Map<string, Hold>();
   for (const hold of holds) {
-    const tag = hold.position + hold.stops.map((stop) => `|${stop.string}:${stop.finger}`).join('');
+    const side = hold.frame === NO_FRAME ? `${hold.side}` : '';
+    const tag = hold.position + side + hold.stops.map((stop) => `|${stop.string}:${stop.finger}`).join('');
     const known = seen.get(tag);
     if (!known || oddness(hold) < oddness(known)) seen.set(tag, hold);
   }
@@ -106,9 +112,10 @@ function oddness(hold: Hold): number {
   return (hold.reread ? 1 : 0) + (hold.extended > 0 || hold.contracted > 0 ? 1 : 0) + hold.unsteady;
 }
 
-/** True where the two can be one hand: same position, fingers in their order, one finger on two strings only as a bar. */
+/** True where the two can be one hand: same position, not opened and drawn in at once, fingers in their order, one finger on two strings only as a bar. */
 function agree(low: Hold, high: Hold): boolean {
   if (low.position !== high.position) return false;
+  if ((low.extended > 0 && high.contracted > 0) || (low.contracted > 0 && high.extended > 0)) return false;
   return low.stops.every((a) => high.stops.every((b) => ordered(a, b)));
 }
 
@@ -129,6 +136,7 @@ function joined(low: Hold, high: Hold): Hold {
     extended: low.extended || high.extended,
     contracted: low.contracted || high.contracted,
     leaned: low.leaned || high.leaned,
+    side: low.side || high.side,
     reread: low.reread || high.reread,
     unsteady: Math.max(low.unsteady, high.unsteady),
   });

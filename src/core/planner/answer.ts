@@ -1,6 +1,7 @@
 import { alongString, fingerAt, THUMB, type FingerPlaces } from '../hand/finger';
-import type { Finger, FrameAnswer, Plan, ReachAnswer, ResponseEvent, Shift, ShiftKind, Step } from '../vocabulary';
-import type { Hold, Stop } from '../hand/hold';
+import type { Finger, FrameAnswer, HandFrame, Plan, ReachAnswer, ResponseEvent, Shift, ShiftKind, Step } from '../vocabulary';
+import { NO_FRAME, type HandModel, type Hold, type Stop } from '../hand/hold';
+import { handMoves } from '../hand/moves';
 import { reachVerdict } from '../hand/reach';
 import { stopMm } from '../instrument/geometry';
 import { bowing } from '../material/bows';
@@ -8,9 +9,9 @@ import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
 import { chargeReturn, namedTerms, newTally } from './cost';
-import { heldAlong, type Held } from './opened';
+import { heldAlong } from './opened';
 import { placeOf } from './place';
-import type { Candidate, Context } from './cost';
+import { slideInPlace, type Candidate, type Context, type Held } from './cost';
 import { chargeEvent } from './graph';
 import { guideOf, lowerFinger, type Slide, type Touch } from './cost';
 import type { Path } from './graph';
@@ -81,9 +82,18 @@ function heldStepOf(context: Context, hold: Hold): HeldStep {
     extended: hold.extended > 0,
     contracted: hold.contracted > 0,
     ...(hold.leaned ? { leaned: true as const } : {}),
+    ...framed(context.model, hold),
     handMm: handMm(context, hand),
     hand,
   };
+}
+
+const FRAME_BY_SIDE: Readonly<Record<number, HandFrame>> = { 0: 'closed', 1: 'forward', [-1]: 'back' };
+
+/** How a hand in frames lies, where it has several; nothing of other hands. */
+function framed(model: HandModel, { position, side }: Hold): { readonly frame?: HandFrame } {
+  const opens = [1, -1].some((aside) => model.frameAside(position, aside) !== NO_FRAME);
+  return opens ? { frame: FRAME_BY_SIDE[side] } : {};
 }
 
 /** Where each finger lies; fingers without a place of their own rest in the position. */
@@ -117,7 +127,7 @@ function rounded(mm: number): number {
 function shiftsOf(context: Context, held: readonly Held[]): Shift[] {
   return held.slice(1).flatMap((to, t) => {
     const from = held[t];
-    return from.touch.position === to.touch.position ? [] : [shiftOf(context, from, to, t)];
+    return handMoves(from.hold, to.hold) ? [shiftOf(context, from, to, t)] : [];
   });
 }
 
@@ -128,7 +138,8 @@ function shiftOf(context: Context, from: Held, to: Held, t: number): Shift {
   const { stops } = context.pricing;
   // Unheard is the place in the old position that the new finger sets out from, or else the one in the new position.
   const guideStop = kind === 'new-finger' ? start : end;
-  const comesUp = to.touch.thumbUp && !from.touch.thumbUp;
+  const [stays, leans] = [from.touch.position === to.touch.position, from.hold.leaned && to.hold.leaned];
+  const frames = stays ? [framed(model, from.hold).frame, framed(model, to.hold).frame] : [];
   return {
     from: sounding[t].at,
     to: sounding[t + 1].at,
@@ -136,11 +147,12 @@ function shiftOf(context: Context, from: Held, to: Held, t: number): Shift {
     toFinger: fingerAt(to.touch.finger),
     fromPosition: model.label(from.touch.position),
     toPosition: model.label(to.touch.position),
+    ...(frames[0] && frames[1] ? { fromFrame: frames[0], toFrame: frames[1] } : {}),
     semitones: Math.abs(end - start),
     travelMm: rounded(Math.abs(stops[end] - stops[start])),
     kind,
-    // Into thumb position no note guides: arm and first finger carry, and the thumb is set down.
-    ...(comesUp
+    // Into thumb position no note guides: arm and first finger carry, and the thumb is set down. From pivot to pivot the thumb stays and guides.
+    ...(kind === 'to-thumb' || (stays && leans)
       ? {}
       : {
           guide: {
@@ -154,7 +166,8 @@ function shiftOf(context: Context, from: Held, to: Held, t: number): Shift {
 }
 
 /** The guiding finger's way between two hands: on one string between the places it has in their frames, where it moves between them. */
-function guideHeld({ pricing }: Context, from: Held, to: Held, kind: ShiftKind): Slide {
+function guideHeld({ pricing, model }: Context, from: Held, to: Held, kind: ShiftKind): Slide {
+  if (from.touch.position === to.touch.position) return slideInPlace(model, from, to);
   const guide = guideOf(pricing, from.touch, to.touch);
   if (kind !== 'old-finger' && kind !== 'new-finger') return guide;
   const own = { ...guide };
@@ -168,6 +181,7 @@ function placed({ frame }: Hold, finger: number, otherwise: number): number {
 }
 
 function shiftKind(from: Touch, to: Touch): ShiftKind {
+  if (from.thumbUp !== to.thumbUp) return to.thumbUp ? 'to-thumb' : 'from-thumb';
   if (from.finger === 0) return 'open-string';
   if (from.leadString !== to.leadString) return 'across-strings';
   if (from.finger === to.finger) return 'same-finger';

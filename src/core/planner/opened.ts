@@ -1,18 +1,13 @@
 import { makeHold, type Hold } from '../hand/hold';
+import { handMoves } from '../hand/moves';
 import { positionAllowed, type HoldTrellis, type Path } from './graph';
-import type { Context, Touch } from './cost';
+import type { Context, Held } from './cost';
 
 /*
  * What an opened hand is called. The same frame is one position opened forward and the next opened back; stops alone do not tell. It is named forward,
  * by where the first finger lies, wherever every note of the stay lies in that frame; with the first finger at the first stop, and where the hand also
  * stands closed in the upper position, it is named back.
  */
-
-/** A hand and what it touches. */
-export interface Held {
-  readonly touch: Touch;
-  readonly hold: Hold;
-}
 
 /** What is held at each event of a path, opened hands by their names. */
 export function heldAlong(context: Context, { layers }: HoldTrellis, path: Path): Held[] {
@@ -23,7 +18,7 @@ export function heldAlong(context: Context, { layers }: HoldTrellis, path: Path)
   if (!context.model.fixedFrames) return held;
   for (let from = 0; from < held.length;) {
     let to = from + 1;
-    while (to < held.length && held[to].hold.position === held[from].hold.position) to++;
+    while (to < held.length && !handMoves(held[to - 1].hold, held[to].hold)) to++;
     const renamed = forward(context, held.slice(from, to), [held[from - 1], held[to]], [from, to]);
     if (renamed) held.splice(from, to - from, ...renamed);
     from = to;
@@ -54,6 +49,6 @@ function forward(
   if (locks.some(({ at, position }) => position !== undefined && placed.has(at))) return null;
   return stay.map(({ touch, hold: { stops } }) => ({
     touch: { ...touch, position: lower },
-    hold: makeHold(lower, stops, frame, { extended: 2 }),
+    hold: makeHold(lower, stops, frame, { extended: 2, side: 1 }),
   }));
 }

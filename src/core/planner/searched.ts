@@ -1,3 +1,4 @@
+import { handMoves } from '../hand/moves';
 import type { Music } from '../material/events';
 import { contextFor, type Context } from './cost';
 import type { Weights } from '../vocabulary';
@@ -70,7 +71,7 @@ function countedOf({ request, model }: Context, { layers }: HoldTrellis): Counte
   return {
     most: mostShifts,
     visits: visit.length,
-    isShift: (t, from, to) => holdAt(t, from).position !== holdAt(t + 1, to).position,
+    isShift: (t, from, to) => handMoves(holdAt(t, from), holdAt(t + 1, to)),
     visited: (t, from, to) => {
       const [a, b] = [holdAt(t, from), holdAt(t + 1, to)];
       const stopped = [a, b].every(({ stops }) => stops.every(({ finger }) => finger > 0));

@@ -97,6 +97,8 @@ const SHIFT_KIND: Readonly<Record<Shift['kind'], Kind>> = {
   'new-finger': 'shift-other',
   'open-string': 'shift-over',
   'across-strings': 'shift-over',
+  'to-thumb': 'shift-other',
+  'from-thumb': 'shift-other',
 };
 
 function named(name: string): Kind | null {

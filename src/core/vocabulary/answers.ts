@@ -32,8 +32,20 @@ export const ELEMENTS = [
 ] as const;
 export type Element = (typeof ELEMENTS)[number];
 
-export const SHIFT_KINDS = ['same-finger', 'old-finger', 'new-finger', 'open-string', 'across-strings'] as const;
+export const SHIFT_KINDS = [
+  'same-finger',
+  'old-finger',
+  'new-finger',
+  'open-string',
+  'across-strings',
+  'to-thumb',
+  'from-thumb',
+] as const;
 export type ShiftKind = (typeof SHIFT_KINDS)[number];
+
+/** How a hand lies that goes in frames: closed, opened (or leaned) up, opened (or leaned) back. */
+export const HAND_FRAMES = ['closed', 'forward', 'back'] as const;
+export type HandFrame = (typeof HAND_FRAMES)[number];
 
 export const PROBLEMS = ['too-low', 'too-high', 'not-together', 'beyond-reach', 'out-of-rules'] as const;
 

@@ -61,7 +61,7 @@ test('on the cello D with 4 up to E with 1 is guided by 1 on B; into thumb posit
     ],
     cello,
   );
-  assert.deepEqual([kind, guide], ['new-finger', 'none']);
+  assert.deepEqual([kind, guide], ['to-thumb', 'none']);
   assert.ok(Number(semitones) > 0);
 });
 

@@ -259,7 +259,10 @@ test('what is said to have no place in a position has none, is beyond the hand, 
             return place.position === data.position && place.thumbAt === data.thumbAt;
           });
           seen.set(code, (seen.get(code) ?? 0) + 1);
-          if (code === 'range' && event.octave === undefined)
+          const side = data.frame === 'forward' ? 1 : -1;
+          // Opened one way the hand has not what it has opened the other way only.
+          if (data.frame) assert.ok(there.every((hold) => hold.side === -side || beyondHand(context, hold)));
+          else if (code === 'range' && event.octave === undefined)
             assert.ok(there.every((hold) => hold.extended > 0 && beyondHand(context, hold)));
           const closed = there.filter(({ extended }) => extended === 0);
           if (code === 'stretch') assert.ok(closed.length > 0 && there.every((hold) => beyondHand(context, hold)));

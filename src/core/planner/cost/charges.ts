@@ -2,6 +2,7 @@ import { FINGER_SLOTS, THUMB } from '../../hand/finger';
 import type { Hold, Stop } from '../../hand/hold';
 import type { Setup } from '../../instrument/setup';
 import type { Candidate, Context } from './context';
+import { slideInPlace, type Held } from './held';
 import {
   alternationTerm,
   againstLineTerm,
@@ -32,6 +33,7 @@ import {
   travelTerm,
   type Transition,
   type PricedTransition,
+  type Slide,
   type Touch,
 } from './terms';
 import { TERM_NAMES, type TermName, type Weights } from '../../vocabulary';
@@ -152,16 +154,20 @@ export function chargeOpening({ model, pricing }: Context, hold: Hold, tally?: T
   return add(tally, 'shift', weights.shiftOverOpen * travelTerm(pricing, stops[place] - stops[home]));
 }
 
-/** What taking the hand to another position costs; the entry into the new frame comes on top. */
+/**
+ * What taking the hand to another place costs; the entry into the new frame comes on top.
+ * @param slide the guiding finger's way
+ */
 export function chargeMove(
   { pricing }: Context,
   from: Touch,
   to: Touch,
   transition: PricedTransition,
+  slide: Slide,
   tally?: Tally,
 ): number {
   const ease = shiftEase(from, to);
-  const shift = bareShift(pricing, from, to, ease) * transition.shares[ease];
+  const shift = bareShift(pricing, from, to, ease, slide) * transition.shares[ease];
   const landing = pricing.landings[from.finger * FINGER_SLOTS + to.finger];
   const across = chargeAcross(pricing.weights, stringsUp(from, to), transition, tally);
   if (tally) {
@@ -169,6 +175,17 @@ export function chargeMove(
     add(tally, 'landing', landing);
   }
   return shift + landing + across + chargeJoined(pricing.weights, from, to, transition, tally);
+}
+
+/** What a move of the hand within its position costs; the entry into the new frame comes on top. */
+export function chargeInPlace(
+  context: Context,
+  from: Held,
+  to: Held,
+  transition: PricedTransition,
+  tally?: Tally,
+): number {
+  return chargeMove(context, from.touch, to.touch, transition, slideInPlace(context.model, from, to), tally);
 }
 
 /** What two notes pay for belonging together, whether the hand moves between them or not. */

@@ -143,10 +143,12 @@ export function travelTerm({ weights, hand }: Pricing, mm: number): number {
   return weights.shiftBase + weights.shiftTravel * spans + weights.shiftTravelSquared * spans * spans;
 }
 
-/** The disturbance and the travel, whatever the moment; Infinity where the guiding finger would not move, for then the hand does not. */
-export function bareShift(pricing: Pricing, from: Touch, to: Touch, ease: number): number {
+/**
+ * The disturbance and the travel, whatever the moment; Infinity where the guiding finger would not move, for then the hand does not.
+ * @param slide the guiding finger's way
+ */
+export function bareShift(pricing: Pricing, from: Touch, to: Touch, ease: number, { start, end }: Slide): number {
   const { weights, stops } = pricing;
-  const { start, end } = guideOf(pricing, from, to);
   if (start === end) return Infinity;
   let bare = travelTerm(pricing, Math.abs(stops[end] - stops[start]));
   if ((ease & ACROSS) > 0) bare += weights.shiftAcross;

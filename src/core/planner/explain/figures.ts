@@ -1,4 +1,5 @@
 import { letterSteps } from '../../pitch/pitch';
+import { shiftsFrom } from '../graph';
 import { touchAt, type Explained } from './explained';
 
 /*
@@ -21,7 +22,7 @@ export function figureBefore({ context, trellis, path }: Explained, t: number): 
       (at) => moves(at) === moves(at + notes) && touch(at + 1).finger === touch(at + 1 + notes).finger,
     );
     const turns = figure.some((at) => Math.sign(moves(at)) !== Math.sign(moves(start)));
-    const shifted = touch(t - notes).position !== touch(t + 1 - notes).position;
+    const shifted = shiftsFrom(trellis, path, t - notes);
     // A scale is no figure: it only goes on.
     if (again && turns && shifted) return notes;
   }

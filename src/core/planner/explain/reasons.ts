@@ -1,10 +1,10 @@
 import { fingerAt } from '../../hand/finger';
 import type { SoundingEvent } from '../../material/events';
 import { guideOf, type Context } from '../cost';
-import { beyondHand, comesBackAlike, locksAt, takesOctave, type HoldTrellis, type Path } from '../graph';
+import { beyondHand, comesBackAlike, locksAt, shiftsFrom, takesOctave, type HoldTrellis, type Path } from '../graph';
 import { placeOf } from '../place';
 import type { Plan, Reason, Shift, Moment } from '../../vocabulary';
-import { stayingUntil, withoutShift, type Detour } from './detours';
+import { firstUnreached, stayingUntil, withoutShift, type Detour } from './detours';
 import { lossBy, lossOfCost, touchAt, withoutRules, type Explained } from './explained';
 import { figureBefore } from './figures';
 
@@ -46,9 +46,22 @@ function whyAtAll(own: Explained, shift: Shift, t: number, until: number, comesB
   for (let at = t + 1; at <= until; at++)
     if (!trellis.layers[at].candidates.some((other) => other.hold.position === hold.position))
       return goesOn(context, context.sounding[at], hold.position);
+  const stuck = touchAt(trellis, path, t + 1).position === hold.position && inPlace(own, shift, t, until);
+  if (stuck) return stuck;
   const staying = stayingUntil(trellis, own.costs, path, t, until);
   const lost = staying && lossBy(own, staying, comesBack, ['shifts']);
   return lost && { ...lost.found, data: { kind: 'staying', ...placeOf(context.model, hold.position), ...lost.worse } };
+}
+
+/** Why the hand moves within its position: opened as it is it does not have a note, or both fingers slide; null where it could do without. */
+function inPlace({ context, trellis, path }: Explained, shift: Shift, t: number, until: number): Reason | null {
+  const { position, side } = trellis.layers[t].candidates[path[t]].hold;
+  const missed = firstUnreached(trellis, path, t, until);
+  if (missed === null) return null;
+  if (side === 0) return { code: 'range', data: { kind: 'both-slide' } };
+  const place = { ...placeOf(context.model, position), position: shift.fromPosition };
+  const frame = shift.fromFrame ?? 'forward';
+  return { code: 'range', data: { kind: 'goes-on', at: context.sounding[missed].at, ...place, frame } };
 }
 
 /** Why the hand shifts at this moment and at no other near it. */
@@ -86,7 +99,7 @@ function whyHere(own: Explained, t: number, comesBack: boolean): Reason | null {
 function nearestShift(trellis: HoldTrellis, { path, first, last }: Detour, t: number): number | null {
   let nearest: number | null = null;
   for (let at = first; at < last; at++) {
-    if (touchAt(trellis, path, at).position === touchAt(trellis, path, at + 1).position) continue;
+    if (!shiftsFrom(trellis, path, at)) continue;
     if (nearest === null || Math.abs(at - t) < Math.abs(nearest - t)) nearest = at;
   }
   return nearest;

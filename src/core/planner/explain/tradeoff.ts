@@ -1,3 +1,4 @@
+import { handMoves } from '../../hand/moves';
 import { reachVerdict } from '../../hand/reach';
 import { COUNTED, type Counted, type Felt, type TermName, TERM_NAMES } from '../../vocabulary';
 import { chargeReturn, type Candidate, type Context, type Touch } from '../cost';
@@ -34,7 +35,7 @@ export function accountOf(
     const layer = trellis.layers[t];
     const [candidate, touch] = [layer.candidates[path[t]], layer.touchList[layer.touchOf[path[t]]]];
     const { hold, widest } = candidate;
-    const moved = before && before.touch.position !== touch.position;
+    const moved = before && handMoves(before.candidate.hold, hold);
     if (moved) counts.shifts++;
     if (hold.extended > 0) counts.extension++;
     if (widest && reachVerdict(context.pricing.hand, widest.share) !== 'easy') counts.stretch++;

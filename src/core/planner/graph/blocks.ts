@@ -1,4 +1,5 @@
-import { chargeMove, chargeReframe, chargeStay, leastMove, sameFrame } from '../cost';
+import { chargeInPlace, chargeMove, chargeReframe, chargeStay, guideOf, leastMove, sameFrame } from '../cost';
+import { keepsSide, movesInPlace } from '../../hand/moves';
 import { THUMB } from '../../hand/finger';
 import { OWN_LAYERS, type HoldLayer } from './layers';
 import type { Context } from '../cost';
@@ -31,18 +32,16 @@ export function blocksFor(
 }
 
 function blockBetween(context: Context, from: HoldLayer, to: HoldLayer, transition: PricedTransition): Block {
-  const { stayStart, stayTo, stayCost } = staysBetween(context, from, to, transition);
   return {
     moves: new Float64Array(from.touches * to.touches),
     workOut(row, column) {
       const [a, b] = [from.touchList[row], to.touchList[column]];
-      return transition.noShift || !mayMove(context, a, b) ? Infinity : chargeMove(context, a, b, transition);
+      return !mayMove(context, a, b, transition) ? Infinity
+        : chargeMove(context, a, b, transition, guideOf(context.pricing, a, b));
     },
     least: leastMoves(context, from, to, transition),
     stone: transition.stone,
-    stayStart,
-    stayTo,
-    stayCost,
+    ...staysBetween(context, from, to, transition),
   };
 }
 
@@ -54,18 +53,15 @@ function leastMoves(context: Context, from: HoldLayer, to: HoldLayer, transition
   return least;
 }
 
+type Stays = Pick<Block, 'stayStart' | 'stayTo' | 'stayCost' | 'inPlace'>;
+
 /** What goes on in one position: every hold of a touch joined to every hold of each touch there. */
-function staysBetween(
-  context: Context,
-  from: HoldLayer,
-  to: HoldLayer,
-  transition: PricedTransition,
-): Pick<Block, 'stayStart' | 'stayTo' | 'stayCost'> {
+function staysBetween(context: Context, from: HoldLayer, to: HoldLayer, transition: PricedTransition): Stays {
   const stayStart = new Int32Array(from.nodes + 1);
-  if (transition.mustShift) return { stayStart, stayTo: new Int32Array(0), stayCost: new Float64Array(0) };
   const room = countStays(from, to);
   const stayTo = new Int32Array(room);
   const stayCost = new Float64Array(room);
+  const inPlace = new Set<number>();
   let at = 0;
   for (let row = 0; row < from.touches; row++) {
     const a = from.touchList[row];
@@ -79,16 +75,23 @@ function staysBetween(
         const oneString = stringsUp(a, b) === 0;
         for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
           const next = to.candidates[v].hold;
+          if (!keepsSide(hold, next)) continue;
+          const moves = movesInPlace(hold, next);
+          if (moves ? !mayShift(context, a, b, transition) : transition.mustShift) continue;
+          if (moves) inPlace.add(at);
           stayTo[at] = v;
           stayCost[at++] = sameFrame(hold, next)
             ? shared
-            : shared + to.entry[v] + chargeReframe(context, oneString, hold, next, b.finger);
+            : to.entry[v] +
+              (moves
+                ? chargeInPlace(context, { touch: a, hold }, { touch: b, hold: next }, transition)
+                : shared + chargeReframe(context, oneString, hold, next, b.finger));
         }
       }
       stayStart[u + 1] = at;
     }
   }
-  return { stayStart, stayTo, stayCost };
+  return { stayStart, stayTo, stayCost, inPlace };
 }
 
 /** True where a hand that stays would lay a lower finger above a higher one: 4 on the eleventh semitone, then 3 on the octave's harmonic. */
@@ -108,8 +111,12 @@ function countStays(from: HoldLayer, to: HoldLayer): number {
 
 const sizeOf = ({ touchStart }: HoldLayer, touch: number) => touchStart[touch + 1] - touchStart[touch];
 
-/** The hand travels to press a note, not to let an open string ring; a weak little finger may be kept out of it. */
-function mayMove(context: Context, from: Touch, to: Touch): boolean {
-  if (from.position === to.position || to.finger === 0) return false;
-  return context.request.rules?.fourthFinger !== 'no-shift' || !(from.fourth || to.fourth);
+/** The hand travels to press a note, not to let an open string ring. */
+function mayMove(context: Context, from: Touch, to: Touch, transition: PricedTransition): boolean {
+  return from.position !== to.position && to.finger !== 0 && mayShift(context, from, to, transition);
+}
+
+/** The teacher may want no shift here, and may keep the little finger out of all. */
+function mayShift({ request }: Context, from: Touch, to: Touch, { noShift }: PricedTransition): boolean {
+  return !noShift && (request.rules?.fourthFinger !== 'no-shift' || !(from.fourth || to.fourth));
 }

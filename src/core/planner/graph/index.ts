@@ -3,7 +3,7 @@ export { buildTrellis, type HoldTrellis } from './build';
 export { beyondHand, candidatesFor, locksAt, takesOctave } from './candidates';
 export { foldLattice, type Alike, type Fold } from './fold';
 export { width, type Lattice } from './lattice';
-export { chargeEvent, tallyOf } from './pathcost';
+export { chargeEvent, shiftsFrom, tallyOf } from './pathcost';
 export { holdAllowed, positionAllowed } from './rules';
 export { masked, type Mask } from './mask';
 export {

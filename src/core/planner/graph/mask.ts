@@ -37,14 +37,17 @@ export function masked(trellis: HoldTrellis, { allows, noShiftTo, shift, pricedB
   };
   const blocks = new Map<Block, Block>();
   const blockFor = (block: Block, t: number): Block => {
-    if (noShiftTo === t + 1) return { ...block, moves: block.moves.map(() => Infinity) };
+    if (noShiftTo === t + 1)
+      return { ...block, moves: block.moves.map(() => Infinity), stayCost: staysUnder(block, () => Infinity) };
     if (!shift) return block;
     const known = blocks.get(block);
     if (known) return known;
     const [from, to] = [trellis.layers[t].touchList, trellis.layers[t + 1].touchList];
+    const [early, late] = [trellis.layers[t].touchOf, trellis.layers[t + 1].touchOf];
     const made: Block = {
       ...block,
       moves: new Float64Array(block.moves.length),
+      stayCost: staysUnder(block, (a, b) => shift.adds(from[early[a]], to[late[b]])),
       workOut: (a, b) => shift.adds(from[a], to[b]) + moveCost(block, a, b),
       least: block.least.map((cost) => cost + shift.least),
     };
@@ -56,4 +59,16 @@ export function masked(trellis: HoldTrellis, { allows, noShiftTo, shift, pricedB
     layers: allows || pricedBy ? trellis.layers.map(layerFor) : trellis.layers,
     blocks: shift || noShiftTo !== undefined ? trellis.blocks.map(blockFor) : trellis.blocks,
   };
+}
+
+/** The stays of a block, with more on those that are shifts; `adds` is told the two nodes. */
+function staysUnder({ stayStart, stayTo, stayCost, inPlace }: Block, adds: (from: number, to: number) => number) {
+  if (inPlace.size === 0) return stayCost;
+  const dearer = stayCost.slice();
+  let from = 0;
+  for (const at of inPlace) {
+    while (stayStart[from + 1] <= at) from++;
+    dearer[at] += adds(from, stayTo[at]);
+  }
+  return dearer;
 }

@@ -1,18 +1,21 @@
 import {
   chargeEntry,
+  chargeInPlace,
   chargeMove,
   chargeOpening,
   chargePlay,
   chargeReframe,
   chargeStay,
   chargeStone,
+  guideOf,
   newTally,
   sameFrame,
   type Tally,
 } from '../cost';
+import { handMoves, movesInPlace } from '../../hand/moves';
 import type { Context } from '../cost';
 import { stringsUp } from '../cost';
-import type { Path } from './trellis';
+import { isFresh, type Path } from './trellis';
 import type { HoldTrellis } from './build';
 
 /** The terms of a path from event `first` to event `last`, as if it began and ended there. */
@@ -51,8 +54,13 @@ function chargeStep(context: Context, trellis: HoldTrellis, path: Path, t: numbe
   const { hold } = layer.candidates[path[t]];
   const transition = trellis.transitions[t - 1];
   if (from.position !== to.position) {
-    const stone = movedTo(trellis, path, t - 1) ? chargeStone(transition, tally) : 0;
-    return stone + chargeMove(context, from, to, transition, tally) + chargeEntry(context, hold, tally);
+    const stone = isFresh(trellis, path, t - 1) ? chargeStone(transition, tally) : 0;
+    const slide = guideOf(context.pricing, from, to);
+    return stone + chargeMove(context, from, to, transition, slide, tally) + chargeEntry(context, hold, tally);
+  }
+  if (movesInPlace(held, hold)) {
+    const moved = chargeInPlace(context, { touch: from, hold: held }, { touch: to, hold }, transition, tally);
+    return moved + chargeEntry(context, hold, tally);
   }
   const stay = chargeStay(context, from, to, transition, tally);
   if (sameFrame(held, hold)) return stay;
@@ -60,8 +68,7 @@ function chargeStep(context: Context, trellis: HoldTrellis, path: Path, t: numbe
   return stay + chargeEntry(context, hold, tally) + reframe;
 }
 
-/** True where the hand comes to event t from another position. */
-function movedTo({ layers }: HoldTrellis, path: Path, t: number): boolean {
-  const positionAt = (at: number) => layers[at].candidates[path[at]].hold.position;
-  return t > 0 && positionAt(t - 1) !== positionAt(t);
+/** True where the hand moves from event t to the next: to another position or within its own. */
+export function shiftsFrom({ layers }: HoldTrellis, path: ArrayLike<number>, t: number): boolean {
+  return handMoves(layers[t].candidates[path[t]].hold, layers[t + 1].candidates[path[t + 1]].hold);
 }

@@ -25,6 +25,8 @@ export interface Block extends Moves {
   readonly stayTo: Int32Array;
   /** Cost of the stay, all included but the later node's own cost. */
   readonly stayCost: Float64Array;
+  /** Which of the stays are shifts: the hand moves within its position. */
+  readonly inPlace: ReadonlySet<number>;
   /** What a move costs more out of a node that a move led to: a place for one note only. */
   readonly stone: number;
 }

@@ -1,4 +1,4 @@
-import { COUNTED, ELEMENTS, FELT, MOMENTS, PROBLEMS, SHIFT_KINDS, TERM_NAMES, TRAITS } from '../answers';
+import { COUNTED, ELEMENTS, FELT, HAND_FRAMES, MOMENTS, PROBLEMS, SHIFT_KINDS, TERM_NAMES, TRAITS } from '../answers';
 import { SCHOOLS, VERDICTS } from '../players';
 import { BOWS } from '../music';
 import { PREFERENCES } from '../rules';
@@ -66,8 +66,10 @@ const WORSE = {
 
 /** What a reason is about. */
 const ReasonData = tagged('kind', [
-  // The line goes on to a note that the place the hand leaves does not have.
-  Type.Object({ kind: oneOf(['goes-on']), at: Count, ...PLACE }),
+  // The line goes on to a note that the place the hand leaves does not have, with the hand opened as it is.
+  Type.Object({ kind: oneOf(['goes-on']), at: Count, ...PLACE, frame: Type.Optional(oneOf(HAND_FRAMES)) }),
+  // Both fingers of a double stop go along their strings together.
+  Type.Object({ kind: oneOf(['both-slide']) }),
   // What staying in the old place up to the next shift would take more of.
   Type.Object({ kind: oneOf(['staying']), ...PLACE, ...WORSE }),
   // The teacher asks for it.
@@ -111,6 +113,8 @@ export const Step = Type.Object({
   contracted: Type.Boolean(),
   /** True where the hand leans a semitone out of its position on a fixed thumb (double bass, pivot school). */
   leaned: Type.Optional(True),
+  /** Where the hand lies in frames, on the neck: closed, or opened or leaned up or back. */
+  frame: Type.Optional(oneOf(HAND_FRAMES)),
   /** Where the first and the fourth finger (or the last that has a place) lie, in mm from the nut: the width of the hand. */
   handMm: Type.Tuple([Type.Number(), Type.Number()]),
   hand: FingerPlaces,
@@ -126,6 +130,9 @@ export const Shift = Type.Object({
   toFinger: FingerSchema,
   fromPosition: PositionSchema,
   toPosition: PositionSchema,
+  /** Told where the position stays the same and the hand lies in frames. */
+  fromFrame: Type.Optional(oneOf(HAND_FRAMES)),
+  toFrame: Type.Optional(oneOf(HAND_FRAMES)),
   /** How far the hand travels: the guiding finger's way. */
   semitones: Type.Number({ exclusiveMinimum: 0 }),
   travelMm: Type.Number({ exclusiveMinimum: 0 }),
