@@ -2,7 +2,16 @@ import type { InstrumentName, NoteNames, Plan, PlanResponse, Step, TermName } fr
 import { placesIn } from '../core';
 import { counted, listed } from './grammar';
 import { printed, spoken } from './notes';
-import { barWords, fingerWords, frameWords, positionName, positionWords, stringWords, thumbWords, type PlaceOf } from './places';
+import {
+  barWords,
+  fingerWords,
+  frameWords,
+  positionName,
+  positionWords,
+  stringWords,
+  thumbWords,
+  type PlaceOf,
+} from './places';
 
 /*
  * Plans: what sets one apart, what it pays for, how a note is held.
@@ -74,7 +83,11 @@ export function stepWords(step: Step, { events, instrument, place, key }: Speech
   const hand =
     step.position === 'thumb' ? thumbWords(step, step.stops[0].string, key) : positionWords(step.position, instrument);
   const touched = step.stops.some(({ harmonic }) => harmonic) ? ', touched as a harmonic' : '';
-  const stretch = step.extended ? `, ${step.frame ? frameWords(step.frame, step) : 'extended'}` : step.leaned ? ', leaning on the thumb' : touched;
+  const stretch = step.extended
+    ? `, ${step.frame ? frameWords(step.frame, step) : 'extended'}`
+    : step.leaned
+      ? ', leaning on the thumb'
+      : touched;
   return `${noteCount(events, step.at)}, ${barWords(place(step.at))}: ${pitches}, ${listed(fingers)}, ${hand}${stretch}`;
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { isFresh, moveCostBetween, stayCostBetween, type Trellis } from '../../src/core/planner/graph/trellis';
-import { movesOutOf } from './moves';
+import { DEAREST, movesOutOf } from './moves';
 
 /** Cost of a single step, by a stay where there is one, else by a move. */
 export function stepCost(trellis: Trellis, t: number, from: number, to: number): number {
@@ -77,9 +77,29 @@ export const someTrellis: fc.Arbitrary<Trellis> = fc
         stayStart,
         stayTo: Int32Array.from(stayTo),
         stayCost: Float64Array.from(stayCost),
-        inPlace: new Set<number>(),
+        inPlace: inPlaceOut(layer, next, (a, b) => stays[a * next.touches + b], draw),
         stone: draw(),
       };
     });
     return { layers, blocks };
   });
+
+/** Shifts within a position between some nodes that do not stay. */
+function inPlaceOut(
+  { nodes, touchOf }: Trellis['layers'][number],
+  next: Trellis['layers'][number],
+  stays: (from: number, to: number) => boolean,
+  draw: () => number,
+) {
+  const start = new Int32Array(nodes + 1);
+  const [to, cost]: number[][] = [[], []];
+  for (let from = 0; from < nodes; from++) {
+    for (let node = 0; node < next.nodes; node++)
+      if (!stays(touchOf[from], next.touchOf[node]) && draw() < 200_000) {
+        to.push(node);
+        cost.push(DEAREST + next.entry[node] + draw());
+      }
+    start[from + 1] = to.length;
+  }
+  return to.length === 0 ? null : { start, to: Int32Array.from(to), cost: Float64Array.from(cost) };
+}

@@ -23,7 +23,9 @@ export function keepsSide(from: Hold, to: Hold): boolean {
 
 /** True where the same fingers, two at least, go along the same strings the same way. */
 function bothSlide({ stops: from }: Hold, { stops: to }: Hold): boolean {
-  const same = from.every(({ string, finger }, at) => finger > 0 && to[at]?.string === string && to[at].finger === finger);
+  const same = from.every(
+    ({ string, finger }, at) => finger > 0 && to[at]?.string === string && to[at].finger === finger,
+  );
   if (!same || from.length !== to.length) return false;
   const ways = from.map(({ semitones }, at) => Math.sign(to[at].semitones - semitones));
   return ways[0] !== 0 && ways.every((way) => way === ways[0]);

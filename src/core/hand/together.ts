@@ -55,7 +55,9 @@ function together(perVoice: readonly (readonly Hold[])[], shared: boolean): Hold
   let partial: Hold[] = [...perVoice[0]];
   for (const voice of perVoice.slice(1)) {
     partial = partial.flatMap((low) =>
-      voice.filter((high) => (!shared || inOneShape(low, high)) && low.side === high.side && agree(low, high)).map((high) => joined(low, high)),
+      voice
+        .filter((high) => (!shared || inOneShape(low, high)) && low.side === high.side && agree(low, high))
+        .map((high) => joined(low, high)),
     );
     if (!shared) partial = distinct(partial.map(pinned));
   }

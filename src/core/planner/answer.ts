@@ -1,5 +1,15 @@
 import { alongString, fingerAt, THUMB, type FingerPlaces } from '../hand/finger';
-import type { Finger, FrameAnswer, HandFrame, Plan, ReachAnswer, ResponseEvent, Shift, ShiftKind, Step } from '../vocabulary';
+import type {
+  Finger,
+  FrameAnswer,
+  HandFrame,
+  Plan,
+  ReachAnswer,
+  ResponseEvent,
+  Shift,
+  ShiftKind,
+  Step,
+} from '../vocabulary';
 import { NO_FRAME, type HandModel, type Hold, type Stop } from '../hand/hold';
 import { handMoves } from '../hand/moves';
 import { reachVerdict } from '../hand/reach';

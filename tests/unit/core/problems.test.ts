@@ -90,7 +90,7 @@ test('the fighting events are the nearest two that no path joins, as trying ever
           stayStart: new Int32Array([0, 3, 6, 9].map((end) => sorted.filter((one) => one < end).length)),
           stayTo: new Int32Array(sorted.map((one) => one % 3)),
           stayCost: new Float64Array(sorted.length),
-          inPlace: new Set<number>(),
+          inPlace: null,
           stone: 0,
         };
       });

@@ -98,6 +98,7 @@ test('nothing is found where there is no way through', () => {
           ...trellis,
           blocks: trellis.blocks.map((block) => ({
             ...block,
+            inPlace: null,
             moves: block.moves.map(() => Infinity),
             stayStart: new Int32Array(block.stayStart.length),
           })),

@@ -49,7 +49,9 @@ const calm: terms.Transition = {
 /** What a shift is charged: its bare cost by what makes it easier or harder. */
 function shiftCost(own: terms.Pricing, from: terms.Touch, to: terms.Touch, transition: terms.Transition): number {
   const ease = terms.shiftEase(from, to);
-  return terms.bareShift(own, from, to, ease, terms.guideOf(own, from, to)) * terms.shiftShare(own.weights, ease, transition);
+  return (
+    terms.bareShift(own, from, to, ease, terms.guideOf(own, from, to)) * terms.shiftShare(own.weights, ease, transition)
+  );
 }
 
 test('a shift costs more the further it goes and the less time it has', () => {

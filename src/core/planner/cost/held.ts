@@ -8,7 +8,11 @@ export interface Held {
 }
 
 /** The finger that carries the hand through a shift within its position, and its way. */
-export function slideInPlace(model: HandModel, { touch: from, hold: old }: Held, { touch: to, hold: next }: Held): Slide {
+export function slideInPlace(
+  model: HandModel,
+  { touch: from, hold: old }: Held,
+  { touch: to, hold: next }: Held,
+): Slide {
   const [start, end] = [old, next].map((hold) => frameOf(model, hold));
   const lower = lowerFinger(from.finger, to.finger);
   // A finger that has no place of its own in one of the frames does not guide.

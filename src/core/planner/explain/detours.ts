@@ -16,7 +16,7 @@ export interface Detour {
 /** The cheapest way of all that reaches event t + 1 without a move of the hand; null where none does. */
 export function withoutShift(trellis: HoldTrellis, costs: Passes, own: Path, t: number): Detour | null {
   const { first, forward, backward } = costs;
-  const { stayStart, stayTo, stayCost, inPlace } = trellis.blocks[t];
+  const { stayStart, stayTo, stayCost } = trellis.blocks[t];
   const { nodes, cost: played } = trellis.layers[t];
   let least = Infinity;
   let [best, to] = [-1, -1];
@@ -26,7 +26,7 @@ export function withoutShift(trellis: HoldTrellis, costs: Passes, own: Path, t: 
     if (!(spent < least)) continue;
     for (let stay = stayStart[node]; stay < stayStart[node + 1]; stay++) {
       const cost = spent + stayCost[stay] + backward[2 * (first[t + 1] + stayTo[stay])];
-      if (cost >= least || inPlace.has(stay)) continue;
+      if (cost >= least) continue;
       least = cost;
       [best, to] = [from, 2 * stayTo[stay]];
     }
@@ -65,12 +65,12 @@ export function stayingUntil(trellis: HoldTrellis, costs: Passes, own: Path, t: 
   let spent = new Map([[own[t], 0]]);
   const cameFrom: Map<number, number>[] = [];
   for (let at = t; at < until; at++) {
-    const { stayStart, stayTo, stayCost, inPlace } = blocks[at];
+    const { stayStart, stayTo, stayCost } = blocks[at];
     const [next, origin] = [new Map<number, number>(), new Map<number, number>()];
     for (const [from, paid] of spent)
       for (let stay = stayStart[from]; stay < stayStart[from + 1]; stay++) {
         const cost = paid + layers[at].cost[from] + stayCost[stay];
-        if (cost >= (next.get(stayTo[stay]) ?? Infinity) || inPlace.has(stay)) continue;
+        if (cost >= (next.get(stayTo[stay]) ?? Infinity)) continue;
         next.set(stayTo[stay], cost);
         origin.set(stayTo[stay], from);
       }
@@ -97,11 +97,11 @@ export function stayingUntil(trellis: HoldTrellis, costs: Passes, own: Path, t: 
 export function firstUnreached(trellis: HoldTrellis, own: Path, t: number, until: number): number | null {
   let reached = new Set([own[t]]);
   for (let at = t; at < until; at++) {
-    const { stayStart, stayTo, stayCost, inPlace } = trellis.blocks[at];
+    const { stayStart, stayTo, stayCost } = trellis.blocks[at];
     const next = new Set<number>();
     for (const from of reached)
       for (let stay = stayStart[from]; stay < stayStart[from + 1]; stay++)
-        if (stayCost[stay] < Infinity && !inPlace.has(stay)) next.add(stayTo[stay]);
+        if (stayCost[stay] < Infinity) next.add(stayTo[stay]);
     if (next.size === 0) return at + 1;
     reached = next;
   }

@@ -4,7 +4,7 @@ import { THUMB } from '../../hand/finger';
 import { OWN_LAYERS, type HoldLayer } from './layers';
 import type { Context } from '../cost';
 import { stringsUp, type PricedTransition, type Touch } from '../cost';
-import type { Block } from './trellis';
+import type { Block, InPlace } from './trellis';
 
 /*
  * What lies between two layers: the cost of every step from hold to hold.
@@ -36,7 +36,8 @@ function blockBetween(context: Context, from: HoldLayer, to: HoldLayer, transiti
     moves: new Float64Array(from.touches * to.touches),
     workOut(row, column) {
       const [a, b] = [from.touchList[row], to.touchList[column]];
-      return !mayMove(context, a, b, transition) ? Infinity
+      return !mayMove(context, a, b, transition)
+        ? Infinity
         : chargeMove(context, a, b, transition, guideOf(context.pricing, a, b));
     },
     least: leastMoves(context, from, to, transition),
@@ -61,7 +62,7 @@ function staysBetween(context: Context, from: HoldLayer, to: HoldLayer, transiti
   const room = countStays(from, to);
   const stayTo = new Int32Array(room);
   const stayCost = new Float64Array(room);
-  const inPlace = new Set<number>();
+  const slides = { start: new Int32Array(from.nodes + 1), to: [] as number[], cost: [] as number[] };
   let at = 0;
   for (let row = 0; row < from.touches; row++) {
     const a = from.touchList[row];
@@ -76,22 +77,30 @@ function staysBetween(context: Context, from: HoldLayer, to: HoldLayer, transiti
         for (let v = to.touchStart[column]; v < to.touchStart[column + 1]; v++) {
           const next = to.candidates[v].hold;
           if (!keepsSide(hold, next)) continue;
-          const moves = movesInPlace(hold, next);
-          if (moves ? !mayShift(context, a, b, transition) : transition.mustShift) continue;
-          if (moves) inPlace.add(at);
+          if (movesInPlace(hold, next)) {
+            if (!mayShift(context, a, b, transition)) continue;
+            slides.to.push(v);
+            slides.cost.push(
+              to.entry[v] + chargeInPlace(context, { touch: a, hold }, { touch: b, hold: next }, transition),
+            );
+            continue;
+          }
+          if (transition.mustShift) continue;
           stayTo[at] = v;
           stayCost[at++] = sameFrame(hold, next)
             ? shared
-            : to.entry[v] +
-              (moves
-                ? chargeInPlace(context, { touch: a, hold }, { touch: b, hold: next }, transition)
-                : shared + chargeReframe(context, oneString, hold, next, b.finger));
+            : shared + to.entry[v] + chargeReframe(context, oneString, hold, next, b.finger);
         }
       }
       stayStart[u + 1] = at;
+      slides.start[u + 1] = slides.to.length;
     }
   }
-  return { stayStart, stayTo, stayCost, inPlace };
+  return { stayStart, stayTo, stayCost, inPlace: inPlaceOf(slides) };
+}
+
+function inPlaceOf({ start, to, cost }: { start: Int32Array; to: number[]; cost: number[] }): InPlace | null {
+  return to.length === 0 ? null : { start, to: Int32Array.from(to), cost: Float64Array.from(cost) };
 }
 
 /** True where a hand that stays would lay a lower finger above a higher one: 4 on the eleventh semitone, then 3 on the octave's harmonic. */

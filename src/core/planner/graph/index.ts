@@ -10,6 +10,7 @@ export {
   isFresh,
   moveCost,
   moveCostBetween,
+  inPlaceCost,
   stayCostBetween,
   type Block,
   type Layer,

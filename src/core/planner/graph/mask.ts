@@ -1,7 +1,7 @@
 import { chargePlay, type Candidate, type Context, type Touch } from '../cost';
 import type { HoldTrellis } from './build';
 import type { HoldLayer } from './layers';
-import { moveCost, type Block } from './trellis';
+import { moveCost, type Block, type InPlace } from './trellis';
 
 /*
  * One more demand laid on a trellis that is there already: what it forbids costs Infinity, what it prices otherwise is charged anew. The same plan
@@ -37,8 +37,7 @@ export function masked(trellis: HoldTrellis, { allows, noShiftTo, shift, pricedB
   };
   const blocks = new Map<Block, Block>();
   const blockFor = (block: Block, t: number): Block => {
-    if (noShiftTo === t + 1)
-      return { ...block, moves: block.moves.map(() => Infinity), stayCost: staysUnder(block, () => Infinity) };
+    if (noShiftTo === t + 1) return { ...block, moves: block.moves.map(() => Infinity), inPlace: null };
     if (!shift) return block;
     const known = blocks.get(block);
     if (known) return known;
@@ -47,7 +46,7 @@ export function masked(trellis: HoldTrellis, { allows, noShiftTo, shift, pricedB
     const made: Block = {
       ...block,
       moves: new Float64Array(block.moves.length),
-      stayCost: staysUnder(block, (a, b) => shift.adds(from[early[a]], to[late[b]])),
+      inPlace: block.inPlace && dearer(block.inPlace, (a, b) => shift.adds(from[early[a]], to[late[b]])),
       workOut: (a, b) => shift.adds(from[a], to[b]) + moveCost(block, a, b),
       least: block.least.map((cost) => cost + shift.least),
     };
@@ -61,14 +60,10 @@ export function masked(trellis: HoldTrellis, { allows, noShiftTo, shift, pricedB
   };
 }
 
-/** The stays of a block, with more on those that are shifts; `adds` is told the two nodes. */
-function staysUnder({ stayStart, stayTo, stayCost, inPlace }: Block, adds: (from: number, to: number) => number) {
-  if (inPlace.size === 0) return stayCost;
-  const dearer = stayCost.slice();
-  let from = 0;
-  for (const at of inPlace) {
-    while (stayStart[from + 1] <= at) from++;
-    dearer[at] += adds(from, stayTo[at]);
-  }
-  return dearer;
+/** @param adds is told the two nodes */
+function dearer({ start, to, cost }: InPlace, adds: (from: number, to: number) => number): InPlace {
+  const more = cost.slice();
+  for (let from = 0; from + 1 < start.length; from++)
+    for (let at = start[from]; at < start[from + 1]; at++) more[at] += adds(from, to[at]);
+  return { start, to, cost: more };
 }

@@ -53,14 +53,14 @@ function chargeStep(context: Context, trellis: HoldTrellis, path: Path, t: numbe
   const held = before.candidates[path[t - 1]].hold;
   const { hold } = layer.candidates[path[t]];
   const transition = trellis.transitions[t - 1];
+  const stone = handMoves(held, hold) && isFresh(trellis, path, t - 1) ? chargeStone(transition, tally) : 0;
   if (from.position !== to.position) {
-    const stone = isFresh(trellis, path, t - 1) ? chargeStone(transition, tally) : 0;
     const slide = guideOf(context.pricing, from, to);
     return stone + chargeMove(context, from, to, transition, slide, tally) + chargeEntry(context, hold, tally);
   }
   if (movesInPlace(held, hold)) {
     const moved = chargeInPlace(context, { touch: from, hold: held }, { touch: to, hold }, transition, tally);
-    return moved + chargeEntry(context, hold, tally);
+    return stone + moved + chargeEntry(context, hold, tally);
   }
   const stay = chargeStay(context, from, to, transition, tally);
   if (sameFrame(held, hold)) return stay;

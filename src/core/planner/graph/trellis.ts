@@ -25,10 +25,18 @@ export interface Block extends Moves {
   readonly stayTo: Int32Array;
   /** Cost of the stay, all included but the later node's own cost. */
   readonly stayCost: Float64Array;
-  /** Which of the stays are shifts: the hand moves within its position. */
-  readonly inPlace: ReadonlySet<number>;
+  /** Shifts within a position, from node to node; null where there are none. */
+  readonly inPlace: InPlace | null;
   /** What a move costs more out of a node that a move led to: a place for one note only. */
   readonly stone: number;
+}
+
+/** Shifts of the hand within its position: those out of node u are start[u] to start[u + 1] - 1. */
+export interface InPlace {
+  readonly start: Int32Array;
+  readonly to: Int32Array;
+  /** All included but the later node's own cost. No less than what a move to its touch and its entry cost at least. */
+  readonly cost: Float64Array;
 }
 
 /** Moves between two layers. They are worked out when first asked for: most lie too far from any good path to be asked for at all. */
@@ -64,10 +72,19 @@ export function stayCostBetween({ blocks }: Trellis, t: number, from: number, to
   return Infinity;
 }
 
-/** Cost of a move between two given nodes of neighbouring layers, the later one's entry included; Infinity where there is none. */
+/** Cost of a shift between two given nodes of neighbouring layers, the later one's entry included; Infinity where there is none. */
 export function moveCostBetween({ layers, blocks }: Trellis, t: number, from: number, to: number): number {
   const [before, after] = [layers[t], layers[t + 1]];
-  return moveCost(blocks[t], before.touchOf[from], after.touchOf[to]) + after.entry[to];
+  const move = moveCost(blocks[t], before.touchOf[from], after.touchOf[to]) + after.entry[to];
+  return Math.min(move, inPlaceCost(blocks[t], from, to));
+}
+
+/** Cost of a shift within a position, the later node's entry included; Infinity where there is none. */
+export function inPlaceCost({ inPlace }: Block, from: number, to: number): number {
+  if (!inPlace) return Infinity;
+  const { start, to: ends, cost } = inPlace;
+  for (let at = start[from]; at < start[from + 1]; at++) if (ends[at] === to) return cost[at];
+  return Infinity;
 }
 
 /** True where a path comes to its event t by a move of the hand. */

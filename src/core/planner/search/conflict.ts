@@ -45,10 +45,11 @@ function backward(trellis: Trellis, t: number, to: Uint8Array): Uint8Array {
 
 function eachStep({ layers, blocks }: Trellis, t: number, visit: (from: number, to: number) => void) {
   const block = blocks[t];
-  const { stayStart, stayTo } = block;
+  const { stayStart, stayTo, inPlace } = block;
   const [layer, next] = [layers[t], layers[t + 1]];
   for (let from = 0; from < layer.nodes; from++) {
     for (let at = stayStart[from]; at < stayStart[from + 1]; at++) visit(from, stayTo[at]);
+    if (inPlace) for (let at = inPlace.start[from]; at < inPlace.start[from + 1]; at++) visit(from, inPlace.to[at]);
     const touch = layer.touchOf[from];
     for (let to = 0; to < next.nodes; to++) if (moveCost(block, touch, next.touchOf[to]) < Infinity) visit(from, to);
   }

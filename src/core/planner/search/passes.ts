@@ -93,7 +93,7 @@ function arrive(
   ahead: number,
   leave: Float64Array,
 ) {
-  const { least, stayStart, stayTo, stayCost, stone } = block;
+  const { least, stayStart, stayTo, stayCost, stone, inPlace } = block;
   for (let touch = 0; touch < layer.touches; touch++) {
     let cheapest = Infinity;
     for (let node = layer.touchStart[touch]; node < layer.touchStart[touch + 1]; node++) {
@@ -105,6 +105,12 @@ function arrive(
       for (let stay = stayStart[node]; stay < stayStart[node + 1]; stay++) {
         const to = 2 * (ahead + stayTo[stay]);
         const cost = paid + stayCost[stay];
+        if (cost < forward[to]) forward[to] = cost;
+      }
+      if (!inPlace) continue;
+      for (let slide = inPlace.start[node]; slide < inPlace.start[node + 1]; slide++) {
+        const to = 2 * (ahead + inPlace.to[slide]) + FRESH;
+        const cost = leaving + inPlace.cost[slide];
         if (cost < forward[to]) forward[to] = cost;
       }
     }
@@ -123,7 +129,10 @@ function arrive(
       if (cost < limit) limit = cost;
     }
     // Where no move was cheaper than staying, none costs less than the dearest stay.
-    for (let node = start; node < end; node++) forward[2 * (ahead + node) + FRESH] = limit + next.entry[node];
+    for (let node = start; node < end; node++) {
+      const at = 2 * (ahead + node) + FRESH;
+      forward[at] = Math.min(forward[at], limit + next.entry[node]);
+    }
   }
 }
 
@@ -142,7 +151,7 @@ function finish(
   ahead: number,
   arrival: Float64Array,
 ) {
-  const { least, stayStart, stayTo, stayCost, stone } = block;
+  const { least, stayStart, stayTo, stayCost, stone, inPlace } = block;
   for (let to = 0; to < next.touches; to++) {
     let cheapest = Infinity;
     for (let node = next.touchStart[to]; node < next.touchStart[to + 1]; node++) {
@@ -171,8 +180,14 @@ function finish(
     for (let node = start; node < end; node++) {
       const at = 2 * (here + node);
       const stays = backward[at];
-      backward[at] = layer.cost[node] + Math.min(stays, limit);
-      backward[at + FRESH] = layer.cost[node] + Math.min(stays, limit + stone);
+      let moves = limit;
+      if (inPlace)
+        for (let slide = inPlace.start[node]; slide < inPlace.start[node + 1]; slide++) {
+          const cost = inPlace.cost[slide] + backward[2 * (ahead + inPlace.to[slide]) + FRESH];
+          if (cost < moves) moves = cost;
+        }
+      backward[at] = layer.cost[node] + Math.min(stays, moves);
+      backward[at + FRESH] = layer.cost[node] + Math.min(stays, moves + stone);
     }
   }
 }

@@ -1,4 +1,4 @@
-import { moveCost, width, type Lattice, type Path, type Trellis } from '../graph';
+import { inPlaceCost, moveCost, width, type Lattice, type Path, type Trellis } from '../graph';
 import { arriving } from './finish';
 import { FRESH, type Passes } from './passes';
 
@@ -121,7 +121,7 @@ function stepsTo(
         const entry = next.entry[to.node] + more;
         const goal = next.touchOf[to.node];
         if (paid[u] + entry + least[goal] + to.ahead > limit) continue;
-        step = moveCost(block, touch, goal) + entry;
+        step = Math.min(moveCost(block, touch, goal) + entry, inPlaceCost(block, node, to.node) + more);
       }
       costs[at] = step;
       if (paid[u] + step < arrived[v]) arrived[v] = paid[u] + step;
