@@ -96,7 +96,7 @@ export * from './written/signature';
 export { signsToShow } from './written/signs';
 export * from './written/values';
 export { keyAlteration, signatureName, type Key } from './pitch/key';
-export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from './pitch/pitch';
+export { letterSteps, midiOf, parsePitch, pitchClassName, pitchName, spellMidi, type Pitch } from './pitch/pitch';
 export { CHORDS, SCALES } from './pitch/scales';
 export { comparePlans, heldAlike, samePlace } from './planner/explain';
 export { changesBetween, withDemand } from './planner/ways';

@@ -69,11 +69,11 @@ const UPPER_VOICE: Readonly<Record<DoubleStopInterval, number>> = {
 
 /** The tonics of one name from which the instrument has room for so many octaves, low to high. */
 function tonicsWithRoom(request: PlanRequest, tonicClass: string, octaves: number): string[] {
-  const { strings, reachSemitones, extensionSemitones } = resolveSetup(request);
+  const { strings, furthestSemitones, extensionSemitones } = resolveSetup(request);
   const { material } = request;
   const above = material.type === 'double-stops' ? UPPER_VOICE[material.interval] : 0;
   const low = strings[0].midi - extensionSemitones;
-  const top = strings[strings.length - 1].midi + reachSemitones - 12 * octaves - above;
+  const top = strings[strings.length - 1].midi + furthestSemitones - 12 * octaves - above;
   return Array.from({ length: 8 }, (_, octave) => named(tonicClass, octave))
     .filter((pitch) => midiOf(pitch) >= low && midiOf(pitch) <= top)
     .map(pitchName);

@@ -54,7 +54,7 @@ export function withoutDemands(request: PlanRequest, at: number): PlanRequest {
 export function stringsFor(setup: Setup, pitch: string): string[] {
   const midi = pitchMidi(pitch);
   return setup.strings
-    .filter(({ midi: open }) => midi >= open && midi <= open + setup.reachSemitones)
+    .filter(({ midi: open }) => midi >= open && midi <= open + setup.furthestSemitones)
     .map(({ name }) => name);
 }
 

@@ -1,9 +1,13 @@
 import {
+  instrumentRecord,
   midiOf,
   parsePitch,
+  pitchName,
   requestIssues,
   resolveSetup,
+  spellMidi,
   type Issue,
+  type OpenString,
   type PlanRequest,
   type PlanRecord,
   type Playing,
@@ -19,8 +23,8 @@ import { playableTonics, tonicClass, withInstrument } from './briefMaterial';
 
 /** The part of a request that its player decides. */
 export function playingOf(whole: Playing): Playing {
-  const { instrument, size, tuning, extensionTo, stringLengthMm, hand, school } = whole;
-  return { instrument, size, tuning, extensionTo, stringLengthMm, hand, school };
+  const { instrument, size, tuning, extensionTo, stringLengthMm, fingerboardSemitones, hand, school } = whole;
+  return { instrument, size, tuning, extensionTo, stringLengthMm, fingerboardSemitones, hand, school };
 }
 
 /** What is wrong with what is known of a student, each with the way to mend it. */
@@ -76,4 +80,23 @@ const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 /** True where a plan was made for what its student plays on now: instrument, strings and hand. */
 export function madeForNow({ request }: PlanRecord, { plays }: StudentRecord): boolean {
   return same(playingOf(request), playingOf(plays));
+}
+
+/** The highest string of an instrument as it is strung. */
+export function topString(plays: Playing): OpenString {
+  const { strings } = resolveSetup(plays);
+  return strings[strings.length - 1];
+}
+
+/** The last note of the fingerboard, on the highest string: "A♭7". */
+export function endOfFingerboard(plays: Playing): string {
+  return pitchName(spellMidi(topString(plays).midi + resolveSetup(plays).reachSemitones, 'flat'));
+}
+
+/** Where a fingerboard ends that goes on to a note, in semitones; undefined where that is the usual end or no note. */
+export function fingerboardOf(words: string, plays: Playing): number | undefined {
+  const pitch = parsePitch(words.trim());
+  if (!pitch) return undefined;
+  const semitones = midiOf(pitch) - topString(plays).midi;
+  return semitones === instrumentRecord(plays.instrument).reachSemitones ? undefined : semitones;
 }

@@ -37,6 +37,7 @@ export const BASS: InstrumentRecord = {
   sizesIn: 'fractions',
   defaultSize: '3/4',
   reachSemitones: 30,
+  furthestSemitones: 30,
   writtenOctavesUp: 1,
   clefs: ['bass', 'tenor', 'treble'],
   voices: 4,

@@ -36,6 +36,7 @@ export const CELLO: InstrumentRecord = {
   sizesIn: 'fractions',
   defaultSize: '4/4',
   reachSemitones: 36,
+  furthestSemitones: 36,
   writtenOctavesUp: 0,
   clefs: ['bass', 'tenor', 'treble'],
   voices: 4,

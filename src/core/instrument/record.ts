@@ -129,6 +129,8 @@ export interface InstrumentRecord {
   readonly defaultSize: string;
   /** Highest stop worth planning, in semitones above the open string: the end of a usual fingerboard. */
   readonly reachSemitones: number;
+  /** How far up it goes where the music asks for it: players have notes beyond the usual end, on the highest string above all. */
+  readonly furthestSemitones: number;
   /** How far the written pitch lies above the sounding one, in octaves. */
   readonly writtenOctavesUp: number;
   /** The clefs its players read, the home clef first. */

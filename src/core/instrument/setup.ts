@@ -18,7 +18,9 @@ export interface Setup {
   readonly instrument: InstrumentRecord;
   readonly strings: readonly OpenString[];
   readonly lengthMm: number;
+  /** Highest stop worth planning, in semitones above the open string, and the highest there is where the music asks for it. */
   readonly reachSemitones: number;
+  readonly furthestSemitones: number;
   /** Semitones that keys or gates beyond the nut carry the lowest string down; 0 without them. */
   readonly extensionSemitones: number;
 }
@@ -30,6 +32,8 @@ export interface SetupChoice {
   readonly stringLengthMm?: number;
   /** Lowest note of an extension of the lowest string, sounding ("C1" on a double bass). */
   readonly extensionTo?: string;
+  /** Where this fingerboard ends, in semitones above the open string. */
+  readonly fingerboardSemitones?: number;
 }
 
 /**
@@ -47,9 +51,17 @@ export function resolveSetup(choice: SetupChoice): Setup {
     instrument: data,
     strings,
     lengthMm: choice.stringLengthMm ?? data.sizes[choice.size ?? data.defaultSize],
-    reachSemitones: data.reachSemitones,
+    reachSemitones: choice.fingerboardSemitones ?? data.reachSemitones,
+    furthestSemitones: choice.fingerboardSemitones ?? data.furthestSemitones,
     extensionSemitones: extensionBelow(choice.extensionTo, strings[0]),
   };
+}
+
+/** The instrument as some music asks for it: up to its furthest stop where the highest note lies beyond the usual end. */
+export function setupReaching(setup: Setup, highestMidi: number): Setup {
+  const { strings, reachSemitones, furthestSemitones } = setup;
+  const beyond = highestMidi > strings[strings.length - 1].midi + reachSemitones;
+  return beyond ? { ...setup, reachSemitones: furthestSemitones } : setup;
 }
 
 function extensionBelow(lowest: string | undefined, string: OpenString): number {

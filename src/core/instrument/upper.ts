@@ -14,8 +14,8 @@ export const UPPER_HANDS: InstrumentRecord['hands'] = {
   large: { relaxedMm: 92, fullMm: 128, fingertipMm: 14 },
 };
 
-/** The little finger then stands at the end of the fingerboard. */
-export const LETTERS: LetterFingering = { by: 'letters', topPosition: 14 };
+/** The little finger then stands at the far end of the fingerboard. */
+export const LETTERS: LetterFingering = { by: 'letters', topPosition: 15 };
 
 export const FOURTHS: readonly TeachingFrame[] = [
   { code: 'perfect-fourth-1st', first: 2, fourth: 7 },

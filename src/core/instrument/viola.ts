@@ -10,6 +10,7 @@ export const VIOLA: InstrumentRecord = {
   sizesIn: 'inches',
   defaultSize: '16',
   reachSemitones: 26,
+  furthestSemitones: 28,
   writtenOctavesUp: 0,
   clefs: ['alto', 'treble'],
   voices: 4,

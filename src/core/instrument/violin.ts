@@ -10,6 +10,7 @@ export const VIOLIN: InstrumentRecord = {
   sizesIn: 'fractions',
   defaultSize: '4/4',
   reachSemitones: 28,
+  furthestSemitones: 31,
   writtenOctavesUp: 0,
   clefs: ['treble'],
   voices: 4,

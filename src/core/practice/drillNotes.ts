@@ -31,8 +31,9 @@ export function drillRequest(request: PlanRequest, key: string, notes: readonly 
 
 /** The instrument, the hand and the manner of a request, without what is played and the rules for it. */
 export function bareRequest(request: PlanRequest): Omit<PlanRequest, 'material' | 'rules'> {
-  const { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, style, tempo } = request;
-  return { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, style, tempo };
+  const { instrument, size, tuning, extensionTo, stringLengthMm, fingerboardSemitones, hand, school, style, tempo } =
+    request;
+  return { instrument, size, tuning, extensionTo, stringLengthMm, fingerboardSemitones, hand, school, style, tempo };
 }
 
 /** The key of a plan by a name that a drill in it can have: its own where that is a major or minor key, else that of its signature. */

@@ -47,7 +47,7 @@ interface Props {
 function windowFor(step: Step, setup: Setup, fullMm: number): readonly [number, number] {
   const [low, high] = step.handMm;
   const margin = Math.max(30, (high - low) * 0.5, (fullMm - (high - low)) / 2);
-  const end = stopMm(setup.lengthMm, setup.reachSemitones);
+  const end = stopMm(setup.lengthMm, setup.furthestSemitones);
   const from = low - margin < 60 ? -12 : low - margin;
   return [from, Math.min(end + 10, high + margin)];
 }

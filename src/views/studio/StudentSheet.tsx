@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { playingIssues } from '../../app/brief/student';
+import { endOfFingerboard, fingerboardOf, playingIssues, topString } from '../../app/brief/student';
 import {
   INSTRUMENT_NAMES,
   instrumentRecord,
@@ -16,6 +16,7 @@ import {
 import { positionChoices } from '../../wording/brief';
 import { CLEF_WORDS, instrumentWords, LEVEL_WORDS, schoolChoices, sizeChoices } from '../../wording/instruments';
 import { issueWords } from '../../wording/issues';
+import { printed } from '../../wording/notes';
 import { positionRuleWords } from '../../wording/places';
 import { UndoButtons } from '../../ui/UndoButtons';
 import { NumberField, Pick, TextField } from '../../ui/fields';
@@ -109,6 +110,12 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
           onPut={(stringLengthMm) => play({ stringLengthMm })}
         />
         <TextField
+          label={studioViewsText.fingerboardGoesOn(printed(topString(plays).name))}
+          value={endOfFingerboard(plays)}
+          trouble={(words) => fingerboardTrouble(words, plays)}
+          onPut={(words) => play({ fingerboardSemitones: fingerboardOf(words, plays) })}
+        />
+        <TextField
           label={studioViewsText.tuningLowToHigh}
           value={(plays.tuning ?? tuning).join(' ')}
           trouble={(words) => tuningTrouble(words, plays)}
@@ -155,6 +162,13 @@ function tuningTrouble(words: string, plays: Playing): string | null {
   if (tuning && (tuning.length < 3 || tuning.length > 6)) return studioViewsText.threeToSixStrings;
   const [issue] = playingIssues({ ...plays, tuning });
   return issue ? issueWords(issue) : null;
+}
+
+function fingerboardTrouble(words: string, plays: Playing): string | null {
+  const fingerboardSemitones = fingerboardOf(words, plays);
+  const usual = words.trim() === '' || words.trim() === endOfFingerboard({ ...plays, fingerboardSemitones: undefined });
+  const [issue] = playingIssues({ ...plays, fingerboardSemitones });
+  return issue || (fingerboardSemitones === undefined && !usual) ? studioViewsText.aNoteOnTheTopString : null;
 }
 
 interface ClefsProps {

@@ -112,6 +112,9 @@ function guideIsTrue(setup: Setup, { shift, from, to }: ShiftDetail) {
   // A finger without a place in one of the hands, or one that stays where it lies while the hand closes up to it: the hand's own way is told.
   if (start === undefined || end === undefined || start === end) return;
   const { guide } = shift;
+  // From pivot to pivot the thumb stays and guides.
+  if (from.step.leaned && to.step.leaned && from.step.position === to.step.position)
+    return assert.equal(guide, undefined);
   assert.ok(guide);
   assert.equal(guide.finger, carries);
   const open = setup.strings[from.string];

@@ -4,7 +4,7 @@ import { NO_FRAME, type DemandedPitch, type HandModel, type Hold } from '../../h
 import { handModel } from '../../hand/models';
 import { resolveHand } from '../../hand/profile';
 import { stopMm } from '../../instrument/geometry';
-import { resolveSetup, type Setup } from '../../instrument/setup';
+import { resolveSetup, setupReaching, type Setup } from '../../instrument/setup';
 import type { Music, SoundingEvent } from '../../material/events';
 import { atOneTempo } from '../../material/tempo';
 import { keyAlteration, type Key } from '../../pitch/key';
@@ -78,10 +78,11 @@ export function contextFor(request: PlanRequest, written: Music, weights: Weight
 
 /** Whatever the tables of a request hang on, as one text. The order of the pitches counts: it sets the order of frames, and with it which of two equals is taken. */
 function tagOf(request: PlanRequest, { key }: Music, pitches: readonly string[], weights: Weights): string {
-  const { instrument, size, tuning, extensionTo, stringLengthMm, hand, school, tempo, rules } = request;
+  const { instrument, size, tuning, extensionTo, stringLengthMm, fingerboardSemitones, hand, school, tempo, rules } =
+    request;
   const { positions, strings, openStrings, fourthFinger, extensions, fingers, harmonics } = rules ?? {};
   return JSON.stringify([
-    [instrument, size, tuning, extensionTo, stringLengthMm, hand, school, tempo],
+    [instrument, size, tuning, extensionTo, stringLengthMm, fingerboardSemitones, hand, school, tempo],
     [positions, strings, openStrings, fourthFinger, extensions, fingers, harmonics],
     key.fifths,
     pitches,
@@ -90,7 +91,7 @@ function tagOf(request: PlanRequest, { key }: Music, pitches: readonly string[],
 }
 
 function tablesFor(request: PlanRequest, music: Music, pitches: readonly Pitch[], weights: Weights): Tables {
-  const setup = resolveSetup(request);
+  const setup = setupReaching(resolveSetup(request), Math.max(...pitches.map(midiOf)));
   const demanded = pitches.map((pitch) => demandedPitch(music.key, pitch));
   const model = handModel(setup, music.key, demanded, request.school);
   const pricing: Pricing = {

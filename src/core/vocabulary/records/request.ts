@@ -102,6 +102,8 @@ export const PlayingFields = {
   /** Lowest note of an extension of the lowest string, such as "C1" on a double bass. */
   extensionTo: Type.Optional(Type.String()),
   stringLengthMm: Type.Optional(Type.Number({ minimum: 150, maximum: 1300 })),
+  /** Where this player's fingerboard ends, in semitones above the open string. */
+  fingerboardSemitones: Type.Optional(Type.Integer({ minimum: 12, maximum: 40 })),
   hand: Type.Optional(either({ type: 'object' }, HandMeasured, oneOf(HAND_SIZES))),
   school: Type.Optional(oneOf(SCHOOLS)),
 };
