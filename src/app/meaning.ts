@@ -13,6 +13,7 @@ import { keepFingeringsLater } from './kept';
 import { findPlan, lookAt } from './looking';
 import { recover } from './recovery';
 import * as appText from '../wording/rooms/app';
+import { levelOf } from './brief/words';
 
 /*
  * The plan that Hand, Shifts and Ear look at: the one in the address, or the one changed last, with what it means.
@@ -86,7 +87,7 @@ export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Pr
   const { response } = answer;
   const number = choice.kind === 'number' ? choice.number : (answer.found ?? 0);
   const chosen = Math.min(number, response.plans.length - 1);
-  const aim = aimFor(response, student?.level ?? 'middle', part);
+  const aim = aimFor(response, levelOf(request, student), part);
   const findings = await findingsInWorker(ask, chosen, aim);
   if (!findings) return nothing(appText.noWayIsChosen);
   const speech = speechOf(request.instrument, response, student?.noteNames);

@@ -1,7 +1,9 @@
 /** The public face of the core: everything above it imports from here only. */
 export { laidFingers, type FingerPlaces } from './hand/finger';
 export * from './vocabulary';
-export { positionsOf } from './hand/positions';
+export { buildMusic } from './material/build';
+export { opensBothWays, positionsOf } from './hand/positions';
+export { soundsAlikeTouched } from './instrument/nodes';
 export { childShare, oddMeasures, resolveHand, type OddMeasure, type HandChoice } from './hand/profile';
 export { type HandProfile, type InstrumentRecord, type Stage, type Stringing } from './instrument/record';
 export { pairVerdict, reachVerdict, spreadMm } from './hand/reach';

@@ -5,9 +5,12 @@ import {
   HARMONICS,
   instrumentRecord,
   OPEN_STRINGS,
+  opensBothWays,
   resolveSetup,
+  SHIFT_ON,
   STYLES,
   type Finger,
+  type HandFrame,
   type InstrumentName,
   type PlanRequest,
   type PositionNumber,
@@ -16,7 +19,7 @@ import {
 } from '../core';
 import type { WordChoice } from './choice';
 import { printed } from './notes';
-import { positionWords, stringWords } from './places';
+import { frameWords, positionWords, stringWords } from './places';
 
 /*
  * The words of the brief.
@@ -52,7 +55,7 @@ export function positionChoices(instrument: InstrumentName): WordChoice[] {
 
 /** What a teacher can wish of the fingers, in words; the first choice is what holds where nothing is wished. */
 interface Wish {
-  readonly rule: 'openStrings' | 'fourthFinger' | 'extensions' | 'harmonics' | 'chromatic';
+  readonly rule: 'openStrings' | 'fourthFinger' | 'extensions' | 'harmonics' | 'shiftOn' | 'chromatic';
   readonly label: string;
   readonly choices: readonly WordChoice[];
 }
@@ -84,25 +87,34 @@ const WISHES: readonly Wish[] = [
     free: 'extensions welcome',
     avoid: 'extensions only when needed',
     never: 'no extensions',
+    forward: 'opened forward only',
+    back: 'opened back only',
   }),
   wish('harmonics', 'Harmonics', HARMONICS, {
     free: 'harmonics where they help',
     last: 'a natural harmonic on the last note',
     never: 'no harmonics',
   }),
+  wish('shiftOn', 'Shifts', SHIFT_ON, { anywhere: 'shifts where they serve', semitone: 'shifts on the semitones' }),
   wish('chromatic', 'Chromatic lines', CHROMATIC, {
     slide: 'fingers sliding by semitones',
     'finger-per-semitone': 'a finger to each semitone',
   }),
 ];
 
+/** Ways to open that only a hand in frames has. */
+const OPENED: ReadonlySet<string> = new Set(['forward', 'back']);
+
 /** The wishes that matter for what is played: how semitones in a row are fingered only where there are some. */
-export function wishesFor({ material, rules }: PlanRequest): readonly Wish[] {
+export function wishesFor({ instrument, material, rules }: PlanRequest): readonly Wish[] {
   const chromatic =
     material.type === 'notes' ||
     ('scale' in material && material.scale === 'chromatic') ||
     rules?.chromatic !== undefined;
-  return chromatic ? WISHES : WISHES.filter(({ rule }) => rule !== 'chromatic');
+  const opens = opensBothWays(instrumentRecord(instrument));
+  return WISHES.filter(({ rule }) => chromatic || rule !== 'chromatic').map((one) =>
+    one.rule === 'extensions' && !opens ? { ...one, choices: one.choices.filter(([name]) => !OPENED.has(name)) } : one,
+  );
 }
 
 const STYLE_WORDS: Readonly<Record<Style, string>> = {
@@ -137,7 +149,9 @@ export function demandWords(
     position,
     shift,
     harmonic,
+    frame,
   }: {
+    readonly frame?: HandFrame;
     readonly harmonic?: true;
     readonly shift?: true;
     readonly finger?: Finger;
@@ -151,6 +165,7 @@ export function demandWords(
     ...(string === undefined ? [] : [`the ${stringWords(string)}`]),
     ...(position === undefined ? [] : [positionWords(position, instrument)]),
     ...(harmonic ? ['a natural harmonic'] : []),
+    ...(frame ? [frameWords(frame, {})] : []),
     ...(shift ? ['a shift to here'] : []),
   ];
   return parts.join(', ');

@@ -90,6 +90,8 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
   ],
   ['positions-swapped', ({ from, to }) => `Positions run upwards: ${text(from)} is above ${text(to)}; swap them.`],
   ['little-finger-at-odds', () => 'The little finger is both preferred and not to be used; take out one of the two.'],
+  ['not-neighbours', ({ a, b }) => `Fingers ${text(a)} and ${text(b)} are not neighbours; name two such as 1 and 2.`],
+  ['no-frames', () => 'Only the cello’s hand is closed, opened forward or opened back; leave the frame out.'],
   ['on-a-rest', ({ at }) => `Event ${text(at)} is a rest; this needs a note.`],
   ['no-event', ({ at, last }) => `There is no event ${text(at)}; the material has events 0 to ${text(last)}.`],
 ]);

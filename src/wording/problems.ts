@@ -102,6 +102,12 @@ function changeWords(change: Change, { instrument, place }: Speech): string {
       return `allow ${counted(change.most, 'shift')}`;
     case 'forgo-visit':
       return 'leave out the position to be visited';
+    case 'forgo-semitone-shifts':
+      return 'let shifts arrive by other steps than a semitone';
+    case 'forgo-patterns':
+      return 'let the fingers lie in other patterns';
+    case 'harmonic-at':
+      return `touch the harmonic at ${barWords(place(change.at))} instead, the nearest note that has one`;
     case 'forgo-same-back':
       return 'come back down by other fingers';
   }

@@ -84,7 +84,8 @@ export function bowWords({ bow }: ShiftDetail): string | null {
 
 /** Who carries the hand, and over which note: "Guide: finger 1 on F♯5, E string, unheard." */
 export function guideWords({ guide, kind, toFinger }: ShiftDetail['shift']): string {
-  if (!guide && kind !== 'to-thumb') return 'No note guides here: from pivot to pivot the thumb stays where it is and guides.';
+  if (!guide && kind !== 'to-thumb')
+    return 'No note guides here: from pivot to pivot the thumb stays where it is and guides.';
   if (!guide)
     return 'No note guides here: arm and first finger carry the hand, and the thumb is set down on its place.';
   const finger = fingerWords(guide.finger);

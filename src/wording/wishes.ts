@@ -1,6 +1,13 @@
-import { positionsOf, resolveSetup, type PlanRequest, type PositionNumber, type Rules } from '../core';
+import {
+  positionsOf,
+  resolveSetup,
+  type PlanRequest,
+  type PositionNumber,
+  type Rules,
+  type TouchingPattern,
+} from '../core';
 import { counted, countWords, ordinal } from './grammar';
-import { positionWords } from './places';
+import { positionWords, stringWords } from './places';
 
 /*
  * Wishes of what a plan must do: a position to go to, how often to shift, down as up; and how it is bowed.
@@ -23,7 +30,7 @@ const MOST_VISITS = 2;
 /** The wishes not yet made. */
 export function wishesToAdd(request: PlanRequest): Wish[] {
   const { rules = {}, material } = request;
-  const { visit = [], mostShifts, sameBack } = rules;
+  const { visit = [], mostShifts, sameBack, patterns = [] } = rules;
   const spared = rules.fingers?.never ?? [];
   const withRules = (part: Rules) => ({ ...request, rules: { ...rules, ...part } });
   const positions = positionsOf(resolveSetup(request), request.school).filter(
@@ -50,6 +57,16 @@ export function wishesToAdd(request: PlanRequest): Wish[] {
       words: sparedWords(finger),
       request: withRules({ fingers: { never: [...spared, finger] } }),
     })),
+    ...resolveSetup(request).strings.flatMap(({ name }) =>
+      TOUCHING.map(([a, b]): TouchingPattern => ({ string: name, touch: [a, b] }))
+        .filter((pattern) => !patterns.some((made) => patternId(made) === patternId(pattern)))
+        .map((pattern) => ({
+          id: patternId(pattern),
+          group: PATTERNS,
+          words: patternWords(pattern),
+          request: withRules({ patterns: [...patterns, pattern] }),
+        })),
+    ),
     ...('direction' in material && material.direction === 'updown' && !sameBack
       ? [{ id: 'same-back', group: 'Fingers', words: SAME_BACK, request: withRules({ sameBack: true }) }]
       : []),
@@ -65,7 +82,7 @@ export function wishesToAdd(request: PlanRequest): Wish[] {
 /** The wishes made, each with the request without it. */
 export function wishesMade(request: PlanRequest): Wish[] {
   const { material } = request;
-  const { visit = [], mostShifts, sameBack, fingers } = request.rules ?? {};
+  const { visit = [], mostShifts, sameBack, fingers, patterns = [] } = request.rules ?? {};
   const without = (part: Rules) => ({ ...request, rules: { ...request.rules, ...part } });
   const perBow = 'direction' in material ? material.notesPerBow : undefined;
   return [
@@ -97,6 +114,15 @@ export function wishesMade(request: PlanRequest): Wish[] {
         request: without({ fingers: others.length > 0 ? { never: others } : undefined }),
       };
     }),
+    ...patterns.map((pattern) => {
+      const others = patterns.filter((other) => other !== pattern);
+      return {
+        id: patternId(pattern),
+        group: PATTERNS,
+        words: patternWords(pattern),
+        request: without({ patterns: others.length > 0 ? others : undefined }),
+      };
+    }),
     ...(sameBack
       ? [{ id: 'same-back', group: 'Fingers', words: SAME_BACK, request: without({ sameBack: undefined }) }]
       : []),
@@ -121,6 +147,22 @@ export function perBowWords(count: number): string {
 const SPARED = [2, 3] as const;
 
 const sparedWords = (finger: number) => `without the ${ordinal(finger)} finger`;
+
+/** Neighbouring fingers that may touch. */
+const TOUCHING = [
+  [1, 2],
+  [2, 3],
+  [3, 4],
+] as const;
+const PATTERNS = 'Patterns';
+
+const patternId = ({ string, touch }: TouchingPattern) => `touch-${[...touch].sort().join('-')}-${string}`;
+
+/** "2 touches 1 on the A string". */
+export function patternWords({ string, touch }: TouchingPattern): string {
+  const [low, high] = [...touch].sort();
+  return `${high} touches ${low} on the ${stringWords(string)}`;
+}
 
 const SAME_BACK = 'the same fingers back down';
 

@@ -1,4 +1,13 @@
-import { midiOf, parsePitch, type Finger, type Forbidding, type Lock, type PlanRequest, type Setup } from '../../core';
+import {
+  midiOf,
+  parsePitch,
+  soundsAlikeTouched,
+  type Finger,
+  type Forbidding,
+  type Lock,
+  type PlanRequest,
+  type Setup,
+} from '../../core';
 
 /*
  * What a teacher demands at single notes: locks and things that must never be there, laid into the request.
@@ -28,9 +37,9 @@ export function demandedAt({ rules }: Pick<PlanRequest, 'rules'>): ReadonlyMap<n
 /** The request with more of one note locked; a part that is undefined is set free. */
 export function withLock(request: PlanRequest, at: number, part: LockPart): PlanRequest {
   const lock = { ...lockAt(request, at), ...part, at };
-  const { finger, string, position, shift, harmonic } = lock;
+  const { finger, string, position, shift, harmonic, frame } = lock;
   const others = (request.rules?.locks ?? []).filter((other) => other.at !== at);
-  const empty = [finger, string, position, shift, harmonic].every((one) => one === undefined);
+  const empty = [finger, string, position, shift, harmonic, frame].every((one) => one === undefined);
   const locks = empty ? others : [...others, lock].sort((a, b) => a.at - b.at);
   return { ...request, rules: { ...request.rules, locks: locks.length > 0 ? locks : undefined } };
 }
@@ -56,6 +65,11 @@ export function stringsFor(setup: Setup, pitch: string): string[] {
   return setup.strings
     .filter(({ midi: open }) => midi >= open && midi <= open + setup.furthestSemitones)
     .map(({ name }) => name);
+}
+
+/** True where some string may have a pitch as a natural harmonic. */
+export function mayBeTouched(setup: Setup, pitch: string): boolean {
+  return setup.strings.some(({ midi }) => soundsAlikeTouched(pitchMidi(pitch) - midi));
 }
 
 /** The string next up or down on which a pitch can be played; undefined at the end. */

@@ -20,6 +20,7 @@ import { withInstrument } from './briefMaterial';
 import { asked, offerBrief, offerTyped, type Asked, type Brief, type TypedBrief } from './offers';
 import { forStudent } from './student';
 import { isArpeggio, musicOf, onStrings } from './typedMusic';
+import { stringsNamed, withPlaces } from './typedPlaces';
 import { optionalWords } from './words';
 import * as typedBriefText from '../../wording/rooms/typedBrief';
 
@@ -50,13 +51,16 @@ export function readTyped(
   const student = students.find(({ name }) => name === valueOf(pieces, 'student'));
   const whole = pieces.some(({ slot }) => NAMES_MUSIC.has(slot));
   const base = whole ? clean : before;
+  const small = student ? null : askSize(typed, pieces, base);
+  if (small) return small;
   const onto = playedOn(base, pieces, student);
   if ('kind' in onto) return onto;
   const minor = askKindOfScale(typed, pieces, base);
   if (minor) return minor;
   const music = musicOf(onto, pieces);
   if ('kind' in music) return withStudent(music, student);
-  const ruled = onStrings(withRules(music, pieces), pieces);
+  const onOwnStrings = onStrings(withRules(music, pieces), pieces);
+  const ruled = 'kind' in onOwnStrings ? onOwnStrings : withPlaces(onOwnStrings, pieces);
   if ('kind' in ruled) return withStudent(ruled, student);
   const notes = mended.map(({ typed: word, read }) => typedBriefText.isReadAs(word, read));
   return { kind: 'understood', brief: { request: ruled, student, whole }, notes };
@@ -123,13 +127,27 @@ function askKindOfScale(typed: string, pieces: readonly Piece[], { material }: P
   if (kinds.length === 0) return null;
   const swap = (read: string) =>
     scale === 'minor'
-      ? /\bmin(or)?\b/i.test(typed)
-        ? typed.replace(/\bmin(or)?\b/i, read)
-        : typed.replace(/m\b/, ` ${read}`)
+      ? /\b(moll|mineur)\b/i.test(typed)
+        ? `${typed} ${read.replace(/ minor$/, '')}`
+        : /\bmin(or)?\b/i.test(typed)
+          ? typed.replace(/\bmin(or)?\b/i, read)
+          : typed.replace(/m\b/, ` ${read}`)
       : typed.replace(/\bpentatonic\b/i, read);
   return asked(
     typedBriefText.which(scale ?? ''),
     kinds.map((read) => offerTyped(read, swap(read))),
+  );
+}
+
+/** A child plays a smaller instrument: which? */
+function askSize(typed: string, pieces: readonly Piece[], base: PlanRequest): Asked | null {
+  if (!valueOf(pieces, 'child') || valueOf(pieces, 'size')) return null;
+  const name = valueOf(pieces, 'instrument') ?? base.instrument;
+  const { sizes, adultFromMm, sizesIn } = instrumentRecord(name);
+  const small = Object.keys(sizes).filter((size) => sizes[size] < adultFromMm);
+  return asked(
+    typedBriefText.whichSize,
+    small.map((size) => offerTyped(sizeWords(name, size), `${typed} ${size}${sizesIn === 'inches' ? ' inch' : ''}`)),
   );
 }
 
@@ -156,11 +174,18 @@ function playedOn(
     }
     request = { ...request, size, stringLengthMm: undefined };
   }
+  const child = valueOf(pieces, 'child') === true && !student;
+  const level = valueOf(pieces, 'level') ?? (child ? ('first-year' as const) : undefined);
   const hand = valueOf(pieces, 'hand');
   const school = valueOf(pieces, 'school');
   if (school && !schoolsOf(instrumentRecord(request.instrument)).some((name) => name === school))
     return asked(typedBriefText.schoolsOfFingeringAre, []);
-  return { ...request, ...(hand ? { hand } : {}), ...(school ? { school } : {}) };
+  return {
+    ...request,
+    ...(level ? { meaning: { ...request.meaning, level } } : {}),
+    ...(hand ? { hand } : {}),
+    ...(school ? { school } : {}),
+  };
 }
 
 /** Positions that were asked for on one instrument are others on the next. */
@@ -205,15 +230,10 @@ function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest 
       extensions: valueOf(pieces, 'extensions') ?? rules.extensions,
       harmonics: valueOf(pieces, 'harmonics') ?? rules.harmonics,
       fingers: spared.length > 0 ? { never: spared } : rules.fingers,
+      shiftOn: valueOf(pieces, 'shiftOn') ?? rules.shiftOn,
+      sameBack: valueOf(pieces, 'sameBack') ?? rules.sameBack,
     },
   };
-}
-
-/** The strings of some letters; null where one is none of the instrument's. */
-function stringsNamed(request: PlanRequest, letters: readonly string[]): string[] | null {
-  const { strings } = resolveSetup(request);
-  const found = letters.map((letter) => strings.find(({ name }) => name.replace(/-?\d+$/, '') === letter)?.name);
-  return found.every((name): name is string => name !== undefined) ? found : null;
 }
 
 /** A whole brief in words: what will be planned. */

@@ -1,8 +1,8 @@
-import type { PlanRequest, Rules } from '../../core';
+import { LEVELS, type Level, type PlanRequest, type Rules } from '../../core';
 import { stringChoices, STYLE_CHOICES, TEMPO_CHOICES, tempoWords, wishesFor } from '../../wording/brief';
 import type { WordChoice } from '../../wording/choice';
 import { listed } from '../../wording/grammar';
-import { HAND_CHOICES, schoolChoices } from '../../wording/instruments';
+import { HAND_CHOICES, LEVEL_WORDS, schoolChoices } from '../../wording/instruments';
 import { printed } from '../../wording/notes';
 import { tempoOf, tuningChoices, tuningOf, withTuning } from './choices';
 import * as briefWordsText from '../../wording/rooms/briefWords';
@@ -39,6 +39,14 @@ export function optionalWords(request: PlanRequest): OptionalWord[] {
       choices: HAND_CHOICES,
       other: briefWordsText.aMeasuredHand,
       put: (hand) => ({ ...request, hand: hand as PlanRequest['hand'] }),
+    },
+    {
+      label: briefWordsText.level,
+      group: briefWordsText.thePlayer,
+      value: request.meaning?.level ?? USUAL_LEVEL,
+      usual: USUAL_LEVEL,
+      choices: LEVELS.map((level): WordChoice => [level, LEVEL_WORDS[level]]),
+      put: (level: string) => withLevel(request, level === USUAL_LEVEL ? undefined : (level as Level)),
     },
     ...(schools.length === 0
       ? []
@@ -105,4 +113,17 @@ export function optionalWords(request: PlanRequest): OptionalWord[] {
 /** The request at so many notes of one beat a minute; undefined for any tempo. */
 export function withTempo(request: PlanRequest, bpm: number | undefined): PlanRequest {
   return { ...request, tempo: bpm === undefined ? undefined : { bpm } };
+}
+
+/** How far a player has come of whom nothing is said. */
+export const USUAL_LEVEL: Level = 'middle';
+
+function withLevel({ meaning, ...request }: PlanRequest, level: Level | undefined): PlanRequest {
+  const left = { ...meaning, level };
+  return Object.values(left).some((one) => one !== undefined) ? { ...request, meaning: left } : request;
+}
+
+/** How far the player of a plan has come: the student, or what the brief says of one. */
+export function levelOf(request: PlanRequest, student: { readonly level: Level } | undefined): Level {
+  return student?.level ?? request.meaning?.level ?? USUAL_LEVEL;
 }

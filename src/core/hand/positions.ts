@@ -48,3 +48,8 @@ export function fingerAtStop({ regions, positions }: FrameSchool, semitones: num
   const laid = Object.entries(places).find(([, place]) => first + place === semitones);
   return laid ? (Number(laid[0]) as Finger) : null;
 }
+
+/** True where the hand goes in frames and opens forward and back. */
+export function opensBothWays({ fingering }: InstrumentRecord): boolean {
+  return fingering.by === 'frames' && fingering.usual.regions[0].shapes.some(({ extended }) => extended > 0);
+}

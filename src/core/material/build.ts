@@ -2,6 +2,7 @@ import { keyOf, signatureName, type Key } from '../pitch/key';
 import { midiOf, parsePitch, pitchClassName, pitchName, type Pitch } from '../pitch/pitch';
 import {
   chordPattern,
+  chromaticFifths,
   chromaticRun,
   degreePitch,
   hasMinorThird,
@@ -124,7 +125,7 @@ function patternOf(pattern: Pattern | null, name: string): Pattern {
 function scaleKey(tonicName: string, scale: string): Key {
   const tonic = pitchOf(tonicName);
   const name = `${pitchClassName(tonic)} ${scale.replaceAll('-', ' ')}`;
-  if (scale === 'chromatic') return keyOf(tonic, 'major', false, name);
+  if (scale === 'chromatic') return { fifths: chromaticFifths(tonic), name };
   const pattern = patternOf(scalePattern(scale), scale);
   return keyOf(tonic, pattern.mode, hasMinorThird(pattern), name);
 }

@@ -1,4 +1,5 @@
 import * as patterns from '#generated/patterns';
+import { keyAlteration, majorFifths } from './key';
 import { letterSteps, midiOf, spellAt, spellMidi, type Pitch } from './pitch';
 
 /** One degree of a scale or chord, as distances above its tonic. */
@@ -110,26 +111,52 @@ export function degreePitch(tonic: Pitch, degree: Degree, octaves: number): Pitc
   return spellAt(letterSteps(tonic) + degree.steps + 7 * octaves, midiOf(tonic) + degree.semitones + 12 * octaves);
 }
 
+/** The signature of a chromatic scale: the major key's on its tonic, none where there is no such key. */
+export function chromaticFifths(tonic: Pitch): number {
+  const fifths = majorFifths(tonic);
+  return Math.abs(fifths) <= MOST_SIGNS ? fifths : 0;
+}
+
+/** A signature has at most as many signs as there are letters. */
+const MOST_SIGNS = 7;
+
 /**
- * Every semitone from the tonic over some octaves, upward order. Notes of the major key on the tonic keep
- * their spelling; those between are raised going up and lowered coming down, written as naturals where the
- * sign would double.
+ * Every semitone from the tonic over some octaves, upward order. Notes of the signature and the tonic keep their spelling; those between are raised
+ * going up and lowered coming down. Where the sign would double, and for E sharp, B sharp, F flat and C flat that are not of the key, the natural
+ * stands.
  */
 export function chromaticRun(tonic: Pitch, octaves: number, going: 'up' | 'down'): Pitch[] {
-  const major = SCALE_DEGREES.get('major') ?? [];
   const base = midiOf(tonic);
+  const key = { fifths: chromaticFifths(tonic), name: '' };
+  const own = (midi: number): Pitch | undefined => {
+    if ((midi - base) % 12 === 0) return degreePitch(tonic, { steps: 0, semitones: 0 }, (midi - base) / 12);
+    return LETTER_NUMBERS.map((letter) => spelledAs(letter, midi)).find(
+      (pitch) => pitch.alteration === keyAlteration(key, pitch.letter),
+    );
+  };
   return Array.from({ length: 12 * octaves + 1 }, (_, semitones) => {
-    const octave = Math.floor(semitones / 12);
-    const within = semitones - 12 * octave;
-    const own = major.find((degree) => degree.semitones === within);
-    if (own) return plain(degreePitch(tonic, own, octave));
-    const beside = major.find((degree) => degree.semitones === within + (going === 'up' ? -1 : 1));
-    const step = letterSteps(tonic) + (beside ? beside.steps : 7) + 7 * octave;
-    return plain(spellAt(step, base + semitones));
+    const midi = base + semitones;
+    const kept = own(midi);
+    if (kept) return kept;
+    const raised = going === 'up' ? 1 : -1;
+    const beside = own(midi - raised);
+    const altered = beside ? { ...beside, alteration: beside.alteration + raised } : spellMidi(midi, SIGN[going]);
+    return isForeign(altered) ? spellMidi(midi, SIGN[going]) : altered;
   });
 }
 
-function plain(pitch: Pitch): Pitch {
-  if (Math.abs(pitch.alteration) <= 1) return pitch;
-  return spellMidi(midiOf(pitch), pitch.alteration > 0 ? 'sharp' : 'flat');
+const LETTER_NUMBERS = [0, 1, 2, 3, 4, 5, 6];
+const SIGN = { up: 'sharp', down: 'flat' } as const;
+
+/** The spelling of a sound by one letter, in the octave that is nearest. */
+function spelledAs(letter: number, midi: number): Pitch {
+  const natural = midiOf({ letter, alteration: 0, octave: 0 });
+  const octave = Math.round((midi - natural) / 12);
+  return { letter, octave, alteration: midi - natural - 12 * octave };
+}
+
+/** Two signs, or E sharp, B sharp, F flat, C flat: a player reads the natural. */
+function isForeign({ letter, alteration }: Pitch): boolean {
+  if (Math.abs(alteration) > 1) return true;
+  return alteration === 1 ? letter === 2 || letter === 6 : alteration === -1 && (letter === 3 || letter === 0);
 }

@@ -3,7 +3,9 @@ import type { Issue } from '../issue';
 import { buildMusic } from '../material/build';
 import { materialIssues } from '../material/materialIssues';
 import { parsePitch } from '../pitch/pitch';
-import type { PlanRequest, Rules } from '../vocabulary';
+import { opensBothWays } from '../hand/positions';
+import { instrumentRecord } from '../instrument/instruments';
+import type { Lock, PlanRequest, Rules } from '../vocabulary';
 
 /**
  * What cannot be understood in a request whose shape is right: unknown names, strings that are not there, locks on no note.
@@ -46,12 +48,19 @@ function ruleIssues(request: PlanRequest, rules: Rules): Issue[] {
       code: 'positions-swapped',
       data: { from: positions.from, to: positions.to },
     });
+  rules.patterns?.forEach(({ string, touch: [a, b] }, at) => {
+    checkString(`/rules/patterns/${at}/string`, string);
+    if (Math.abs(a - b) !== 1)
+      issues.push({ path: `/rules/patterns/${at}/touch`, code: 'not-neighbours', data: { a, b } });
+  });
   if (rules.fingers?.never.includes(4) && rules.fourthFinger === 'prefer')
     issues.push({ path: '/rules/fingers', code: 'little-finger-at-odds' });
   if (locks.length + never.length === 0) return issues;
   const { events } = buildMusic(request.material);
-  const checkPlace = (path: string, place: { readonly at: number; readonly string?: string }) => {
+  const opens = opensBothWays(instrumentRecord(request.instrument));
+  const checkPlace = (path: string, place: Lock) => {
     if (place.string !== undefined) checkString(`${path}/string`, place.string);
+    if (place.frame !== undefined && !opens) issues.push({ path: `${path}/frame`, code: 'no-frames' });
     const event = events[place.at];
     if (event?.kind === 'sounding') return;
     const data = { at: place.at, last: events.length - 1 };

@@ -43,10 +43,11 @@ function forward(
   const lies = ({ stops }: Hold) => stops.every(({ finger, semitones }) => finger === 0 || frame[finger] === semitones);
   if (!stay.every((one) => lies(one.hold))) return null;
   if (around.some((one) => one?.hold.position === lower)) return null;
-  const { positions, visit = [], locks = [] } = request.rules ?? {};
+  const { positions, visit = [], locks = [], extensions } = request.rules ?? {};
   const placed = new Set(sounding.slice(from, to).map(({ at }) => at));
   if (!positionAllowed(positions, model.label(lower)) || visit.includes(model.label(hold.position))) return null;
-  if (locks.some(({ at, position }) => position !== undefined && placed.has(at))) return null;
+  if (extensions === 'back') return null;
+  if (locks.some(({ at, position, frame }) => (position ?? frame) !== undefined && placed.has(at))) return null;
   return stay.map(({ touch, hold: { stops } }) => ({
     touch: { ...touch, position: lower },
     hold: makeHold(lower, stops, frame, { extended: 2, side: 1 }),

@@ -7,10 +7,15 @@ export type Style = (typeof STYLES)[number];
 
 export const OPEN_STRINGS = ['free', 'prefer', 'avoid', 'never'] as const;
 export const FOURTH_FINGER = ['free', 'prefer', 'no-shift', 'avoid', 'never'] as const;
-export const EXTENSIONS = ['free', 'avoid', 'never'] as const;
+/** "forward" and "back": the hand opens only that way. */
+export const EXTENSIONS = ['free', 'avoid', 'never', 'forward', 'back'] as const;
 export const HARMONICS = ['free', 'last', 'never'] as const;
 /** Fingers that a plan can be asked to do without. */
 export const SPARED_FINGERS = [2, 3, 4] as const;
+/** Where shifts may arrive: on a semitone step where there is one near, or anywhere. */
+export const SHIFT_ON = ['anywhere', 'semitone'] as const;
+/** Fingers that press a string, for patterns. */
+export const PATTERN_FINGERS = [1, 2, 3, 4] as const;
 export const CHROMATIC = ['slide', 'finger-per-semitone'] as const;
 /** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */
 export const EXPLAIN = ['shifts', 'all', 'nothing'] as const;

@@ -34,6 +34,7 @@ import { ThisPlan } from './ThisPlan';
 import * as benchPlanText from '../../wording/rooms/benchPlan';
 import { view } from '../../ui/View';
 import * as sharedText from '../../wording/rooms/shared';
+import { levelOf } from '../../app/brief/words';
 
 const FirstMinute = later(benchPlanText.howToBegin, async () => (await import('./FirstMinute')).FirstMinute);
 const Palette = later(benchPlanText.theListOfCommands, async () => (await import('./Palette')).Palette);
@@ -146,7 +147,12 @@ function Bench() {
           <aside className="bench-more">
             {after?.plan && (
               <Section name={benchPlanText.theFindings} on={[after]}>
-                <FindingsList key={record.id} planId={record.id} level={student?.level ?? 'middle'} shown={after} />
+                <FindingsList
+                  key={record.id}
+                  planId={record.id}
+                  level={levelOf(record.request, student)}
+                  shown={after}
+                />
               </Section>
             )}
             <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />

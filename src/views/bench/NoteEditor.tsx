@@ -13,6 +13,7 @@ import {
   fingersFor,
   lockAt,
   lockPut,
+  mayBeTouched,
   neverAt,
   stringsFor,
   withLock,
@@ -105,6 +106,15 @@ export function NoteEditor({ response, plan, request }: Props) {
         onClick={() => put({ shift: true })}
       >
         {benchPictureText.shiftHere}
+      </button>
+      <button
+        type="button"
+        className="button"
+        disabled={lock?.harmonic !== true && (pitch === null || !mayBeTouched(setup, pitch))}
+        aria-pressed={lock?.harmonic === true}
+        onClick={() => put({ harmonic: lock?.harmonic ? undefined : true })}
+      >
+        {benchPictureText.harmonicHere}
       </button>
       {step ? (
         <ActMenu

@@ -15,6 +15,7 @@ import { NO_PLAN } from './PlanPicture';
 import type { Shown } from './shown';
 import { Marked } from './StageTools';
 import * as benchPictureText from '../../wording/rooms/benchPicture';
+import { levelOf } from '../../app/brief/words';
 
 const NeckFigure = later(benchPictureText.theNeck, async () => (await import('./NeckFigure')).NeckFigure);
 const PlanTable = later(benchPictureText.thePlanAsA, async () => (await import('./PlanTable')).PlanTable);
@@ -54,7 +55,7 @@ export const UnderPicture = memo(function UnderPicture({ shown, request }: Props
         <>
           <NeckFigure
             {...{ response, plan, request: asked, setup, cursor }}
-            level={student?.level ?? 'middle'}
+            level={levelOf(request, student)}
             large={neck}
           />
           <EditOutcome plan={plan} speech={speech} />

@@ -13,6 +13,7 @@ export const anyString = 'any string';
 export const positionHere = 'Position here';
 export const anyPosition = 'any position';
 export const shiftHere = 'shift here';
+export const harmonicHere = 'harmonic';
 export const neverHere = 'Never here';
 export const neverHereMenu = 'never here …';
 export const neverShiftToThis = 'never shift to this note';

@@ -7,6 +7,7 @@ export const hand = 'Hand';
 export const thePlayer = 'The player';
 export const aMeasuredHand = 'a measured hand';
 export const school = 'School';
+export const level = 'Level';
 export const tuning = 'Tuning';
 export const theStrings = (listed: string) => `the strings ${listed}`;
 export const fingers = 'Fingers';

@@ -47,3 +47,6 @@ export const thereIsNoWith = (printed: string, names: string) =>
 export const theStringHasNo = (names: string, octaves: number, printed: string) =>
   `The ${names} string has no room for ${octaves} octaves from ${printed}.`;
 export const octaveFrom = (most: number, s: string, note: string) => `${most} octave${s} from ${note}`;
+export const noSuchNoteToShiftTo = (note: string, bar?: number) =>
+  `After the first note there is no ${note}${bar === undefined ? '' : ` in bar ${bar}`} to shift to. Name a note of the music.`;
+export const whichSize = 'Which size does the child play? The hand is scaled with it.';

@@ -1,4 +1,15 @@
-import type { InstrumentName, PositionNumber, PositionRule, Rules, School, Style } from '../../core';
+import {
+  SCALES,
+  type InstrumentName,
+  type Level,
+  type PositionNumber,
+  type PositionRule,
+  type Rules,
+  type School,
+  type Style,
+} from '../../core';
+import { DIGITS } from './digits';
+import { foreignKeys } from './foreignKeys';
 
 /*
  * The phrases of a typed brief: what each means. Longer phrases stand before those that are part of them.
@@ -33,6 +44,15 @@ export type Piece =
   | { readonly slot: 'fourthFinger'; readonly value: NonNullable<Rules['fourthFinger']> }
   | { readonly slot: 'extensions'; readonly value: NonNullable<Rules['extensions']> }
   | { readonly slot: 'harmonics'; readonly value: NonNullable<Rules['harmonics']> }
+  | { readonly slot: 'shiftOn'; readonly value: 'semitone' }
+  | { readonly slot: 'sameBack'; readonly value: true }
+  /** A shift that arrives at a note, by its letter, in a bar where one is named. */
+  | { readonly slot: 'shiftTo'; readonly value: { readonly note: string; readonly bar?: number } }
+  /** Two fingers that touch, on a string by its letter. */
+  | { readonly slot: 'pattern'; readonly value: { readonly string: string; readonly touch: readonly [number, number] } }
+  | { readonly slot: 'level'; readonly value: Level }
+  /** Somebody of whom the size has to be asked. */
+  | { readonly slot: 'child'; readonly value: true }
   /** A finger to do without. */
   | { readonly slot: 'spared'; readonly value: 2 | 3 };
 
@@ -72,12 +92,58 @@ function keyName(words: string): string {
 const visit = ([, ...words]: RegExpMatchArray): Piece[] =>
   words.filter(Boolean).map((word) => ({ slot: 'visit', value: place(word) }));
 
+const touching = (one: string, other: string, string: string): Piece => ({
+  slot: 'pattern',
+  value: { string: keyName(string), touch: [Number(one[0]), Number(other[0])] },
+});
+
+/** Scales of a word or more of their own: those that are taught first have phrases with more to them. */
+const TAUGHT =
+  /^(major|minor|chromatic|dorian|phrygian|lydian|mixolydian|locrian|ionian|aeolian|pentatonic|.*(natural|harmonic|melodic)-minor|whole-tone|(major|minor)-pentatonic)$/;
+/** Names that a chord has too: a scale only where it is called one. */
+const CHORDS_TOO = /^(diminished|augmented|dominant|half-diminished)$/;
+
+/** A name as a brief is read: small letters, numbers in digits. */
+const plainName = (name: string) =>
+  name
+    .toLowerCase()
+    .replaceAll("'", '')
+    .split('-')
+    .map((word) => DIGITS[word] ?? word)
+    .join(' ');
+const literal = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+
+/** Every other scale that is known, by its own name. */
+const OTHER_SCALES: readonly Phrase[] = SCALES.filter((name) => !TAUGHT.test(name))
+  .sort((a, b) => b.length - a.length)
+  .map((name) =>
+    fixed(`${literal(plainName(name))}${CHORDS_TOO.test(name) ? ' scale' : ''}`, { slot: 'scale', value: name }),
+  );
+
+/** The words of all scales' names, which are not mended into others. */
+export const SCALE_NAME_WORDS: readonly string[] = SCALES.flatMap((name) => plainName(name).split(' '));
+
 const IN_SLURS: Readonly<Record<string, number>> = { pairs: 2, twos: 2, threes: 3, fours: 4, sixes: 6, eights: 8 };
 
 export const PHRASES: readonly Phrase[] = [
+  ...foreignKeys(phrase),
+  ...OTHER_SCALES,
+  phrase(`([1-4]|1st|2nd|3rd|4th)(?: finger)? (?:touches|touching|against|close to|next to) ([1-4]|1st|2nd|3rd|4th)(?: finger)? on (?:the )?${KEY}(?: string)?`, (m) => touching(m[1], m[2], m[3])),
+  phrase(`([1-4]) and ([1-4]) (?:touch|touching|together|close) on (?:the )?${KEY}(?: string)?`, (m) => touching(m[1], m[2], m[3])),
+  fixed('shifts? on (?:the )?(?:semitones?|half ?steps?|halfsteps?)', { slot: 'shiftOn', value: 'semitone' }),
+  phrase(`shift (?:on|to|at) (?:the |note )*${KEY}(?:(?: in)? (?:bar|measure) (\\d+))?`, (m) => ({ slot: 'shiftTo', value: { note: keyName(m[1]), ...(m[2] ? { bar: Number(m[2]) } : {}) } })),
+  fixed('(?:the )?same (?:fingers|fingering|way)(?: going| coming)?(?: back)?(?: down)?|down as up', { slot: 'sameBack', value: true }),
+  fixed('opened forwards?|forward extensions?(?: only)?|extended forwards?', { slot: 'extensions', value: 'forward' }),
+  fixed('opened back(?:wards?)?|back(?:ward)? extensions?(?: only)?|extended back(?:wards?)?', { slot: 'extensions', value: 'back' }),
+  fixed('closed(?: hand| positions?)?(?: only)?', { slot: 'extensions', value: 'never' }),
+  fixed('(?:complete |absolute |total )?beginners?|first year|1st year', { slot: 'level', value: 'first-year' }),
+  fixed('intermediate(?: level)?|middle(?: level)?', { slot: 'level', value: 'middle' }),
+  fixed('advanced(?: level)?', { slot: 'level', value: 'advanced' }),
+  fixed('child|children|kid|kids|little 1', { slot: 'child', value: true }),
+  fixed('1 finger (?:per|a|for each|to each) semitone|1 2 3 4(?: fingering)?', { slot: 'school', value: 'four-finger' }),
   fixed('1 ?2 ?4(?: fingering)?', { slot: 'school', value: 'one-two-four' }),
   fixed('4 fingers?(?: fingering)?', { slot: 'school', value: 'four-finger' }),
-  fixed('pivots?(?: fingering)?', { slot: 'school', value: 'pivot' }),
+  fixed('pivot(?:s|ing)?(?: fingering)?|leaning(?: hand)?', { slot: 'school', value: 'pivot' }),
   phrase('(?:at |tempo )?(\\d{2,3}) ?(?:bpm|beats(?: (?:a|per)? ?minute)?)', (m) => ({ slot: 'tempo', value: Number(m[1]) })),
   phrase('(?:at|tempo(?: of)?) (\\d{2,3})', (m) => ({ slot: 'tempo', value: Number(m[1]) })),
   phrase('(\\d) (?:notes )?(?:to|in|per|on) (?:1 |each |the )?bow', (m) => ({ slot: 'bow', value: Number(m[1]) })),

@@ -16,7 +16,7 @@ export interface Pieces {
 }
 
 /** Slots that can be filled more than once. */
-const MANY: ReadonlySet<Slot> = new Set(['visit', 'spared']);
+const MANY: ReadonlySet<Slot> = new Set(['visit', 'spared', 'pattern', 'shiftTo']);
 
 /** What separates phrases that were found from each other, so that no phrase is found across them. */
 const TAKEN = ' | ';
@@ -83,6 +83,7 @@ function settle(pieces: readonly Piece[]): Piece[] {
 
 const isOtherKind = (piece: Piece) => piece.slot === 'kind' && piece.value !== 'scale';
 
+/** Two phrases may say one thing: "C minor" and "c-Moll". */
 const same = (a: Piece, b: Piece) => a.slot === b.slot && JSON.stringify(a.value) === JSON.stringify(b.value);
 
 function clashIn(pieces: readonly Piece[]): readonly [Piece, Piece] | null {

@@ -3,11 +3,8 @@
  * a brief and how they are spelled here are one list.
  */
 
-const DIGITS: Readonly<Record<string, string>> = {
-  one: '1', two: '2', three: '3', four: '4', six: '6', eight: '8',
-  first: '1st', second: '2nd', third: '3rd', fourth: '4th', fifth: '5th', sixth: '6th', seventh: '7th',
-  '1.': '1st', '3.': '3rd',
-}; // prettier-ignore
+import { DIGITS } from './digits';
+import { SCALE_NAME_WORDS } from './phrases';
 
 /** Words by themselves; a mistyped word is held against these. */
 const WORDS = `
@@ -23,10 +20,12 @@ const WORDS = `
   notes bow bows slurred slurs pairs twos fours sixes eights separate low lowest high highest bottom top pivot pivots fingering
   key from start starting begin begins beginning
   plan please make give show play me my her his the an of for on in at with and to a per each just alone then most more than max wherever they fit
-  by student through into all`
+  by student through into all touch touches touching against close closed next together shift semitone semitones halfstep step same way back
+  opened forward forwards extended backward backwards complete absolute total beginner beginners year intermediate middle advanced level child children kid
+  kids bar measure pivoting leaning dur moll majeur mineur bemol diese`
   .trim()
   .split(/\s+/); // prettier-ignore
-const KNOWN: ReadonlySet<string> = new Set([...WORDS, ...Object.keys(DIGITS)]);
+const KNOWN: ReadonlySet<string> = new Set([...WORDS, ...Object.keys(DIGITS), ...SCALE_NAME_WORDS]);
 
 /** A word that was read as another. */
 export interface Mended {
@@ -47,6 +46,8 @@ export function plainText(typed: string, names: ReadonlySet<string>): Plain {
     .replaceAll('½', ' 1/2')
     .replaceAll('¾', ' 3/4')
     .replaceAll('¼', ' 1/4')
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
     .replace(/[’'`]/g, '')
     .replace(/([A-Za-z])-(?=[A-Za-z])/g, '$1 ')
     .replace(/(\d)-(?=[A-Za-z])/g, '$1 ')
@@ -76,7 +77,7 @@ function isArticle(words: readonly string[], at: number): boolean {
 
 const AFTER_KEY: ReadonlySet<string> = new Set(
   `major minor maj min harmonic melodic natural chromatic dorian phrygian lydian mixolydian aeolian locrian ionian pentatonic whole dominant
-   diminished augmented flat sharp string arpeggio arpeggios and in`.split(/\s+/),
+   diminished augmented flat sharp string arpeggio arpeggios and in moll dur`.split(/\s+/),
 );
 
 /** The word that was meant, where one alone is near; else the word itself. */

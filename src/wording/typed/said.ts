@@ -1,5 +1,5 @@
 import { chordWords, kindWords, scaleWords } from '../material';
-import { instrumentWords } from '../instruments';
+import { instrumentWords, LEVEL_WORDS } from '../instruments';
 import { printed } from '../notes';
 import { positionRuleWords, positionWords } from '../places';
 import { ordinal } from '../grammar';
@@ -46,6 +46,18 @@ export function pieceWords(piece: Piece): string {
       return `extensions: ${piece.value}`;
     case 'harmonics':
       return piece.value === 'last' ? 'a natural harmonic on the last note' : 'no harmonics';
+    case 'shiftOn':
+      return 'shifts on the semitones';
+    case 'shiftTo':
+      return `a shift to ${printed(piece.value.note)}${piece.value.bar ? ` in bar ${piece.value.bar}` : ''}`;
+    case 'sameBack':
+      return 'the same fingers back down';
+    case 'pattern':
+      return `${piece.value.touch.join(' and ')} touching on the ${printed(piece.value.string)} string`;
+    case 'level':
+      return LEVEL_WORDS[piece.value];
+    case 'child':
+      return 'for a child';
     case 'spared':
       return `without the ${ordinal(piece.value)} finger`;
     default:

@@ -6,7 +6,7 @@ import type { TypedBrief } from '../../../src/app/brief/offers';
 import { briefWords, readTyped } from '../../../src/app/brief/typed';
 import { octaveRank, TONICS, withTonic } from '../../../src/app/brief/briefMaterial';
 import { readRequest } from '../../../src/contract/read';
-import type { PlanRequest, RunSpec } from '../../../src/core';
+import { SCALES, type PlanRequest, type RunSpec } from '../../../src/core';
 import type { StudentRecord } from '../../../src/core';
 import { runs } from '../../support/runs';
 
@@ -174,4 +174,59 @@ test('harmonics and fingers to do without are understood', () => {
   assert.deepEqual(rulesOf('without the second finger')?.fingers, { never: [2] });
   assert.deepEqual(rulesOf('without 2nd finger, no third finger')?.fingers, { never: [2, 3] });
   assert.equal(rulesOf('A harmonic minor')?.harmonics, undefined);
+});
+
+const understood = (words: string) => {
+  const reading = read(words);
+  assert.equal(reading.kind, 'understood', `${words}: ${said(reading)}`);
+  return (reading as Extract<TypedBrief, { kind: 'understood' }>).brief.request;
+};
+
+test('where to shift, what touches, how the hand opens: in the words teachers have for it', () => {
+  const rulesOf = (words: string) => understood(words).rules;
+  // The second A of the scale is its eighth note.
+  assert.deepEqual(rulesOf('shift on A')?.locks, [{ at: 7, shift: true }]);
+  assert.deepEqual(rulesOf('A major, three octaves, shift on B in bar 3')?.locks, [{ at: 8, shift: true }]);
+  assert.match(said(read('shift on A in bar 3')), /no A in bar 3/);
+  assert.equal(rulesOf('shifts on the semitone')?.shiftOn, 'semitone');
+  assert.equal(rulesOf('same fingers back down')?.sameBack, true);
+  assert.deepEqual(rulesOf('2 touches 1 on A')?.patterns, [{ string: 'A4', touch: [2, 1] }]);
+  assert.deepEqual(rulesOf('first finger touching second on the D string')?.patterns, [
+    { string: 'D4', touch: [1, 2] },
+  ]);
+  assert.match(said(read('2 touches 1 on C')), /no C string/);
+  assert.equal(rulesOf('cello D major, closed')?.extensions, 'never');
+  assert.equal(rulesOf('cello D major, opened forward')?.extensions, 'forward');
+  assert.equal(rulesOf('cello D major, opened back')?.extensions, 'back');
+  assert.equal(understood('bass F major, one finger per semitone').school, 'four-finger');
+  assert.equal(understood('bass F major, pivoting').school, 'pivot');
+});
+
+test('keys are read in German and French, and every scale by its name', () => {
+  const musicOf = (words: string) => {
+    const { material } = understood(words);
+    return 'scale' in material ? `${material.tonic.replace(/\d/, '')} ${material.scale}` : material.type;
+  };
+  assert.equal(musicOf('Es-Dur'), 'Eb major');
+  assert.equal(musicOf('h-Moll melodic'), 'B melodic-minor');
+  assert.equal(musicOf('B-Dur'), 'Bb major');
+  assert.equal(musicOf('a-moll natural'), 'A natural-minor');
+  assert.equal(musicOf('si bémol majeur'), 'Bb major');
+  assert.equal(musicOf('do dièse mineur harmonic'), 'C# harmonic-minor');
+  assert.match(said(read('fis-Moll')), /fis-Moll melodic/);
+  for (const scale of SCALES) {
+    if (/^(minor|pentatonic)$/.test(scale)) continue;
+    const alias = { ionian: 'major', aeolian: 'natural-minor' }[scale] ?? scale;
+    assert.equal(musicOf(`D ${scale.replaceAll('-', ' ')} scale`), `D ${alias}`, scale);
+  }
+});
+
+test('beginners, the intermediate and children are told', () => {
+  assert.equal(understood('D major for a beginner').meaning?.level, 'first-year');
+  assert.equal(understood('G major, intermediate').meaning?.level, 'middle');
+  const asked = read('D major for a child');
+  assert.equal(asked.kind, 'asked');
+  const [offer] = asked.kind === 'asked' ? asked.offers : [];
+  const taken = understood(offer.typed ?? '');
+  assert.deepEqual([taken.size, taken.meaning?.level], ['3/4', 'first-year']);
 });

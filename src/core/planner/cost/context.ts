@@ -80,10 +80,10 @@ export function contextFor(request: PlanRequest, written: Music, weights: Weight
 function tagOf(request: PlanRequest, { key }: Music, pitches: readonly string[], weights: Weights): string {
   const { instrument, size, tuning, extensionTo, stringLengthMm, fingerboardSemitones, hand, school, tempo, rules } =
     request;
-  const { positions, strings, openStrings, fourthFinger, extensions, fingers, harmonics } = rules ?? {};
+  const { positions, strings, openStrings, fourthFinger, extensions, fingers, harmonics, patterns } = rules ?? {};
   return JSON.stringify([
     [instrument, size, tuning, extensionTo, stringLengthMm, fingerboardSemitones, hand, school, tempo],
-    [positions, strings, openStrings, fourthFinger, extensions, fingers, harmonics],
+    [positions, strings, openStrings, fourthFinger, extensions, fingers, harmonics, patterns],
     key.fifths,
     pitches,
     weights,

@@ -1,7 +1,17 @@
+import { leastIndex } from 'd3-array';
 import { positionOrder, positionsOf } from '../../hand/positions';
 import type { SoundingEvent } from '../../material/events';
 import { freshTables, type Candidate, type Context } from '../cost';
-import { buildTrellis, candidatesFor, locksAt, positionAllowed, type HoldTrellis, type Path } from '../graph';
+import {
+  buildTrellis,
+  candidatesFor,
+  holdAllowed,
+  locksAt,
+  shiftsFrom,
+  positionAllowed,
+  type HoldTrellis,
+  type Path,
+} from '../graph';
 import { placeOf } from '../place';
 import type { PositionRule, Rules, RuleChange } from '../../vocabulary';
 import { bestPath, withCosts } from '../searched';
@@ -40,7 +50,9 @@ interface Part {
 /** The demands in the order in which a teacher lets go of them, the lightest first; what is said of single notes here and elsewhere. */
 const LIGHTEST_FIRST = [
   'harmonics',
+  'shiftOn',
   'extensions',
+  'patterns',
   'sameBack',
   'mostShifts',
   'visit',
@@ -57,7 +69,7 @@ const LIGHTEST_FIRST = [
 export function remediesFor(context: Context, events: readonly SoundingEvent[]): Remedy[] {
   const budget = { left: MOST_LOOKED_AT };
   const parts = partsOf(context, events, MOST_SINGLE);
-  const found: Remedy[] = [];
+  const found: Remedy[] = [nearestHarmonic(context, budget)].filter((one) => one !== null);
   const kinds = new Set<string>();
   for (const part of parts) {
     if (found.length === MOST_REMEDIES || budget.left < 0) break;
@@ -71,6 +83,28 @@ export function remediesFor(context: Context, events: readonly SoundingEvent[]):
   if (found.length > 0) return found;
   const several = fewestThatHelp(context, partsOf(context, events, Infinity), budget);
   return several ? [several] : [];
+}
+
+/** A harmonic asked for at a note that has none, at the nearest note that has one; null where none was asked for, or where it leaves no plan. */
+function nearestHarmonic(context: Context, budget: Budget): Remedy | null {
+  const { sounding, request } = context;
+  const rules = request.rules ?? {};
+  const asked = rules.locks?.find(({ at, harmonic }) => harmonic && !hasHarmonic(context, at));
+  if (!asked) return null;
+  const from = sounding.findIndex(({ at }) => at === asked.at);
+  const has = sounding.flatMap(({ at }, t) => (hasHarmonic(context, at) ? [{ at, away: Math.abs(t - from) }] : []));
+  const nearest = leastIndex(has, ({ away }) => away);
+  if (nearest === undefined) return null;
+  const { at } = has[nearest];
+  const others = (rules.locks ?? []).filter((lock) => lock !== asked && lock.at !== at);
+  const locks = [...others, { at, harmonic: true as const }].sort((a, b) => a.at - b.at);
+  if (!planNear(context, withRules(context, { ...rules, locks }), [], budget)) return null;
+  return { changes: [{ kind: 'harmonic-at', at }], relax: { locks } };
+}
+
+function hasHarmonic(context: Context, at: number): boolean {
+  const event = context.sounding.find((one) => one.at === at);
+  return event !== undefined && candidatesFor(context, event, [{ at, harmonic: true }]).length > 0;
 }
 
 /** Where a lock or a forbidden thing stands. */
@@ -101,8 +135,13 @@ function partsOf({ request }: Context, events: readonly SoundingEvent[], most: n
         return (rules.fingers?.never.length ?? 0) > 0 ? [{ name }] : [];
       case 'harmonics':
       case 'openStrings':
-      case 'extensions':
         return rules[name] === 'never' ? [{ name }] : [];
+      case 'extensions':
+        return ['never', 'forward', 'back'].includes(rules[name] ?? '') ? [{ name }] : [];
+      case 'shiftOn':
+        return rules[name] === 'semitone' ? [{ name }] : [];
+      case 'patterns':
+        return (rules.patterns?.length ?? 0) > 0 ? [{ name }] : [];
       case 'fourthFinger':
         return rules[name] === 'never' || rules[name] === 'no-shift' ? [{ name }] : [];
       default:
@@ -217,7 +256,7 @@ function planNear(context: Context, freed: Context, parts: readonly Part[], budg
 
 /** What a demand on how notes are held forbids. */
 function shunnedBy({ request, model, setup }: Context, { name }: Part): ((candidate: Candidate) => boolean) | null {
-  const { positions, strings, fingers } = request.rules ?? {};
+  const { positions, strings, fingers, extensions } = request.rules ?? {};
   switch (name) {
     case 'positions':
       return ({ hold }) => !positionAllowed(positions, model.label(hold.position));
@@ -228,7 +267,7 @@ function shunnedBy({ request, model, setup }: Context, { name }: Part): ((candid
     case 'fourthFinger':
       return ({ hold }) => hold.stops.some(({ finger }) => finger === 4);
     case 'extensions':
-      return ({ hold }) => hold.extended > 0;
+      return ({ hold }) => !holdAllowed(setup, model, { extensions }, hold);
     case 'harmonics':
       return ({ hold }) => hold.stops.some(({ harmonic }) => harmonic);
     case 'fingers':
@@ -289,12 +328,15 @@ function pieceOf(context: Context, part: Part, { trellis, path }: Near): Remedy 
       };
     }
     case 'mostShifts': {
-      const positions = taken.map(({ hold }) => hold.position);
-      const shifts = positions.filter((position, t) => t > 0 && position !== positions[t - 1]).length;
+      const shifts = taken.filter((_, t) => t > 0 && shiftsFrom(trellis, path, t - 1)).length;
       return { changes: [{ kind: 'allow-shifts', most: shifts }], relax: { mostShifts: shifts } };
     }
     case 'visit':
       return { changes: [{ kind: 'forgo-visit' }], relax: { visit: [] } };
+    case 'shiftOn':
+      return { changes: [{ kind: 'forgo-semitone-shifts' }], relax: { shiftOn: 'anywhere' } };
+    case 'patterns':
+      return { changes: [{ kind: 'forgo-patterns' }], relax: { patterns: [] } };
     case 'sameBack':
       return { changes: [{ kind: 'forgo-same-back' }], relax: { sameBack: false } };
     case 'locks':

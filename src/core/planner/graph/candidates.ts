@@ -1,7 +1,8 @@
 import { widestPair, type WidestPair } from '../../hand/together';
 import { NO_FRAME, type Hold } from '../../hand/hold';
+import { midiOf } from '../../pitch/pitch';
 import type { SoundingEvent } from '../../material/events';
-import { holdAllowed, lockHeld, placeDemands } from './rules';
+import { holdAllowed, lockHeld, patternsKept, placeDemands } from './rules';
 import type { Forbidding, Lock } from '../../vocabulary';
 import { lowestAnchor, type Candidate, type Context } from '../cost';
 
@@ -19,8 +20,8 @@ const MOST_ABOVE = 12;
 const THUMB_ABOVE = 7;
 
 /** Holds of an event that the demands and locks leave; a spread beyond the hand stands only where locked. */
-export function candidatesFor(context: Context, event: SoundingEvent, wanted: readonly Lock[]): Candidate[] {
-  const locks = heldLocks(wanted);
+export function candidatesFor(context: Context, event: SoundingEvent, locked: readonly Lock[]): Candidate[] {
+  const locks = heldLocks(locked);
   const rules = context.request.rules ?? {};
   const never = forbidden(context, event).flatMap((one) => ('shift' in one ? [] : [one]));
   const { setup, model, pricing } = context;
@@ -32,12 +33,14 @@ export function candidatesFor(context: Context, event: SoundingEvent, wanted: re
         all.filter((hold) => inPlace(setup, model, hold)),
       )
     : free;
+  const wanted = rules.patterns && wantedBy(context);
   const candidates: Candidate[] = [];
   for (const hold of all) {
     const above = model.thumbUp(hold.position) ? THUMB_ABOVE : MOST_ABOVE;
     if (hold.frame !== NO_FRAME && model.anchor(hold.position) > lowest + above) continue;
     if (!takesOctave(event, hold)) continue;
     if (!holdAllowed(setup, model, rules, hold)) continue;
+    if (wanted && !patternsKept(setup, rules.patterns, hold, wanted)) continue;
     if (never.some((one) => lockHeld(setup, model, one, hold))) continue;
     if (!locks.every((lock) => lockHeld(setup, model, lock, hold))) continue;
     const widest = widestPair(hold, pricing.hand, pricing.stops);
@@ -48,6 +51,11 @@ export function candidatesFor(context: Context, event: SoundingEvent, wanted: re
   const suits = isTouchedAtLast(context, event) ? isTouched : (hold: Hold) => !touchesInside(hold);
   const good = candidates.filter(({ hold }) => suits(hold));
   return good.length > 0 ? good : candidates;
+}
+
+/** The midi numbers of all pitches of the music. */
+function wantedBy({ sounding }: Context): ReadonlySet<number> {
+  return new Set(sounding.flatMap(({ pitches }) => pitches.map(midiOf)));
 }
 
 const isTouched = ({ stops }: Hold) => stops.some(({ harmonic }) => harmonic);
@@ -90,8 +98,8 @@ export function forbidden(context: Context, event: SoundingEvent): Forbidding[] 
 
 /** What an event's locks say of how it is held; that the hand moves there says nothing of it. */
 function heldLocks(locks: readonly Lock[]): readonly Lock[] {
-  return locks.filter(({ finger, string, position, harmonic }) =>
-    [finger, string, position, harmonic].some((demand) => demand !== undefined),
+  return locks.filter(({ finger, string, position, harmonic, frame }) =>
+    [finger, string, position, harmonic, frame].some((demand) => demand !== undefined),
   );
 }
 

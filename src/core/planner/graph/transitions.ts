@@ -33,7 +33,7 @@ export function transitionsOf(context: Context): PricedTransition[] {
     const seconds = Math.max(0.01, beats * context.secondsPerBeat);
     const alternates = alternating[t] && (!context.model.fixedFrames || before.slur === true || seconds < QUICK);
     const rest = hasRest(events, before.at, event.at);
-    const noShift = forbidden(context, event).some((one) => 'shift' in one);
+    const noShift = forbidden(context, event).some((one) => 'shift' in one) || waitsForSemitone(context, top, t);
     const mustShift = locksAt(context, event).some(({ shift }) => shift);
     const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}${alternates}`;
     let transition = known.get(tag);
@@ -48,6 +48,17 @@ export function transitionsOf(context: Context): PricedTransition[] {
     }
     return transition;
   });
+}
+
+/** How many notes before and after a step a semitone is near enough to be waited for. */
+const NEAR = 2;
+
+/** True of a step wider than a semitone with a semitone step near, where shifts are to arrive on semitones. */
+function waitsForSemitone({ request }: Context, top: readonly number[], t: number): boolean {
+  if (request.rules?.shiftOn !== 'semitone') return false;
+  const isSemitone = (at: number) => Math.abs(top[at + 1] - top[at]) === 1;
+  const near = Array.from({ length: 2 * NEAR + 1 }, (_, n) => t - NEAR + n);
+  return !isSemitone(t) && near.some(isSemitone);
 }
 
 /** Semitones of a second at most. */

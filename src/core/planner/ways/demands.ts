@@ -77,7 +77,7 @@ export function demandsAfter(context: Context, trellis: HoldTrellis, best: Plan,
         demand: { rules: { fourthFinger: 'no-shift' } },
         mask: { shift: { adds: (from, to) => (from.fourth || to.fourth ? Infinity : 0), least: 0 } },
       },
-    free(rules.extensions, 'avoid') &&
+    free(rules.extensions, 'avoid', 'forward', 'back') &&
       best.steps.some(({ extended }) => extended) &&
       byHolds(context, { code: 'no-extension' }, { extensions: 'never' }),
     !comesBack && !rules.sameBack && { way: { code: 'same-back' }, demand: { rules: { sameBack: true } }, mask: {} },

@@ -1,3 +1,4 @@
+import { HAND_FRAMES } from '../answers';
 import { FINGERS, HAND_SIZES, INSTRUMENT_NAMES, LEVELS, SCHOOLS } from '../players';
 import { NAMED_SYSTEMS, STRING_TUNINGS } from '../music';
 import {
@@ -10,6 +11,8 @@ import {
   MOST_FACTOR,
   MOST_WAYS,
   OPEN_STRINGS,
+  PATTERN_FINGERS,
+  SHIFT_ON,
   SPARED_FINGERS,
   STYLES,
   type Preference,
@@ -41,7 +44,16 @@ const HELD = {
   position: Type.Optional(PositionSchema),
   /** Touched, where the string has a natural harmonic. */
   harmonic: Type.Optional(Type.Unsafe<true>({ const: true })),
+  /** How the hand lies where it goes in frames. */
+  frame: Type.Optional(oneOf(HAND_FRAMES)),
 };
+
+/** On a string two neighbouring fingers lie a semitone apart wherever both are used. */
+export const TouchingPattern = closed({
+  string: Type.String(),
+  touch: Type.Tuple([oneOf(PATTERN_FINGERS), oneOf(PATTERN_FINGERS)]),
+});
+export type TouchingPattern = Described<typeof TouchingPattern>;
 
 /** What must be at one event: a way of holding it, and that the hand moves to get there. */
 export const Lock = Type.Object(
@@ -69,6 +81,9 @@ export const Rules = closed({
   /** "last": the last note, or the turning point of up and down, is touched where the string has it. */
   harmonics: Type.Optional(oneOf(HARMONICS)),
   chromatic: Type.Optional(oneOf(CHROMATIC)),
+  /** "semitone": a shift arrives by a semitone step where there is one within two notes. */
+  shiftOn: Type.Optional(oneOf(SHIFT_ON)),
+  patterns: Type.Optional(Type.Array(TouchingPattern)),
   locks: Type.Optional(Type.Array(Lock)),
   never: Type.Optional(Type.Array(Forbidding)),
   /** The plan has two stopped notes running in each of these positions. */

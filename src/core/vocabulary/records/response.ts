@@ -230,9 +230,11 @@ export const RuleChange = tagged('kind', [
   Type.Object({ kind: oneOf(['allow-up-to']), position: PositionSchema, at: Count }),
   Type.Object({ kind: oneOf(['allow-fingers']), fingers: Type.Array(Type.Integer()), at: Count }),
   Type.Object({ kind: oneOf(['allow-strings']), strings: Type.Array(Type.String()), at: Count }),
-  Type.Object({ kind: oneOf(['unlock', 'allow-again']), at: Count }),
+  Type.Object({ kind: oneOf(['unlock', 'allow-again', 'harmonic-at']), at: Count }),
   Type.Object({ kind: oneOf(['allow-shifts']), most: Count }),
-  Type.Object({ kind: oneOf(['allow-little-shifts', 'forgo-visit', 'forgo-same-back']) }),
+  Type.Object({
+    kind: oneOf(['allow-little-shifts', 'forgo-visit', 'forgo-same-back', 'forgo-semitone-shifts', 'forgo-patterns']),
+  }),
 ]);
 export type RuleChange = Described<typeof RuleChange>;
 
