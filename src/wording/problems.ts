@@ -27,6 +27,8 @@ export function problemWords(problem: Problem, request: PlanRequest, speech: Spe
       return `${names} can’t be stopped together in one position on neighbouring strings of this ${on}. Leave a note out or change the voicing.`;
     case 'beyond-reach':
       return `${names} (${barWords(speech.place(problem.at))}) is beyond this hand here. ${problem.changes ? helpWords(problem, speech) : 'Lock a fingering here to see it all the same.'}`;
+    case 'begins-later':
+      return `The scale begins on ${names}: the ${counted(problem.missing ?? 1, 'double stop')} below would need two notes on one string of this ${on}.`;
     case 'out-of-rules':
       return `${brokenWords(problem, speech)} ${helpWords(problem, speech)}`;
   }

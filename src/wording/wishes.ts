@@ -159,7 +159,7 @@ const PATTERNS = 'Patterns';
 const patternId = ({ string, touch }: TouchingPattern) => `touch-${[...touch].sort().join('-')}-${string}`;
 
 /** "2 touches 1 on the A string". */
-export function patternWords({ string, touch }: TouchingPattern): string {
+function patternWords({ string, touch }: TouchingPattern): string {
   const [low, high] = [...touch].sort();
   return `${high} touches ${low} on the ${stringWords(string)}`;
 }

@@ -25,6 +25,9 @@ import {
   steppingStone,
   stringAt,
   touchedInside,
+  changesWithKey,
+  climbsPastOctave,
+  strainedThird,
 } from './wincing';
 
 /*
@@ -136,13 +139,39 @@ function alternating(instrument: InstrumentName): PlanRequest[] {
 const CHROMATIC = ['C', 'C#', 'D', 'Eb', 'E', 'F', 'F#', 'G', 'G#', 'A', 'Bb', 'B'];
 const nameOf = (midi: number) => `${CHROMATIC[midi % 12]}${Math.floor(midi / 12) - 1}`;
 
-const doubleStops = (instrument: InstrumentName, intervals: readonly DoubleStopInterval[]): PlanRequest[] =>
+/** Octaves from where the thumb takes them on the two lowest strings. */
+const celloOctaves = (): PlanRequest[] =>
+  ['F2', 'G2', 'A2', 'Bb2', 'C3', 'D3', 'E3', 'F3'].map((tonic) => ({
+    instrument: 'cello',
+    material: { type: 'double-stops', interval: 'octave', tonic, scale: 'major', octaves: 1, direction: 'up' },
+  }));
+
+/** Open strings, then the same with one of the voices stopped low, and back. */
+function chords(instrument: InstrumentName): PlanRequest[] {
+  const open = resolveSetup({ instrument }).strings.map(({ midi }) => midi);
+  return [0, 1].flatMap((lowest) =>
+    [0, 1, 2].flatMap((voice) =>
+      [1, 2, 3, 4].map((stopped): PlanRequest => {
+        const plain = open.slice(lowest, lowest + 3);
+        const other = plain.map((midi, at) => (at === voice ? midi + stopped : midi));
+        const notes = [plain, other, plain].map((chord) => ({ pitches: chord.map(nameOf), beats: 1 }));
+        return { instrument, material: { type: 'notes', key: 'C major', notes } };
+      }),
+    ),
+  );
+}
+
+const doubleStops = (
+  instrument: InstrumentName,
+  intervals: readonly DoubleStopInterval[],
+  octaves = 1,
+): PlanRequest[] =>
   intervals.flatMap((interval) =>
     KEYS.map((key): PlanRequest => {
       const tonic = lowestTonic(instrument, key);
       return {
         instrument,
-        material: { type: 'double-stops', interval, tonic, scale: 'major', octaves: 1, direction: 'up' },
+        material: { type: 'double-stops', interval, tonic, scale: 'major', octaves, direction: 'up' },
       };
     }),
   );
@@ -250,6 +279,19 @@ export function craftKinds(): Kind[] {
         cases: letters ? doubleStops(kind, ['fingered-octave']) : [],
         find: samePair,
       },
+      {
+        name: name('thirds that strain the hand'),
+        ceiling: 0,
+        cases: letters ? [...doubleStops(kind, ['third']), ...doubleStops(kind, ['third'], 2)] : [],
+        find: strainedThird,
+      },
+      {
+        name: name('octaves past the octave of their strings'),
+        ceiling: 0,
+        cases: kind === 'cello' ? celloOctaves() : [],
+        find: climbsPastOctave,
+      },
+      { name: name('chords fingered by their key'), ceiling: 0, cases: bass ? [] : chords(kind), find: changesWithKey },
       {
         name: name('early above secure'),
         ceiling: 0,

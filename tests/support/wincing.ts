@@ -1,4 +1,4 @@
-import { midiOf, parsePitch, type InstrumentName, type Pitch, type Step } from '../../src/core';
+import { midiOf, parsePitch, plan, type InstrumentName, type Pitch, type PlanRequest, type Step } from '../../src/core';
 import type { Planned } from './craft';
 
 /*
@@ -163,4 +163,42 @@ export function samePair({ plan: { steps } }: Planned): string | null {
 export function changesString({ plan: { steps } }: Planned): string | null {
   const at = steps.findIndex(({ stops: [stop] }) => stop.string !== steps[0].stops[0].string);
   return at < 0 ? null : `note ${at + 1}`;
+}
+
+/** A third by neighbouring fingers, which opens the hand: 4-3, or an opened 2-1. */
+export function strainedThird({ plan: { steps } }: Planned): string | null {
+  const at = steps.findIndex(({ stops: [low, high] }) => {
+    const [a, b] = [Number(low.finger), Number(high?.finger)];
+    return a > 0 && b > 0 && Math.abs(a - b) === 1;
+  });
+  return at < 0 ? null : `note ${at + 1}`;
+}
+
+/** An octave that climbs its strings on past their octave where the next pair has it from fourth position on. */
+export function climbsPastOctave({ plan: { steps }, setup }: Planned): string | null {
+  const { strings } = setup;
+  const at = steps.findIndex(({ stops: [low] }) => {
+    const string = strings.findIndex(({ name }) => name === low.string);
+    if (string + 2 >= strings.length || low.semitones <= 12) return false;
+    return strings[string].midi + low.semitones - strings[string + 1].midi >= 7;
+  });
+  return at < 0 ? null : `note ${at + 1}`;
+}
+
+/** A chord whose fingers are others in another key. */
+export function changesWithKey({ plan: { steps }, request }: Planned): string | null {
+  if (request.material.type !== 'notes') return null;
+  const inKey = (key: string) =>
+    fingers({ ...request, material: { ...request.material, key } as PlanRequest['material'] });
+  const own = stopsOf(steps);
+  const other = ['B major', 'Db major', 'A minor', 'F major'].find((key) => inKey(key) !== own);
+  return other ? `in ${other}` : null;
+}
+
+const stopsOf = (steps: readonly Step[]) =>
+  steps.map(({ stops }) => stops.map(({ string, finger }) => `${string}${finger}`).join('+')).join(' ');
+
+function fingers(request: PlanRequest): string {
+  const [first] = plan({ ...request, alternatives: 1, explain: 'nothing' }).plans;
+  return first ? stopsOf(first.steps) : '';
 }

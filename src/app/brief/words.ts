@@ -116,7 +116,7 @@ export function withTempo(request: PlanRequest, bpm: number | undefined): PlanRe
 }
 
 /** How far a player has come of whom nothing is said. */
-export const USUAL_LEVEL: Level = 'middle';
+const USUAL_LEVEL: Level = 'middle';
 
 function withLevel({ meaning, ...request }: PlanRequest, level: Level | undefined): PlanRequest {
   const left = { ...meaning, level };

@@ -61,7 +61,7 @@ function together(perVoice: readonly (readonly Hold[])[], shared: boolean): Hold
     );
     if (!shared) partial = distinct(partial.map(pinned));
   }
-  const grips = distinct(partial.map(pinned).map(shared ? (hold) => hold : firstAtHome));
+  const grips = distinct(partial.map(pinned).map(shared ? (hold) => hold : asGrip));
   return shared ? grips : [...grips, ...grips.flatMap((hold) => pressed(hold) ?? [])];
 }
 
@@ -77,6 +77,20 @@ function pressed(hold: Hold): Hold | null {
 }
 
 const LITTLE_FINGER = 4;
+
+/** Notes that make a chord: its fingers are what they are, wherever the idle ones would rest in a key. */
+export const CHORD_NOTES = 3;
+
+/** A grip of the letter hand in its own place, a chord with nothing of the idle fingers. */
+function asGrip(hold: Hold): Hold {
+  const placed = firstAtHome(hold);
+  if (hold.stops.length < CHORD_NOTES) return placed;
+  const touched = hold.stops.some(({ harmonic }) => harmonic);
+  return makeHold(placed.position, placed.stops, placed.frame, {
+    ...placed,
+    unsteady: touched ? HARMONIC_UNSTEADY : 0,
+  });
+}
 
 /** A fingered octave by 1 and 3 lies where its first finger is at home and the third reaches: 2 and 4 take the next one in the same position. */
 function firstAtHome(hold: Hold): Hold {

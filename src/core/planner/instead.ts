@@ -1,4 +1,5 @@
 import { buildMusic } from '../material/build';
+import { plannedMusic } from './begins';
 import { midiOf, parsePitch, pitchName, type Pitch } from '../pitch/pitch';
 import { resolveSetup } from '../instrument/setup';
 import type { Instead, PlanRequest, Problem, RunSpec } from '../vocabulary';
@@ -52,7 +53,7 @@ function firstThatHelps(request: PlanRequest, pieces: readonly Instead[]): Inste
 
 function helps(request: PlanRequest): boolean {
   if (requestIssues(request).length > 0) return false;
-  return bestPath(searchedFor(request, buildMusic(request.material), requestWeights(request))) !== null;
+  return bestPath(searchedFor(request, plannedMusic(request).music, requestWeights(request))) !== null;
 }
 
 /** Nothing put at single notes. */

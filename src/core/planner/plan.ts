@@ -1,6 +1,6 @@
-import { buildMusic } from '../material/build';
 import type { Music } from '../material/events';
 import { plansOf, responseEvent } from './answer';
+import { plannedMusic } from './begins';
 import { preferencesOf, requestWeights } from './cost';
 import type { Weights } from '../vocabulary';
 import { comparePlans, heldAlike, problemsOf, shiftReasons, stepReasons } from './explain';
@@ -18,7 +18,7 @@ const DEFAULT_ALTERNATIVES = 3;
  * @param weights other prices than the usual ones, to try how much hangs on them
  */
 export function plan(request: PlanRequest, weights: Weights = requestWeights(request)): PlanResponse {
-  const music = buildMusic(request.material);
+  const { music, missing } = plannedMusic(request);
   const events = music.events.map(responseEvent);
   const searched = searchedFor(request, music, weights);
   const { context, trellis, costs } = searched;
@@ -39,7 +39,10 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     ...(music.changes.length > 0 ? { changes: [...music.changes] } : {}),
     plans,
     ...comparison(plans, request.compare),
-    problems: path ? [] : withInstead(problemsOf(context, trellis), request),
+    problems: [
+      ...(missing > 0 ? [{ code: 'begins-later' as const, at: 0, missing }] : []),
+      ...(path ? [] : withInstead(problemsOf(context, trellis), request)),
+    ],
     ...(request.preferences ? { taste: tasteOf(request, music, plans[0]) } : {}),
   };
 }

@@ -47,7 +47,16 @@ export type ShiftKind = (typeof SHIFT_KINDS)[number];
 export const HAND_FRAMES = ['closed', 'forward', 'back'] as const;
 export type HandFrame = (typeof HAND_FRAMES)[number];
 
-export const PROBLEMS = ['too-low', 'too-high', 'not-together', 'beyond-reach', 'out-of-rules'] as const;
+export const PROBLEMS = [
+  'too-low',
+  'too-high',
+  'not-together',
+  'beyond-reach',
+  'out-of-rules',
+  'begins-later',
+] as const;
+/** Told beside plans, and no reason that there is none. */
+export const NOTICES: ReadonlySet<(typeof PROBLEMS)[number]> = new Set(['begins-later']);
 
 /** What can be counted of a way of playing, the most telling first. */
 export const COUNTED = ['shifts', 'extension', 'stretch', 'crossings', 'fourth', 'slides'] as const;

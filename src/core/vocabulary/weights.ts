@@ -71,6 +71,8 @@ export interface Weights {
   readonly octaveFrame: number;
   /** Fingered octaves with the same pair of fingers twice running on the same strings. */
   readonly octaveAgain: number;
+  /** A double stop under the thumb that climbs a pair of strings past its octave, where the next pair has it from fourth position to its own. */
+  readonly pastOctave: number;
   /** The playing finger slid a semitone without the hand moving. */
   readonly displace: number;
   /** Times the above by finger: the ring finger is tied to its neighbours and slides least cleanly but for the little one. */

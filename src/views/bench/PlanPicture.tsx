@@ -3,6 +3,7 @@ import { namesToWrite, useLook } from '../../app/look';
 import { moveCursor } from '../../app/edits';
 import type { Selection } from '../../app/session/state';
 import {
+  NOTICES,
   clefsRead,
   hasBows,
   partsOf,
@@ -64,7 +65,7 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
   const { events, problems } = response;
   const clefs = useMemo(() => clefsRead(events, asked.instrument, student), [events, asked.instrument, student]);
   const trouble = useMemo(
-    () => [...new Set(problems.flatMap(({ at, fight = [] }) => (at === undefined ? fight : [at, ...fight])))],
+    () => [...new Set(problems.flatMap(({ code, at, fight = [] }) => (NOTICES.has(code) ? [] : [at, ...fight])))],
     [problems],
   );
   const strings = useMemo(() => setup.strings.map(({ name }) => name), [setup]);

@@ -1,6 +1,6 @@
 import { useBench } from '../../app/bench';
 import { moveCursor, setRequest, undo } from '../../app/edits';
-import { withPiece, type Issue, type PlanRequest, type Problem } from '../../core';
+import { NOTICES, withPiece, type Issue, type PlanRequest, type Problem } from '../../core';
 import { issueWords } from '../../wording/issues';
 import { barWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
@@ -24,6 +24,12 @@ function waysOf({ relax, changes, ways = [] }: Problem) {
 /** Why there is no plan, and the smallest change that would bring one, a click away. */
 export function Problems({ problems, issues, request, speech }: Props) {
   const canUndo = useBench((state) => state.history.past.length > 0);
+  if (issues.length === 0 && problems.every(({ code }) => NOTICES.has(code)))
+    return (
+      <p role="status" className="rounded border-l-4 border-dove bg-sheet px-4 py-2">
+        {speech && problems.map((problem) => problemWords(problem, request, speech)).join(' ')}
+      </p>
+    );
   return (
     <section
       aria-label={problemsPanelText.noPlanYet}

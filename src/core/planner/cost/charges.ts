@@ -91,7 +91,10 @@ export function chargePlay(
   if (!pressed) return cost;
   const { model, setup } = context;
   const place = model.anchor(hold.position);
-  if (model.thumbUp(hold.position)) cost += add(tally, 'height', lowThumbTerm(weights, place));
+  if (model.thumbUp(hold.position)) {
+    cost += add(tally, 'height', lowThumbTerm(weights, place));
+    if (liesOnNextPair(setup, hold)) cost += add(tally, 'height', weights.pastOctave);
+  }
   const climbed = place - model.anchor(model.home);
   // Of a line; double stops go where both strings have them.
   const [stop] = hold.stops;
@@ -116,6 +119,17 @@ function chargePressed(context: Context, hold: Hold, stop: Stop, beats: number, 
 export function couldRing(context: Context, stop: Pick<Stop, 'string' | 'semitones'>): boolean {
   const midi = context.setup.strings[stop.string].midi + stop.semitones;
   return context.setup.strings.some((open) => open.midi === midi);
+}
+
+/** The lowest stop, in semitones, that the thumb holds at ease: the heel of the neck. */
+const THUMB_FROM = 7;
+
+/** True of a double stop whose lower note the next pair of strings has where the thumb lies at ease. */
+function liesOnNextPair({ strings }: Setup, { stops }: Hold): boolean {
+  if (stops.length !== 2) return false;
+  const [{ string, semitones }] = stops;
+  if (string + 2 >= strings.length) return false;
+  return strings[string].midi + semitones - strings[string + 1].midi >= THUMB_FROM;
 }
 
 /** True where a higher string has a stopped note open or in first position. */

@@ -1,4 +1,4 @@
-import { holdsFor, type WidestPair } from '../../hand/together';
+import { CHORD_NOTES, holdsFor, type WidestPair } from '../../hand/together';
 import { FINGER_SLOTS } from '../../hand/finger';
 import { NO_FRAME, type DemandedPitch, type HandModel, type Hold } from '../../hand/hold';
 import { handModel } from '../../hand/models';
@@ -44,6 +44,12 @@ export function demandedPitch(key: Key, pitch: Pitch): DemandedPitch {
   return { midi: midiOf(pitch), readings: [pitch, ...others].map(letterSteps) };
 }
 
+/** A pitch of a chord: its fingers do not depend on the key, so an altered note may be either. */
+function chordPitch(pitch: Pitch): DemandedPitch {
+  const others = pitch.alteration === 0 ? [] : respellings(pitch);
+  return { midi: midiOf(pitch), readings: [pitch, ...others].map(letterSteps) };
+}
+
 export function contextFor(request: PlanRequest, written: Music, weights: Weights = requestWeights(request)): Context {
   const music = { ...written, events: atOneTempo(written.events, written.changes, request.tempo?.bpm) };
   const sounding = music.events.filter((event): event is SoundingEvent => event.kind === 'sounding');
@@ -56,7 +62,8 @@ export function contextFor(request: PlanRequest, written: Music, weights: Weight
     const tag = contentTag(event);
     let holds = known.get(tag);
     if (!holds) {
-      const demanded = event.pitches.map((pitch) => demandedPitch(music.key, pitch));
+      const chord = event.pitches.length >= CHORD_NOTES;
+      const demanded = event.pitches.map((pitch) => (chord ? chordPitch(pitch) : demandedPitch(music.key, pitch)));
       const all = holdsFor(setup, model, demanded);
       holds = { all, lowest: lowestAnchor(model, all) };
       known.set(tag, holds);

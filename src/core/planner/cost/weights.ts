@@ -43,6 +43,7 @@ const SECURE: Weights = {
   alternation: 1.5,
   octaveFrame: 1.6,
   octaveAgain: 3,
+  pastOctave: 1.5,
   displace: 0.35,
   slideOf: [0, 1, 1, 2, 2.5, 1],
   displaceIdle: 0.08,

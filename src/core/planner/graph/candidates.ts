@@ -48,9 +48,23 @@ export function candidatesFor(context: Context, event: SoundingEvent, locked: re
     candidates.push({ hold, widest });
   }
   if (locks.some(({ harmonic }) => harmonic)) return candidates;
-  const suits = isTouchedAtLast(context, event) ? isTouched : (hold: Hold) => !touchesInside(hold);
-  const good = candidates.filter(({ hold }) => suits(hold));
+  if (isTouchedAtLast(context, event)) return preferred(candidates, isTouched);
+  const plain = preferred(candidates, (hold) => !touchesInside(hold));
+  return locks.length > 0 || model.fixedFrames ? plain : preferred(plain, (hold) => !strainsThird(setup, hold));
+}
+
+/** Those that are as wanted; all where none is. */
+function preferred(candidates: Candidate[], is: (hold: Hold) => boolean): Candidate[] {
+  const good = candidates.filter(({ hold }) => is(hold));
   return good.length > 0 ? good : candidates;
+}
+
+/** A third by neighbouring fingers opens the hand: 3-1 and 4-2 take it, or an open string. */
+function strainsThird({ strings }: Context['setup'], { stops }: Hold): boolean {
+  if (stops.length !== 2) return false;
+  const [low, high] = stops.map(({ string, semitones }) => strings[string].midi + semitones);
+  const [below, above] = stops.map(({ finger }) => finger);
+  return high - low >= 3 && high - low <= 4 && below > 0 && above > 0 && Math.abs(below - above) === 1;
 }
 
 /** The midi numbers of all pitches of the music. */

@@ -1,4 +1,4 @@
-import { alongString } from '../../hand/finger';
+import { alongString, THUMB } from '../../hand/finger';
 import type { Hold, Stop } from '../../hand/hold';
 import type { SoundingEvent } from '../../material/events';
 import { chargeEntry, chargeOpening, chargePlay } from '../cost';
@@ -115,7 +115,8 @@ function octaveOf({ setup }: Context, { stops }: Hold): Touch['octave'] {
   const [low, high] = stops.map(({ string, semitones }) => setup.strings[string].midi + semitones);
   if (high - low !== 12) return null;
   const fingers = stops.map(({ finger }) => finger).sort();
-  return fingers[1] - fingers[0] === 2 && fingers[0] > 0 ? 'fingered' : 'framed';
+  // The thumb is no neighbour: with the third finger it is a frame that slides.
+  return fingers[1] - fingers[0] === 2 && fingers[0] > 0 && fingers[1] !== THUMB ? 'fingered' : 'framed';
 }
 
 /** Numbers of open places lie above all others. */

@@ -256,6 +256,8 @@ export type Instead = Described<typeof Instead>;
 export const Problem = Type.Object({
   code: oneOf(PROBLEMS),
   at: Count,
+  /** How many double stops of a scale do not exist, so that it begins later. */
+  missing: Type.Optional(Type.Integer({ minimum: 1 })),
   /** The two events that no way joins, where each alone has its place. */
   fight: Type.Optional(Type.Tuple([Count, Count])),
   /** What is changed by `relax`: the smallest changes that help. */
