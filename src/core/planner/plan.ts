@@ -40,8 +40,8 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     plans,
     ...comparison(plans, request.compare),
     problems: [
-      ...(missing > 0 ? [{ code: 'begins-later' as const, at: 0, missing }] : []),
       ...(path ? [] : withInstead(problemsOf(context, trellis), request)),
+      ...(missing > 0 ? [{ code: 'begins-later' as const, at: 0, missing }] : []),
     ],
     ...(request.preferences ? { taste: tasteOf(request, music, plans[0]) } : {}),
   };

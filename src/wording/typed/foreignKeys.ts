@@ -1,11 +1,12 @@
-import type { Piece } from './phrases';
-
 /*
  * Keys as German and French players say them: "Es-Dur", "fis-Moll", "do dièse mineur". Written together with their mode, so that no letter is
  * mistaken.
  */
 
-type MakePhrase<Made> = (pattern: string, means: (match: RegExpMatchArray) => Piece[]) => Made;
+/** A key with its mode, as two pieces of a brief. */
+type KeyPieces = [{ slot: 'key'; value: string }, { slot: 'scale'; value: string }];
+
+type MakePhrase<Made> = (pattern: string, means: (match: RegExpMatchArray) => KeyPieces) => Made;
 
 /** German letters: b is B flat, h is B; -is is sharp, -es or -s flat. */
 function germanKey(word: string): string {
@@ -29,7 +30,7 @@ const FRENCH: Readonly<Record<string, string>> = {
 
 const frenchKey = (name: string, sign = '') => FRENCH[name] + (sign === '' ? '' : sign.startsWith('b') ? 'b' : '#');
 
-const inMode = (key: string, major: boolean): Piece[] => [
+const inMode = (key: string, major: boolean): KeyPieces => [
   { slot: 'key', value: key },
   { slot: 'scale', value: major ? 'major' : 'minor' },
 ];

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { plan, samePlace, type Plan, type PlanRequest, type Reason, type Shift } from '../../../src/core';
-import { buildMusic } from '../../../src/core/material/build';
+import { plannedMusic } from '../../../src/core/planner/begins';
 import type { SoundingEvent } from '../../../src/core/material/events';
 import { beyondHand } from '../../../src/core/planner/graph/candidates';
 import { placeOf } from '../../../src/core/planner/place';
@@ -42,7 +42,7 @@ function everyShift(
 ) {
   fc.assert(
     fc.property(oneWay, (request) => {
-      const context = contextFor(request, buildMusic(request.material));
+      const context = contextFor(request, plannedMusic(request).music);
       const trellis = buildTrellis(context);
       for (const one of plan({ ...request, alternatives: 1 }).plans)
         for (const shift of one.shifts)
@@ -128,7 +128,7 @@ test('the loss claimed for what is special about a note is what planning again w
   const elements = new Set<string>();
   fc.assert(
     fc.property(oneWay, (request) => {
-      const context = contextFor(request, buildMusic(request.material));
+      const context = contextFor(request, plannedMusic(request).music);
       const trellis = buildTrellis(context);
       const [one] = plan({ ...request, alternatives: 1, explain: 'all' }).plans;
       one?.steps.forEach((step, t) => {
@@ -247,7 +247,7 @@ test('what is said to have no place in a position has none, is beyond the hand, 
   fc.assert(
     fc.property(someRequest, fc.constantFrom('small' as const, 'medium' as const), (request, hand) => {
       const asked = { ...request, hand, rules: {}, alternatives: 1 };
-      const context = contextFor(asked, buildMusic(asked.material));
+      const context = contextFor(asked, plannedMusic(asked).music);
       for (const one of plan(asked).plans) {
         for (const shift of one.shifts) {
           const why = reasonOf(shift, 'why');

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { buildMusic } from '../../../src/core/material/build';
+import { plannedMusic } from '../../../src/core/planner/begins';
 import { contextFor } from '../../../src/core/planner/cost/context';
 import type { Alike } from '../../../src/core/planner/graph/fold';
 import { cheapestPath, type Wanted } from '../../../src/core/planner/search/cheapest';
@@ -84,7 +84,7 @@ test('the search equals brute force on real fingerings, frames and all', () => {
       rules: { positions: { from: 0.5, to: 3 }, strings: ['G3', 'D4', 'A4'] },
     };
     if (names.includes('G5')) Object.assign(request, { rules: { positions: { from: 1, to: 5 } } });
-    const trellis = buildTrellis(contextFor(request, buildMusic(request.material)));
+    const trellis = buildTrellis(contextFor(request, plannedMusic(request).music));
     assert.ok(close(cheapestPath(trellis, {})?.cost ?? Infinity, bruteForce(trellis, {})));
   }
 });
@@ -113,7 +113,7 @@ test('nothing is found where there is no way through', () => {
 test('what the search pays for a step is what the answer charges for it', () => {
   fc.assert(
     fc.property(someRequest, fc.infiniteStream(fc.nat(1_000_000)), (request, draws) => {
-      const context = contextFor(request, buildMusic(request.material));
+      const context = contextFor(request, plannedMusic(request).music);
       const trellis = buildTrellis(context);
       if (trellis.blocks.length === 0) return;
       for (let t = 0; t + 1 < trellis.layers.length; t++) {
@@ -136,7 +136,7 @@ test('what the search pays for a step is what the answer charges for it', () => 
 test('no move costs less than what is said to be the least', () => {
   fc.assert(
     fc.property(someRequest, (request) => {
-      const { layers, blocks } = buildTrellis(contextFor(request, buildMusic(request.material)));
+      const { layers, blocks } = buildTrellis(contextFor(request, plannedMusic(request).music));
       blocks.forEach((block, t) => {
         for (let from = 0; from < layers[t].touches; from++)
           for (let to = 0; to < layers[t + 1].touches; to++) assert.ok(moveCost(block, from, to) >= block.least[to]);

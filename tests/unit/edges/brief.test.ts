@@ -69,6 +69,7 @@ test('choices in the list stand in groups with a name', () => {
   assert.deepEqual([...groups].sort(), [
     'Bow',
     'Fingers',
+    'Patterns',
     'Positions',
     'Shifts',
     'Strings',

@@ -55,9 +55,9 @@ test('a request names itself', () => {
 });
 
 test('the key changes to the nearest tonic that the instrument has', () => {
-  assert.deepEqual(playableTonics(request, 'A'), ['A3', 'A4']);
-  const wide = { ...request, material: { ...material, octaves: 4 } };
-  assert.deepEqual(playableTonics(wide, 'A'), ['A3', 'A4', 'A5'], 'no room for four octaves: room for one');
+  assert.deepEqual(playableTonics(request, 'A'), ['A3', 'A4', 'A5']);
+  const wide = { ...request, material: { ...material, octaves: 5 } };
+  assert.deepEqual(playableTonics(wide, 'A'), ['A3', 'A4', 'A5', 'A6'], 'no room for five octaves: room for one');
   const to = (name: string) => (withTonic(request, material, name).material as RunSpec).tonic;
   assert.equal(to('Bb'), 'Bb3');
   assert.equal(to('F'), 'F4', 'F3 is below the violin');
@@ -83,7 +83,9 @@ test('rules are worded, known to the brief or not', () => {
 
 test('the brief offers what the instrument has', () => {
   const octaves = (one: PlanRequest) => octaveChoices(one, one.material as RunSpec).map(([value]) => value);
-  assert.deepEqual(octaves(request), ['1', '2', '3'], 'no fourth octave above A on a violin');
+  assert.deepEqual(octaves(request), ['1', '2', '3', '4'], 'four octaves from A go to the far end of the fingerboard');
+  const high = { ...request, fingerboardSemitones: 28 };
+  assert.deepEqual(octaves(high), ['1', '2', '3'], 'but not on one that ends before');
   const tenths: RunSpec = { ...material, type: 'double-stops', interval: 'tenth', scale: 'major' };
   assert.deepEqual(octaves({ ...request, material: tenths }), ['1', '2']);
   const four = { ...material, octaves: 4 };
@@ -98,12 +100,12 @@ test('the brief offers what the instrument has', () => {
     positionsOf(resolveSetup({ instrument })).map((position) => positionName(position, instrument));
   assert.deepEqual(names('cello').slice(0, 5), ['half', '1st', '2nd', 'raised 2nd', '3rd']);
   assert.equal(names('bass').at(-1), 'thumb');
-  assert.equal(names('viola').at(-1), '14th');
+  assert.equal(names('viola').at(-1), '15th');
 });
 
 test('wishes are worded for what is played, and their values are those of the contract', () => {
   const rules = (one: PlanRequest) => wishesFor(one).map(({ rule }) => rule);
-  assert.deepEqual(rules(request), ['openStrings', 'fourthFinger', 'extensions', 'harmonics']);
+  assert.deepEqual(rules(request), ['openStrings', 'fourthFinger', 'extensions', 'harmonics', 'shiftOn']);
   assert.ok(rules({ ...request, material: { ...material, scale: 'chromatic' } as RunSpec }).includes('chromatic'));
   assert.ok(rules({ ...request, rules: { chromatic: 'slide' } }).includes('chromatic'), 'what is set is shown');
   const chromatic: PlanRequest = { ...request, rules: { chromatic: 'slide' } };

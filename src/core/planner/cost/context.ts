@@ -113,7 +113,7 @@ function tablesFor(request: PlanRequest, music: Music, pitches: readonly Pitch[]
 }
 
 /** Where the hand lies lowest for any of some holds, but not below its home position; semitones above the nut. */
-export function lowestAnchor(model: HandModel, holds: readonly Hold[]): number {
+function lowestAnchor(model: HandModel, holds: readonly Hold[]): number {
   let lowest = Infinity;
   for (const hold of holds) if (hold.frame !== NO_FRAME) lowest = Math.min(lowest, model.anchor(hold.position));
   return Math.max(model.anchor(model.home), lowest);

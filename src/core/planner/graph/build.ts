@@ -22,33 +22,32 @@ export interface HoldTrellis extends Trellis {
 /** Weaves the trellis for all events; an event that the demands leave without a hold gets an empty layer, and nothing is joined then. */
 export function buildTrellis(context: Context): HoldTrellis {
   const tables = context.tables as Tables<HoldLayer, Block>;
-  /** What a lock or a forbidden thing touches, and open strings after it, belong to this request alone. */
+  /** What a lock or a forbidden thing touches belongs to this request alone. */
   const own = new Map<string, HoldLayer>();
   const numbers = { kept: tables.layers.size, own: OWN_LAYERS };
   const layers: HoldLayer[] = [];
   for (const event of context.sounding) {
-    const before = layers[layers.length - 1];
+    const opening = layers.length === 0;
     const locks = locksAt(context, event);
-    const never = forbidden(context, event);
-    const ringing = event.pitches.some((pitch) => isOpen(context, midiOf(pitch)));
-    const places = ringing ? (before ? positionsOf(before) : firstPositions(context)) : null;
-    const mine = locks.length + never.length > 0 || (ringing && before && before.number >= OWN_LAYERS);
+    const demanded = locks.length + forbidden(context, event).length > 0;
+    const ringing = opening && event.pitches.some((pitch) => isOpen(context, midiOf(pitch)));
+    const places = ringing ? firstPositions(context) : null;
     const tag = [
       contentTag(event),
       event.beats,
       event.octave,
-      // After a layer by its number, at the opening by where the hand may begin.
-      before ? (ringing ? `>${before.number}` : '') : `^${[...(places ?? [])].join()}`,
-      locks.length + never.length > 0 ? event.at : '',
+      opening ? `^${[...(places ?? [])].join()}` : '',
+      demanded ? event.at : '',
       isTouchedAtLast(context, event) ? 'touched' : '',
     ].join('|');
-    const known = mine ? own : tables.layers;
+    const known = demanded ? own : tables.layers;
     let layer = known.get(tag);
     if (!layer) {
       const candidates = candidatesFor(context, event, locks);
-      const number = mine ? numbers.own++ : numbers.kept++;
-      const held = places ? handStays(candidates, places) : candidates;
-      layer = before ? holdLayer(context, event, number, held) : openingLayer(context, event, number, held);
+      const number = demanded ? numbers.own++ : numbers.kept++;
+      layer = opening
+        ? openingLayer(context, event, number, places ? handBegins(candidates, places) : candidates)
+        : holdLayer(context, event, number, candidates);
       known.set(tag, layer);
     }
     layers.push(layer);
@@ -58,18 +57,14 @@ export function buildTrellis(context: Context): HoldTrellis {
   return { layers, transitions, blocks: whole ? blocksFor(context, layers, transitions) : [] };
 }
 
-function positionsOf({ touchList }: HoldLayer): Set<number> {
-  return new Set(touchList.map(({ position }) => position));
-}
-
 function isOpen(context: Context, midi: number): boolean {
   const { strings, extensionSemitones } = context.setup;
   const extended = midi < strings[0].midi && midi >= strings[0].midi - extensionSemitones;
   return extended || strings.some((open) => open.midi === midi);
 }
 
-/** An open string leaves the hand where it was before. */
-function handStays(candidates: readonly Candidate[], places: ReadonlySet<number>): Candidate[] {
+/** While an open string begins, the hand lies where it is wanted first. */
+function handBegins(candidates: readonly Candidate[], places: ReadonlySet<number>): Candidate[] {
   return candidates.filter(({ hold }) => hold.frame !== NO_FRAME || places.has(hold.position));
 }
 

@@ -1,23 +1,14 @@
 import { widestPair, type WidestPair } from '../../hand/together';
-import { NO_FRAME, type Hold } from '../../hand/hold';
+import { type Hold } from '../../hand/hold';
 import { midiOf } from '../../pitch/pitch';
 import type { SoundingEvent } from '../../material/events';
-import { holdAllowed, lockHeld, patternsKept, placeDemands } from './rules';
+import { holdAllowed, lockHeld, patternsKept } from './rules';
 import type { Forbidding, Lock } from '../../vocabulary';
-import { lowestAnchor, type Candidate, type Context } from '../cost';
+import { type Candidate, type Context } from '../cost';
 
 /*
  * What the teacher's demands and this hand leave of an event's holds.
  */
-
-/**
- * How many semitones above the lowest place that strings, positions and locks leave it a note is looked for: an octave. Nobody plays a note higher up
- * a lower string than that but where it has no lower place left. The rule holds for every request alike: naming what is free anyway changes
- * nothing, and a demand on fingers, extensions or open strings never changes where is looked.
- */
-const MOST_ABOVE = 12;
-/** The same for a hand with the thumb up: a fifth. The thumb is laid on the strings for what the neck hand does not have near. */
-const THUMB_ABOVE = 7;
 
 /** Holds of an event that the demands and locks leave; a spread beyond the hand stands only where locked. */
 export function candidatesFor(context: Context, event: SoundingEvent, locked: readonly Lock[]): Candidate[] {
@@ -25,19 +16,9 @@ export function candidatesFor(context: Context, event: SoundingEvent, locked: re
   const rules = context.request.rules ?? {};
   const never = forbidden(context, event).flatMap((one) => ('shift' in one ? [] : [one]));
   const { setup, model, pricing } = context;
-  const { all, lowest: free } = context.holdsOf(event);
-  const inPlace = placeDemands(rules, locks, never);
-  const lowest = inPlace
-    ? lowestAnchor(
-        model,
-        all.filter((hold) => inPlace(setup, model, hold)),
-      )
-    : free;
   const wanted = rules.patterns && wantedBy(context);
   const candidates: Candidate[] = [];
-  for (const hold of all) {
-    const above = model.thumbUp(hold.position) ? THUMB_ABOVE : MOST_ABOVE;
-    if (hold.frame !== NO_FRAME && model.anchor(hold.position) > lowest + above) continue;
+  for (const hold of context.holdsOf(event).all) {
     if (!takesOctave(event, hold)) continue;
     if (!holdAllowed(setup, model, rules, hold)) continue;
     if (wanted && !patternsKept(setup, rules.patterns, hold, wanted)) continue;

@@ -67,22 +67,3 @@ export function lockHeld(setup: Setup, model: HandModel, lock: Lock, hold: Hold)
       (lock.string === undefined || setup.strings[stop.string].name === lock.string),
   );
 }
-
-type PlaceTest = (setup: Setup, model: HandModel, hold: Hold) => boolean;
-
-/** What the demands say of where a hold lies, whatever the fingers; null where they say nothing of it. */
-export function placeDemands(
-  { positions, strings }: Rules,
-  locks: readonly Lock[],
-  never: readonly Lock[],
-): PlaceTest | null {
-  const placed = (all: readonly Lock[]) =>
-    all.filter(({ string, position }) => string !== undefined || position !== undefined);
-  const wanted = placed(locks).map(({ at, string, position }) => ({ at, string, position }));
-  const shunned = placed(never).filter(({ finger }) => finger === undefined);
-  if (!positions && !strings && wanted.length + shunned.length === 0) return null;
-  return (setup, model, hold) =>
-    holdAllowed(setup, model, { positions, strings }, hold) &&
-    wanted.every((lock) => lockHeld(setup, model, lock, hold)) &&
-    !shunned.some((one) => lockHeld(setup, model, one, hold));
-}

@@ -116,6 +116,7 @@ function arrive(
     }
     leave[touch] = cheapest;
   }
+  const cheapest = ascending(leave, layer.touches);
   for (let to = 0; to < next.touches; to++) {
     const [start, end] = [next.touchStart[to], next.touchStart[to + 1]];
     let limit = 0;
@@ -123,8 +124,9 @@ function arrive(
       const bare = forward[2 * (ahead + node)] - next.entry[node];
       if (bare > limit) limit = bare;
     }
-    for (let touch = 0; touch < layer.touches; touch++) {
-      if (leave[touch] + least[to] >= limit) continue;
+    for (let at = 0; at < layer.touches; at++) {
+      const touch = cheapest[at];
+      if (leave[touch] + least[to] >= limit) break;
       const cost = leave[touch] + moveCost(block, touch, to);
       if (cost < limit) limit = cost;
     }
@@ -152,6 +154,7 @@ function finish(
   arrival: Float64Array,
 ) {
   const { least, stayStart, stayTo, stayCost, stone, inPlace } = block;
+  const bound = new Float64Array(next.touches);
   for (let to = 0; to < next.touches; to++) {
     let cheapest = Infinity;
     for (let node = next.touchStart[to]; node < next.touchStart[to + 1]; node++) {
@@ -159,7 +162,9 @@ function finish(
       if (cost < cheapest) cheapest = cost;
     }
     arrival[to] = cheapest;
+    bound[to] = cheapest + least[to];
   }
+  const cheapest = ascending(bound, next.touches);
   for (let touch = 0; touch < layer.touches; touch++) {
     const [start, end] = [layer.touchStart[touch], layer.touchStart[touch + 1]];
     let limit = 0;
@@ -172,8 +177,9 @@ function finish(
       backward[2 * (here + node)] = cheapest;
       if (cheapest > limit) limit = cheapest;
     }
-    for (let to = 0; to < next.touches; to++) {
-      if (arrival[to] + least[to] >= limit) continue;
+    for (let at = 0; at < next.touches; at++) {
+      const to = cheapest[at];
+      if (bound[to] >= limit) break;
       const cost = arrival[to] + moveCost(block, touch, to);
       if (cost < limit) limit = cost;
     }
@@ -190,4 +196,15 @@ function finish(
       backward[at + FRESH] = layer.cost[node] + Math.min(stays, moves + stone);
     }
   }
+}
+
+/** The numbers of some values, the least value first. */
+function ascending(values: Float64Array, count: number): Int32Array {
+  const order = new Int32Array(count);
+  for (let one = 0; one < count; one++) {
+    let at = one;
+    for (; at > 0 && values[order[at - 1]] > values[one]; at--) order[at] = order[at - 1];
+    order[at] = one;
+  }
+  return order;
 }
