@@ -42,6 +42,7 @@ const calm: terms.Transition = {
   onBeat: true,
   alternates: false,
   rest: false,
+  byStep: 0,
   noShift: false,
   mustShift: false,
 };

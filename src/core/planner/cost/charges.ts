@@ -18,6 +18,7 @@ import {
   extensionTakenTerm,
   fourthTerm,
   heightTerm,
+  irregularTerm,
   lowStringTerm,
   lowThumbTerm,
   openTerm,
@@ -182,7 +183,9 @@ export function chargeMove(
 ): number {
   const ease = shiftEase(from, to);
   const shift = bareShift(pricing, from, to, ease, slide) * transition.shares[ease];
-  const landing = pricing.landings[from.finger * FINGER_SLOTS + to.finger];
+  const landing =
+    pricing.landings[from.finger * FINGER_SLOTS + to.finger] +
+    irregularTerm(pricing.weights, from.finger, to.finger, transition);
   const across = chargeAcross(pricing.weights, stringsUp(from, to), transition, tally);
   if (tally) {
     add(tally, 'shift', shift);

@@ -1,4 +1,4 @@
-import { alongString } from '../../hand/finger';
+import { alongString, THUMB } from '../../hand/finger';
 import type { HandProfile } from '../../instrument/record';
 import type { Setup } from '../../instrument/setup';
 import type { Haste } from './weights';
@@ -65,6 +65,8 @@ export interface Transition {
   readonly rocks: readonly [from: number, to: number];
   /** True inside a second that alternates: it stays on one string, in one position. */
   readonly alternates: boolean;
+  /** In a scale that goes on by step over three octaves the way it goes, 1 up and -1 down; 0 elsewhere. */
+  readonly byStep: number;
   /** True where a rest parts them. */
   readonly rest: boolean;
   /** True where the teacher wants no shift here. */
@@ -171,6 +173,15 @@ export function shiftShare(weights: Weights, ease: number, transition: Transitio
 export function landingTerm(weights: Weights, from: number, finger: number): number {
   const same = from === finger ? weights.sameFinger[finger] : 0;
   return weights.landing[finger] + weights.guiding[lowerFinger(from, finger)] + same;
+}
+
+/**
+ * A scale of three octaves goes in blocks that begin with the first finger: up, a shift lands on it; down, the hand goes on until it has played. The
+ * semitone decides between such places, not against them. An open string and the thumb are as good.
+ */
+export function irregularTerm(weights: Weights, from: number, finger: number, { byStep }: Transition): number {
+  const turns = byStep > 0 ? finger : byStep < 0 ? from : 1;
+  return turns === 1 || turns === 0 || turns === THUMB ? 0 : weights.irregular;
 }
 
 /** How many strings up from one touch to the next: 0 where they share one, 1 or -1 for neighbours. */

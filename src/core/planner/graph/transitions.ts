@@ -32,22 +32,33 @@ export function transitionsOf(context: Context): PricedTransition[] {
     const onBeat = Number.isInteger(onsets[event.at]);
     const seconds = Math.max(0.01, beats * context.secondsPerBeat);
     const alternates = alternating[t] && (!context.model.fixedFrames || before.slur === true || seconds < QUICK);
+    const byStep = goesByStep(context, top, t) ? line : 0;
     const rest = hasRest(events, before.at, event.at);
     const noShift = forbidden(context, event).some((one) => 'shift' in one) || waitsForSemitone(context, top, t);
     const mustShift = locksAt(context, event).some(({ shift }) => shift);
-    const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}${alternates}`;
+    const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}${alternates}${byStep}`;
     let transition = known.get(tag);
     if (!transition) {
       const haste = hasteFor(seconds);
       transition = priced(
         context,
-        { haste, semitone, line, rocks, turn, onBeat, alternates, rest, noShift, mustShift },
+        { haste, semitone, line, rocks, turn, onBeat, alternates, byStep, rest, noShift, mustShift },
         known.size,
       );
       known.set(tag, transition);
     }
     return transition;
   });
+}
+
+/** Octaves from which a scale goes up the neck in blocks. */
+const IN_BLOCKS = 3;
+
+/** True of a step of a scale so long; where the hand lies in frames, of its upper octaves alone: below it has the strings to go to. */
+function goesByStep({ request: { material }, model }: Context, top: readonly number[], t: number): boolean {
+  if (material.type !== 'scale' || material.octaves < IN_BLOCKS || material.scale === 'chromatic') return false;
+  const lowest = Math.min(top[0], top[top.length - 1]);
+  return !model.fixedFrames || Math.min(top[t], top[t + 1]) >= lowest + 12;
 }
 
 /** How many notes before and after a step a semitone is near enough to be waited for. */
