@@ -31,7 +31,7 @@ const COUNTED_WORDS: Readonly<Record<Counted, readonly [one: string, many: strin
 };
 
 const FELT_WORDS: Readonly<Record<Felt, string>> = {
-  height: 'the hand further up the neck than need be',
+  height: 'the hand higher on the neck',
   colour: 'more changes of colour',
   frame: 'a less steady finger pattern',
   reach: 'wider spreads',
@@ -68,17 +68,23 @@ export function reasonWords({ code, data }: Reason, speech: Speech): string {
     case 'moment': {
       const good = listed(data.good.map((moment) => MOMENT_WORDS[moment]));
       const other = barWords(speech.place(data.other.at));
+      const [mm, otherMm] = (data.mm ?? []).map(Math.round);
+      const farther = mm === undefined ? '' : `: ${mm} mm; at ${other} it would be ${otherMm}`;
       const lands = data.good.includes('first-finger')
         ? `; at ${other} it would land on ${data.other.finger === 0 ? 'an open string' : data.other.finger === 'T' ? 'the thumb' : data.other.finger}`
         : '';
-      return `Here the hand moves ${good}${lands}.`;
+      return `Here the hand moves ${good}${lands}${farther}.`;
     }
     case 'sequence':
       return `The figure keeps the fingers it had at ${barWords(speech.place(data.at))}.`;
     case 'elsewhere':
-      return `Anywhere else it would take ${worseWords(data)}.`;
-    case 'only-here':
-      return 'No other moment is left for it.';
+      return `At ${barWords(speech.place(data.at))} it would take ${worseWords(data)}.`;
+    case 'passage': {
+      const end = barWords(speech.place(data.to));
+      return data.frame === 'octaves'
+        ? `Octaves keep one frame: the hand moves for each new one, up to ${end}.`
+        : `Under the thumb the frame is kept: the hand moves for each double stop, up to ${end}.`;
+    }
     case 'only-way': {
       const note = pitchesAt(speech.events, data.at, speech);
       const than = ELEMENT_WORDS[data.element];

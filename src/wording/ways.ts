@@ -3,6 +3,7 @@ import { countWords } from './grammar';
 import { schoolWords } from './instruments';
 import { barWords, positionWords, stringWords } from './places';
 import { planWords, type Speech } from './plans';
+import { pitchesAt } from './reasons';
 
 /*
  * The ways to play something: what each is called by, and what it buys and pays.
@@ -12,7 +13,7 @@ type WayName = NonNullable<Plan['way']>;
 type Change = NonNullable<Plan['changes']>[number];
 
 /** What a way is called by: its demand, in a teacher's words. */
-export function wayWords(way: WayName, { instrument, place }: Speech): string {
+export function wayWords(way: WayName, { instrument, place, events, names }: Speech): string {
   switch (way.code) {
     case 'no-open-string':
       return 'without open strings';
@@ -41,7 +42,9 @@ export function wayWords(way: WayName, { instrument, place }: Speech): string {
     case 'on-string':
       return `all on the ${stringWords(way.string)}`;
     case 'shift-elsewhere':
-      return `shift elsewhere than at ${barWords(place(way.at))}`;
+      return way.instead === undefined
+        ? `without the shift at ${barWords(place(way.at))}`
+        : `the shift on ${pitchesAt(events, way.instead, { names })}, ${barWords(place(way.instead))}`;
     case 'school':
       return `with ${schoolWords(way.school)}`;
   }

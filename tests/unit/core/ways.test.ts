@@ -72,8 +72,10 @@ test('each way differs from every cheaper plan in what a player feels, and is be
     const shown = plans.slice(1);
     shown.forEach((way, at) => {
       ways++;
-      if (at > 0) assert.ok(way.cost >= shown[at - 1].cost - 1e-9, 'cheapest first');
-      for (const cheaper of [plans[0], ...shown.slice(0, at)]) {
+      // A cello hand that is opened much is asked to be closed first, whatever that costs.
+      const before = shown.slice(0, at).filter((one) => one.way?.code !== 'no-extension' || one.cost <= way.cost);
+      if (before.length > 0) assert.ok(way.cost >= before[before.length - 1].cost - 1e-9, 'cheapest first');
+      for (const cheaper of [plans[0], ...before]) {
         const changes = changesBetween(way, cheaper, events);
         assert.ok(changes.some(({ trait, from, to }) => to < from || trait === 'open-strings'));
       }
@@ -83,6 +85,40 @@ test('each way differs from every cheaper plan in what a player feels, and is be
     assert.equal(new Set(names).size, names.length, names.join('; '));
   }
   assert.ok(ways > 200, String(ways));
+});
+
+test('a cello scale that opens the hand much offers to keep it closed first, and nothing that nobody would ask for is offered', () => {
+  const opened = ({ steps }: Plan) => steps.filter(({ extended }) => extended).length;
+  let first = 0;
+  for (const tonic of ['D2', 'Eb2', 'E2', 'A2', 'Bb2', 'B2'])
+    for (const octaves of [2, 3]) {
+      const material = { type: 'scale', tonic, scale: 'major', octaves, direction: 'updown' } as const;
+      const [best, ...ways] = plan({ instrument: 'cello', material, alternatives: 5, explain: 'nothing' }).plans;
+      for (const way of ways.filter((one) => one.way?.code !== 'no-extension')) {
+        assert.ok(way.shifts.length - best.shifts.length < 4);
+        assert.ok(opened(way) - opened(best) < 6);
+      }
+      if (opened(best) < 4 || !plan({ instrument: 'cello', material, rules: { extensions: 'never' } }).plans[0])
+        continue;
+      first++;
+      assert.equal(ways[0].way?.code, 'no-extension', tonic);
+      assert.equal(opened(ways[0]), 0);
+    }
+  assert.ok(first > 3, String(first));
+});
+
+test('a shift made elsewhere is named by where it is made', () => {
+  const material = { type: 'scale', tonic: 'A3', scale: 'major', octaves: 3, direction: 'up' } as const;
+  const request: PlanRequest = { instrument: 'violin', material, alternatives: 10 };
+  const response = plan(request);
+  const speech = speechOf('violin', response);
+  const moved = response.plans.filter(({ way }) => way?.code === 'shift-elsewhere');
+  assert.ok(moved.length > 0);
+  for (const { way, shifts } of moved) {
+    if (way?.code !== 'shift-elsewhere' || way.instead === undefined) assert.fail('a shift is made elsewhere');
+    assert.ok(shifts.some(({ to }) => to === way.instead));
+    assert.match(wayWords(way, speech), /^the shift on [A-G][♯♭]?\d, bar \d, beat \d$/);
+  }
 });
 
 test('most scales have between two and four ways', () => {

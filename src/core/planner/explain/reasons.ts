@@ -18,7 +18,10 @@ export function shiftReasons(own: Explained, plan: Plan): Plan {
   const { context, trellis } = own;
   const indexOf = new Map(context.sounding.map((event, t) => [event.at, t]));
   const comesBack = comesBackAlike(context, trellis, own.path);
+  const passages = passagesOf(own, plan.shifts, indexOf);
   const shifts = plan.shifts.map((shift, n): Shift => {
+    const passage = passages.get(n);
+    if (passage !== undefined) return { ...shift, reasons: passage === null ? [] : [{ question: 'why', ...passage }] };
     const t = indexOf.get(shift.from) as number;
     const next = plan.shifts[n + 1];
     const until = next ? (indexOf.get(next.from) as number) : trellis.layers.length - 1;
@@ -33,6 +36,34 @@ export function shiftReasons(own: Explained, plan: Plan): Plan {
     };
   });
   return { ...plan, shifts };
+}
+
+/** Shifts running from which a passage is told as one. */
+const PASSAGE = 3;
+
+/** Shifts for each of a row of octaves, or of double stops under the thumb: by their number, the first with the reason for all, the others with none. */
+function passagesOf(
+  { trellis, path, context }: Explained,
+  shifts: readonly Shift[],
+  indexOf: ReadonlyMap<number, number>,
+): ReadonlyMap<number, Reason | null> {
+  const frameAt = (n: number): 'octaves' | 'thumb' | null => {
+    const t = indexOf.get(shifts[n].from) as number;
+    const [a, b] = [touchAt(trellis, path, t), touchAt(trellis, path, t + 1)];
+    if (a.fingers !== b.fingers || a.string === a.topString) return null;
+    if (a.octave === 'framed' && b.octave === 'framed') return 'octaves';
+    return a.thumbUp && b.thumbUp ? 'thumb' : null;
+  };
+  const found = new Map<number, Reason | null>();
+  for (let first = 0, end = 1; first < shifts.length; first = end, end = first + 1) {
+    const frame = frameAt(first);
+    while (end < shifts.length && shifts[end].from === shifts[end - 1].to && frameAt(end) === frame) end++;
+    if (!frame || end - first < PASSAGE) continue;
+    const { at } = context.sounding[indexOf.get(shifts[end - 1].to) as number];
+    for (let n = first; n < end; n++)
+      found.set(n, n === first ? { code: 'frame', data: { kind: 'passage', frame, to: at } } : null);
+  }
+  return found;
 }
 
 /** Why the hand does not stay where it is: the teacher asks, the line goes on to where it cannot reach, or staying takes more. */
@@ -68,7 +99,8 @@ function inPlace({ context, trellis, path }: Explained, shift: Shift, t: number,
 function whyHere(own: Explained, t: number, comesBack: boolean): Reason | null {
   const { trellis, path } = own;
   const other = withoutShift(trellis, own.costs, path, t);
-  if (!other) return { code: 'range', data: { kind: 'only-here' } };
+  // Where no other moment is left there is nothing to be said of this one.
+  if (!other) return null;
   const figure = figureBefore(own, t);
   if (figure !== null && fingersDiffer(own, other, t + 1 - figure, t + figure))
     return {
@@ -81,18 +113,26 @@ function whyHere(own: Explained, t: number, comesBack: boolean): Reason | null {
   if (instead === null) return null;
   const [good, otherGood] = [momentsOf(own, path, t), momentsOf(own, other.path, instead)];
   const better = good.filter((moment) => !otherGood.includes(moment));
-  if (!better.includes('semitone') && nearer(own, other.path, t, instead)) better.push('nearer');
+  const mm = [travelOf(own, path, t), travelOf(own, other.path, instead)] as const;
+  const nearer = mm[1] - mm[0] >= NEARER_MM;
+  if (!better.includes('semitone') && nearer) better.push('nearer');
   if (better.length > 0) {
     const { finger } = touchAt(trellis, other.path, instead + 1);
     const { at } = own.context.sounding[instead + 1];
     return {
       code: better[0] === 'nearer' ? 'travel' : better[0],
       loss: lossOfCost(own, other, comesBack),
-      data: { kind: 'moment', good: better.slice(0, 2), other: { at, finger: fingerAt(finger) } },
+      data: {
+        kind: 'moment',
+        good: better.slice(0, 2),
+        other: { at, finger: fingerAt(finger) },
+        ...(better.slice(0, 2).includes('nearer') ? { mm: [...mm] } : {}),
+      },
     };
   }
   const lost = lossBy(own, other, comesBack, ['shifts']);
-  return lost && { ...lost.found, data: { kind: 'elsewhere', ...lost.worse } };
+  const { at } = own.context.sounding[instead + 1];
+  return lost && { ...lost.found, data: { kind: 'elsewhere', at, ...lost.worse } };
 }
 
 /** The event before the shift of a way round that lies nearest to event t, where it makes one that the plan does not; null where it makes none. */
@@ -123,13 +163,11 @@ function momentsOf({ trellis, context }: Explained, path: Path, t: number): Mome
 /** A way is felt as shorter by a finger's breadth. */
 const NEARER_MM = 10;
 
-function nearer({ trellis, context, path }: Explained, other: Path, t: number, instead: number): boolean {
+/** How far the hand goes from event t to the next, in mm. */
+function travelOf({ trellis, context }: Explained, along: Path, t: number): number {
   const { stops } = context.pricing;
-  const travel = (along: Path, at: number) => {
-    const { start, end } = guideOf(context.pricing, touchAt(trellis, along, at), touchAt(trellis, along, at + 1));
-    return Math.abs(stops[end] - stops[start]);
-  };
-  return travel(other, instead) - travel(path, t) >= NEARER_MM;
+  const { start, end } = guideOf(context.pricing, touchAt(trellis, along, t), touchAt(trellis, along, t + 1));
+  return Math.abs(stops[end] - stops[start]);
 }
 
 /** The note that the place the hand leaves does not have: by the instrument and the hand, or by what was demanded. */

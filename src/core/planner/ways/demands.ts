@@ -29,6 +29,23 @@ export function withDemand(request: PlanRequest, { rules, school }: Demand): Pla
   };
 }
 
+/** Notes that ask something of the little finger from which a teacher asks for a way without it. */
+const ASKED_TWICE = 2;
+/** Seconds above which a note is long. */
+const LONG = 1;
+/** Semitones above the open string from which a note is high. */
+const HIGH = 12;
+
+/** How many notes of the little finger are long, high or stretched. */
+function askedOfLittleFinger({ sounding, secondsPerBeat }: Context, { steps, reach }: Plan): number {
+  const stretched = new Set(reach.filter(({ verdict }) => verdict !== 'easy').map(({ at }) => at));
+  return steps.filter(({ at, stops, extended }, t) => {
+    const fourth = stops.find(({ finger }) => finger === 4);
+    if (!fourth) return false;
+    return sounding[t].beats * secondsPerBeat > LONG || fourth.semitones > HIGH || extended || stretched.has(at);
+  }).length;
+}
+
 /** A plan below such a position stays low. */
 const LOW: readonly number[] = [1, 2, 3];
 /** A plan with no more shifts than this may be asked to make one of them elsewhere. */
@@ -63,7 +80,7 @@ export function demandsAfter(context: Context, trellis: HoldTrellis, best: Plan,
         mask: {},
       },
     free(rules.fourthFinger, 'avoid', 'no-shift') &&
-      plays(4) &&
+      askedOfLittleFinger(context, best) >= ASKED_TWICE &&
       byHolds(context, { code: 'no-little-finger' }, { fourthFinger: 'never' }),
     free(rules.fourthFinger) &&
       stops.some((stop) => stop.finger === 0 && couldStop(context, stop)) && {

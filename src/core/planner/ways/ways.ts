@@ -1,3 +1,5 @@
+import { leastIndex } from 'd3-array';
+import { opensBothWays } from '../../hand/positions';
 import { comesBackAlike, masked, type Path } from '../graph';
 import { requestWeights } from '../cost';
 import type { Weights } from '../../vocabulary';
@@ -54,6 +56,17 @@ export function waysBeside(best: Best, events: readonly ResponseEvent[], most: n
   const own = traitsOf(plan, events);
   const [shown, seen]: [Way[], Traits[]] = [[], [own]];
   const asked = demandsAfter(context, trellis, plan, comesBackAlike(context, trellis, path));
+  const closed = asked.find(({ way }) => way.code === 'no-extension');
+  // A cello hand that is opened much is asked to be closed first, whatever that costs.
+  const first = closed && opensBothWays(context.setup.instrument) && own.extensions >= OPENED_MUCH;
+  if (first) {
+    const way = foundWhatever(opened(best, closed, Infinity));
+    if (way) {
+      const changes = changesOf(traitsOf(way.plan, events), own);
+      shown.push({ ...way, plan: { ...way.plan, changes } });
+      asked.splice(asked.indexOf(closed), 1);
+    }
+  }
   // In the order they are asked in, which tells what a plan is called that meets two demands.
   const left: (Open | Found | null)[] = asked.map((one) => opened(best, one, dearest));
   while (shown.length < most) {
@@ -70,12 +83,36 @@ export function waysBeside(best: Best, events: readonly ResponseEvent[], most: n
     // Two demands may be met by the same fingers: that is one way.
     if ([plan, ...shown.map((other) => other.plan)].some((other) => samePlay(other, way.plan))) continue;
     const traits = traitsOf(way.plan, events);
+    if (!worthAsking(own, traits)) continue;
+    if (shown.some((other) => sameName(other.plan, way.plan))) continue;
     if (!seen.every((cheaper) => worthBeside(traits, cheaper))) continue;
     shown.push({ ...way, plan: { ...way.plan, changes: changesOf(traits, own) } });
     seen.push(traits);
   }
   return shown;
 }
+
+/** Notes with the hand opened from which a cellist asks for a way without. */
+const OPENED_MUCH = 4;
+
+/** The way behind a demand, however dear. */
+function foundWhatever(one: Open | null): Way | null {
+  for (let next: Open | Way | null = one; next; next = next.find()) if ('plan' in next) return next;
+  return null;
+}
+
+/** Nobody asks for so many more of these than the best plan has. */
+const TOO_MANY: Partial<Traits> = { shifts: 4, stretches: 6, extensions: 6 };
+
+function worthAsking(best: Traits, way: Traits): boolean {
+  return (Object.keys(TOO_MANY) as (keyof Traits)[]).every(
+    (name) => way[name] - best[name] < (TOO_MANY[name] ?? Infinity),
+  );
+}
+
+/** Two ways that come to shift at the same note are called the same. */
+const sameName = ({ way: one }: Plan, { way: other }: Plan) =>
+  one?.code === 'shift-elsewhere' && other?.code === one.code && one.instead === other.instead;
 
 /** True where every note is held alike: the same strings, fingers and position. */
 const samePlay = (one: Plan, other: Plan) => one.steps.every((step, at) => heldAlike(step, other.steps[at]));
@@ -181,8 +218,21 @@ function wayAlong(best: Best, { way, demand }: Asked, laid: Laid, path: Path): W
   const priced = { ...laid.context, pricing: { ...laid.context.pricing, weights } };
   const [plan] = plansOf(priced, laid.trellis, [path]);
   const fewer = best.plan.shifts.length - plan.shifts.length;
-  const named = way.code === 'fewer-shifts' && fewer > 0 ? { ...way, fewer } : way;
+  const named =
+    way.code === 'fewer-shifts' && fewer > 0
+      ? { ...way, fewer }
+      : way.code === 'shift-elsewhere'
+        ? { ...way, ...insteadOf(best.plan, plan, way.at) }
+        : way;
   return { ...laid, path, plan: { ...plan, way: named, demand } };
+}
+
+/** Where the nearest shift arrives that the best plan does not have; nothing where there is none. */
+function insteadOf(best: Plan, plan: Plan, at: number): { readonly instead?: number } {
+  const own = new Set(best.shifts.map(({ to }) => to));
+  const others = plan.shifts.map(({ to }) => to).filter((to) => !own.has(to));
+  const nearest = leastIndex(others, (to) => Math.abs(to - at));
+  return nearest === undefined ? {} : { instead: others[nearest] };
 }
 
 /** The weights in force, with what the demand prices otherwise; null where it prices nothing otherwise. */

@@ -79,13 +79,15 @@ const ReasonData = tagged('kind', [
     kind: oneOf(['moment']),
     good: Type.Array(oneOf(MOMENTS), { minItems: 1 }),
     other: Type.Object({ at: Count, finger: FingerSchema }),
+    /** Where the way is shorter here: how far the hand goes, here and there. */
+    mm: Type.Optional(Type.Tuple([Type.Number(), Type.Number()])),
   }),
+  // The hand moves for each of a row of double stops that keep their frame, up to an event; told once.
+  Type.Object({ kind: oneOf(['passage']), frame: oneOf(['octaves', 'thumb']), to: Count }),
   // A figure comes again and keeps its fingers; where it stood before.
   Type.Object({ kind: oneOf(['sequence']), at: Count }),
-  // What shifting at another moment would take more of.
-  Type.Object({ kind: oneOf(['elsewhere']), ...WORSE }),
-  // No other moment is left.
-  Type.Object({ kind: oneOf(['only-here']) }),
+  // What shifting at another moment, the nearest there is, would take more of.
+  Type.Object({ kind: oneOf(['elsewhere']), at: Count, ...WORSE }),
   // A note that can be held no other way.
   Type.Object({ kind: oneOf(['only-way']), at: Count, element: oneOf(ELEMENTS) }),
   // What gets worse without an element.
@@ -183,7 +185,8 @@ export const WayName = tagged('code', [
   Type.Object({ code: oneOf(['fewer-shifts']), fewer: Type.Integer({ minimum: 1 }) }),
   Type.Object({ code: oneOf(['low', 'in-position']), position: PositionSchema }),
   Type.Object({ code: oneOf(['on-string']), string: Type.String() }),
-  Type.Object({ code: oneOf(['shift-elsewhere']), at: Count }),
+  // A shift is left out; `instead` is where one arrives that the best plan does not have.
+  Type.Object({ code: oneOf(['shift-elsewhere']), at: Count, instead: Type.Optional(Count) }),
   Type.Object({ code: oneOf(['school']), school: oneOf(SCHOOLS) }),
 ]);
 export type WayName = Described<typeof WayName>;
