@@ -27,7 +27,9 @@ import {
   touchedInside,
   changesWithKey,
   climbsPastOctave,
+  outOfBlocks,
   strainedThird,
+  unlikeFingers,
 } from './wincing';
 
 /*
@@ -278,6 +280,18 @@ export function craftKinds(): Kind[] {
         ceiling: 0,
         cases: letters ? doubleStops(kind, ['fingered-octave']) : [],
         find: samePair,
+      },
+      {
+        name: name('three octaves out of blocks'),
+        ceiling: 0.02,
+        cases: letters ? scales(kind, [3], ['up', 'down']) : [],
+        find: outOfBlocks,
+      },
+      {
+        name: name('chromatic line with other fingers on the next string'),
+        ceiling: 0,
+        cases: letters ? [] : scales(kind, [2], ['up', 'down'], ['chromatic']),
+        find: unlikeFingers,
       },
       {
         name: name('thirds that strain the hand'),

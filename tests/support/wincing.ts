@@ -202,3 +202,27 @@ function fingers(request: PlanRequest): string {
   const [first] = plan({ ...request, alternatives: 1, explain: 'nothing' }).plans;
   return first ? stopsOf(first.steps) : '';
 }
+
+/** A shift of a scale by step over three octaves that does not land on 1 going up, or not leave from it coming down. */
+export function outOfBlocks({ plan: { shifts }, request: { material } }: Planned): string | null {
+  const up = 'direction' in material && material.direction === 'up';
+  const turning = shifts.find(({ fromFinger, toFinger }) => ![0, 1, 'T'].includes(up ? toFinger : fromFinger));
+  return turning ? `note ${turning.to + 1}` : null;
+}
+
+/** What a cellist plays chromatically from one open string to the next. */
+const BY_THREES = '0:0,1:1,2:2,3:3,4:1,5:2,6:3';
+
+/** A string that a chromatic line passes through with other fingers than the one before; on the cello with others than 0 123 123. */
+export function unlikeFingers({ plan: { steps }, request: { instrument } }: Planned): string | null {
+  const order = [...new Set(steps.map(({ stops: [{ string }] }) => string))];
+  const groups = order.slice(1, -1).map((name) =>
+    steps
+      .filter(({ stops: [{ string }] }) => string === name)
+      .map(({ stops: [{ finger, semitones }] }) => `${semitones}:${finger}`)
+      .sort()
+      .join(),
+  );
+  const odd = instrument === 'cello' && groups.some((group) => group !== BY_THREES);
+  return odd || new Set(groups).size > 1 ? groups.join(' / ') : null;
+}

@@ -67,6 +67,8 @@ export interface Weights {
   readonly ringing: number;
   /** Leaving the string or the position inside a second that alternates. */
   readonly alternation: number;
+  /** The little finger in a chromatic scale, where the hand goes in groups of three that are the same on every string. */
+  readonly chromaticFourth: number;
   /** In a scale of three octaves a shift up that does not land on the first finger, or one down that does not leave from it. */
   readonly irregular: number;
   /** Octaves that change their fingers in the middle of a run. */

@@ -43,6 +43,7 @@ const calm: terms.Transition = {
   alternates: false,
   rest: false,
   byStep: 0,
+  byThrees: 0,
   noShift: false,
   mustShift: false,
 };

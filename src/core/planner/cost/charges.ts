@@ -108,12 +108,19 @@ function chargePressed(context: Context, hold: Hold, stop: Stop, beats: number, 
   const { weights, hand, stops } = context.pricing;
   const { finger, semitones } = stop;
   let cost = 0;
-  if (finger === 4) cost += add(tally, 'fourth', fourthTerm(weights, semitones, beats));
+  if (finger === 4) {
+    cost += add(tally, 'fourth', fourthTerm(weights, semitones, beats));
+    if (isChromatic(context)) cost += add(tally, 'fourth', weights.chromaticFourth);
+  }
   if (weights.openMissed > 0 && couldRing(context, stop)) cost += add(tally, 'open', weights.openMissed);
   const below = hold.frame[finger - 1];
   if (finger !== THUMB && semitones - below === 1)
     cost += add(tally, 'frame', crowdingTerm(weights, hand, stops[semitones] - stops[below]));
   return cost;
+}
+
+function isChromatic({ request: { material } }: Context): boolean {
+  return 'scale' in material && material.scale === 'chromatic';
 }
 
 /** True where a stopped note is in unison with an open string. */

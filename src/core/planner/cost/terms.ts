@@ -67,6 +67,8 @@ export interface Transition {
   readonly alternates: boolean;
   /** In a scale that goes on by step over three octaves the way it goes, 1 up and -1 down; 0 elsewhere. */
   readonly byStep: number;
+  /** The same in a chromatic scale where the hand goes in groups of three. */
+  readonly byThrees: number;
   /** True where a rest parts them. */
   readonly rest: boolean;
   /** True where the teacher wants no shift here. */
@@ -177,11 +179,20 @@ export function landingTerm(weights: Weights, from: number, finger: number): num
 
 /**
  * A scale of three octaves goes in blocks that begin with the first finger: up, a shift lands on it; down, the hand goes on until it has played. The
- * semitone decides between such places, not against them. An open string and the thumb are as good.
+ * semitone decides between such places, not against them. A chromatic one goes in groups of three, each played out before the hand moves. An open string
+ * and the thumb are as good.
  */
-export function irregularTerm(weights: Weights, from: number, finger: number, { byStep }: Transition): number {
+export function irregularTerm(
+  weights: Weights,
+  from: number,
+  finger: number,
+  { byStep, byThrees }: Pick<Transition, 'byStep' | 'byThrees'>,
+): number {
   const turns = byStep > 0 ? finger : byStep < 0 ? from : 1;
-  return turns === 1 || turns === 0 || turns === THUMB ? 0 : weights.irregular;
+  if (turns !== 1 && turns !== 0 && turns !== THUMB) return weights.irregular;
+  if (byThrees === 0 || from === 0 || finger === THUMB || from === THUMB) return 0;
+  const [lower, upper] = byThrees > 0 ? [finger, from] : [from, finger];
+  return (lower === 1 ? 0 : weights.irregular) + (upper === 3 ? 0 : weights.irregular);
 }
 
 /** How many strings up from one touch to the next: 0 where they share one, 1 or -1 for neighbours. */

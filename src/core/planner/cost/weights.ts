@@ -41,6 +41,7 @@ const SECURE: Weights = {
   fourthMissed: 0.6,
   ringing: 0.5,
   alternation: 1.5,
+  chromaticFourth: 0,
   irregular: 0.8,
   octaveFrame: 1.6,
   octaveAgain: 3,

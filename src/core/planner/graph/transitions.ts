@@ -33,16 +33,17 @@ export function transitionsOf(context: Context): PricedTransition[] {
     const seconds = Math.max(0.01, beats * context.secondsPerBeat);
     const alternates = alternating[t] && (!context.model.fixedFrames || before.slur === true || seconds < QUICK);
     const byStep = goesByStep(context, top, t) ? line : 0;
+    const byThrees = goesByThrees(context) ? line : 0;
     const rest = hasRest(events, before.at, event.at);
     const noShift = forbidden(context, event).some((one) => 'shift' in one) || waitsForSemitone(context, top, t);
     const mustShift = locksAt(context, event).some(({ shift }) => shift);
-    const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}${alternates}${byStep}`;
+    const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}${alternates}${byStep}${byThrees}`;
     let transition = known.get(tag);
     if (!transition) {
       const haste = hasteFor(seconds);
       transition = priced(
         context,
-        { haste, semitone, line, rocks, turn, onBeat, alternates, byStep, rest, noShift, mustShift },
+        { haste, semitone, line, rocks, turn, onBeat, alternates, byStep, byThrees, rest, noShift, mustShift },
         known.size,
       );
       known.set(tag, transition);
@@ -59,6 +60,11 @@ function goesByStep({ request: { material }, model }: Context, top: readonly num
   if (material.type !== 'scale' || material.octaves < IN_BLOCKS || material.scale === 'chromatic') return false;
   const lowest = Math.min(top[0], top[top.length - 1]);
   return !model.fixedFrames || Math.min(top[t], top[t + 1]) >= lowest + 12;
+}
+
+/** True of a chromatic scale where the hand goes in groups of three. */
+function goesByThrees({ request: { material }, pricing }: Context): boolean {
+  return material.type === 'scale' && material.scale === 'chromatic' && pricing.weights.chromaticFourth > 0;
 }
 
 /** How many notes before and after a step a semitone is near enough to be waited for. */
