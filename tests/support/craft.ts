@@ -209,7 +209,8 @@ export function craftKinds(): Kind[] {
       },
       {
         name: name('stepping stone'),
-        ceiling: bass ? 0.1 : 0.02,
+        // A cellist leaves half position for two notes and comes back in every key with many flats: told since the hand's own moves are.
+        ceiling: bass ? 0.1 : kind === 'cello' ? 0.2 : 0.02,
         // At the top of an arpeggio a place for one note is every player's.
         cases: [...scales(kind, [1, 2, 3], ['up', 'down']), ...thirds(kind)],
         find: steppingStone,

@@ -177,7 +177,8 @@ export function strainedThird({ plan: { steps } }: Planned): string | null {
 /** An octave that climbs its strings on past their octave where the next pair has it from fourth position on. */
 export function climbsPastOctave({ plan: { steps }, setup }: Planned): string | null {
   const { strings } = setup;
-  const at = steps.findIndex(({ stops: [low] }) => {
+  // For its last note the hand may stay on its strings.
+  const at = steps.slice(0, -1).findIndex(({ stops: [low] }) => {
     const string = strings.findIndex(({ name }) => name === low.string);
     if (string + 2 >= strings.length || low.semitones <= 12) return false;
     return strings[string].midi + low.semitones - strings[string + 1].midi >= 7;

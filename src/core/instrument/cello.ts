@@ -61,7 +61,7 @@ export const CELLO: InstrumentRecord = {
   },
   // Low strings lose their tone high up sooner, the thicker the more.
   // A chromatic scale goes 0 123 123 on each string: a group of three again a minor third up, not a fourth finger close behind the third.
-  weights: { set: { ...SQUARE_HAND, chromaticFourth: 0.9 }, times: { height: 1.4, lowString: 1.4 } },
+  weights: { set: { ...SQUARE_HAND, chromaticFourth: 0.9 }, times: { height: 1.4, lowString: 1.7 } },
   firstPatterns: [
     { fingers, places: [0, 1, 2, 3] },
     { fingers, places: [0, 2, 3, 4] },

@@ -181,7 +181,7 @@ export function chargeOpening({ model, pricing }: Context, hold: Hold, tally?: T
  * @param slide the guiding finger's way
  */
 export function chargeMove(
-  { pricing }: Context,
+  { pricing, model }: Context,
   from: Touch,
   to: Touch,
   transition: PricedTransition,
@@ -192,13 +192,18 @@ export function chargeMove(
   const shift = bareShift(pricing, from, to, ease, slide) * transition.shares[ease];
   const landing =
     pricing.landings[from.finger * FINGER_SLOTS + to.finger] +
-    irregularTerm(pricing.weights, from.finger, to.finger, transition);
+    (goesInBlocks(model, from, to) ? irregularTerm(pricing.weights, from.finger, to.finger, transition) : 0);
   const across = chargeAcross(pricing.weights, stringsUp(from, to), transition, tally);
   if (tally) {
     add(tally, 'shift', shift);
     add(tally, 'landing', landing);
   }
   return shift + landing + across + chargeJoined(pricing.weights, from, to, transition, tally);
+}
+
+/** Blocks go up one string where the hand lies in frames; by letters over the strings too. */
+function goesInBlocks({ fixedFrames }: Context['model'], from: Touch, to: Touch): boolean {
+  return !fixedFrames || from.finger === 0 || from.leadString === to.leadString;
 }
 
 /** What a move of the hand within its position costs; the entry into the new frame comes on top. */

@@ -79,6 +79,8 @@ const SINGING: Weights = {
 const EARLY: Weights = {
   ...SECURE,
   shiftBase: 2.5,
+  // Blocks up the neck are of a later age.
+  irregular: 0,
   extensionTaken: 0.7,
   fourth: 0.3,
   open: 0,
