@@ -4,7 +4,7 @@ import { storageFault } from '../store/db';
 import { newRecord } from '../store/records';
 import type { PlanRecord, StudentRecord } from '../core';
 import { listPlans, listStudents } from '../store/read';
-import { speechOf, type Speech } from '../wording/plans';
+import { fingerNamesOf, speechOf, type Speech } from '../wording/plans';
 import { readingTroubleWords } from '../wording/storage';
 import { findingsInWorker, planInWorker, PlannerLost } from '../work/planner';
 import { aimFor } from '../core';
@@ -90,7 +90,7 @@ export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Pr
   const aim = aimFor(response, levelOf(request, student), part);
   const findings = await findingsInWorker(ask, chosen, aim);
   if (!findings) return nothing(appText.noWayIsChosen);
-  const speech = speechOf(request.instrument, response, student?.noteNames);
+  const speech = speechOf(request.instrument, response, student?.noteNames, fingerNamesOf(student));
   const plan = response.plans[chosen];
   return { kind: 'there', meaning: { record, student, request, response, plan, aim, findings, speech } };
 }

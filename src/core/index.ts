@@ -2,6 +2,7 @@
 export { laidFingers, type FingerPlaces } from './hand/finger';
 export * from './vocabulary';
 export { buildMusic } from './material/build';
+export { lieOf, liesIn, type Lie } from './hand/lies';
 export { opensBothWays, positionsOf } from './hand/positions';
 export { soundsAlikeTouched } from './instrument/nodes';
 export { childShare, oddMeasures, resolveHand, type OddMeasure, type HandChoice } from './hand/profile';

@@ -66,8 +66,8 @@ const samePlan = (a: PlanRecord, b: PlanRecord) =>
   (a.choice.kind === 'unplanned' || b.choice.kind === 'unplanned' || sameValue(a.choice, b.choice));
 
 const toldByStudent = (student: StudentRecord) => {
-  const { name, plays, level, positions, clefs, noteNames, remark, preferences } = student;
-  return [name, plays, level, positions, clefs, noteNames, remark, preferences];
+  const { name, plays, level, positions, clefs, noteNames, fingerNames, remark, preferences } = student;
+  return [name, plays, level, positions, clefs, noteNames, remark, preferences, fingerNames];
 };
 
 /** Students come first: what is theirs follows them where they join as a copy. */

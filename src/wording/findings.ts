@@ -1,4 +1,5 @@
 import {
+  lieOf,
   pitchName,
   type Crowd,
   type CrowdedPair,
@@ -112,9 +113,12 @@ export function crowdWords({ fingers, roomMm, tipMm }: Crowd | CrowdedPair): str
 }
 
 /** A trap with both its notes. */
-export function trapWords({ finger, from, to, move }: Trap, setup: Setup, { place }: Speech): string {
+export function trapWords({ finger, from, to, move }: Trap, setup: Setup, { place, fingers }: Speech): string {
   const at = (note: Played) => `${nameOf(note)} on ${stringOf(setup, note.string)} (${barWords(place(note.at))})`;
   const way = `${semitoneWords(Math.abs(move))} ${move > 0 ? 'higher' : 'lower'}`;
+  const [was, is] = [from, to].map((note) => lieOf(setup.instrument, note.step.position, note));
+  if (fingers === 'low-high' && was && is)
+    return `${sentence(was)} ${finger}, then ${is} ${finger}: ${at(from)}, then ${at(to)}.`;
   return `${sentence(fingerWords(finger))}: ${at(from)}, then ${way} for ${at(to)}.`;
 }
 

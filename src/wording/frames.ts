@@ -2,6 +2,7 @@ import {
   isCrowded,
   isTouching,
   laidFingers,
+  lieOf,
   spreadMm,
   type Finger,
   type HandProfile,
@@ -31,7 +32,7 @@ interface Held {
   readonly plan: Plan;
   readonly setup: Setup;
   readonly hand: HandProfile;
-  readonly speech: Pick<Speech, 'key'>;
+  readonly speech: Pick<Speech, 'key'> & Partial<Pick<Speech, 'fingers'>>;
 }
 
 /** The pattern that one is told against: of two that sounded together the one on its own string. */
@@ -75,16 +76,21 @@ function changeWords(frame: Frame, before: Frame, { setup }: Held): string {
 }
 
 /** Which neighbours touch, crowd, or lie further apart than a tone: "; 2 and 3 touch". */
-function patternWords({ fingers }: Frame, { setup, hand }: Held): string {
+function patternWords({ fingers, position }: Frame, { setup, hand, speech }: Held): string {
   const letters = setup.instrument.fingering.by === 'letters';
   const laid = laidFingers(fingers);
+  const beginner = speech.fingers === 'low-high';
+  const called = (stop: { readonly finger: Finger; readonly semitones: number }) =>
+    [beginner ? lieOf(setup.instrument, position, stop) : null, stop.finger].filter((word) => word !== null).join(' ');
   const pairs = laid.slice(1).flatMap(([finger, high], at) => {
     const [below, low] = laid[at];
-    return neighbours(below, finger) ? [{ words: `${below} and ${finger}`, low, high }] : [];
+    const names = [called({ finger: below, semitones: low }), called({ finger, semitones: high })] as const;
+    return neighbours(below, finger) ? [{ words: `${below} and ${finger}`, names, low, high }] : [];
   });
-  const told = pairs.flatMap(({ words, low, high }) => {
+  const told = pairs.flatMap(({ words, names: [lower, upper], low, high }) => {
     const room = spreadMm(setup.lengthMm, low, high);
     if (isCrowded(room, hand)) return [`no room for both ${words}`];
+    if (letters && beginner && high - low === 1) return [`${upper} touches ${lower}`];
     if (letters && high - low === 1) return [isTouching(room, hand) ? `${words} touch` : `${words} close`];
     return high - low > 2 ? [`${gapWords(high - low)} tones between ${words}`] : [];
   });

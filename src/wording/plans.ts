@@ -1,5 +1,15 @@
-import type { InstrumentName, NoteNames, Plan, PlanResponse, Step, TermName } from '../core';
-import { placesIn } from '../core';
+import type {
+  FingerNames,
+  InstrumentName,
+  NoteNames,
+  Plan,
+  PlanResponse,
+  PositionNumber,
+  Step,
+  StudentRecord,
+  TermName,
+} from '../core';
+import { instrumentRecord, lieOf, liesIn, placesIn } from '../core';
 import { counted, listed } from './grammar';
 import { printed, spoken } from './notes';
 import {
@@ -21,6 +31,7 @@ import {
 export interface Speech {
   readonly instrument: InstrumentName;
   readonly names: NoteNames;
+  readonly fingers: FingerNames;
   readonly events: PlanResponse['events'];
   readonly key: PlanResponse['key'];
   readonly place: PlaceOf;
@@ -31,9 +42,31 @@ export function speechOf(
   instrument: InstrumentName,
   response: Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup' | 'changes'>,
   names: NoteNames = 'letters',
+  fingers: FingerNames = 'numbers',
 ): Speech {
   const { events, key } = response;
-  return { instrument, names, events, key, place: placesIn(response) };
+  return { instrument, names, fingers, events, key, place: placesIn(response) };
+}
+
+/** How fingers are called to a student: as chosen, or as the level has it. */
+export function fingerNamesOf(student: Pick<StudentRecord, 'fingerNames' | 'level'> | undefined): FingerNames {
+  return student?.fingerNames ?? (student?.level === 'first-year' ? 'low-high' : 'numbers');
+}
+
+/** "finger 2", or to a beginner "low 2". */
+export function stoppedWords(
+  stop: Step['stops'][number],
+  position: PositionNumber,
+  { instrument, fingers }: Pick<Speech, 'instrument' | 'fingers'>,
+): string {
+  const lie = fingers === 'low-high' ? lieOf(instrumentRecord(instrument), position, stop) : null;
+  return lie ? `${lie} ${stop.finger}` : stop.finger === 'T' ? 'thumb' : fingerWords(stop.finger);
+}
+
+/** Of each string what lies low or high: "A string: low 2, high 3". */
+export function liesWords(plan: Plan, instrument: InstrumentName): string[] {
+  const lies = [...liesIn(instrumentRecord(instrument), plan)];
+  return lies.map(([string, own]) => `${printed(string)} string: ${own.map((one) => one.join(' ')).join(', ')}`);
 }
 
 /** What each term of a plan's cost is about, in a teacher's words. */
@@ -72,14 +105,16 @@ export function dearestTerms(plan: Plan, count: number): { readonly words: strin
 }
 
 /** One note of a plan, said aloud. */
-export function stepWords(step: Step, { events, instrument, place, key }: Speech): string {
+export function stepWords(step: Step, speech: Speech): string {
+  const { events, instrument, place, key } = speech;
   const event = events[step.at];
   const pitches = event && 'pitches' in event ? listed(event.pitches.map(spoken)) : '';
-  const fingers = step.stops.map(({ finger, string }) =>
-    finger === 0
+  const fingers = step.stops.map((stop) => {
+    const { finger, string } = stop;
+    return finger === 0
       ? `open ${printed(string)}`
-      : `${finger === 'T' ? 'thumb' : fingerWords(finger)} on the ${stringWords(string)}`,
-  );
+      : `${stoppedWords(stop, step.position, speech)} on the ${stringWords(string)}`;
+  });
   const hand =
     step.position === 'thumb' ? thumbWords(step, step.stops[0].string, key) : positionWords(step.position, instrument);
   const touched = step.stops.some(({ harmonic }) => harmonic) ? ', touched as a harmonic' : '';

@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { fingerNamesOf } from '../../wording/plans';
 import { openedPages, getPlan } from '../../store/read';
 import { storageFault } from '../../store/db';
 import { newRecord } from '../../store/records';
@@ -115,6 +116,7 @@ function workOut(
   const reader = {
     level: student?.level ?? ('middle' as const),
     names: student?.noteNames ?? ('letters' as const),
+    fingers: fingerNamesOf(student),
     ...(student?.plays.instrument === asked.instrument ? { clefs: student.clefs } : {}),
   };
   return atDesk(

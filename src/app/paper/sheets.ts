@@ -1,4 +1,5 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { fingerNamesOf } from '../../wording/plans';
 import { useEffect, useState } from 'react';
 import { getPlan, lessonsOf, listPlans } from '../../store/read';
 import { commit } from '../../store/write';
@@ -155,6 +156,7 @@ function forSheet(meaning: Meaning): PlanForSheet {
     reader: {
       level: aim.level,
       names: student?.noteNames ?? 'letters',
+      fingers: fingerNamesOf(student),
       ...(student?.plays.instrument === request.instrument ? { clefs: student.clefs } : {}),
     },
     title: titleOf(meaning),

@@ -28,6 +28,10 @@ export const CLEFS = ['treble', 'alto', 'tenor', 'bass'] as const;
 export type Clef = (typeof CLEFS)[number];
 
 /** How a student calls the notes. */
+/** How fingers are called: by number, or in first position as beginners hear it, low 2 and high 2. */
+export const FINGER_NAMES = ['numbers', 'low-high'] as const;
+export type FingerNames = (typeof FINGER_NAMES)[number];
+
 export const NOTE_NAMES = ['letters', 'fixed-do', 'german'] as const;
 export type NoteNames = (typeof NOTE_NAMES)[number];
 

@@ -155,6 +155,7 @@ function planBlocks({ choices, names }: SheetAsk, one: SheetPlan, width: number,
     ...(choices.patterns
       ? [
           heading(sheetDrawingsText.fingerPatternsInTrue, sizes.section),
+          ...(one.lies.length > 0 ? [paragraph(one.lies.join('  ·  '), width, sizes.text, { withNext: true })] : []),
           ...patternBlocks(one.plan, setup, hand, one.request, width, sizes.text),
         ]
       : []),

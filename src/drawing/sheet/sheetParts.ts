@@ -9,6 +9,7 @@ import {
   temposOf,
   type Clef,
   type Finding,
+  type FingerNames,
   type Findings,
   type Level,
   type NoteNames,
@@ -19,7 +20,7 @@ import {
 import { findingWords } from '../../wording/findings';
 import { sentence } from '../../wording/grammar';
 import { requestWords } from '../../wording/material';
-import { speechOf } from '../../wording/plans';
+import { liesWords, speechOf } from '../../wording/plans';
 import { titleInWords } from '../../wording/sheets';
 
 /*
@@ -47,6 +48,8 @@ export interface HardPlace {
 
 export interface SheetPlan extends Planned {
   readonly title: string;
+  /** What lies low or high on each string, where its reader hears it so. */
+  readonly lies: readonly string[];
   readonly hard: readonly HardPlace[];
 }
 
@@ -54,6 +57,7 @@ export interface SheetPlan extends Planned {
 export interface Reader {
   readonly level: Level;
   readonly names: NoteNames;
+  readonly fingers?: FingerNames;
   readonly clefs?: readonly Clef[];
 }
 
@@ -69,7 +73,7 @@ export function sheetPlan(
   title = '',
 ): SheetPlan {
   const findings = findingsOf(request, response, one, aimFor(response, reader.level));
-  const speech = speechOf(request.instrument, response, reader.names);
+  const speech = speechOf(request.instrument, response, reader.names, reader.fingers);
   const setup = resolveSetup(request);
   const hard = findings.ranked
     .filter(({ kind }) => !NOT_DRILLED.has(kind))
@@ -90,6 +94,7 @@ export function sheetPlan(
     findings,
     hard,
     clefs,
+    lies: reader.fingers === 'low-high' ? liesWords(one, request.instrument) : [],
     plan: one,
     title: titleInWords(title || sentence(requestWords(request))),
   };

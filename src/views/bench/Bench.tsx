@@ -88,7 +88,7 @@ function Bench() {
   useEffect(() => {
     document.title = benchPlanText.benchDovePath(title);
   }, [title]);
-  const { now, after } = useShown(planning, chosen, student?.noteNames);
+  const { now, after } = useShown(planning, chosen, student);
   const problems = after?.response.problems ?? [];
   const issues = planning.kind === 'refused' ? planning.issues : [];
   return (

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { lastPlanned, type Planned, type Planning } from '../../app/session/state';
-import type { NoteNames, Plan, PlanResponse } from '../../core';
+import type { StudentRecord, Plan, PlanResponse } from '../../core';
 import { useAfterPaint } from '../../ui/useAfterPaint';
-import { speechOf, type Speech } from '../../wording/plans';
+import { fingerNamesOf, speechOf, type Speech } from '../../wording/plans';
 
 /** An answer as the Bench shows it. */
 export interface Shown {
@@ -23,13 +23,15 @@ export interface Shown {
 export function useShown(
   planning: Planning,
   chosen: number,
-  names: NoteNames | undefined,
+  student: StudentRecord | undefined,
 ): { readonly now: Shown | null; readonly after: Shown | null } {
   const planned = lastPlanned({ planning });
+  const names = student?.noteNames;
+  const fingers = fingerNamesOf(student);
   const more = planning.kind === 'planned' && planning.more === true;
   const speech = useMemo(
-    () => planned && speechOf(planned.ask.request.instrument, planned.response, names),
-    [planned, names],
+    () => planned && speechOf(planned.ask.request.instrument, planned.response, names, fingers),
+    [planned, names, fingers],
   );
   const now = useMemo(() => {
     if (!planned || !speech) return null;

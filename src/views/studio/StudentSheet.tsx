@@ -6,6 +6,7 @@ import {
   LEVELS,
   resolveHand,
   resolveSetup,
+  type FingerNames,
   type HandProfile,
   type InstrumentName,
   type Level,
@@ -17,6 +18,7 @@ import { positionChoices } from '../../wording/brief';
 import { CLEF_WORDS, instrumentWords, LEVEL_WORDS, schoolChoices, sizeChoices } from '../../wording/instruments';
 import { issueWords } from '../../wording/issues';
 import { printed } from '../../wording/notes';
+import { fingerNamesOf } from '../../wording/plans';
 import { positionRuleWords } from '../../wording/places';
 import { UndoButtons } from '../../ui/UndoButtons';
 import { NumberField, Pick, TextField } from '../../ui/fields';
@@ -24,6 +26,11 @@ import { HandMeasure } from './HandMeasure';
 import { redo, undo, useEditing } from '../../app/editing';
 import { changeStudent, removeStudent } from '../../app/studio';
 import * as studioViewsText from '../../wording/rooms/studioViews';
+
+const FINGER_WORDS: readonly (readonly [FingerNames, string])[] = [
+  ['numbers', studioViewsText.byNumber],
+  ['low-high', studioViewsText.lowAndHigh],
+];
 
 const NAME_WORDS: readonly (readonly [NoteNames, string])[] = [
   ['letters', 'letters (E♭, B♭, B)'],
@@ -88,6 +95,14 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
           choices={NAME_WORDS}
           onPick={(noteNames) => put({ noteNames: noteNames as NoteNames })}
         />
+        {instrumentRecord(instrument).fingering.by === 'letters' && (
+          <Pick
+            label={studioViewsText.fingersAreCalled}
+            value={fingerNamesOf(student)}
+            choices={FINGER_WORDS}
+            onPick={(fingerNames) => put({ fingerNames: fingerNames as FingerNames })}
+          />
+        )}
         <Pick
           label={studioViewsText.instrument}
           value={instrument}

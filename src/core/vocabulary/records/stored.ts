@@ -1,5 +1,5 @@
 import type { Static, TSchema } from '@sinclair/typebox';
-import { CLEFS, LEVELS, NOTE_NAMES } from '../players';
+import { CLEFS, FINGER_NAMES, LEVELS, NOTE_NAMES } from '../players';
 import { either, oneOf, tagged, Type, type Described } from '../schema';
 import { KeptFingering } from './fingering';
 import { JudgedPlace, PracticeTask, WeekItem } from './practice';
@@ -76,6 +76,8 @@ export const StudentRecord = Type.Object({
   /** Clefs the student reads, the home clef first. */
   clefs: Type.Array(oneOf(CLEFS), { minItems: 1 }),
   noteNames: oneOf(NOTE_NAMES),
+  /** As the level has it where undefined: a first-year player hears low 2 and high 2. */
+  fingerNames: Type.Optional(oneOf(FINGER_NAMES)),
   /** Whatever the teacher wants to remember. */
   remark: Type.String(),
   /** A taste that was noticed for this student and accepted. */
