@@ -54,7 +54,7 @@ export function fingerNamesOf(student: Pick<StudentRecord, 'fingerNames' | 'leve
 }
 
 /** "finger 2", or to a beginner "low 2". */
-export function stoppedWords(
+function stoppedWords(
   stop: Step['stops'][number],
   position: PositionNumber,
   { instrument, fingers }: Pick<Speech, 'instrument' | 'fingers'>,
