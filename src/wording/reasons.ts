@@ -42,6 +42,7 @@ const MOMENT_WORDS: Readonly<Record<Moment, string>> = {
   semitone: 'by a semitone only, where there is least to miss',
   'first-finger': 'onto the first finger',
   'turning-point': 'where the line turns',
+  'change-of-bow': 'as the bow changes',
   'on-the-beat': 'on the beat',
   nearer: 'the shorter way',
 };

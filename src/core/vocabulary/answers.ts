@@ -67,7 +67,15 @@ export const FELT = ['frame', 'reach', 'height', 'colour'] as const;
 export type Felt = (typeof FELT)[number];
 
 /** What makes a moment good for a shift. */
-export const MOMENTS = ['during-open', 'semitone', 'first-finger', 'turning-point', 'on-the-beat', 'nearer'] as const;
+export const MOMENTS = [
+  'during-open',
+  'semitone',
+  'first-finger',
+  'turning-point',
+  'change-of-bow',
+  'on-the-beat',
+  'nearer',
+] as const;
 export type Moment = (typeof MOMENTS)[number];
 
 /** What plans of the same music are compared by. */

@@ -69,6 +69,10 @@ export interface Weights {
   readonly alternation: number;
   /** The little finger in a chromatic scale, where the hand goes in groups of three that are the same on every string. */
   readonly chromaticFourth: number;
+  /** What a crossing between two quick notes under one bow costs more, as a share of it. */
+  readonly slurredCrossing: number;
+  /** What a shift at a change of bow costs less, as a share of it. */
+  readonly shiftWithBow: number;
   /** In a scale of three octaves a shift up that does not land on the first finger, or one down that does not leave from it. */
   readonly irregular: number;
   /** Octaves that change their fingers in the middle of a run. */

@@ -42,6 +42,8 @@ const calm: terms.Transition = {
   onBeat: true,
   alternates: false,
   rest: false,
+  bow: undefined,
+  quick: false,
   byStep: 0,
   byThrees: 0,
   noShift: false,
@@ -250,4 +252,30 @@ test('a second that alternates pays for leaving its string or its position, and 
   assert.equal(terms.alternationTerm(weights, still, { ...still, string: 3 }, moment), weights.alternation);
   assert.equal(terms.alternationTerm(weights, still, { ...still, position: 4 }, moment), weights.alternation);
   assert.equal(terms.alternationTerm(weights, still, { ...still, string: 3 }, calm), 0);
+});
+
+test('under one bow a crossing between quick notes costs more, and a shift at a change of bow less', () => {
+  const crossing = (bow: terms.Transition['bow'], quick: boolean) =>
+    terms.crossingTerm(pricing.weights, 1, { ...calm, bow, quick });
+  assert.ok(crossing('goes-on', true) > crossing('changes', true));
+  assert.equal(crossing('goes-on', false), crossing('changes', false));
+  assert.equal(crossing(undefined, true), crossing('changes', true));
+  const share = (bow: terms.Transition['bow']) => terms.shiftShare(pricing.weights, 0, { ...calm, bow });
+  assert.ok(share('changes') < share('goes-on'));
+  assert.equal(share('goes-on'), share(undefined));
+});
+
+test('a scale of three octaves pays for a shift that does not begin its block, a chromatic one for a group that is not played out', () => {
+  const irregular = (from: number, to: number, byStep: number, byThrees = 0) =>
+    terms.irregularTerm(pricing.weights, from, to, { byStep, byThrees });
+  assert.equal(irregular(3, 1, 1), 0);
+  assert.equal(irregular(1, 3, -1), 0);
+  assert.equal(irregular(0, 1, 1), 0);
+  assert.ok(irregular(3, 2, 1) > 0);
+  assert.ok(irregular(2, 4, -1) > 0);
+  assert.equal(irregular(2, 4, 0), 0);
+  assert.equal(irregular(3, 1, 0, 1), 0);
+  assert.equal(irregular(1, 3, 0, -1), 0);
+  assert.ok(irregular(2, 1, 0, 1) > 0);
+  assert.ok(irregular(1, 2, 0, -1) > 0);
 });

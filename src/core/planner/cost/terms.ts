@@ -65,6 +65,10 @@ export interface Transition {
   readonly rocks: readonly [from: number, to: number];
   /** True inside a second that alternates: it stays on one string, in one position. */
   readonly alternates: boolean;
+  /** The bow goes on or changes here; undefined where no bow takes more than a note. */
+  readonly bow: 'goes-on' | 'changes' | undefined;
+  /** Notes so quick that a crossing between them is felt under one bow. */
+  readonly quick: boolean;
   /** In a scale that goes on by step over three octaves the way it goes, 1 up and -1 down; 0 elsewhere. */
   readonly byStep: number;
   /** The same in a chromatic scale where the hand goes in groups of three. */
@@ -164,6 +168,7 @@ export function shiftShare(weights: Weights, ease: number, transition: Transitio
   let share = 1;
   if (transition.semitone && (ease & ACROSS) === 0) share -= weights.shiftOnSemitone;
   if (transition.turn) share -= weights.shiftAtTurn;
+  if (transition.bow === 'changes') share -= weights.shiftWithBow;
   if ((ease & TO_LANDMARK) > 0) share -= weights.shiftToLandmark;
   if ((ease & SLIDES) > 0) share -= weights.frameSlides;
   if (!transition.onBeat) share += weights.shiftOffBeat;
@@ -213,7 +218,9 @@ export function againstLineTerm(weights: Weights, strings: number, { line, haste
 
 /** Going to the next string. */
 export function crossingTerm(weights: Weights, apart: number, transition: Transition): number {
-  return apart > 0 ? weights.crossing * transition.haste.crossing : 0;
+  if (apart === 0) return 0;
+  const slurred = transition.bow === 'goes-on' && transition.quick;
+  return weights.crossing * transition.haste.crossing * (slurred ? 1 + weights.slurredCrossing : 1);
 }
 
 /** Jumping over strings. */

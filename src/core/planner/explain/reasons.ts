@@ -148,13 +148,14 @@ function nearestShift(trellis: HoldTrellis, { path, first, last }: Detour, t: nu
 /** What is good about shifting from event t to the next. */
 function momentsOf({ trellis, context }: Explained, path: Path, t: number): Moment[] {
   const [from, to] = [touchAt(trellis, path, t), touchAt(trellis, path, t + 1)];
-  const { turn, onBeat, rest } = trellis.transitions[t];
+  const { turn, onBeat, rest, bow } = trellis.transitions[t];
   const { start, end } = guideOf(context.pricing, from, to);
   const list: (Moment | false)[] = [
     (from.finger === 0 || rest) && 'during-open',
     Math.abs(start - end) === 1 && 'semitone',
     to.finger === 1 && 'first-finger',
     turn && 'turning-point',
+    bow === 'changes' && 'change-of-bow',
     onBeat && 'on-the-beat',
   ];
   return list.filter((moment) => moment !== false);

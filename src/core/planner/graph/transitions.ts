@@ -16,6 +16,7 @@ export function transitionsOf(context: Context): PricedTransition[] {
   const { sounding } = context;
   const strings = rockingStrings(context);
   const alternating = alternatingSeconds(context);
+  const bowed = sounding.some(({ slur }) => slur === true);
   const onsets: number[] = [];
   events.reduce((onset, event) => (onsets.push(onset), onset + event.beats), 0);
   const top = sounding.map((event) => midiOf(event.pitches[event.pitches.length - 1]));
@@ -32,18 +33,36 @@ export function transitionsOf(context: Context): PricedTransition[] {
     const onBeat = Number.isInteger(onsets[event.at]);
     const seconds = Math.max(0.01, beats * context.secondsPerBeat);
     const alternates = alternating[t] && (!context.model.fixedFrames || before.slur === true || seconds < QUICK);
+
     const byStep = goesByStep(context, top, t) ? line : 0;
+    const bow = !bowed ? undefined : before.slur === true ? ('goes-on' as const) : ('changes' as const);
+    const quick = seconds < QUICK;
     const byThrees = goesByThrees(context) ? line : 0;
     const rest = hasRest(events, before.at, event.at);
     const noShift = forbidden(context, event).some((one) => 'shift' in one) || waitsForSemitone(context, top, t);
     const mustShift = locksAt(context, event).some(({ shift }) => shift);
-    const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}${alternates}${byStep}${byThrees}`;
+    const tag = `${beats} ${line} ${rocks[0]} ${rocks[1]} ${semitone}${turn}${onBeat}${rest}${noShift}${mustShift}${alternates}${byStep}${byThrees}${bow}${quick}`;
     let transition = known.get(tag);
     if (!transition) {
       const haste = hasteFor(seconds);
       transition = priced(
         context,
-        { haste, semitone, line, rocks, turn, onBeat, alternates, byStep, byThrees, rest, noShift, mustShift },
+        {
+          haste,
+          semitone,
+          line,
+          rocks,
+          turn,
+          onBeat,
+          alternates,
+          byStep,
+          byThrees,
+          bow,
+          quick,
+          rest,
+          noShift,
+          mustShift,
+        },
         known.size,
       );
       known.set(tag, transition);
