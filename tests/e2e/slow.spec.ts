@@ -104,6 +104,7 @@ test('what was planned meanwhile stays on the stand, and what was asked for open
   await hold();
   await page.goto(`/?plan=${plan}`);
   await page.getByRole('button', { name: 'Plan something else meanwhile' }).click();
+  await expect(page.getByTestId('staff')).toBeVisible();
   await setWord(page, 'Key', 'G');
   await release();
   await expect(page.getByText('The browser’s storage answers again')).toBeVisible();

@@ -73,6 +73,8 @@ export interface Weights {
   readonly slurredCrossing: number;
   /** What a shift at a change of bow costs less, as a share of it. */
   readonly shiftWithBow: number;
+  /** A finger that goes from the one string of a double stop to the other between quick notes. */
+  readonly hop: number;
   /** In a scale of three octaves a shift up that does not land on the first finger, or one down that does not leave from it. */
   readonly irregular: number;
   /** Octaves that change their fingers in the middle of a run. */

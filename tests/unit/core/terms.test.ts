@@ -32,6 +32,7 @@ const touch = (position: number, string: number, finger: number, semitones: numb
   chord: 0,
   octave: null,
   fingers: String(finger),
+  pair: null,
 });
 const calm: terms.Transition = {
   haste: hasteFor(0.75),
@@ -278,4 +279,16 @@ test('a scale of three octaves pays for a shift that does not begin its block, a
   assert.equal(irregular(1, 3, 0, -1), 0);
   assert.ok(irregular(2, 1, 0, 1) > 0);
   assert.ok(irregular(1, 2, 0, -1) > 0);
+});
+
+test('at speed no finger hops across the strings of a double stop', () => {
+  const pair = (low: number, high: number): terms.Touch => ({ ...touch(1, 2, 1, 2), pair: [low, high] });
+  const hop = (from: terms.Touch, to: terms.Touch, quick = true) =>
+    terms.hopTerm(pricing.weights, from, to, { ...calm, quick });
+  assert.ok(hop(pair(1, 2), pair(2, 3)) > 0);
+  assert.ok(hop(pair(2, 3), pair(1, 2)) > 0);
+  assert.equal(hop(pair(1, 2), pair(2, 3), false), 0);
+  assert.equal(hop(pair(1, 2), pair(3, 4)), 0);
+  assert.equal(hop(pair(0, 1), pair(1, 2)), hop(pair(1, 2), pair(2, 3)));
+  assert.equal(hop(pair(1, 2), { ...pair(2, 3), string: 3 }), 0);
 });

@@ -18,6 +18,7 @@ import {
   extensionTakenTerm,
   fourthTerm,
   heightTerm,
+  hopTerm,
   irregularTerm,
   lowStringTerm,
   lowThumbTerm,
@@ -221,6 +222,7 @@ export function chargeInPlace(
 function chargeJoined(weights: Weights, from: Touch, to: Touch, transition: Transition, tally?: Tally): number {
   return (
     add(tally, 'frame', octaveTerm(weights, from, to)) +
+    add(tally, 'displace', hopTerm(weights, from, to, transition)) +
     add(tally, 'open', ringingTerm(weights, from, to, transition)) +
     add(tally, 'crossing', alternationTerm(weights, from, to, transition))
   );

@@ -49,6 +49,8 @@ export interface Touch {
   readonly octave: 'fingered' | 'framed' | null;
   /** The fingers that press, from the lowest string on. */
   readonly fingers: string;
+  /** Of a double stop the finger on each of its strings, 0 where it is open; null for all else. */
+  readonly pair: readonly [low: number, high: number] | null;
 }
 
 /** What lies between two neighbouring notes, whatever the fingering. */
@@ -299,6 +301,13 @@ export function octaveTerm(weights: Weights, from: Touch, to: Touch): number {
   const alike = from.fingers === to.fingers;
   if (to.octave === 'framed') return alike ? 0 : weights.octaveFrame;
   return alike && from.string === to.string ? weights.octaveAgain : 0;
+}
+
+/** At speed no finger hops across the strings of a double stop: 1-2, then 2-3 on the same two strings. */
+export function hopTerm(weights: Weights, from: Touch, to: Touch, { quick }: Transition): number {
+  if (!quick || !from.pair || !to.pair || from.string !== to.string) return 0;
+  const [[low, high], [nextLow, nextHigh]] = [from.pair, to.pair];
+  return (low > 0 && low === nextHigh) || (high > 0 && high === nextLow) ? weights.hop : 0;
 }
 
 export const NO_STRING = -1;

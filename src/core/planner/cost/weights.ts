@@ -41,6 +41,7 @@ const SECURE: Weights = {
   fourthMissed: 0.6,
   ringing: 0.5,
   alternation: 1.5,
+  hop: 1.5,
   slurredCrossing: 0.5,
   shiftWithBow: 0.1,
   chromaticFourth: 0,

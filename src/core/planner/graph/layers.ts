@@ -106,6 +106,7 @@ function touchOfHold(context: Context, hold: Hold): Touch {
     chord: stops.length > 1 && octave !== 'fingered' ? chordTag(hold) : 0,
     octave,
     fingers: stops.map(({ finger }) => finger).join(),
+    pair: stops.length === 2 ? [stops[0].finger, stops[1].finger] : null,
   };
 }
 
