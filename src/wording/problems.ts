@@ -1,5 +1,5 @@
 import { resolveSetup, type Instead, type PlanRequest, type Problem } from '../core';
-import { counted, listed, ordinal } from './grammar';
+import { counted, countWords, listed, ordinal } from './grammar';
 import { instrumentWords } from './instruments';
 import { noteWords } from './notes';
 import { barWords, positionName, stringWords } from './places';
@@ -28,7 +28,9 @@ export function problemWords(problem: Problem, request: PlanRequest, speech: Spe
     case 'beyond-reach':
       return `${names} (${barWords(speech.place(problem.at))}) is beyond this hand here. ${problem.changes ? helpWords(problem, speech) : 'Lock a fingering here to see it all the same.'}`;
     case 'begins-later':
-      return `The scale begins on ${names}: the ${counted(problem.missing ?? 1, 'double stop')} below would need two notes on one string of this ${on}.`;
+      return problem.missing === 1
+        ? `The scale begins on ${names}: the double stop below would need two notes on one string of this ${on}.`
+        : `The scale begins on ${names}: the ${countWords(problem.missing ?? 0)} double stops below would each need two notes on one string of this ${on}.`;
     case 'out-of-rules':
       return `${brokenWords(problem, speech)} ${helpWords(problem, speech)}`;
   }

@@ -26,7 +26,7 @@ export const Alternatives = memo(function Alternatives({ shown: answer }: { read
   return (
     <section aria-labelledby="alternatives">
       <div className="ways-head" data-testid="ways-head">
-        <h2 id="alternatives" className="font-serif text-lg font-semibold">
+        <h2 id="alternatives" className="font-serif text-lg font-semibold whitespace-nowrap">
           {more ? benchPlanText.ways : plans.length === 1 ? benchPlanText.oneWay : counted(plans.length, 'way')}
         </h2>
         <Help word="way" />

@@ -94,7 +94,7 @@ export const stringLengthNutTo = 'String length, nut to bridge';
 export const fingersAreCalled = 'Fingers are called';
 export const byNumber = 'by number: 2';
 export const lowAndHigh = 'as beginners hear: low 2, high 2';
-export const fingerboardGoesOn = (string: string) => `Fingerboard goes on to, on the ${string} string`;
+export const fingerboardGoesOn = (string: string) => `Highest note on the ${string} string`;
 export const aNoteOnTheTopString =
   'Give the highest note of the top string, such as B7: an octave to three octaves above it.';
 export const tuningLowToHigh = 'Tuning, low to high';
