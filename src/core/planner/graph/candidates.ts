@@ -41,11 +41,16 @@ function preferred(candidates: Candidate[], is: (hold: Hold) => boolean): Candid
 }
 
 /** A third by neighbouring fingers opens the hand: 3-1 and 4-2 take it, or an open string. */
-function strainsThird({ strings }: Context['setup'], { stops }: Hold): boolean {
+function strainsThird(setup: Context['setup'], { stops }: Hold): boolean {
+  const [below, above] = stops.map(({ finger }) => finger);
+  return isThird(setup, stops) && below > 0 && above > 0 && Math.abs(below - above) === 1;
+}
+
+/** Two notes a third apart. */
+export function isThird({ strings }: Context['setup'], stops: Hold['stops']): boolean {
   if (stops.length !== 2) return false;
   const [low, high] = stops.map(({ string, semitones }) => strings[string].midi + semitones);
-  const [below, above] = stops.map(({ finger }) => finger);
-  return high - low >= 3 && high - low <= 4 && below > 0 && above > 0 && Math.abs(below - above) === 1;
+  return high - low >= 3 && high - low <= 4;
 }
 
 /** The midi numbers of all pitches of the music. */

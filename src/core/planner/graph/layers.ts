@@ -1,6 +1,7 @@
 import { alongString, THUMB } from '../../hand/finger';
 import type { Hold, Stop } from '../../hand/hold';
 import type { SoundingEvent } from '../../material/events';
+import { isThird } from './candidates';
 import { chargeEntry, chargeOpening, chargePlay } from '../cost';
 import type { Candidate, Context } from '../cost';
 import type { Touch } from '../cost';
@@ -103,11 +104,16 @@ function touchOfHold(context: Context, hold: Hold): Touch {
     fourth: stops.some((stop) => stop.finger === 4),
     thumbUp: context.model.thumbUp(hold.position),
     landmark: hold.position === context.model.landmark,
-    chord: stops.length > 1 && octave !== 'fingered' ? chordTag(hold) : 0,
+    chord: stops.length > 1 && octave !== 'fingered' && !alternates(context, hold) ? chordTag(hold) : 0,
     octave,
     fingers: stops.map(({ finger }) => finger).join(),
     pair: stops.length === 2 ? [stops[0].finger, stops[1].finger] : null,
   };
+}
+
+/** Thirds of the letter hand alternate 3-1 and 4-2: the hand moves for two of them, and does not slide with one pair. */
+function alternates({ model, setup }: Context, { stops }: Hold): boolean {
+  return !model.fixedFrames && isThird(setup, stops);
 }
 
 /** How two notes an octave apart are held; null where there are none. */
