@@ -90,7 +90,7 @@ export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Pr
   const aim = aimFor(response, levelOf(request, student), part);
   const findings = await findingsInWorker(ask, chosen, aim);
   if (!findings) return nothing(appText.noWayIsChosen);
-  const speech = speechOf(request.instrument, response, student?.noteNames, fingerNamesOf(student));
+  const speech = speechOf(request.instrument, response, student?.noteNames, fingerNamesOf(student, aim.level));
   const plan = response.plans[chosen];
   return { kind: 'there', meaning: { record, student, request, response, plan, aim, findings, speech } };
 }

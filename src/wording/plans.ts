@@ -1,6 +1,7 @@
 import type {
   FingerNames,
   InstrumentName,
+  Level,
   NoteNames,
   Plan,
   PlanResponse,
@@ -48,9 +49,9 @@ export function speechOf(
   return { instrument, names, fingers, events, key, place: placesIn(response) };
 }
 
-/** How fingers are called to a student: as chosen, or as the level has it. */
-export function fingerNamesOf(student: Pick<StudentRecord, 'fingerNames' | 'level'> | undefined): FingerNames {
-  return student?.fingerNames ?? (student?.level === 'first-year' ? 'low-high' : 'numbers');
+/** How fingers are called: as chosen for the student, or as the level has it. */
+export function fingerNamesOf(student: Pick<StudentRecord, 'fingerNames'> | undefined, level: Level): FingerNames {
+  return student?.fingerNames ?? (level === 'first-year' ? 'low-high' : 'numbers');
 }
 
 /** "finger 2", or to a beginner "low 2". */

@@ -123,7 +123,7 @@ function withLevel({ meaning, ...request }: PlanRequest, level: Level | undefine
   return Object.values(left).some((one) => one !== undefined) ? { ...request, meaning: left } : request;
 }
 
-/** How far the player of a plan has come: the student, or what the brief says of one. */
+/** How far the player of a plan has come: what its brief says, or else the student. */
 export function levelOf(request: PlanRequest, student: { readonly level: Level } | undefined): Level {
-  return student?.level ?? request.meaning?.level ?? USUAL_LEVEL;
+  return request.meaning?.level ?? student?.level ?? USUAL_LEVEL;
 }

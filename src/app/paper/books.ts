@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { levelOf } from '../brief/words';
 import { fingerNamesOf } from '../../wording/plans';
 import { openedPages, getPlan } from '../../store/read';
 import { storageFault } from '../../store/db';
@@ -113,10 +114,11 @@ function workOut(
 ): Promise<PageDone> {
   const asked = own?.request ?? request;
   const kept = own && 'fingering' in own.choice ? own.choice.fingering : undefined;
+  const level = levelOf(asked, student);
   const reader = {
-    level: student?.level ?? ('middle' as const),
+    level,
     names: student?.noteNames ?? ('letters' as const),
-    fingers: fingerNamesOf(student),
+    fingers: fingerNamesOf(student, level),
     ...(student?.plays.instrument === asked.instrument ? { clefs: student.clefs } : {}),
   };
   return atDesk(

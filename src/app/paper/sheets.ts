@@ -156,7 +156,7 @@ function forSheet(meaning: Meaning): PlanForSheet {
     reader: {
       level: aim.level,
       names: student?.noteNames ?? 'letters',
-      fingers: fingerNamesOf(student),
+      fingers: fingerNamesOf(student, aim.level),
       ...(student?.plays.instrument === request.instrument ? { clefs: student.clefs } : {}),
     },
     title: titleOf(meaning),

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { levelOf } from '../../app/brief/words';
 import { lastPlanned, type Planned, type Planning } from '../../app/session/state';
 import type { StudentRecord, Plan, PlanResponse } from '../../core';
 import { useAfterPaint } from '../../ui/useAfterPaint';
@@ -27,7 +28,7 @@ export function useShown(
 ): { readonly now: Shown | null; readonly after: Shown | null } {
   const planned = lastPlanned({ planning });
   const names = student?.noteNames;
-  const fingers = fingerNamesOf(student);
+  const fingers = fingerNamesOf(student, planned ? levelOf(planned.ask.request, student) : 'middle');
   const more = planning.kind === 'planned' && planning.more === true;
   const speech = useMemo(
     () => planned && speechOf(planned.ask.request.instrument, planned.response, names, fingers),

@@ -98,7 +98,7 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         {instrumentRecord(instrument).fingering.by === 'letters' && (
           <Pick
             label={studioViewsText.fingersAreCalled}
-            value={fingerNamesOf(student)}
+            value={fingerNamesOf(student, student.level)}
             choices={FINGER_WORDS}
             onPick={(fingerNames) => put({ fingerNames: fingerNames as FingerNames })}
           />

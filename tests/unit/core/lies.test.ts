@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { INSTRUMENT_NAMES, instrumentRecord, lieOf, plan, type PlanRequest } from '../../../src/core';
+import { levelOf } from '../../../src/app/brief/words';
 import { fingerNamesOf, liesWords, speechOf, stepWords } from '../../../src/wording/plans';
 
 const scale = (instrument: PlanRequest['instrument'], tonic: string, name = 'major'): PlanRequest => ({
@@ -39,9 +40,17 @@ test('to a beginner a note is told by how its finger lies, and a plan by its str
   assert.deepEqual(liesWords(minor, 'violin'), ['D string: low 2', 'A string: low 1, low 2']);
 });
 
-test('a first-year student hears low and high unless the teacher chose otherwise', () => {
-  assert.equal(fingerNamesOf({ level: 'first-year' }), 'low-high');
-  assert.equal(fingerNamesOf({ level: 'first-year', fingerNames: 'numbers' }), 'numbers');
-  assert.equal(fingerNamesOf({ level: 'middle' }), 'numbers');
-  assert.equal(fingerNamesOf(undefined), 'numbers');
+test('at first-year level low and high are heard unless the teacher chose otherwise', () => {
+  assert.equal(fingerNamesOf({}, 'first-year'), 'low-high');
+  assert.equal(fingerNamesOf(undefined, 'first-year'), 'low-high');
+  assert.equal(fingerNamesOf({ fingerNames: 'numbers' }, 'first-year'), 'numbers');
+  assert.equal(fingerNamesOf({ fingerNames: 'low-high' }, 'middle'), 'low-high');
+  assert.equal(fingerNamesOf(undefined, 'middle'), 'numbers');
+});
+
+test('what a brief says of the level goes before the student', () => {
+  const request = { ...scale('violin', 'A4'), meaning: { level: 'first-year' as const } };
+  assert.equal(levelOf(request, { level: 'advanced' }), 'first-year');
+  assert.equal(levelOf(scale('violin', 'A4'), { level: 'advanced' }), 'advanced');
+  assert.equal(levelOf(scale('violin', 'A4'), undefined), 'middle');
 });

@@ -1,10 +1,10 @@
 import { widestPair, type WidestPair } from '../../hand/together';
-import { type Hold } from '../../hand/hold';
+import type { Hold } from '../../hand/hold';
 import { midiOf } from '../../pitch/pitch';
 import type { SoundingEvent } from '../../material/events';
 import { holdAllowed, lockHeld, patternsKept } from './rules';
 import type { Forbidding, Lock } from '../../vocabulary';
-import { type Candidate, type Context } from '../cost';
+import type { Candidate, Context } from '../cost';
 
 /*
  * What the teacher's demands and this hand leave of an event's holds.
