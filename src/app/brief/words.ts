@@ -43,10 +43,10 @@ export function optionalWords(request: PlanRequest): OptionalWord[] {
     {
       label: briefWordsText.level,
       group: briefWordsText.thePlayer,
-      value: request.meaning?.level ?? USUAL_LEVEL,
-      usual: USUAL_LEVEL,
-      choices: LEVELS.map((level): WordChoice => [level, LEVEL_WORDS[level]]),
-      put: (level: string) => withLevel(request, level === USUAL_LEVEL ? undefined : (level as Level)),
+      value: request.meaning?.level ?? '',
+      usual: '',
+      choices: [['', briefWordsText.ownLevel], ...LEVELS.map((level): WordChoice => [level, LEVEL_WORDS[level]])],
+      put: (level: string) => withLevel(request, level === '' ? undefined : (level as Level)),
     },
     ...(schools.length === 0
       ? []

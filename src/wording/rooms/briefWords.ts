@@ -8,6 +8,7 @@ export const thePlayer = 'The player';
 export const aMeasuredHand = 'a measured hand';
 export const school = 'School';
 export const level = 'Level';
+export const ownLevel = 'the student’s own level';
 export const tuning = 'Tuning';
 export const theStrings = (listed: string) => `the strings ${listed}`;
 export const fingers = 'Fingers';
