@@ -92,6 +92,22 @@ const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>
   ['little-finger-at-odds', () => 'The little finger is both preferred and not to be used; take out one of the two.'],
   ['not-neighbours', ({ a, b }) => `Fingers ${text(a)} and ${text(b)} are not neighbours; name two such as 1 and 2.`],
   ['no-frames', () => 'Only the cello’s hand is closed, opened forward or opened back; leave the frame out.'],
+  ['phrase-in-rest', () => 'A phrase begins on a note; put the mark on the first note after the rest.'],
+  [
+    'stretch-turned',
+    ({ from, to }) => `A stretch runs from left to right: ${text(from)} is after ${text(to)}; swap them.`,
+  ],
+  [
+    'same-overlaps',
+    ({ from, to, as }) =>
+      `Events ${text(from)} to ${text(to)} overlap the stretch that begins at ${text(as)}; name one that ends before or begins after.`,
+  ],
+  [
+    'same-differs',
+    ({ at, as }) =>
+      `Events ${text(at)} and ${text(as)} are not the same, so these stretches cannot have the same fingers; end the stretch before them.`,
+  ],
+  ['same-loops', () => 'These stretches are each to be fingered as the other; take one of them away.'],
   ['on-a-rest', ({ at }) => `Event ${text(at)} is a rest; this needs a note.`],
   ['no-event', ({ at, last }) => `There is no event ${text(at)}; the material has events 0 to ${text(last)}.`],
 ]);

@@ -41,7 +41,7 @@ export interface Speech {
 /** How to speak of an answer. */
 export function speechOf(
   instrument: InstrumentName,
-  response: Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup' | 'changes'>,
+  response: Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup' | 'firstBar' | 'changes'>,
   names: NoteNames = 'letters',
   fingers: FingerNames = 'numbers',
 ): Speech {
@@ -85,6 +85,7 @@ export const TERM_WORDS: Readonly<Record<TermName, string>> = {
   colour: 'changes of colour',
   frame: 'unusual finger patterns',
   return: 'a different way back',
+  repeat: 'other fingers for the same music',
 };
 
 /** The way a plan goes, by its positions: "1st position throughout", "2 shifts: 1st – 3rd – 1st". */

@@ -1,8 +1,8 @@
-import { resolveSetup, type Instead, type PlanRequest, type Problem } from '../core';
+import { resolveSetup, type Instead, type PlanRequest, type Problem, type Rules } from '../core';
 import { counted, countWords, listed, ordinal } from './grammar';
 import { instrumentWords } from './instruments';
 import { noteWords } from './notes';
-import { barWords, positionName, stringWords } from './places';
+import { barWords, positionName, stringWords, type PlaceOf } from './places';
 import type { Speech } from './plans';
 import { pitchesAt } from './reasons';
 
@@ -31,16 +31,32 @@ export function problemWords(problem: Problem, request: PlanRequest, speech: Spe
       return problem.missing === 1
         ? `The scale begins on ${names}: the double stop below would need two notes on one string of this ${on}.`
         : `The scale begins on ${names}: the ${countWords(problem.missing ?? 0)} double stops below would each need two notes on one string of this ${on}.`;
+    case 'divisi': {
+      const [event, on] = [speech.events[problem.at], barWords(speech.place(problem.at))];
+      const left = 'left' in event && event.left ? noteWords(event.left, speech.names) : '';
+      return `${names} and ${left} (${on}) are written for two players: no hand stops both on this ${instrumentWords(request.instrument)}. ${names} is fingered here.`;
+    }
+    case 'lock-over-same': {
+      const [first, second] = (problem.locks ?? [problem.at, problem.at]).map((at) => barWords(speech.place(at)));
+      return `The fingers put at ${first} and at ${second} differ, so these two notes are not fingered alike. Take one of them away and they are.`;
+    }
     case 'out-of-rules':
-      return `${brokenWords(problem, speech)} ${helpWords(problem, speech)}`;
+      return `${brokenWords(problem, speech, request.rules)} ${helpWords(problem, speech)}`;
   }
 }
 
-function brokenWords({ at, fight }: Problem, speech: Speech): string {
+/** "bar 9, beat 1 to bar 12, beat 4". */
+export function stretchWords({ from, to }: { readonly from: number; readonly to: number }, place: PlaceOf): string {
+  return from === to ? barWords(place(from)) : `${barWords(place(from))} to ${barWords(place(to))}`;
+}
+
+function brokenWords({ at, fight, places = [] }: Problem, speech: Speech, rules: Rules | undefined): string {
   const note = (event: number) => `${pitchesAt(speech.events, event, speech)} (${barWords(speech.place(event))})`;
+  const own = places.flatMap((n) => rules?.places?.[n] ?? []).map((one) => stretchWords(one, speech.place));
+  const under = own.length > 0 ? ` The rules of their own for ${listed(own)} are in force there.` : '';
   return fight
-    ? `${note(fight[0])} and ${note(fight[1])} don’t go together: with what you put there, no hand gets from one to the other.`
-    : `${note(at)} can’t be played under these rules.`;
+    ? `${note(fight[0])} and ${note(fight[1])} don’t go together: with what you put there, no hand gets from one to the other.${under}`
+    : `${note(at)} can’t be played under these rules.${under}`;
 }
 
 function helpWords({ changes }: Problem, speech: Speech): string {
@@ -104,6 +120,12 @@ function changeWords(change: Change, { instrument, place }: Speech): string {
       return `allow the ${listed(change.strings.map(stringWords))} from ${barWords(place(change.at))}`;
     case 'allow-shifts':
       return `allow ${counted(change.most, 'shift')}`;
+    case 'forgo-place':
+      return `take away the rules for ${stretchWords(change, place)}`;
+    case 'forgo-same':
+      return `let ${stretchWords(change, place)} have fingers of its own`;
+    case 'forgo-prepare':
+      return `let the hand shift between ${barWords(place(change.from))} and ${barWords(place(change.to))}`;
     case 'forgo-visit':
       return 'leave out the position to be visited';
     case 'forgo-semitone-shifts':

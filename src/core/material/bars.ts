@@ -23,13 +23,15 @@ export interface Barred {
   readonly time: string;
   /** Beats before the first bar. */
   readonly pickup: number;
+  /** The number of the first whole bar in print; 1 where left out. */
+  readonly firstBar?: number;
   readonly events: readonly { readonly beats: number; readonly bar?: true; readonly bars?: readonly number[] }[];
   /** Where the time changes. A beat stays the length it had at the beginning. */
   readonly changes?: readonly { readonly at: number; readonly time?: string }[];
 }
 
 export interface Bar {
-  /** From 1; the beats before the first bar are bar 0. */
+  /** As in print, from 1 where nothing is said; the beats before the first bar are the bar before it. */
   readonly number: number;
   /** Where it begins and how long it is, in beats from the start of the line. */
   readonly start: number;
@@ -54,7 +56,7 @@ export function onsetsOf(events: Barred['events']): Float64Array {
 
 /** Every bar of a line, in order. */
 export function barsOf(line: Barred, onsets = onsetsOf(line.events)): Bar[] {
-  const { pickup, events } = line;
+  const { pickup, events, firstBar = 1 } = line;
   const end = onsets[events.length];
   const marks = events.flatMap(({ bar, bars = [] }, at) => [
     ...(bar && at > 0 ? [onsets[at]] : []),
@@ -62,7 +64,7 @@ export function barsOf(line: Barred, onsets = onsetsOf(line.events)): Bar[] {
   ]);
   const times = timesOf(line, onsets);
   const starts = marks.length > 0 ? [0, ...marks] : regularStarts(times, pickup, end);
-  const first = pickup > 0 ? 0 : 1;
+  const first = pickup > 0 ? firstBar - 1 : firstBar;
   let n = 0;
   return starts.map((start, at) => {
     while (n + 1 < times.length && times[n + 1].start < start + EXACT) n++;
@@ -120,7 +122,7 @@ export function placesIn(line: Barred): (at: number) => BarPlace {
     const end = bars[n + 1]?.start ?? Infinity;
     const own = readTime(time);
     // A pickup lies at the end of a bar that has no beginning.
-    const missing = number === 0 ? Math.max(0, own.beats - (length * own.of) / of) : 0;
+    const missing = n === 0 && line.pickup > 0 ? Math.max(0, own.beats - (length * own.of) / of) : 0;
     for (; at < line.events.length && onsets[at] < end - EXACT; at++)
       places.push({ bar: number, beat: ((onsets[at] - start) * own.of) / of + missing + 1 });
   });

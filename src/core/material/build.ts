@@ -44,10 +44,11 @@ export function buildMusic(spec: MaterialSpec): Music {
   const perBow = spec.type === 'notes' ? undefined : spec.notesPerBow;
   const events = perBow ? withBows(music.events, perBow) : music.events;
   const changes = spec.type === 'notes' ? (spec.changes ?? []).map(changeOf) : [];
-  return { ...music, events, time: spec.time ?? COMMON_TIME, pickup: spec.pickup ?? 0, changes };
+  const firstBar = spec.firstBar === undefined || spec.firstBar === 1 ? {} : { firstBar: spec.firstBar };
+  return { ...music, events, time: spec.time ?? COMMON_TIME, pickup: spec.pickup ?? 0, ...firstBar, changes };
 }
 
-type Line = Omit<Music, 'time' | 'pickup' | 'changes'>;
+type Line = Omit<Music, 'time' | 'pickup' | 'firstBar' | 'changes'>;
 
 function line(spec: MaterialSpec): Line {
   switch (spec.type) {
@@ -95,7 +96,7 @@ function line(spec: MaterialSpec): Line {
 /** Material as a list of notes in the key of its signature, to be changed by hand. The spec must have passed materialIssues. */
 export function writtenOut(spec: MaterialSpec): NotesSpec {
   const { key, events } = buildMusic(spec);
-  const { time, pickup } = spec;
+  const { time, pickup, firstBar } = spec;
   if (spec.type === 'notes') return { ...spec, notes: notesOf(spec) };
   const notes = events.map((event): NoteSpec => {
     const length = { beats: event.beats, ...(event.bar ? { bar: event.bar } : {}) };
@@ -103,7 +104,11 @@ export function writtenOut(spec: MaterialSpec): NotesSpec {
       ? { rest: true, ...length }
       : { pitches: event.pitches.map(pitchName), ...length, ...bowing(event) };
   });
-  const metre = { ...(time ? { time } : {}), ...(pickup ? { pickup } : {}) };
+  const metre = {
+    ...(time ? { time } : {}),
+    ...(pickup ? { pickup } : {}),
+    ...(firstBar === undefined ? {} : { firstBar }),
+  };
   return { type: 'notes', key: signatureName(key.fifths), notes, ...metre };
 }
 
@@ -225,8 +230,25 @@ function changeOf({ at, key: name, time, bpm }: ChangeSpec): MusicChange {
 
 function noteEvent(note: NoteSpec & { readonly beats: number }, at: number): MusicEvent {
   const { beats } = note;
-  const bar = { ...(note.bar ? { bar: note.bar } : {}), ...(note.bars ? { bars: note.bars } : {}) };
-  if ('rest' in note) return { kind: 'rest', at, beats, ...bar };
+  const { bar, bars, phrase, doubleBar } = note;
+  const marks = {
+    ...(bar ? { bar } : {}),
+    ...(bars ? { bars } : {}),
+    ...(phrase === undefined ? {} : { phrase }),
+    ...(doubleBar ? { doubleBar } : {}),
+  };
+  if ('rest' in note) return { kind: 'rest', at, beats, ...marks };
   const pitches = note.pitches.map(pitchOf).sort((a, b) => midiOf(a) - midiOf(b));
-  return { kind: 'sounding', at, pitches, beats, ...bar, ...bowing(note) };
+  const { accent, short, divisi } = note;
+  return {
+    kind: 'sounding',
+    at,
+    pitches,
+    beats,
+    ...marks,
+    ...bowing(note),
+    ...(accent ? { accent } : {}),
+    ...(short ? { short } : {}),
+    ...(divisi ? { divisi } : {}),
+  };
 }

@@ -29,7 +29,10 @@ function noteIssues({ notes, key, changes = [] }: NotesSpec): Issue[] {
   notes.forEach((note, at) => {
     if (!(beatsOf(note) <= MOST_BEATS))
       issues.push({ path: `/material/notes/${at}/beats`, code: 'too-long', data: { most: MOST_BEATS } });
-    if ('rest' in note) return;
+    if ('rest' in note) {
+      if (note.phrase === true) issues.push({ path: `/material/notes/${at}/phrase`, code: 'phrase-in-rest' });
+      return;
+    }
     note.pitches.forEach((name, voice) => {
       if (!parsePitch(name)) issues.push(pitchIssue(`/material/notes/${at}/pitches/${voice}`, name));
     });

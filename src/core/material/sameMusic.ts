@@ -24,7 +24,7 @@ export function sameMusic(before: PlanRequest, after: PlanRequest): boolean {
 const stringsOf = ({ tuning, extensionTo }: PlanRequest) => JSON.stringify([tuning, extensionTo]);
 
 /** What is of the plan in a scale or an arpeggio. */
-const OF_THE_PLAN = new Set(['direction', 'notesPerBow', 'time', 'pickup']);
+const OF_THE_PLAN = new Set(['direction', 'notesPerBow', 'time', 'pickup', 'firstBar']);
 
 const musicOf = (material: PlanRequest['material']) =>
   JSON.stringify(

@@ -18,21 +18,21 @@ import { bowing } from '../material/bows';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
-import { chargeReturn, namedTerms, newTally } from './cost';
+import { chargeAgain, chargeReturn, namedTerms, newTally } from './cost';
 import { heldAlong } from './opened';
 import { placeOf } from './place';
 import { slideInPlace, type Candidate, type Context, type Held } from './cost';
 import { chargeEvent } from './graph';
 import { guideOf, lowerFinger, type Slide, type Touch } from './cost';
 import type { Path } from './graph';
-import { comesBackAlike } from './graph';
+import { comesBackAlike, paidAgain } from './graph';
 import type { HoldTrellis } from './graph';
 
 /*
  * Turns a path through the web into the plan that the contract describes.
  */
 
-export function responseEvent(event: MusicEvent): ResponseEvent {
+function responseEvent(event: MusicEvent): ResponseEvent {
   const bar = { ...(event.bar ? { bar: event.bar } : {}), ...(event.bars ? { bars: [...event.bars] } : {}) };
   if (event.kind === 'rest') return { at: event.at, rest: true, beats: event.beats, ...bar };
   return {
@@ -42,7 +42,19 @@ export function responseEvent(event: MusicEvent): ResponseEvent {
     beats: event.beats,
     ...bar,
     ...bowing(event),
+    ...(event.accent ? { accent: event.accent } : {}),
+    ...(event.short ? { short: event.short } : {}),
+    ...(event.left ? { left: pitchName(event.left) } : {}),
   };
+}
+
+/** The events of an answer, with where phrases begin. */
+export function responseEvents({ written, sounding, phrases }: Context): ResponseEvent[] {
+  const begins = new Map([...phrases].map(([t, phrase]) => [sounding[t].at, phrase]));
+  return written.events.map((event) => {
+    const phrase = begins.get(event.at);
+    return phrase ? { ...responseEvent(event), phrase } : responseEvent(event);
+  });
 }
 
 export function plansOf(context: Context, trellis: HoldTrellis, paths: readonly Path[]): Plan[] {
@@ -61,6 +73,7 @@ function planOf(context: Context, trellis: HoldTrellis, path: Path, heldStep: (h
   const tally = newTally();
   const costs = candidates.map((_, t) => chargeEvent(context, trellis, path, t, tally));
   chargeReturn(context, comesBackAlike(context, trellis, path), tally);
+  chargeAgain(paidAgain(trellis, trellis.again, path), tally);
   const terms = namedTerms(tally);
   return {
     cost: Object.values(terms).reduce((sum, cost) => sum + cost, 0),

@@ -57,9 +57,10 @@ function helps(request: PlanRequest): boolean {
 }
 
 /** Nothing put at single notes. */
-const FREE = { rules: { locks: [], never: [] } } as const satisfies Instead;
+const FREE = { rules: { locks: [], never: [], places: [], same: [], prepare: [] } } as const satisfies Instead;
 
-const atSingleNotes = ({ rules }: PlanRequest) => [rules?.locks, rules?.never].some((list) => (list?.length ?? 0) > 0);
+const atSingleNotes = ({ rules = {} }: PlanRequest) =>
+  [rules.locks, rules.never, rules.places, rules.same, rules.prepare].some((list = []) => list.length > 0);
 
 /** A change of the material; what was demanded of single notes goes with the notes. */
 function piece(request: PlanRequest, material: NonNullable<Instead['material']>): Instead {

@@ -6,6 +6,7 @@ import { parsePitch } from '../pitch/pitch';
 import { opensBothWays } from '../hand/positions';
 import { instrumentRecord } from '../instrument/instruments';
 import type { Lock, PlanRequest, Rules } from '../vocabulary';
+import { stretchIssues } from './stretchIssues';
 
 /**
  * What cannot be understood in a request whose shape is right: unknown names, strings that are not there, locks on no note.
@@ -40,23 +41,28 @@ function ruleIssues(request: PlanRequest, rules: Rules): Issue[] {
   const checkString = (path: string, name: string) => {
     if (!names.includes(name)) issues.push({ path, code: 'no-string', data: { name, strings: names } });
   };
-  rules.strings?.forEach((name, at) => checkString(`/rules/strings/${at}`, name));
-  const { positions, locks = [], never = [] } = rules;
-  if (positions && 'from' in positions && positions.to !== 'thumb' && positions.from > positions.to)
-    issues.push({
-      path: '/rules/positions',
-      code: 'positions-swapped',
-      data: { from: positions.from, to: positions.to },
+  const checkDemands = (path: string, { positions, strings, patterns, fingers, fourthFinger }: Rules) => {
+    strings?.forEach((name, at) => checkString(`${path}/strings/${at}`, name));
+    if (positions && 'from' in positions && positions.to !== 'thumb' && positions.from > positions.to)
+      issues.push({
+        path: `${path}/positions`,
+        code: 'positions-swapped',
+        data: { from: positions.from, to: positions.to },
+      });
+    patterns?.forEach(({ string, touch: [a, b] }, at) => {
+      checkString(`${path}/patterns/${at}/string`, string);
+      if (Math.abs(a - b) !== 1)
+        issues.push({ path: `${path}/patterns/${at}/touch`, code: 'not-neighbours', data: { a, b } });
     });
-  rules.patterns?.forEach(({ string, touch: [a, b] }, at) => {
-    checkString(`/rules/patterns/${at}/string`, string);
-    if (Math.abs(a - b) !== 1)
-      issues.push({ path: `/rules/patterns/${at}/touch`, code: 'not-neighbours', data: { a, b } });
-  });
-  if (rules.fingers?.never.includes(4) && rules.fourthFinger === 'prefer')
-    issues.push({ path: '/rules/fingers', code: 'little-finger-at-odds' });
-  if (locks.length + never.length === 0) return issues;
+    if (fingers?.never.includes(4) && fourthFinger === 'prefer')
+      issues.push({ path: `${path}/fingers`, code: 'little-finger-at-odds' });
+  };
+  const { locks = [], never = [], places = [], same = [], prepare = [] } = rules;
+  checkDemands('/rules', rules);
+  places.forEach((place, at) => checkDemands(`/rules/places/${at}`, place));
+  if ([locks, never, places, same, prepare].every(({ length }) => length === 0)) return issues;
   const { events } = buildMusic(request.material);
+  issues.push(...stretchIssues(rules, events));
   const opens = opensBothWays(instrumentRecord(request.instrument));
   const checkPlace = (path: string, place: Lock) => {
     if (place.string !== undefined) checkString(`${path}/string`, place.string);

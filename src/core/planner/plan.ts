@@ -1,5 +1,5 @@
 import type { Music } from '../material/events';
-import { plansOf, responseEvent } from './answer';
+import { plansOf, responseEvents } from './answer';
 import { plannedMusic } from './begins';
 import { preferencesOf, requestWeights } from './cost';
 import type { Weights } from '../vocabulary';
@@ -8,6 +8,7 @@ import type { PlanRequest, Plan, PlanResponse } from '../vocabulary';
 import { withInstead } from './instead';
 import { bestPath, searchedFor } from './searched';
 import { passesOver } from './search';
+import { locksAtOdds } from './graph';
 import { waysBeside, type Best, type Way } from './ways';
 
 const DEFAULT_ALTERNATIVES = 3;
@@ -18,10 +19,10 @@ const DEFAULT_ALTERNATIVES = 3;
  * @param weights other prices than the usual ones, to try how much hangs on them
  */
 export function plan(request: PlanRequest, weights: Weights = requestWeights(request)): PlanResponse {
-  const { music, missing } = plannedMusic(request);
-  const events = music.events.map(responseEvent);
+  const { music, missing, divided } = plannedMusic(request);
   const searched = searchedFor(request, music, weights);
   const { context, trellis, costs } = searched;
+  const events = responseEvents(context);
   const path = bestPath(searched);
   const plans: Plan[] = [];
   if (path && costs) {
@@ -36,12 +37,19 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     key: music.key,
     time: music.time,
     pickup: music.pickup,
+    ...(music.firstBar === undefined ? {} : { firstBar: music.firstBar }),
     ...(music.changes.length > 0 ? { changes: [...music.changes] } : {}),
     plans,
     ...comparison(plans, request.compare),
     problems: [
       ...(path ? [] : withInstead(problemsOf(context, trellis), request)),
       ...(missing > 0 ? [{ code: 'begins-later' as const, at: 0, missing }] : []),
+      ...locksAtOdds(context).map(({ at, as }) => ({
+        code: 'lock-over-same' as const,
+        at,
+        locks: [at, as] as [number, number],
+      })),
+      ...divided.map((at) => ({ code: 'divisi' as const, at })),
     ],
     ...(request.preferences ? { taste: tasteOf(request, music, plans[0]) } : {}),
   };

@@ -2,9 +2,18 @@ import { handMoves } from '../hand/moves';
 import type { Music } from '../material/events';
 import { contextFor, type Context } from './cost';
 import type { Weights } from '../vocabulary';
-import { alikeIn, buildTrellis, sameBackIn, type HoldTrellis, type Path } from './graph';
+import { alikeIn, buildTrellis, heldIn, paidAgain, sameBackIn, type HoldTrellis, type Path } from './graph';
 import type { PlanRequest } from '../vocabulary';
-import { cheapestNear, cheapestPath, fewestShifts, passesOver, type Counted, type Passes, type Wanted } from './search';
+import {
+  cheapestNear,
+  cheapestPath,
+  fewestShifts,
+  passesOver,
+  rememberedPairs,
+  type Counted,
+  type Passes,
+  type Wanted,
+} from './search';
 
 /*
  * A request laid out for the search, and the best plan in it.
@@ -61,6 +70,15 @@ function wantedOf(context: Context, trellis: HoldTrellis): Wanted {
         }
       : {}),
     counted: countedOf(context, trellis),
+    ...(trellis.again.length > 0 ? { again: againOf(trellis) } : {}),
+  };
+}
+
+function againOf(trellis: HoldTrellis): Wanted['again'] {
+  const { again, layers } = trellis;
+  return {
+    paid: (path) => paidAgain(trellis, again, path),
+    memory: () => rememberedPairs(again, heldIn(trellis), layers.length),
   };
 }
 

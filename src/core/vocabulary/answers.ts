@@ -17,6 +17,7 @@ export const TERM_NAMES = [
   'colour',
   'frame',
   'return',
+  'repeat',
 ] as const;
 export type TermName = (typeof TERM_NAMES)[number];
 
@@ -54,9 +55,11 @@ export const PROBLEMS = [
   'beyond-reach',
   'out-of-rules',
   'begins-later',
+  'divisi',
+  'lock-over-same',
 ] as const;
 /** Told beside plans, and no reason that there is none. */
-export const NOTICES: ReadonlySet<(typeof PROBLEMS)[number]> = new Set(['begins-later']);
+export const NOTICES: ReadonlySet<(typeof PROBLEMS)[number]> = new Set(['begins-later', 'divisi', 'lock-over-same']);
 
 /** What can be counted of a way of playing, the most telling first. */
 export const COUNTED = ['shifts', 'extension', 'stretch', 'crossings', 'fourth', 'slides'] as const;

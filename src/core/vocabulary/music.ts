@@ -21,6 +21,14 @@ export const MOST_VOICES = 4;
 /** Most notes written on one bow. */
 export const MOST_PER_BOW = 64;
 
+/** Of two notes for two players the one that is planned; the upper where nothing is said. */
+export const DIVISI = ['upper', 'lower'] as const;
+export type Divisi = (typeof DIVISI)[number];
+
+/** Why a phrase begins at a note: the teacher said so, a rest of a second or more goes before, or a double bar. */
+export const PHRASE_STARTS = ['given', 'rest', 'double-bar'] as const;
+export type PhraseStart = (typeof PHRASE_STARTS)[number];
+
 export const BOWS = ['down', 'up'] as const;
 export type BowDirection = (typeof BOWS)[number];
 

@@ -19,6 +19,8 @@ export const PATTERN_FINGERS = [1, 2, 3, 4] as const;
 export const CHROMATIC = ['slide', 'finger-per-semitone'] as const;
 /** How much is said about why: of the shifts (usual), of all, or nothing (for whole books). */
 export const EXPLAIN = ['shifts', 'all', 'nothing'] as const;
+/** How much is said of the ways beside the best plan. */
+export const WAYS = ['full', 'brief'] as const;
 
 /** What a teacher's taste is told by. */
 export const PREFERENCES = ['open-string', 'little-finger', 'shift', 'crossing', 'extension', 'height'] as const;

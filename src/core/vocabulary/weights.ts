@@ -53,12 +53,18 @@ export interface Weights {
   readonly fourth: number;
   /** The little finger on a note of more than a beat, for each further beat up to three. */
   readonly fourthLong: number;
+  /** The little finger on an accented note. */
+  readonly fourthAccented: number;
+  /** The little finger stretched to a top note that is long, accented or repeated: a position higher has it plainly. */
+  readonly topStretched: number;
   /** The little finger above the octave, where the arm must reach round. */
   readonly fourthHigh: number;
   /** An open string: other colour, no vibrato, nothing under the finger to check by. */
   readonly open: number;
   /** An open string on a long note, for each further beat up to three. */
   readonly openLong: number;
+  /** An open string on a note of more than a second: it cannot be shaded. */
+  readonly openHeld: number;
   /** A stopped note that could ring open, where open strings are preferred. */
   readonly openMissed: number;
   /** An open string that the little finger could take on the string below, where the little finger is preferred. */
@@ -73,6 +79,20 @@ export interface Weights {
   readonly slurredCrossing: number;
   /** What a shift at a change of bow costs less, as a share of it. */
   readonly shiftWithBow: number;
+  /** What a shift to the same note again costs less, as a share of it: the ear has the goal already. */
+  readonly shiftAtRepeat: number;
+  /** What a shift inside a quick slur costs more, as a share of it. */
+  readonly shiftInSlur: number;
+  /** What a shift inside a figure (four sixteenths, a note and its neighbour) costs more, as a share of it. */
+  readonly shiftInFigure: number;
+  /** One finger that slides a whole tone or more from note to note, heard as a slide that nobody asked for. */
+  readonly wideSlide: number;
+  /** What is left of a crossing after a note that is cut short, as a share of it: the bow has time. */
+  readonly crossingWhenShort: number;
+  /** Music that comes again with other fingers, each time: one calm shift of a third. */
+  readonly repeat: number;
+  /** A note that comes again after one other with another finger (C–D–C). */
+  readonly returning: number;
   /** A finger that goes from the one string of a double stop to the other between quick notes. */
   readonly hop: number;
   /** In a scale of three octaves a shift up that does not land on the first finger, or one down that does not leave from it. */

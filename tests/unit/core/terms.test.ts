@@ -43,6 +43,11 @@ const calm: terms.Transition = {
   onBeat: true,
   alternates: false,
   rest: false,
+  free: false,
+  phrase: false,
+  inFigure: false,
+  short: false,
+  glides: false,
   bow: undefined,
   quick: false,
   byStep: 0,
@@ -173,9 +178,11 @@ test('reach: nothing while comfortable, rising to the full spread, forbidding be
 });
 
 test('the little finger and open strings cost more on long notes', () => {
-  assert.equal(terms.fourthTerm(weights, 5, 1), weights.fourth);
-  assert.ok(terms.fourthTerm(weights, 5, 3) > weights.fourth);
-  assert.ok(terms.fourthTerm(weights, 14, 1) > weights.fourth);
+  const note = (beats: number, accent = false) => ({ beats, accent, lowest: 2, heldTop: false });
+  assert.equal(terms.fourthTerm(weights, 5, note(1)), weights.fourth);
+  assert.ok(terms.fourthTerm(weights, 5, note(3)) > weights.fourth);
+  assert.ok(terms.fourthTerm(weights, 14, note(1)) > weights.fourth);
+  assert.ok(terms.fourthTerm(weights, 5, note(1, true)) > weights.fourth);
   assert.equal(terms.openTerm(weights, 1), weights.open);
   assert.equal(terms.openTerm(weights, 9), terms.openTerm(weights, 4), 'more than four beats is just long');
 });

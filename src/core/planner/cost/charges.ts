@@ -33,6 +33,8 @@ import {
   stringsUp,
   trapTerm,
   travelTerm,
+  wideSlideTerm,
+  type Sounded,
   type Transition,
   type PricedTransition,
   type Slide,
@@ -60,17 +62,9 @@ function add(tally: Tally | undefined, term: TermName, cost: number): number {
   return cost;
 }
 
-/**
- * What a hold is charged each time it is played.
- * @param lowest where the hand would lie for this event were there no demands, in semitones above the nut
- */
-export function chargePlay(
-  context: Context,
-  candidate: Candidate,
-  beats: number,
-  lowest: number,
-  tally?: Tally,
-): number {
+/** What a hold is charged each time it is played. */
+export function chargePlay(context: Context, candidate: Candidate, sounded: Sounded, tally?: Tally): number {
+  const { beats, lowest } = sounded;
   const { weights, hand } = context.pricing;
   const { hold, widest } = candidate;
   let cost = add(tally, 'extension', extensionHeldTerm(weights, hold.extended > 0));
@@ -81,10 +75,12 @@ export function chargePlay(
   for (const stop of hold.stops) {
     if (stop.finger === 0) {
       cost += add(tally, 'open', openTerm(weights, beats));
+      if (weights.openHeld > 0 && beats * context.secondsPerBeat > LONG_SECONDS)
+        cost += add(tally, 'open', weights.openHeld);
       if (weights.fourthMissed > 0 && couldStop(context, stop)) cost += add(tally, 'fourth', weights.fourthMissed);
     } else {
       pressed = true;
-      cost += chargePressed(context, hold, stop, beats, tally);
+      cost += chargePressed(context, hold, stop, sounded, tally);
       // The thumb lies across two strings by nature; another finger has to be laid flat.
       if (stop.finger === below && below !== THUMB) cost += add(tally, 'frame', weights.bar);
     }
@@ -105,12 +101,13 @@ export function chargePlay(
   return cost + add(tally, 'height', heightTerm(weights, place - lowest));
 }
 
-function chargePressed(context: Context, hold: Hold, stop: Stop, beats: number, tally?: Tally): number {
+function chargePressed(context: Context, hold: Hold, stop: Stop, sounded: Sounded, tally?: Tally): number {
   const { weights, hand, stops } = context.pricing;
   const { finger, semitones } = stop;
   let cost = 0;
   if (finger === 4) {
-    cost += add(tally, 'fourth', fourthTerm(weights, semitones, beats));
+    cost += add(tally, 'fourth', fourthTerm(weights, semitones, sounded));
+    if (sounded.heldTop && hold.extended === 4) cost += add(tally, 'extension', weights.topStretched);
     if (isChromatic(context)) cost += add(tally, 'fourth', weights.chromaticFourth);
   }
   if (weights.openMissed > 0 && couldRing(context, stop)) cost += add(tally, 'open', weights.openMissed);
@@ -119,6 +116,9 @@ function chargePressed(context: Context, hold: Hold, stop: Stop, beats: number, 
     cost += add(tally, 'frame', crowdingTerm(weights, hand, stops[semitones] - stops[below]));
   return cost;
 }
+
+/** A note of more seconds is long. */
+const LONG_SECONDS = 1 + 1e-6;
 
 function isChromatic({ request: { material } }: Context): boolean {
   return 'scale' in material && material.scale === 'chromatic';
@@ -223,6 +223,7 @@ function chargeJoined(weights: Weights, from: Touch, to: Touch, transition: Tran
   return (
     add(tally, 'frame', octaveTerm(weights, from, to)) +
     add(tally, 'displace', hopTerm(weights, from, to, transition)) +
+    add(tally, 'displace', wideSlideTerm(weights, from, to, transition)) +
     add(tally, 'open', ringingTerm(weights, from, to, transition)) +
     add(tally, 'crossing', alternationTerm(weights, from, to, transition))
   );
@@ -311,6 +312,11 @@ export function chargeReframe(
 /** What coming back another way than the line went is charged, once for the whole plan. */
 export function chargeReturn(context: Context, same: boolean, tally?: Tally): number {
   return same ? 0 : add(tally, 'return', context.pricing.weights.otherWayBack);
+}
+
+/** What music that comes again with other fingers is charged, for the whole plan. */
+export function chargeAgain(cost: number, tally?: Tally): number {
+  return cost === 0 ? 0 : add(tally, 'repeat', cost);
 }
 
 /** True where every finger lies in the same place in both holds. */

@@ -4,5 +4,7 @@ export * from './context';
 export * from './held';
 export { preferencesOf } from './preferences';
 export { freshTables, type Tables } from './tables';
+export { rulesOver, type Over } from './over';
+export { contextAt, contextTo, eachStretch, overOf } from './stretches';
 export * from './terms';
 export * from './weights';

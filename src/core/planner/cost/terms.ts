@@ -53,6 +53,16 @@ export interface Touch {
   readonly pair: readonly [low: number, high: number] | null;
 }
 
+/** What is known of a note before it is fingered. */
+export interface Sounded {
+  readonly beats: number;
+  /** Where the hand would lie for it were there no demands, in semitones above the nut. */
+  readonly lowest: number;
+  readonly accent: boolean;
+  /** True of the top of a line that is long, accented or repeated. */
+  readonly heldTop: boolean;
+}
+
 /** What lies between two neighbouring notes, whatever the fingering. */
 export interface Transition {
   readonly haste: Haste;
@@ -77,6 +87,16 @@ export interface Transition {
   readonly byThrees: number;
   /** True where a rest parts them. */
   readonly rest: boolean;
+  /** True where the rest is so long that the hand has time to be anywhere: what went before costs nothing. */
+  readonly free: boolean;
+  /** True where a phrase begins with the later note. */
+  readonly phrase: boolean;
+  /** True inside a figure: between notes of one beat that has three or more, and inside a note, its neighbour and the note again. */
+  readonly inFigure: boolean;
+  /** True where the first note is cut short. */
+  readonly short: boolean;
+  /** True where a slide of one finger is wanted. */
+  readonly glides: boolean;
   /** True where the teacher wants no shift here. */
   readonly noShift: boolean;
   /** True where the teacher wants one. */
@@ -170,7 +190,10 @@ export function shiftShare(weights: Weights, ease: number, transition: Transitio
   let share = 1;
   if (transition.semitone && (ease & ACROSS) === 0) share -= weights.shiftOnSemitone;
   if (transition.turn) share -= weights.shiftAtTurn;
-  if (transition.bow === 'changes') share -= weights.shiftWithBow;
+  if (transition.bow === 'changes' || transition.phrase) share -= weights.shiftWithBow;
+  else if (transition.bow === 'goes-on' && transition.quick) share += weights.shiftInSlur;
+  if (transition.line === 0) share -= weights.shiftAtRepeat;
+  if (transition.inFigure) share += weights.shiftInFigure;
   if ((ease & TO_LANDMARK) > 0) share -= weights.shiftToLandmark;
   if ((ease & SLIDES) > 0) share -= weights.frameSlides;
   if (!transition.onBeat) share += weights.shiftOffBeat;
@@ -221,8 +244,10 @@ export function againstLineTerm(weights: Weights, strings: number, { line, haste
 /** Going to the next string. */
 export function crossingTerm(weights: Weights, apart: number, transition: Transition): number {
   if (apart === 0) return 0;
-  const slurred = transition.bow === 'goes-on' && transition.quick;
-  return weights.crossing * transition.haste.crossing * (slurred ? 1 + weights.slurredCrossing : 1);
+  const { bow, quick, phrase, short, haste } = transition;
+  const slurred = bow === 'goes-on' && quick && !phrase;
+  const share = slurred ? 1 + weights.slurredCrossing : short ? weights.crossingWhenShort : 1;
+  return weights.crossing * haste.crossing * share;
 }
 
 /** Jumping over strings. */
@@ -232,7 +257,7 @@ export function skipTerm(weights: Weights, apart: number, transition: Transition
 
 /** Leaving a string inside a phrase; a rest ends the phrase. */
 export function colourTerm(weights: Weights, apart: number, transition: Transition): number {
-  return apart > 0 && !transition.rest ? weights.colour * transition.haste.colour : 0;
+  return apart > 0 && !transition.rest && !transition.phrase ? weights.colour * transition.haste.colour : 0;
 }
 
 /** Opening the hand beyond its frame. */
@@ -256,10 +281,17 @@ export function reachTerm(weights: Weights, hand: HandProfile, share: number): n
   return (weights.stretch * (share - comfortable)) / (1 - comfortable);
 }
 
-/** The little finger, more on long notes and above the octave. */
-export function fourthTerm(weights: Weights, semitones: number, beats: number): number {
+/** The little finger, more on long and accented notes and above the octave. */
+export function fourthTerm(weights: Weights, semitones: number, { beats, accent }: Sounded): number {
   const long = Math.min(3, Math.max(0, beats - 1)) * weights.fourthLong;
-  return weights.fourth + long + (semitones > 12 ? weights.fourthHigh : 0);
+  return weights.fourth + long + (semitones > 12 ? weights.fourthHigh : 0) + (accent ? weights.fourthAccented : 0);
+}
+
+/** One finger that slides a whole tone or more along its string from one note to the next. */
+export function wideSlideTerm(weights: Weights, from: Touch, to: Touch, { rest, glides }: Transition): number {
+  if (weights.wideSlide === 0 || rest || glides || from.pair || to.pair) return 0;
+  const slides = from.finger > 0 && from.finger === to.finger && from.leadString === to.leadString;
+  return slides && Math.abs(from.semitones - to.semitones) >= 2 ? weights.wideSlide : 0;
 }
 
 /** An open string, more on long notes. */

@@ -35,8 +35,11 @@ const SECURE: Weights = {
   fourth: 0.2,
   fourthLong: 0.1,
   fourthHigh: 0.15,
+  fourthAccented: 0.15,
+  topStretched: 1.2,
   open: 0.08,
   openLong: 0.08,
+  openHeld: 0,
   openMissed: 0.6,
   fourthMissed: 0.6,
   ringing: 0.5,
@@ -44,6 +47,13 @@ const SECURE: Weights = {
   hop: 1.5,
   slurredCrossing: 0.5,
   shiftWithBow: 0.1,
+  shiftAtRepeat: 0.15,
+  shiftInSlur: 0.3,
+  shiftInFigure: 0.3,
+  wideSlide: 0,
+  crossingWhenShort: 0.8,
+  repeat: 1.4,
+  returning: 0.7,
   chromaticFourth: 0,
   irregular: 0.8,
   octaveFrame: 1.6,
@@ -73,6 +83,8 @@ const SINGING: Weights = {
   shiftTravelSquared: 0.5,
   open: 0.5,
   openLong: 0.3,
+  openHeld: 5,
+  wideSlide: 1.5,
   height: 0.02,
   lowString: 0,
   colour: 2,
@@ -155,6 +167,24 @@ export function hasteFor(seconds: number): Haste {
 /** Seconds that one of the material's own beats lasts; without a tempo a calm sixty. */
 export function secondsPerBeat(tempo: Tempo | undefined): number {
   return ((tempo?.beatsPerNote ?? 1) * 60) / (tempo?.bpm ?? 60);
+}
+
+/** The weights in force for one request, with what another of the same music prices otherwise. */
+export function pricedFor(weights: Weights, before: PlanRequest, after: PlanRequest): Weights {
+  if (before === after) return weights;
+  const [was, is] = [requestWeights(before), requestWeights(after)];
+  const changed = (Object.keys(is) as (keyof Weights)[]).filter(
+    (name) => JSON.stringify(was[name]) !== JSON.stringify(is[name]),
+  );
+  return changed.length === 0
+    ? weights
+    : { ...weights, ...Object.fromEntries(changed.map((name) => [name, is[name]])) };
+}
+
+/** The prices of what is not sung in a request that sings: separate notes, pedals, accompaniments. */
+export function unsungWeights(request: PlanRequest): Weights {
+  const { openHeld } = requestWeights(request);
+  return { ...requestWeights({ ...request, style: 'secure' }), openHeld };
 }
 
 /** The weights that a request asks for on its instrument. */

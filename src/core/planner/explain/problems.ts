@@ -1,6 +1,6 @@
 import type { SoundingEvent } from '../../material/events';
 import { midiOf } from '../../pitch/pitch';
-import type { Context } from '../cost';
+import { contextAt, type Context } from '../cost';
 import { beyondHand, candidatesFor, locksAt, type HoldTrellis } from '../graph';
 import type { Problem } from '../../vocabulary';
 import { fightingEvents } from '../search';
@@ -19,12 +19,28 @@ export function problemsOf(context: Context, trellis: HoldTrellis): Problem[] {
     const event = context.sounding[empty];
     const inRules = holdsInRules(context, event);
     const code = inRules ? 'beyond-reach' : 'out-of-rules';
-    return [{ code, at: event.at, ...helped(context, [event]) }];
+    return [{ code, at: event.at, ...placesAt(context, [event]), ...helped(context, [event]) }];
   }
   const fight = (fightingEvents(trellis) ?? []).map((t) => context.sounding[t]);
   const [first, second] = fight;
   if (!second) return [{ code: 'out-of-rules', at: context.sounding[0].at, ...helped(context, []) }];
-  return [{ code: 'out-of-rules', at: second.at, fight: [first.at, second.at], ...helped(context, fight) }];
+  return [
+    {
+      code: 'out-of-rules',
+      at: second.at,
+      fight: [first.at, second.at],
+      ...placesAt(context, fight),
+      ...helped(context, fight),
+    },
+  ];
+}
+
+/** The places in force at some events, so that a refusal can name them. */
+function placesAt({ request }: Context, events: readonly SoundingEvent[]): Pick<Problem, 'places'> {
+  const places = (request.rules?.places ?? []).flatMap(({ from, to }, n) =>
+    events.some(({ at }) => from <= at && at <= to) ? [n] : [],
+  );
+  return places.length > 0 ? { places } : {};
 }
 
 /** More problems of one kind than this tell the reader nothing new. */
@@ -40,10 +56,11 @@ function outOfRange({ setup }: Context, event: SoundingEvent): Problem {
 
 /** True where the rules leave an event a hold and it is the hand that cannot take it. */
 function holdsInRules(context: Context, event: SoundingEvent): boolean {
-  const { pricing } = context;
+  const own = contextAt(context, context.sounding.indexOf(event));
+  const { pricing } = own;
   const hand = { ...pricing.hand, relaxedMm: HUGE_MM, fullMm: HUGE_MM };
   if (context.holdsOf(event).all.every((hold) => beyondHand(context, hold))) return true;
-  const free = candidatesFor({ ...context, pricing: { ...pricing, hand } }, event, locksAt(context, event));
+  const free = candidatesFor({ ...own, pricing: { ...pricing, hand } }, event, locksAt(context, event));
   // A finger that would have to leave its place and still not reach does not make the note one within the rules.
   return free.some(({ hold }) => hold.extended === 0 && beyondHand(context, hold));
 }

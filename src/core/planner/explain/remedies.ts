@@ -1,7 +1,7 @@
 import { leastIndex } from 'd3-array';
 import { positionOrder, positionsOf } from '../../hand/positions';
 import type { SoundingEvent } from '../../material/events';
-import { freshTables, type Candidate, type Context } from '../cost';
+import { contextAt, contextFor, eachStretch, freshTables, rulesOver, type Candidate, type Context } from '../cost';
 import {
   buildTrellis,
   candidatesFor,
@@ -53,6 +53,8 @@ const LIGHTEST_FIRST = [
   'shiftOn',
   'extensions',
   'patterns',
+  'prepare',
+  'same',
   'sameBack',
   'mostShifts',
   'visit',
@@ -60,6 +62,7 @@ const LIGHTEST_FIRST = [
   'fourthFinger',
   'fingers',
   'here',
+  'places',
   'positions',
   'strings',
   'elsewhere',
@@ -109,9 +112,17 @@ function hasHarmonic(context: Context, at: number): boolean {
 
 /** Where a lock or a forbidden thing stands. */
 function placeOfPart({ request }: Context, { name, number = 0 }: Part): number | undefined {
-  const list = name === 'locks' ? request.rules?.locks : request.rules?.never;
-  return list?.[number]?.at;
+  const list = isListed(name) ? request.rules?.[name] : undefined;
+  const one = list?.[number];
+  return one && ('at' in one ? one.at : one.from);
 }
+
+/** Demands that are said one by one: of single notes, and of stretches. */
+const SINGLE = ['locks', 'never'] as const;
+const STRETCHES = ['places', 'same', 'prepare'] as const;
+const LISTED = [...SINGLE, ...STRETCHES];
+type Listed = (typeof LISTED)[number];
+const isListed = (name: keyof Rules): name is Listed => LISTED.some((listed) => listed === name);
 
 /** The demands that are in force, the lightest first; of locks and forbidden things first those at the events that break. */
 function partsOf({ request }: Context, events: readonly SoundingEvent[], most: number): Part[] {
@@ -129,6 +140,10 @@ function partsOf({ request }: Context, events: readonly SoundingEvent[], most: n
         return [...single('locks', true), ...single('never', true)];
       case 'elsewhere':
         return [...single('never', false), ...single('locks', false)];
+      case 'places':
+      case 'same':
+      case 'prepare':
+        return (rules[name] ?? []).slice(0, most).map((_, number) => ({ name, number }));
       case 'visit':
         return (rules.visit?.length ?? 0) > 0 ? [{ name }] : [];
       case 'fingers':
@@ -154,15 +169,19 @@ function partsOf({ request }: Context, events: readonly SoundingEvent[], most: n
 function without(rules: Rules, parts: readonly Part[]): Rules {
   const left: { -readonly [Name in keyof Rules]: Rules[Name] } = { ...rules };
   for (const { name } of parts)
-    if (name === 'locks' || name === 'never') {
-      const gone = new Set(parts.filter((part) => part.name === name).map(({ number }) => number));
-      if (name === 'locks') left.locks = rules.locks?.filter((_, at) => !gone.has(at));
-      else left.never = rules.never?.filter((_, at) => !gone.has(at));
-    } else delete left[name];
+    if (isListed(name)) Object.assign(left, { [name]: leftOf(rules, name, parts) });
+    else delete left[name];
   // What is let in is not sought.
   for (const name of ['openStrings', 'fourthFinger', 'extensions'] as const)
     if (parts.some((part) => part.name === name)) left[name] = 'avoid';
   return left;
+}
+
+/** What is left of a list of demands. */
+function leftOf(rules: Rules, name: Listed, parts: readonly Part[]) {
+  const gone = new Set(parts.filter((part) => part.name === name).map(({ number }) => number));
+  const list: readonly unknown[] = rules[name] ?? [];
+  return list.filter((_, at) => !gone.has(at));
 }
 
 /** What has to be let in if some parts go; null where that does not help. */
@@ -181,14 +200,22 @@ function remedyBy(context: Context, parts: readonly Part[], budget: Budget): Rem
     changes: pieces.flatMap(({ changes }) => changes),
     relax: {
       ...Object.assign({}, ...pieces.map(({ relax }) => relax)),
-      ...(parts.some(({ name }) => name === 'locks') ? { locks: left.locks } : {}),
-      ...(parts.some(({ name }) => name === 'never') ? { never: left.never } : {}),
+      ...Object.fromEntries(
+        LISTED.filter((list) => parts.some(({ name }) => name === list)).map((list) => [list, left[list] ?? []]),
+      ),
     },
   };
 }
 
 function withRules(context: Context, rules: Rules): Context {
-  return { ...context, request: { ...context.request, rules }, tables: freshTables(context.tables) };
+  const request = { ...context.request, rules };
+  if (STRETCHES.some((name) => rules[name] !== context.request.rules?.[name]))
+    return contextFor(request, context.written, context.pricing.weights);
+  return eachStretch(context, (own, over) => ({
+    ...own,
+    request: { ...own.request, rules: rulesOver(rules, over) },
+    tables: freshTables(own.tables),
+  }));
 }
 
 /** As few positions of those let in as still leave a plan: of a range the nearest end, of single ones each that is needed. */
@@ -240,8 +267,10 @@ function planNear(context: Context, freed: Context, parts: readonly Part[], budg
   const { length } = context.sounding;
   if (budget.left < 0) return null;
   budget.left -= length;
-  for (const event of context.sounding)
-    if (candidatesFor(freed, event, locksAt(freed, event)).length === 0) return null;
+  const held = context.sounding.every(
+    (event, t) => candidatesFor(contextAt(freed, t), event, locksAt(freed, event)).length > 0,
+  );
+  if (!held) return null;
   budget.left -= TRELLIS * length;
   const trellis = buildTrellis(freed);
   if (trellis.layers.some(({ nodes }) => nodes === 0)) return null;
@@ -343,6 +372,14 @@ function pieceOf(context: Context, part: Part, { trellis, path }: Near): Remedy 
       return { changes: [{ kind: 'unlock', at: placeOfPart(context, part) ?? 0 }], relax: {} };
     case 'never':
       return { changes: [{ kind: 'allow-again', at: placeOfPart(context, part) ?? 0 }], relax: {} };
+    case 'places':
+    case 'same':
+    case 'prepare': {
+      const one = rules[part.name]?.[part.number ?? 0];
+      const [from, to] = one ? [one.from, 'for' in one ? one.for : one.to] : [0, 0];
+      const kind = ({ places: 'forgo-place', same: 'forgo-same', prepare: 'forgo-prepare' } as const)[part.name];
+      return { changes: [{ kind, from, to }], relax: {} };
+    }
     case 'chromatic':
       return { changes: [], relax: {} };
   }

@@ -1,5 +1,15 @@
-import { chargeInPlace, chargeMove, chargeReframe, chargeStay, guideOf, leastMove, sameFrame } from '../cost';
-import { keepsSide, movesInPlace } from '../../hand/moves';
+import {
+  chargeInPlace,
+  chargeMove,
+  chargeReframe,
+  chargeStay,
+  contextAt,
+  contextTo,
+  guideOf,
+  leastMove,
+  sameFrame,
+} from '../cost';
+import { handMoves, keepsSide, movesInPlace } from '../../hand/moves';
 import { THUMB } from '../../hand/finger';
 import { OWN_LAYERS, type HoldLayer } from './layers';
 import type { Context } from '../cost';
@@ -10,21 +20,25 @@ import type { Block, InPlace } from './trellis';
  * What lies between two layers: the cost of every step from hold to hold.
  */
 
-/** One block for each different pair of layers and moment; those between layers that are kept are kept too. */
+/** One block for each different pair of layers and moment; those between layers of one stretch that are kept are kept too. */
 export function blocksFor(
   context: Context,
   layers: readonly HoldLayer[],
   transitions: readonly PricedTransition[],
 ): Block[] {
-  const kept = context.tables.blocks as Map<string, Block>;
   const own = new Map<string, Block>();
   return transitions.map((transition, t) => {
     const [from, to] = [layers[t], layers[t + 1]];
-    const known = from.number >= OWN_LAYERS || to.number >= OWN_LAYERS ? own : kept;
-    const tag = `${from.number} ${to.number} ${transition.number}`;
+    const step = contextTo(context, t + 1);
+    const apart = contextAt(context, t) !== contextAt(context, t + 1);
+    if (apart) return blockBetween(step, from, to, transition);
+    const demanded = from.number >= OWN_LAYERS || to.number >= OWN_LAYERS;
+    const known = demanded ? own : (step.tables.blocks as Map<string, Block>);
+    const stretch = demanded && context.stretches ? context.stretches.of[t] : '';
+    const tag = `${from.number} ${to.number} ${transition.number} ${stretch}`;
     let block = known.get(tag);
     if (!block) {
-      block = blockBetween(context, from, to, transition);
+      block = blockBetween(step, from, to, transition);
       known.set(tag, block);
     }
     return block;
@@ -32,6 +46,7 @@ export function blocksFor(
 }
 
 function blockBetween(context: Context, from: HoldLayer, to: HoldLayer, transition: PricedTransition): Block {
+  if (transition.free) return freeBlock(context, from, to, transition);
   return {
     moves: new Float64Array(from.touches * to.touches),
     workOut(row, column) {
@@ -43,6 +58,34 @@ function blockBetween(context: Context, from: HoldLayer, to: HoldLayer, transiti
     least: leastMoves(context, from, to, transition),
     stone: transition.stone,
     ...staysBetween(context, from, to, transition),
+  };
+}
+
+/** Over a long rest the hand is set anew, wherever it was: every step is one that costs nothing but that. */
+function freeBlock(context: Context, from: HoldLayer, to: HoldLayer, transition: PricedTransition): Block {
+  const stayStart = new Int32Array(from.nodes + 1);
+  const [stayTo, stayCost]: number[][] = [[], []];
+  from.candidates.forEach(({ hold }, u) => {
+    const a = from.touchList[from.touchOf[u]];
+    to.candidates.forEach(({ hold: next }, v) => {
+      const may = handMoves(hold, next)
+        ? mayShift(context, a, to.touchList[to.touchOf[v]], transition)
+        : !transition.mustShift;
+      if (!may) return;
+      stayTo.push(v);
+      stayCost.push(to.entry[v]);
+    });
+    stayStart[u + 1] = stayTo.length;
+  });
+  return {
+    moves: new Float64Array(from.touches * to.touches).fill(Infinity),
+    workOut: () => Infinity,
+    least: new Float64Array(to.touches).fill(Infinity),
+    stone: 0,
+    stayStart,
+    stayTo: Int32Array.from(stayTo),
+    stayCost: Float64Array.from(stayCost),
+    inPlace: null,
   };
 }
 

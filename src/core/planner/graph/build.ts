@@ -3,8 +3,9 @@ import { midiOf } from '../../pitch/pitch';
 import { isTouchedAtLast, candidatesFor, forbidden, locksAt } from './candidates';
 import { blocksFor } from './blocks';
 import { holdLayer, openingLayer, OWN_LAYERS, type HoldLayer } from './layers';
-import { transitionsOf } from './transitions';
-import { contentTag, type Candidate, type Context, type Tables } from '../cost';
+import { againIn, type Again } from './again';
+import { heldTops, transitionsOf } from './transitions';
+import { contentTag, contextAt, overOf, type Over, type Candidate, type Context, type Tables } from '../cost';
 import type { PricedTransition } from '../cost';
 import type { Block, Trellis } from './trellis';
 
@@ -17,44 +18,56 @@ export interface HoldTrellis extends Trellis {
   readonly layers: readonly HoldLayer[];
   /** What lies between layers t and t + 1. */
   readonly transitions: readonly PricedTransition[];
+  /** What a place says of an event. */
+  readonly overAt: (t: number) => Over;
+  /** Notes that are wanted with the fingers of earlier ones. */
+  readonly again: readonly Again[];
 }
 
 /** Weaves the trellis for all events; an event that the demands leave without a hold gets an empty layer, and nothing is joined then. */
 export function buildTrellis(context: Context): HoldTrellis {
-  const tables = context.tables as Tables<HoldLayer, Block>;
   /** What a lock or a forbidden thing touches belongs to this request alone. */
-  const own = new Map<string, HoldLayer>();
-  const numbers = { kept: tables.layers.size, own: OWN_LAYERS };
-  const layers: HoldLayer[] = [];
-  for (const event of context.sounding) {
-    const opening = layers.length === 0;
+  const demandedLayers = new Map<string, HoldLayer>();
+  const tops = heldTops(context);
+  const layers = context.sounding.map((event, t): HoldLayer => {
+    const own = contextAt(context, t);
+    const kept = own.tables.layers as Tables<HoldLayer, Block>['layers'];
+    const opening = t === 0 || context.parts.has(t);
     const locks = locksAt(context, event);
     const demanded = locks.length + forbidden(context, event).length > 0;
     const ringing = opening && event.pitches.some((pitch) => isOpen(context, midiOf(pitch)));
-    const places = ringing ? firstPositions(context) : null;
+    const places = ringing ? firstPositions(context, t) : null;
     const tag = [
       contentTag(event),
       event.beats,
       event.octave,
+      event.accent ? 'accent' : '',
+      tops[t] ? 'top' : '',
       opening ? `^${[...(places ?? [])].join()}` : '',
       demanded ? event.at : '',
       isTouchedAtLast(context, event) ? 'touched' : '',
     ].join('|');
-    const known = demanded ? own : tables.layers;
+    const known = demanded ? demandedLayers : kept;
     let layer = known.get(tag);
     if (!layer) {
-      const candidates = candidatesFor(context, event, locks);
-      const number = demanded ? numbers.own++ : numbers.kept++;
+      const candidates = candidatesFor(own, event, locks);
+      const number = demanded ? OWN_LAYERS + known.size : known.size;
       layer = opening
-        ? openingLayer(context, event, number, places ? handBegins(candidates, places) : candidates)
-        : holdLayer(context, event, number, candidates);
+        ? openingLayer(own, event, number, places ? handBegins(candidates, places) : candidates, tops[t])
+        : holdLayer(own, event, number, candidates, tops[t]);
       known.set(tag, layer);
     }
-    layers.push(layer);
-  }
+    return layer;
+  });
   const transitions = transitionsOf(context);
   const whole = layers.every(({ nodes }) => nodes > 0);
-  return { layers, transitions, blocks: whole ? blocksFor(context, layers, transitions) : [] };
+  return {
+    layers,
+    transitions,
+    blocks: whole ? blocksFor(context, layers, transitions) : [],
+    overAt: (t) => overOf(context, t),
+    again: againIn(context),
+  };
 }
 
 function isOpen(context: Context, midi: number): boolean {
@@ -68,11 +81,12 @@ function handBegins(candidates: readonly Candidate[], places: ReadonlySet<number
   return candidates.filter(({ hold }) => hold.frame !== NO_FRAME || places.has(hold.position));
 }
 
-/** At the opening the hand may already lie where the first pressed notes want it. */
-function firstPositions(context: Context): Set<number> {
+/** At the opening of the piece or of a part the hand may already lie where the first pressed notes want it. */
+function firstPositions(context: Context, from: number): Set<number> {
   const positions = new Set<number>();
-  for (const event of context.sounding) {
-    const candidates = candidatesFor(context, event, locksAt(context, event));
+  for (let t = from; t < context.sounding.length && (t === from || !context.parts.has(t)); t++) {
+    const event = context.sounding[t];
+    const candidates = candidatesFor(contextAt(context, t), event, locksAt(context, event));
     for (const { hold } of candidates) if (hold.frame !== NO_FRAME) positions.add(hold.position);
     if (candidates.every(({ hold }) => hold.frame !== NO_FRAME)) return positions;
   }

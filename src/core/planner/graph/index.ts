@@ -1,4 +1,5 @@
 /** All that could be played, as a trellis: a layer of candidates an event, a block of priced steps between two layers. */
+export { againIn, heldIn, locksAtOdds, paidAgain, type Again } from './again';
 export { buildTrellis, type HoldTrellis } from './build';
 export { beyondHand, candidatesFor, locksAt, takesOctave } from './candidates';
 export { foldLattice, type Alike, type Fold } from './fold';

@@ -4,7 +4,7 @@ import type { SoundingEvent } from '../../material/events';
 import { isThird } from './candidates';
 import { chargeEntry, chargeOpening, chargePlay } from '../cost';
 import type { Candidate, Context } from '../cost';
-import type { Touch } from '../cost';
+import type { Sounded, Touch } from '../cost';
 import type { Layer } from './trellis';
 
 /*
@@ -15,15 +15,12 @@ import type { Layer } from './trellis';
 export const OWN_LAYERS = 1_000_000;
 
 /** A layer with the holds behind its numbers. */
-export interface HoldLayer extends Layer {
+export interface HoldLayer extends Layer, Sounded {
   readonly number: number;
   readonly candidates: readonly Candidate[];
   readonly touchList: readonly Touch[];
   /** The numbers of the touches in each position, where there are any. */
   readonly touchesAt: readonly (readonly number[])[];
-  /** Where the hand would lie for this event were there no demands, in semitones above the nut. */
-  readonly lowest: number;
-  readonly beats: number;
 }
 
 /** @param number of the layer, in the order they are made */
@@ -32,6 +29,7 @@ export function holdLayer(
   event: SoundingEvent,
   number: number,
   candidates: readonly Candidate[],
+  heldTop: boolean,
 ): HoldLayer {
   const touchOf = new Int32Array(candidates.length);
   const starts: number[] = [];
@@ -46,8 +44,9 @@ export function holdLayer(
   const touchesAt: number[][] = [];
   touchList.forEach(({ position }, touch) => (touchesAt[position] ??= []).push(touch));
   const { lowest } = context.holdsOf(event);
-  const { beats } = event;
+  const sounded: Sounded = { beats: event.beats, lowest, accent: event.accent === true, heldTop };
   return {
+    ...sounded,
     number,
     nodes: candidates.length,
     touches: starts.length,
@@ -56,22 +55,21 @@ export function holdLayer(
     candidates,
     touchList,
     touchesAt,
-    lowest,
-    beats,
     place: new Int32Array(touchList.map((touch) => touch.place)),
-    cost: new Float64Array(candidates.map((candidate) => chargePlay(context, candidate, beats, lowest))),
+    cost: new Float64Array(candidates.map((candidate) => chargePlay(context, candidate, sounded))),
     entry: new Float64Array(candidates.map(({ hold }) => chargeEntry(context, hold))),
   };
 }
 
-/** The first event of all: the hand is set without a step. */
+/** The first event of all, or of a part: the hand is set without a step. */
 export function openingLayer(
   context: Context,
   event: SoundingEvent,
   number: number,
   candidates: readonly Candidate[],
+  heldTop: boolean,
 ): HoldLayer {
-  const layer = holdLayer(context, event, number, candidates);
+  const layer = holdLayer(context, event, number, candidates, heldTop);
   return { ...layer, entry: layer.entry.map((set, node) => set + chargeOpening(context, candidates[node].hold)) };
 }
 

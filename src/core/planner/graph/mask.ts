@@ -1,4 +1,5 @@
-import { chargePlay, type Candidate, type Context, type Touch } from '../cost';
+import { handMoves } from '../../hand/moves';
+import { chargePlay, contextAt, type Candidate, type Context, type Over, type Touch } from '../cost';
 import type { HoldTrellis } from './build';
 import type { HoldLayer } from './layers';
 import { moveCost, type Block, type InPlace } from './trellis';
@@ -9,8 +10,8 @@ import { moveCost, type Block, type InPlace } from './trellis';
  */
 
 export interface Mask {
-  /** The holds that may stay; all where left out. */
-  readonly allows?: (candidate: Candidate) => boolean;
+  /** The holds that may stay; all where left out. What a place says of its own notes is told with them. */
+  readonly allows?: (candidate: Candidate, over: Over) => boolean;
   /** No shift arrives at this event, by its number among the sounding ones. */
   readonly noShiftTo?: number;
   /** What each shift costs more than before, Infinity where it may not be, and what is added at least. */
@@ -21,15 +22,18 @@ export interface Mask {
 
 /** @returns null where some event is left without a hold */
 export function masked(trellis: HoldTrellis, { allows, noShiftTo, shift, pricedBy }: Mask): HoldTrellis | null {
-  if (allows && !trellis.layers.every(({ candidates }) => candidates.some(allows))) return null;
+  const mayBe = (t: number) => (candidate: Candidate) => !allows || allows(candidate, trellis.overAt(t));
+  if (allows && !trellis.layers.every(({ candidates }, t) => candidates.some(mayBe(t)))) return null;
   const layers = new Map<HoldLayer, HoldLayer>();
-  const layerFor = (layer: HoldLayer): HoldLayer => {
+  const layerFor = (layer: HoldLayer, t: number): HoldLayer => {
     const known = layers.get(layer);
     if (known) return known;
+    const priced = pricedBy && contextAt(pricedBy, t);
+    const stays = mayBe(t);
     const cost = layer.cost.map((own, node) => {
       const candidate = layer.candidates[node];
-      if (allows && !allows(candidate)) return Infinity;
-      return pricedBy ? chargePlay(pricedBy, candidate, layer.beats, layer.lowest) : own;
+      if (!stays(candidate)) return Infinity;
+      return priced ? chargePlay(priced, candidate, layer) : own;
     });
     const made = { ...layer, cost };
     layers.set(layer, made);
@@ -37,16 +41,27 @@ export function masked(trellis: HoldTrellis, { allows, noShiftTo, shift, pricedB
   };
   const blocks = new Map<Block, Block>();
   const blockFor = (block: Block, t: number): Block => {
-    if (noShiftTo === t + 1) return { ...block, moves: block.moves.map(() => Infinity), inPlace: null };
+    const [before, after] = [trellis.layers[t], trellis.layers[t + 1]];
+    const { free } = trellis.transitions[t];
+    const moves = (a: number, b: number) => handMoves(before.candidates[a].hold, after.candidates[b].hold);
+    if (noShiftTo === t + 1)
+      return {
+        ...block,
+        moves: block.moves.map(() => Infinity),
+        inPlace: null,
+        ...(free ? staysDearer(block, (a, b) => (moves(a, b) ? Infinity : 0)) : {}),
+      };
     if (!shift) return block;
     const known = blocks.get(block);
     if (known) return known;
-    const [from, to] = [trellis.layers[t].touchList, trellis.layers[t + 1].touchList];
-    const [early, late] = [trellis.layers[t].touchOf, trellis.layers[t + 1].touchOf];
+    const [from, to] = [before.touchList, after.touchList];
+    const [early, late] = [before.touchOf, after.touchOf];
+    const added = (a: number, b: number) => shift.adds(from[early[a]], to[late[b]]);
     const made: Block = {
       ...block,
       moves: new Float64Array(block.moves.length),
-      inPlace: block.inPlace && dearer(block.inPlace, (a, b) => shift.adds(from[early[a]], to[late[b]])),
+      inPlace: block.inPlace && dearer(block.inPlace, added),
+      ...(free ? staysDearer(block, (a, b) => (moves(a, b) ? added(a, b) : 0)) : {}),
       workOut: (a, b) => shift.adds(from[a], to[b]) + moveCost(block, a, b),
       least: block.least.map((cost) => cost + shift.least),
     };
@@ -58,6 +73,14 @@ export function masked(trellis: HoldTrellis, { allows, noShiftTo, shift, pricedB
     layers: allows || pricedBy ? trellis.layers.map(layerFor) : trellis.layers,
     blocks: shift || noShiftTo !== undefined ? trellis.blocks.map(blockFor) : trellis.blocks,
   };
+}
+
+/** The stays of a block at other prices: over a long rest shifts are among them. */
+function staysDearer(
+  { stayStart: start, stayTo: to, stayCost: cost }: Block,
+  adds: (from: number, to: number) => number,
+) {
+  return { stayCost: dearer({ start, to, cost }, adds).cost };
 }
 
 /** @param adds is told the two nodes */

@@ -7,6 +7,8 @@ import {
   chargeReframe,
   chargeStay,
   chargeStone,
+  contextAt,
+  contextTo,
   guideOf,
   newTally,
   sameFrame,
@@ -39,14 +41,26 @@ export function chargeEvent(
 ): number {
   const layer = trellis.layers[t];
   const candidate = layer.candidates[path[t]];
-  const played = chargePlay(context, candidate, layer.beats, layer.lowest, tally);
-  if (!opening) return played + chargeStep(context, trellis, path, t, tally);
-  const first = t === 0 ? chargeOpening(context, candidate.hold, tally) : 0;
-  return played + first + chargeEntry(context, candidate.hold, tally);
+  const own = contextAt(context, t);
+  const played = chargePlay(own, candidate, layer, tally);
+  const begins = t === 0 || trellis.transitions[t - 1].free;
+  if (!opening && !begins) return played + chargeStep(contextTo(context, t), own, trellis, path, t, tally);
+  const first = begins ? chargeOpening(own, candidate.hold, tally) : 0;
+  return played + first + chargeEntry(own, candidate.hold, tally);
 }
 
-/** The step from event t - 1 to event t. */
-function chargeStep(context: Context, trellis: HoldTrellis, path: Path, t: number, tally: Tally): number {
+/**
+ * The step from event t - 1 to event t.
+ * @param there the context of the later event, by which the hand is set
+ */
+function chargeStep(
+  context: Context,
+  there: Context,
+  trellis: HoldTrellis,
+  path: Path,
+  t: number,
+  tally: Tally,
+): number {
   const [before, layer] = [trellis.layers[t - 1], trellis.layers[t]];
   const from = before.touchList[before.touchOf[path[t - 1]]];
   const to = layer.touchList[layer.touchOf[path[t]]];
@@ -56,16 +70,16 @@ function chargeStep(context: Context, trellis: HoldTrellis, path: Path, t: numbe
   const stone = handMoves(held, hold) && isFresh(trellis, path, t - 1) ? chargeStone(transition, tally) : 0;
   if (from.position !== to.position) {
     const slide = guideOf(context.pricing, from, to);
-    return stone + chargeMove(context, from, to, transition, slide, tally) + chargeEntry(context, hold, tally);
+    return stone + chargeMove(context, from, to, transition, slide, tally) + chargeEntry(there, hold, tally);
   }
   if (movesInPlace(held, hold)) {
     const moved = chargeInPlace(context, { touch: from, hold: held }, { touch: to, hold }, transition, tally);
-    return stone + moved + chargeEntry(context, hold, tally);
+    return stone + moved + chargeEntry(there, hold, tally);
   }
   const stay = chargeStay(context, from, to, transition, tally);
   if (sameFrame(held, hold)) return stay;
   const reframe = chargeReframe(context, stringsUp(from, to) === 0, held, hold, to.finger, tally);
-  return stay + chargeEntry(context, hold, tally) + reframe;
+  return stay + chargeEntry(there, hold, tally) + reframe;
 }
 
 /** True where the hand moves from event t to the next: to another position or within its own. */

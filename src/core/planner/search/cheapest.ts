@@ -1,14 +1,16 @@
 import { foldLattice, width, type Alike, type Fold, type Lattice, type Path, type Trellis } from '../graph';
 import { finishing } from './finish';
 import { cheapestCounted, EACH_SHIFT, type Counted, type Uses } from './counted';
+import { bothRemembered, rememberedCounts, type PathMemory } from './memory';
+import { cheapestRemembering } from './remembering';
 import { mostCost, passesOver, type Passes } from './passes';
 import { narrowed, nodesOf, prune, type Pruned } from './prune';
 import { cheapestOfAll } from './trace';
 
 /*
- * Exact search for the cheapest plan. Without more it is the cheapest way through a trellis. Three things a dynamic program on single notes cannot
+ * Exact search for the cheapest plan. Without more it is the cheapest way through a trellis. Four things a dynamic program on single notes cannot
  * see: a line that comes back the way it went (searched in the folded lattice), shifts that are counted and positions that must be visited (each
- * node once for each number of shifts made and each visit done).
+ * node once for each number of shifts made and each visit done), and music that comes again (each node once for each fingering remembered).
  */
 
 export interface Wanted {
@@ -22,12 +24,22 @@ export interface Wanted {
     readonly only?: Alike;
   };
   readonly counted?: Counted;
+  readonly again?: Wants;
+}
+
+/** Notes that are wanted alike. */
+export interface Wants {
+  /** What a path pays where they are not; Infinity where they must be. */
+  readonly paid: (path: Path) => number;
+  readonly memory: () => PathMemory;
 }
 
 export interface Found {
   /** One node a layer. */
   readonly path: Path;
   readonly cost: number;
+  /** No path costs less than this, where the search had to leave some out; left out where the path is proved best. */
+  readonly bound?: number;
 }
 
 /** One kind of path to look for, in a lattice of its own. */
@@ -44,6 +56,8 @@ interface Kind {
 /** How far above the cheapest path of all the first try looks where more is asked, and how much further each next one. */
 const FIRST_SLACK = 0.8;
 const MORE_SLACK = 4;
+/** What notes that are wanted alike may cost beyond the dearest path of all. */
+const FURTHEST = 1000;
 
 /**
  * The cheapest path that is as wanted; null where there is none.
@@ -54,11 +68,20 @@ const MORE_SLACK = 4;
 export function cheapestPath(trellis: Trellis, wanted: Wanted, costs: Passes = passesOver(trellis)): Found | null {
   const { least } = costs;
   if (least === Infinity) return null;
-  const { back, counted } = wanted;
-  if (!back && !counted) return { path: cheapestOfAll(trellis, costs), cost: least };
-  const dearest = mostCost(costs);
-  for (let slack = counted || back?.only ? FIRST_SLACK : (back?.otherWay ?? 0); ; slack *= MORE_SLACK) {
+  const { back, counted, again } = wanted;
+  let most = Infinity;
+  if (!back) {
+    const path = cheapestOfAll(trellis, costs);
+    const paid = again?.paid(path) ?? 0;
+    if (!counted || isWithin(path, counted)) {
+      if (paid === 0) return { path, cost: least };
+      most = least + paid;
+    }
+  }
+  const dearest = Math.min(most, mostCost(costs) + (again ? FURTHEST : 0));
+  for (let slack = counted || again || back?.only ? FIRST_SLACK : (back?.otherWay ?? 0); ; slack *= MORE_SLACK) {
     const whole = least + slack >= dearest;
+    if (again && whole && most < Infinity) return cheapestNear(trellis, wanted, costs, most);
     const found = cheapestNear(trellis, wanted, costs, whole ? Infinity : least + slack);
     if (found || whole) return found;
   }
@@ -70,14 +93,35 @@ export function cheapestPath(trellis: Trellis, wanted: Wanted, costs: Passes = p
  */
 export function cheapestNear(
   trellis: Trellis,
-  { back, counted }: Wanted,
+  { back, counted, again }: Wanted,
   atLeast: Passes,
   limit: number,
 ): Found | null {
   const lattice = prune(trellis, atLeast, limit);
   const free = lattice && cheapestIn(lattice, limit + ROUNDING, back);
-  if (!lattice || !free || !counted || isWithin(free.path, counted)) return free;
+  if (!lattice || !free) return null;
+  if (again && again.paid(free.path) > 0) {
+    const found = remembering(lattice, again.memory(), limit + ROUNDING, counted);
+    return found && back ? plus(found, comesBack(found.path, back.alike) ? 0 : back.otherWay, limit + ROUNDING) : found;
+  }
+  if (!counted || isWithin(free.path, counted)) return free;
+  if (again) return remembering(lattice, again.memory(), limit + ROUNDING, counted);
   return cheapestIn(lattice, limit + ROUNDING, back, counted);
+}
+
+/** The cheapest path where notes far apart are wanted alike. */
+function remembering(lattice: Pruned, own: PathMemory, limit: number, counted?: Counted): Found | null {
+  const memory = counted ? bothRemembered(own, rememberedCounts(counted)) : own;
+  const { first, nodes } = lattice;
+  const nodeAt = (t: number, node: number) => nodes[first[t] + node];
+  const { found, bound } = cheapestRemembering(lattice, finishing(lattice), memory, nodeAt, limit);
+  return found && { path: nodesOf(lattice, found.path), cost: found.cost, ...(bound < found.cost ? { bound } : {}) };
+}
+
+function comesBack(path: Path, alike: Alike): boolean {
+  return path.every(
+    (node, t) => 2 * t >= path.length || alike(t, node, path.length - 1 - t, path[path.length - 1 - t]),
+  );
 }
 
 /** True where a path makes no more shifts than may be, and every visit. */

@@ -2,7 +2,7 @@ import type { PositionNumber, PlanRequest, PositionRule, Rules, Demand, Plan, Wa
 import { positionOrder, positionsOf } from '../../hand/positions';
 import { schoolsOf } from '../../instrument/instruments';
 import { midiOf } from '../../pitch/pitch';
-import { couldRing, couldStop, type Context } from '../cost';
+import { couldRing, couldStop, rulesOver, type Context, type Over } from '../cost';
 import { holdAllowed, type HoldTrellis, type Mask } from '../graph';
 /*
  * What a teacher asks after the best plan: and without open strings? low down? all on one string? Each question is one more demand, a piece of a
@@ -17,15 +17,25 @@ export interface Asked {
   readonly mask?: Mask;
 }
 
-/** A request with one more demand, as the contract says: words, positions and strings replace what was there; locks and what is forbidden are added. */
-export function withDemand(request: PlanRequest, { rules, school }: Demand): PlanRequest {
+/** A request with one more demand, as the contract says: words, positions and strings replace what was there; what is said of single notes and stretches is added. */
+export function withDemand(request: PlanRequest, { rules, school, style }: Demand): PlanRequest {
   const own = request.rules ?? {};
   const locks = [...(own.locks ?? []), ...(rules?.locks ?? [])];
   const never = [...(own.never ?? []), ...(rules?.never ?? [])];
+  const places = [...(own.places ?? []), ...(rules?.places ?? [])];
+  const same = [...(own.same ?? []), ...(rules?.same ?? [])];
   return {
     ...request,
     ...(school ? { school } : {}),
-    rules: { ...own, ...rules, ...(locks.length > 0 ? { locks } : {}), ...(never.length > 0 ? { never } : {}) },
+    ...(style ? { style } : {}),
+    rules: {
+      ...own,
+      ...rules,
+      ...(locks.length > 0 ? { locks } : {}),
+      ...(never.length > 0 ? { never } : {}),
+      ...(places.length > 0 ? { places } : {}),
+      ...(same.length > 0 ? { same } : {}),
+    },
   };
 }
 
@@ -120,10 +130,15 @@ function free(rule: string | undefined, ...milder: string[]): boolean {
 }
 
 /** A demand on how each note is held. */
-function byHolds(context: Context, way: WayName, more: Rules): Asked {
-  const { setup, model, request } = context;
+function byHolds({ setup, model, request }: Context, way: WayName, more: Rules): Asked {
   const rules = { ...request.rules, ...more };
-  return { way, demand: { rules: more }, mask: { allows: ({ hold }) => holdAllowed(setup, model, rules, hold) } };
+  // A place goes before what is asked of the whole.
+  const rulesUnder = (over: Over) => rulesOver(rules, over);
+  return {
+    way,
+    demand: { rules: more },
+    mask: { allows: ({ hold }, over) => holdAllowed(setup, model, rulesUnder(over), hold) },
+  };
 }
 
 /** Up to first, second or third position, where the plan goes above that. */

@@ -1,12 +1,11 @@
 import { leastIndex } from 'd3-array';
 import { opensBothWays } from '../../hand/positions';
 import { comesBackAlike, masked, type Path } from '../graph';
-import { requestWeights } from '../cost';
-import type { Weights } from '../../vocabulary';
+import { eachStretch, pricedFor, rulesOver, type Context } from '../cost';
 import { plansOf } from '../answer';
 import { heldAlike } from '../explain';
 import { passesOver, type Passes } from '../search';
-import type { PlanRequest, Plan, ResponseEvent } from '../../vocabulary';
+import type { Demand, Plan, ResponseEvent } from '../../vocabulary';
 import { bestNear, bestPath, searchedFor, withCosts, type Laid, type Searched } from '../searched';
 import { demandsAfter, withDemand, type Asked } from './demands';
 import { changesOf, traitsOf, worthBeside, type Traits } from './traits';
@@ -137,13 +136,13 @@ function opened(best: Best, asked: Asked, dearest: number): Open | null {
   const { mask, demand } = asked;
   const request = withDemand(context.request, demand);
   const own = context.pricing.weights;
-  const weights = repriced(own, context.request, request);
+  const weights = pricedFor(own, context.request, request);
   if (!mask) {
-    const find = () => wayIn(best, asked, searchedFor(request, context.music, weights ?? own));
+    const find = () => wayIn(best, asked, searchedFor(request, context.music, weights));
     return { cost: -Infinity, find };
   }
-  if (weights) {
-    const priced = { ...context, request, pricing: { ...context.pricing, weights } };
+  if (weights !== own) {
+    const priced = repriced(context, demand);
     const under = masked(trellis, { ...mask, pricedBy: priced });
     return under && { cost: plan.cost, find: () => wayIn(best, asked, withCosts(priced, under)) };
   }
@@ -214,8 +213,7 @@ function wayIn(best: Best, asked: Asked, searched: Searched): Way | null {
 
 /** A way with its name, and with what it costs by the request's own prices. */
 function wayAlong(best: Best, { way, demand }: Asked, laid: Laid, path: Path): Way {
-  const { weights } = best.context.pricing;
-  const priced = { ...laid.context, pricing: { ...laid.context.pricing, weights } };
+  const priced = pricedAs(laid.context, best.context);
   const [plan] = plansOf(priced, laid.trellis, [path]);
   const fewer = best.plan.shifts.length - plan.shifts.length;
   const named =
@@ -235,12 +233,25 @@ function insteadOf(best: Plan, plan: Plan, at: number): { readonly instead?: num
   return nearest === undefined ? {} : { instead: others[nearest] };
 }
 
-/** The weights in force, with what the demand prices otherwise; null where it prices nothing otherwise. */
-function repriced(weights: Weights, before: PlanRequest, after: PlanRequest): Weights | null {
-  const [was, is] = [requestWeights(before), requestWeights(after)];
-  const changed = (Object.keys(is) as (keyof Weights)[]).filter(
-    (name) => JSON.stringify(was[name]) !== JSON.stringify(is[name]),
-  );
-  if (changed.length === 0) return null;
-  return { ...weights, ...Object.fromEntries(changed.map((name) => [name, is[name]])) };
+/** A context with the prices that one more demand makes, of the whole and of each stretch. */
+function repriced(context: Context, demand: Demand): Context {
+  const asked = withDemand(context.request, demand);
+  return eachStretch(context, (own, over) => {
+    const request = { ...asked, style: over.style ?? asked.style, rules: rulesOver(asked.rules, over) };
+    const weights = pricedFor(own.pricing.weights, own.request, request);
+    return { ...own, request, pricing: { ...own.pricing, weights } };
+  });
+}
+
+/** A context with the prices of another of the same music, stretch by stretch. */
+function pricedAs(context: Context, other: Context): Context {
+  const { weights } = other.pricing;
+  const whole = { ...context, pricing: { ...context.pricing, weights } };
+  const { stretches } = context;
+  if (!stretches || !other.stretches || stretches.all.length !== other.stretches.all.length) return whole;
+  const all = stretches.all.map(({ context: own, over }, n) => {
+    const prices = other.stretches?.all[n].context.pricing.weights ?? weights;
+    return { over, context: { ...own, pricing: { ...own.pricing, weights: prices } } };
+  });
+  return { ...whole, stretches: { ...stretches, all } };
 }

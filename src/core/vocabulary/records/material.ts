@@ -1,4 +1,14 @@
-import { BOWS, BROKEN, DIRECTIONS, DOUBLE_STOPS, FIGURES, MOST_BEATS, MOST_PER_BOW, MOST_VOICES } from '../music';
+import {
+  BOWS,
+  BROKEN,
+  DIRECTIONS,
+  DIVISI,
+  DOUBLE_STOPS,
+  FIGURES,
+  MOST_BEATS,
+  MOST_PER_BOW,
+  MOST_VOICES,
+} from '../music';
 import { closed, either, oneOf, tagged, Type, type Described } from '../schema';
 
 /*
@@ -16,8 +26,12 @@ const TIME_SIGNATURE = '^([1-9]|[12][0-9]|3[0-2])/(1|2|4|8|16|32)$';
 
 const Time = Type.String({ pattern: TIME_SIGNATURE });
 
-/** How the bars lie: a signature, and the beats before the first bar. A beat is the lower number of the signature. */
-const METRE = { time: Type.Optional(Time), pickup: Type.Optional(Type.Number({ minimum: 0, maximum: 64 })) };
+/** How the bars lie: a signature, the beats before the first bar, and the number that the first has in print. A beat is the lower number of the signature. */
+const METRE = {
+  time: Type.Optional(Time),
+  pickup: Type.Optional(Type.Number({ minimum: 0, maximum: 64 })),
+  firstBar: Type.Optional(Type.Integer({ minimum: 0, maximum: 9999 })),
+};
 
 export const ScaleSpec = closed({
   type: oneOf(['scale']),
@@ -79,6 +93,13 @@ const Bar = Type.Optional(True);
 /** Bar lines inside a note that is held over them, in beats from its start. */
 const Bars = Type.Optional(Type.Array(Type.Number({ exclusiveMinimum: 0 }), { minItems: 1 }));
 
+/** Where a phrase begins: true where the teacher says so, false where none does although one would be inferred. */
+const PHRASE = {
+  phrase: Type.Optional(Type.Boolean()),
+  /** A double bar stands before it. */
+  doubleBar: Type.Optional(True),
+};
+
 const Sounding = closed({
   pitches: Type.Array(Type.String(), { minItems: 1, maxItems: MOST_VOICES }),
   beats: Beats,
@@ -88,8 +109,14 @@ const Sounding = closed({
   tie: Type.Optional(True),
   slur: Type.Optional(True),
   bow: Type.Optional(oneOf(BOWS)),
+  ...PHRASE,
+  accent: Type.Optional(True),
+  /** A dot over the note: it is left before its time is out. */
+  short: Type.Optional(True),
+  /** Two notes that no hand can stop together are a choice of two players; which of them is planned. */
+  divisi: Type.Optional(oneOf(DIVISI)),
 });
-const Rest = closed({ rest: True, beats: Beats, bar: Bar, bars: Bars });
+const Rest = closed({ rest: True, beats: Beats, bar: Bar, bars: Bars, ...PHRASE });
 
 export const NoteSpec = either({ required: ['rest'] }, Rest, Sounding);
 export type NoteSpec = Described<typeof NoteSpec>;

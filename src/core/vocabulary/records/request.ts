@@ -15,6 +15,7 @@ import {
   SHIFT_ON,
   SPARED_FINGERS,
   STYLES,
+  WAYS,
   type Preference,
 } from '../rules';
 import { closed, either, oneOf, Type, type Described } from '../schema';
@@ -69,7 +70,8 @@ export const Forbidding = Type.Object(
 );
 export type Forbidding = Described<typeof Forbidding>;
 
-export const Rules = closed({
+/** What can be demanded of a whole plan and of a stretch of it alike. */
+const DEMANDS = {
   positions: Type.Optional(PositionRule),
   /** Only these, by open pitch. */
   strings: Type.Optional(Type.Array(Type.String(), { minItems: 1 })),
@@ -84,6 +86,25 @@ export const Rules = closed({
   /** "semitone": a shift arrives by a semitone step where there is one within two notes. */
   shiftOn: Type.Optional(oneOf(SHIFT_ON)),
   patterns: Type.Optional(Type.Array(TouchingPattern)),
+};
+
+/** Demands of a stretch, both ends inside: each replaces the one of the whole for these events, a later place the one of an earlier. */
+export const PlaceRule = closed({ from: At, to: At, style: Type.Optional(oneOf(STYLES)), ...DEMANDS });
+export type PlaceRule = Described<typeof PlaceRule>;
+
+/** A stretch that has the strings and fingers of the one that begins at `as`, event for event. */
+export const SameStretch = closed({ from: At, to: At, as: At });
+export type SameStretch = Described<typeof SameStretch>;
+
+/** The hand is in the position of event `for` by event `from`, and does not shift between. */
+export const Prepared = closed({ from: At, for: At });
+export type Prepared = Described<typeof Prepared>;
+
+export const Rules = closed({
+  ...DEMANDS,
+  places: Type.Optional(Type.Array(PlaceRule)),
+  same: Type.Optional(Type.Array(SameStretch)),
+  prepare: Type.Optional(Type.Array(Prepared)),
   locks: Type.Optional(Type.Array(Lock)),
   never: Type.Optional(Type.Array(Forbidding)),
   /** The plan has two stopped notes running in each of these positions. */
@@ -164,6 +185,8 @@ export const PlanRequest = closed({
   /** Two plans of the answer, counted from 0, to be laid side by side. */
   compare: Type.Optional(Type.Tuple([Type.Integer(), Type.Integer()])),
   explain: Type.Optional(oneOf(EXPLAIN)),
+  /** "brief": the ways come without reasons of their own. */
+  ways: Type.Optional(oneOf(WAYS)),
   meaning: Type.Optional(MeaningAsked),
   preferences: Type.Optional(Preferences),
 });

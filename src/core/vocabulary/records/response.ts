@@ -1,7 +1,7 @@
 import { COUNTED, ELEMENTS, FELT, HAND_FRAMES, MOMENTS, PROBLEMS, SHIFT_KINDS, TERM_NAMES, TRAITS } from '../answers';
 import { SCHOOLS, VERDICTS } from '../players';
-import { BOWS } from '../music';
-import { PREFERENCES } from '../rules';
+import { BOWS, PHRASE_STARTS } from '../music';
+import { PREFERENCES, STYLES } from '../rules';
 import { either, oneOf, tagged, Type, type Described } from '../schema';
 import { FingerSchema, PositionSchema, Rules } from './request';
 
@@ -29,6 +29,12 @@ export const ResponseEvent = either(
     ...BARS,
     slur: Type.Optional(True),
     bow: Type.Optional(oneOf(BOWS)),
+    /** Where a phrase begins, and why; the first note of all begins one without a word. */
+    phrase: Type.Optional(oneOf(PHRASE_STARTS)),
+    accent: Type.Optional(True),
+    short: Type.Optional(True),
+    /** Of two notes that are a choice of two players the one that is not planned. */
+    left: Type.Optional(Type.String()),
   }),
 );
 export type ResponseEvent = Described<typeof ResponseEvent>;
@@ -192,7 +198,11 @@ export const WayName = tagged('code', [
 export type WayName = Described<typeof WayName>;
 
 /** A piece of a request: put into it, it makes the way the best plan. */
-export const Demand = Type.Object({ rules: Type.Optional(Rules), school: Type.Optional(oneOf(SCHOOLS)) });
+export const Demand = Type.Object({
+  rules: Type.Optional(Rules),
+  school: Type.Optional(oneOf(SCHOOLS)),
+  style: Type.Optional(oneOf(STYLES)),
+});
 export type Demand = Described<typeof Demand>;
 
 /** What a way has more or less of than the best plan: numbers, mm of the farthest shift and of the height, 1 where it comes back another way. */
@@ -235,6 +245,8 @@ export const RuleChange = tagged('kind', [
   Type.Object({ kind: oneOf(['allow-strings']), strings: Type.Array(Type.String()), at: Count }),
   Type.Object({ kind: oneOf(['unlock', 'allow-again', 'harmonic-at']), at: Count }),
   Type.Object({ kind: oneOf(['allow-shifts']), most: Count }),
+  // A stretch of its own is let go: its rules, that it is fingered as another, that the hand is there beforehand.
+  Type.Object({ kind: oneOf(['forgo-place', 'forgo-same', 'forgo-prepare']), from: Count, to: Count }),
   Type.Object({
     kind: oneOf(['allow-little-shifts', 'forgo-visit', 'forgo-same-back', 'forgo-semitone-shifts', 'forgo-patterns']),
   }),
@@ -261,6 +273,10 @@ export const Problem = Type.Object({
   at: Count,
   /** How many double stops of a scale do not exist, so that it begins later. */
   missing: Type.Optional(Type.Integer({ minimum: 1 })),
+  /** The places in force at the event, by their numbers among the rules. */
+  places: Type.Optional(Type.Array(Count)),
+  /** The two locks that do not go with a stretch that is to be fingered as another, by their events. */
+  locks: Type.Optional(Type.Tuple([Count, Count])),
   /** The two events that no way joins, where each alone has its place. */
   fight: Type.Optional(Type.Tuple([Count, Count])),
   /** What is changed by `relax`: the smallest changes that help. */
@@ -314,6 +330,8 @@ export const PlanResponse = Type.Object({
   /** Time signature, and the beats before the first bar. */
   time: Type.String(),
   pickup: Type.Number({ minimum: 0 }),
+  /** The number of the first bar in print, where it is another than 1. */
+  firstBar: Type.Optional(Count),
   /** Changes of key, time or tempo on the way, in order; left out where there is none. */
   changes: Type.Optional(Type.Array(MusicChange)),
   plans: Type.Array(Plan, { maxItems: 11 }),
