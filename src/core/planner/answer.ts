@@ -18,14 +18,14 @@ import { bowing } from '../material/bows';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
-import { chargeAgain, chargeReturn, namedTerms, newTally } from './cost';
+import { chargeAgain, chargeReturn, chargeStays, namedTerms, newTally } from './cost';
 import { heldAlong } from './opened';
 import { placeOf } from './place';
 import { slideInPlace, type Candidate, type Context, type Held } from './cost';
 import { chargeEvent } from './graph';
 import { guideOf, lowerFinger, type Slide, type Touch } from './cost';
 import type { Path } from './graph';
-import { comesBackAlike, paidAgain } from './graph';
+import { comesBackAlike, paidAgain, paidStays } from './graph';
 import type { HoldTrellis } from './graph';
 
 /*
@@ -74,6 +74,7 @@ function planOf(context: Context, trellis: HoldTrellis, path: Path, heldStep: (h
   const costs = candidates.map((_, t) => chargeEvent(context, trellis, path, t, tally));
   chargeReturn(context, comesBackAlike(context, trellis, path), tally);
   chargeAgain(paidAgain(trellis, trellis.again, path), tally);
+  if (trellis.stays) chargeStays(paidStays(trellis.stays, path), tally);
   const terms = namedTerms(tally);
   return {
     cost: Object.values(terms).reduce((sum, cost) => sum + cost, 0),

@@ -1,15 +1,16 @@
 import { handMoves } from '../hand/moves';
 import type { Music } from '../material/events';
-import { contextFor, type Context } from './cost';
+import { contextFor, requestWeights, type Context } from './cost';
 import type { Weights } from '../vocabulary';
-import { alikeIn, buildTrellis, heldIn, paidAgain, sameBackIn, type HoldTrellis, type Path } from './graph';
+import type { Hold } from '../hand/hold';
+import { alikeIn, buildTrellis, sameBackIn, type HoldTrellis, type Path } from './graph';
 import type { PlanRequest } from '../vocabulary';
 import {
+  apartIn,
   cheapestNear,
   cheapestPath,
   fewestShifts,
   passesOver,
-  rememberedPairs,
   type Counted,
   type Passes,
   type Wanted,
@@ -30,9 +31,35 @@ export interface Searched extends Laid {
 }
 
 export function searchedFor(request: PlanRequest, music: Music, weights: Weights): Searched {
-  const context = contextFor(request, music, weights);
+  const context = { ...contextFor(request, music, weights), secure: secureStops(request, music) };
   return withCosts(context, buildTrellis(context));
 }
+
+/** Worked out once for a piece of music and a player. */
+const known = new WeakMap<Music, Map<string, Int32Array | null>>();
+
+/**
+ * Where the notes of a piece that is sung are stopped when it is played securely and nothing is demanded, in semitones; -1 where nothing is known. Null
+ * where nothing is sung.
+ */
+function secureStops(request: PlanRequest, music: Music): Int32Array | null {
+  const { material, style, rules, alternatives: _, preferences: __, ...player } = request;
+  const sings = style === 'singing' || (rules?.places ?? []).some((place) => place.style === 'singing');
+  if (!sings || material.type !== 'notes') return null;
+  const found = known.get(music) ?? new Map<string, Int32Array | null>();
+  known.set(music, found);
+  const tag = JSON.stringify(player);
+  if (!found.has(tag)) {
+    const plain: PlanRequest = { ...player, material };
+    const { trellis, context, costs } = searchedFor(plain, music, requestWeights(plain));
+    const path = bestPath({ trellis, context, costs });
+    found.set(tag, path && Int32Array.from(path, (node, t) => stopAlone(trellis.layers[t].candidates[node].hold)));
+  }
+  return found.get(tag) ?? null;
+}
+
+/** The stop of a single note, in semitones; -1 where there are several. */
+const stopAlone = ({ stops }: Hold) => (stops.length === 1 ? stops[0].semitones : -1);
 
 /** A trellis with its costs worked out. */
 export function withCosts(context: Context, trellis: HoldTrellis): Searched {
@@ -59,6 +86,7 @@ export function bestNear({ context, trellis }: Laid, atLeast: Passes, limit: num
 function wantedOf(context: Context, trellis: HoldTrellis): Wanted {
   const { request, music, pricing } = context;
   const sameBack = request.rules?.sameBack ?? false;
+  const apart = apartIn(trellis);
   return {
     ...(music.returns
       ? {
@@ -70,15 +98,7 @@ function wantedOf(context: Context, trellis: HoldTrellis): Wanted {
         }
       : {}),
     counted: countedOf(context, trellis),
-    ...(trellis.again.length > 0 ? { again: againOf(trellis) } : {}),
-  };
-}
-
-function againOf(trellis: HoldTrellis): Wanted['again'] {
-  const { again, layers } = trellis;
-  return {
-    paid: (path) => paidAgain(trellis, again, path),
-    memory: () => rememberedPairs(again, heldIn(trellis), layers.length),
+    ...(apart ? { apart } : {}),
   };
 }
 

@@ -91,6 +91,8 @@ export interface Weights {
   readonly crossingWhenShort: number;
   /** Music that comes again with other fingers, each time: one calm shift of a third. */
   readonly repeat: number;
+  /** Singing that climbs a low string for a stay of less than eight notes. */
+  readonly shortStay: number;
   /** A note that comes again after one other with another finger (C–D–C). */
   readonly returning: number;
   /** A finger that goes from the one string of a double stop to the other between quick notes. */

@@ -314,6 +314,11 @@ export function chargeReturn(context: Context, same: boolean, tally?: Tally): nu
   return same ? 0 : add(tally, 'return', context.pricing.weights.otherWayBack);
 }
 
+/** What singing is charged that climbs for a few notes only, for the whole plan. */
+export function chargeStays(cost: number, tally?: Tally): number {
+  return cost === 0 ? 0 : add(tally, 'colour', cost);
+}
+
 /** What music that comes again with other fingers is charged, for the whole plan. */
 export function chargeAgain(cost: number, tally?: Tally): number {
   return cost === 0 ? 0 : add(tally, 'repeat', cost);

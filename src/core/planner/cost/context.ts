@@ -35,6 +35,8 @@ export interface Context {
   readonly phrases: ReadonlyMap<number, PhraseStart>;
   /** Sounding events after a rest so long that the hand has time to be anywhere. */
   readonly parts: ReadonlySet<number>;
+  /** Of a piece that is sung where each note is stopped when it is played securely, in semitones; null where it is not sung. */
+  readonly secure: Int32Array | null;
   /** Stretches with contexts of their own; null where this one is in force for all. */
   readonly stretches: Stretches | null;
   /** All holds of an event before any demand. */
@@ -82,7 +84,17 @@ export function contextFor(request: PlanRequest, written: Music, weights: Weight
   const beat = secondsPerBeat(request.tempo);
   const phrases = phraseStarts(music, sounding, beat);
   const parts = partStarts(music, beat);
-  const shared = { request, music, written, sounding, secondsPerBeat: beat, phrases, parts, stretches: null };
+  const shared = {
+    secure: null,
+    request,
+    music,
+    written,
+    sounding,
+    secondsPerBeat: beat,
+    phrases,
+    parts,
+    stretches: null,
+  };
   const overs = oversOf(request, sounding, phrases);
   if (parts.size === 0 && overs.every(({ length }) => length === 0)) return stretchOf(shared, sounding, weights);
   return inStretches(shared, overs, weights);

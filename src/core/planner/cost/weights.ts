@@ -53,6 +53,7 @@ const SECURE: Weights = {
   wideSlide: 0,
   crossingWhenShort: 0.8,
   repeat: 1.4,
+  shortStay: 6,
   returning: 0.7,
   chromaticFourth: 0,
   irregular: 0.8,
@@ -81,13 +82,12 @@ const SINGING: Weights = {
   shiftBase: 0.6,
   shiftTravel: 0.7,
   shiftTravelSquared: 0.5,
-  open: 0.5,
-  openLong: 0.3,
+  open: 0.12,
+  openLong: 0.1,
   openHeld: 5,
   wideSlide: 1.5,
   height: 0.02,
-  lowString: 0,
-  colour: 2,
+  colour: 1,
 };
 
 /** Early: low positions and open strings; the little finger is still weak. */
@@ -181,10 +181,12 @@ export function pricedFor(weights: Weights, before: PlanRequest, after: PlanRequ
     : { ...weights, ...Object.fromEntries(changed.map((name) => [name, is[name]])) };
 }
 
+/** A long open string is left for the little finger there, not for a shift. */
+const UNSUNG_OPEN = 1;
+
 /** The prices of what is not sung in a request that sings: separate notes, pedals, accompaniments. */
 export function unsungWeights(request: PlanRequest): Weights {
-  const { openHeld } = requestWeights(request);
-  return { ...requestWeights({ ...request, style: 'secure' }), openHeld };
+  return { ...requestWeights({ ...request, style: 'secure' }), openHeld: UNSUNG_OPEN };
 }
 
 /** The weights that a request asks for on its instrument. */

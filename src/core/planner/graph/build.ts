@@ -4,6 +4,7 @@ import { isTouchedAtLast, candidatesFor, forbidden, locksAt } from './candidates
 import { blocksFor } from './blocks';
 import { holdLayer, openingLayer, OWN_LAYERS, type HoldLayer } from './layers';
 import { againIn, type Again } from './again';
+import { staysIn, type Stays } from './stays';
 import { heldTops, transitionsOf } from './transitions';
 import { contentTag, contextAt, overOf, type Over, type Candidate, type Context, type Tables } from '../cost';
 import type { PricedTransition } from '../cost';
@@ -22,6 +23,8 @@ export interface HoldTrellis extends Trellis {
   readonly overAt: (t: number) => Over;
   /** Notes that are wanted with the fingers of earlier ones. */
   readonly again: readonly Again[];
+  /** In singing what a climb is held against; else null. */
+  readonly stays: Stays | null;
 }
 
 /** Weaves the trellis for all events; an event that the demands leave without a hold gets an empty layer, and nothing is joined then. */
@@ -67,6 +70,7 @@ export function buildTrellis(context: Context): HoldTrellis {
     blocks: whole ? blocksFor(context, layers, transitions) : [],
     overAt: (t) => overOf(context, t),
     again: againIn(context),
+    stays: staysIn(context, layers),
   };
 }
 

@@ -1,7 +1,8 @@
 import { foldLattice, width, type Alike, type Fold, type Lattice, type Path, type Trellis } from '../graph';
 import { finishing } from './finish';
 import { cheapestCounted, EACH_SHIFT, type Counted, type Uses } from './counted';
-import { bothRemembered, rememberedCounts, type PathMemory } from './memory';
+import type { Apart } from './apart';
+import { bothRemembered, NO_MEMORY, rememberedCounts } from './memory';
 import { cheapestRemembering } from './remembering';
 import { mostCost, passesOver, type Passes } from './passes';
 import { narrowed, nodesOf, prune, type Pruned } from './prune';
@@ -24,14 +25,8 @@ export interface Wanted {
     readonly only?: Alike;
   };
   readonly counted?: Counted;
-  readonly again?: Wants;
-}
-
-/** Notes that are wanted alike. */
-export interface Wants {
-  /** What a path pays where they are not; Infinity where they must be. */
-  readonly paid: (path: Path) => number;
-  readonly memory: () => PathMemory;
+  /** What hangs on notes far apart. */
+  readonly apart?: Apart;
 }
 
 export interface Found {
@@ -56,8 +51,6 @@ interface Kind {
 /** How far above the cheapest path of all the first try looks where more is asked, and how much further each next one. */
 const FIRST_SLACK = 0.8;
 const MORE_SLACK = 4;
-/** What notes that are wanted alike may cost beyond the dearest path of all. */
-const FURTHEST = 1000;
 
 /**
  * The cheapest path that is as wanted; null where there is none.
@@ -68,22 +61,33 @@ const FURTHEST = 1000;
 export function cheapestPath(trellis: Trellis, wanted: Wanted, costs: Passes = passesOver(trellis)): Found | null {
   const { least } = costs;
   if (least === Infinity) return null;
-  const { back, counted, again } = wanted;
-  let most = Infinity;
-  if (!back) {
-    const path = cheapestOfAll(trellis, costs);
-    const paid = again?.paid(path) ?? 0;
-    if (!counted || isWithin(path, counted)) {
-      if (paid === 0) return { path, cost: least };
-      most = least + paid;
-    }
-  }
-  const dearest = Math.min(most, mostCost(costs) + (again ? FURTHEST : 0));
-  for (let slack = counted || again || back?.only ? FIRST_SLACK : (back?.otherWay ?? 0); ; slack *= MORE_SLACK) {
+  const { back, counted, apart } = wanted;
+  if (apart && !back) return cheapestApart(trellis, costs, apart, counted);
+  if (!back && !counted) return { path: cheapestOfAll(trellis, costs), cost: least };
+  const dearest = mostCost(costs);
+  for (let slack = counted || apart || back?.only ? FIRST_SLACK : (back?.otherWay ?? 0); ; slack *= MORE_SLACK) {
     const whole = least + slack >= dearest;
-    if (again && whole && most < Infinity) return cheapestNear(trellis, wanted, costs, most);
     const found = cheapestNear(trellis, wanted, costs, whole ? Infinity : least + slack);
     if (found || whole) return found;
+  }
+}
+
+/** The cheapest path where notes far apart have their price: within a limit that is raised until what is found lies within it. */
+function cheapestApart(trellis: Trellis, costs: Passes, apart: Apart, counted?: Counted): Found | null {
+  const { least } = costs;
+  const path = cheapestOfAll(trellis, costs);
+  const within = !counted || isWithin(path, counted);
+  let best: Found | null = within ? withPaid(apart, { path, cost: least }) : null;
+  if (best?.cost === least) return best;
+  const dearest = mostCost(costs);
+  for (let slack = FIRST_SLACK; ; slack *= MORE_SLACK) {
+    const whole = least + slack >= dearest;
+    const most = best?.cost ?? Infinity;
+    const limit = Math.min(most, whole ? Infinity : least + slack);
+    const lattice = prune(trellis, costs, limit);
+    const found = lattice && cheapestLazily(lattice, apart, most, counted);
+    if (found && found.cost < most) best = found;
+    if (limit === Infinity || (best && best.cost <= limit + ROUNDING)) return best;
   }
 }
 
@@ -93,30 +97,61 @@ export function cheapestPath(trellis: Trellis, wanted: Wanted, costs: Passes = p
  */
 export function cheapestNear(
   trellis: Trellis,
-  { back, counted, again }: Wanted,
+  { back, counted, apart }: Wanted,
   atLeast: Passes,
   limit: number,
 ): Found | null {
   const lattice = prune(trellis, atLeast, limit);
-  const free = lattice && cheapestIn(lattice, limit + ROUNDING, back);
+  const most = limit + ROUNDING;
+  const free = lattice && cheapestIn(lattice, most, back);
   if (!lattice || !free) return null;
-  if (again && again.paid(free.path) > 0) {
-    const found = remembering(lattice, again.memory(), limit + ROUNDING, counted);
-    return found && back ? plus(found, comesBack(found.path, back.alike) ? 0 : back.otherWay, limit + ROUNDING) : found;
-  }
-  if (!counted || isWithin(free.path, counted)) return free;
-  if (again) return remembering(lattice, again.memory(), limit + ROUNDING, counted);
-  return cheapestIn(lattice, limit + ROUNDING, back, counted);
+  const within = !counted || isWithin(free.path, counted);
+  if (within && (!apart || withPaid(apart, free).cost === free.cost)) return free;
+  if (!apart) return cheapestIn(lattice, most, back, counted);
+  const found = cheapestLazily(lattice, apart, most, counted);
+  return found && back ? plus(found, comesBack(found.path, back.alike) ? 0 : back.otherWay, most) : found;
 }
 
-/** The cheapest path where notes far apart are wanted alike. */
-function remembering(lattice: Pruned, own: PathMemory, limit: number, counted?: Counted): Found | null {
-  const memory = counted ? bothRemembered(own, rememberedCounts(counted)) : own;
+/** A path with all that it pays for notes far apart. */
+function withPaid(apart: Apart, { path, cost }: Found): Found {
+  return { path, cost: apart.paid(path).reduce((sum, paid) => sum + paid, cost) };
+}
+
+/** Rounds in which more is taken into account. */
+const MOST_ROUNDS = 60;
+
+/**
+ * The cheapest path of a lattice with its prices for notes far apart, where it costs less than the limit. Only what a path was found to pay is remembered:
+ * where the cheapest path by that pays nothing else, it is the cheapest of all.
+ */
+function cheapestLazily(lattice: Pruned, apart: Apart, limit: number, counted?: Counted): Found | null {
   const { first, nodes } = lattice;
   const nodeAt = (t: number, node: number) => nodes[first[t] + node];
-  const { found, bound } = cheapestRemembering(lattice, finishing(lattice), memory, nodeAt, limit);
-  return found && { path: nodesOf(lattice, found.path), cost: found.cost, ...(bound < found.cost ? { bound } : {}) };
+  const ahead = finishing(lattice);
+  const taken = new Set<number>();
+  let best: Found | null = null;
+  let most = limit;
+  for (let round = 0; ; round++) {
+    const own = taken.size > 0 ? apart.memoryOf([...taken].sort((a, b) => a - b)) : NO_MEMORY;
+    const memory = counted ? bothRemembered(own, rememberedCounts(counted)) : own;
+    const { found, bound } = cheapestRemembering(lattice, ahead, memory, nodeAt, most);
+    // Nothing is cheaper than the best so far: it is proved, but for what was left out.
+    if (!found) return best && provedTo(best, bound);
+    const path = nodesOf(lattice, found.path);
+    const paid = apart.paid(path);
+    const more = paid.flatMap((cost, item) => (cost > 0 && !taken.has(item) ? [item] : []));
+    const cost = more.reduce((sum, item) => sum + paid[item], found.cost);
+    if (cost < most) {
+      best = { path, cost };
+      most = cost;
+    }
+    if (more.length === 0) return best && provedTo(best, bound);
+    if (round === MOST_ROUNDS) return best && provedTo(best, Math.min(bound, found.cost));
+    more.forEach((item) => taken.add(item));
+  }
 }
+
+const provedTo = (found: Found, bound: number): Found => (bound < found.cost - ROUNDING ? { ...found, bound } : found);
 
 function comesBack(path: Path, alike: Alike): boolean {
   return path.every(

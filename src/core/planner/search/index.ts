@@ -2,6 +2,6 @@
 export { cheapestNear, cheapestPath, type Wanted } from './cheapest';
 export { fewestShifts, type Counted } from './counted';
 export { fightingEvents } from './conflict';
-export { rememberedPairs } from './memory';
+export { apartIn } from './apart';
 export { passesOver, type Passes } from './passes';
 export { isFreshStand, nodeOf, standAfter, standBefore, type Stand } from './trace';

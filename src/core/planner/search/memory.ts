@@ -1,4 +1,4 @@
-import type { Again, heldIn } from '../graph';
+import { NO_STAY, stayAfter, type Again, type heldIn, type Stays } from '../graph';
 import type { Counted } from './counted';
 
 /*
@@ -18,23 +18,24 @@ export interface PathMemory {
   readonly mayEnd: (state: number) => boolean;
 }
 
-/** How far a pair is remembered: what was seen of its model, as a node of a tree of fingerings, and how much of that has come again. */
-interface Trace {
-  /** The fingering of the model so far; ALIKE_NO_MORE where the two differ already. */
-  readonly seen: number;
-  /** The string of the first event, of the model or of the repetition, where strings are counted from it. */
-  readonly base: number;
-}
+/*
+ * How far a pair is remembered is two numbers: what was seen of its model, as a node of a tree of fingerings, and the string of its first event, of the
+ * model or of the repetition, where strings are counted from it.
+ */
 
-const ALIKE_NO_MORE = -1;
+/** In place of what was seen: the two differ already, and it is paid. */
+const DIFFERS = -1;
+const PER_PAIR = 2;
 
 /** What is done at an event for one pair. */
 interface Task {
   readonly pair: number;
-  readonly kind: 'record' | 'compare';
+  readonly kind: 'record' | 'compare' | 'keep';
   /** Its number among the events of the pair. */
   readonly i: number;
-  readonly last: boolean;
+  /** Where it was remembered before the event, and is after; -1 where it is not. */
+  readonly before: number;
+  readonly after: number;
 }
 
 /**
@@ -42,58 +43,46 @@ interface Task {
  * @param events how many there are
  */
 export function rememberedPairs(pairs: readonly Again[], held: ReturnType<typeof heldIn>, events: number): PathMemory {
-  const tasks: Task[][] = Array.from({ length: events }, () => []);
-  /** The pairs that are remembered after each event. */
-  const active: number[][] = Array.from({ length: events }, () => []);
-  pairs.forEach(({ model, again }, pair) => {
-    model.forEach((t, i) => tasks[t].push({ pair, kind: 'record', i, last: false }));
-    again.forEach((t, i) => tasks[t].push({ pair, kind: 'compare', i, last: i === again.length - 1 }));
-    for (let t = model[0]; t < again[again.length - 1]; t++) active[t].push(pair);
-  });
+  const { tasks, active } = tasksFor(pairs, events);
   const tree = fingeringTree();
-  const states = interned<ReadonlyMap<number, Trace>>((state) =>
-    [...state].map(([pair, { seen, base }]) => `${pair}:${seen}:${base}`).join(' '),
-  );
-  const known = new Map<string, { readonly state: number; readonly cost: number }>();
+  const states = interned<Int32Array>((state) => state.join(' '));
+  /** The state after an event and its price, by the state before and the node. */
+  const known = tasks.map(() => new Map<number, { readonly state: number; readonly cost: number }>());
   const paid = { cost: 0 };
 
-  function next(state: ReadonlyMap<number, Trace>, t: number, node: number) {
+  function next(before: Int32Array, t: number, node: number) {
     const { fingers, string } = held(t, node);
-    const traces = new Map(state);
+    const after = new Int32Array(PER_PAIR * active[t].length);
     let cost = 0;
-    for (const { pair, kind, i, last } of tasks[t]) {
-      const { moved, cost: price } = pairs[pair];
-      const before = traces.get(pair);
-      if (before?.seen === ALIKE_NO_MORE) {
-        if (last) traces.delete(pair);
-        continue;
+    for (const task of tasks[t]) {
+      const { pair, kind, i } = task;
+      let [seen, base] = task.before < 0 ? [0, 0] : [before[task.before], before[task.before + 1]];
+      if (kind !== 'keep' && seen !== DIFFERS) {
+        const { moved, cost: price } = pairs[pair];
+        if (i === 0) base = moved ? string : 0;
+        const key = fingers * 64 + (string - base) + 16;
+        if (kind === 'record') seen = tree.child(seen, key);
+        else if (tree.keyAt(seen, i) !== key) {
+          cost += price;
+          [seen, base] = [DIFFERS, 0];
+        }
       }
-      const base = !moved ? 0 : i === 0 ? string : (before?.base ?? 0);
-      const key = fingers * 64 + (string - base) + 16;
-      if (kind === 'record') traces.set(pair, { seen: tree.child(before?.seen ?? 0, key), base });
-      else if (tree.keyAt(before?.seen ?? 0, i) === key)
-        if (last) traces.delete(pair);
-        else traces.set(pair, { seen: before?.seen ?? 0, base });
-      else {
-        cost += price;
-        if (last) traces.delete(pair);
-        else traces.set(pair, { seen: ALIKE_NO_MORE, base: 0 });
-      }
+      if (task.after >= 0) [after[task.after], after[task.after + 1]] = [seen, base];
     }
-    return { state: states.numberOf(sorted(traces)), cost };
+    return { state: states.numberOf(after), cost };
   }
 
   return {
-    start: states.numberOf(new Map()),
+    start: states.numberOf(new Int32Array(0)),
     paid,
     after(state, t, _from, to) {
       paid.cost = 0;
       if (tasks[t].length === 0) return state;
-      const tag = `${state} ${t} ${to}`;
-      let found = known.get(tag);
+      const tag = state * MOST_NODES + to;
+      let found = known[t].get(tag);
       if (!found) {
         found = next(states.valueOf(state), t, to);
-        known.set(tag, found);
+        known[t].set(tag, found);
       }
       paid.cost = found.cost;
       return found.cost === Infinity ? -1 : found.state;
@@ -102,10 +91,9 @@ export function rememberedPairs(pairs: readonly Again[], held: ReturnType<typeof
       if (a === b) return 0;
       const [own, other] = [states.valueOf(a), states.valueOf(b)];
       let most = 0;
-      for (const pair of active[t]) {
-        const [x, y] = [own.get(pair), other.get(pair)];
-        if (x?.seen === ALIKE_NO_MORE || (x?.seen === y?.seen && x?.base === y?.base)) continue;
-        most += pairs[pair].cost;
+      for (let n = 0, at = 0; n < active[t].length; n++, at += PER_PAIR) {
+        const differs = own[at] !== other[at] || own[at + 1] !== other[at + 1];
+        if (differs && own[at] !== DIFFERS) most += pairs[active[t][n]].cost;
       }
       return most;
     },
@@ -113,7 +101,32 @@ export function rememberedPairs(pairs: readonly Again[], held: ReturnType<typeof
   };
 }
 
-const sorted = (traces: ReadonlyMap<number, Trace>) => new Map([...traces].sort(([a], [b]) => a - b));
+/** An event has fewer nodes. */
+const MOST_NODES = 1 << 20;
+
+/** What is done at each event, and which pairs are remembered after it. */
+function tasksFor(pairs: readonly Again[], events: number) {
+  const active: number[][] = Array.from({ length: events }, () => []);
+  pairs.forEach(({ model, again }, pair) => {
+    for (let t = model[0]; t < again[again.length - 1]; t++) active[t].push(pair);
+  });
+  const placeIn = active.map((own) => new Map(own.map((pair, n) => [pair, PER_PAIR * n])));
+  const at = (t: number, pair: number) => placeIn[t]?.get(pair) ?? -1;
+  const tasks: Task[][] = active.map((own, t) =>
+    own.map((pair) => ({ pair, kind: 'keep', i: 0, before: at(t - 1, pair), after: at(t, pair) })),
+  );
+  const put = (t: number, pair: number, kind: 'record' | 'compare', i: number) => {
+    const task: Task = { pair, kind, i, before: at(t - 1, pair), after: at(t, pair) };
+    const own = tasks[t].findIndex((other) => other.pair === pair);
+    if (own < 0) tasks[t].push(task);
+    else tasks[t][own] = task;
+  };
+  pairs.forEach(({ model, again }, pair) => {
+    model.forEach((t, i) => put(t, pair, 'record', i));
+    again.forEach((t, i) => put(t, pair, 'compare', i));
+  });
+  return { tasks, active };
+}
 
 /** Fingerings as paths from the root of a tree, so that equal ones are one number. */
 function fingeringTree() {
@@ -166,28 +179,67 @@ export function rememberedCounts({ most, visits, isShift, visited }: Counted): P
   };
 }
 
-/** Two memories as one. */
-export function bothRemembered(first: PathMemory, second: PathMemory): PathMemory {
-  const states = interned<readonly [number, number]>(([a, b]) => `${a} ${b}`);
+/** Remembers how long the stay on a string is that has climbed it. */
+export function rememberedStays(stays: Stays): PathMemory {
   const paid = { cost: 0 };
   return {
-    start: states.numberOf([first.start, second.start]),
+    start: NO_STAY,
     paid,
     after(state, t, from, to) {
-      const [a, b] = states.valueOf(state);
+      const { state: next, cost } = stayAfter(stays, state, t, from, to);
+      paid.cost = cost;
+      return next;
+    },
+    excess: (_t, a, b) => (a === b || mayNotCostMore(a, b) ? 0 : stays.price),
+    mayEnd: () => true,
+  };
+}
+
+/** True where a stay is at least as long as another and has climbed only where that has too. */
+function mayNotCostMore(a: number, b: number): boolean {
+  const [climbed, other] = [a % 2, b % 2];
+  return climbed <= other && a >> 1 >= b >> 1;
+}
+
+/** Nothing is remembered. */
+export const NO_MEMORY: PathMemory = {
+  start: 0,
+  paid: { cost: 0 },
+  after: () => 0,
+  excess: () => 0,
+  mayEnd: () => true,
+};
+
+/** Two memories as one. */
+export function bothRemembered(first: PathMemory, second: PathMemory): PathMemory {
+  const numbers = new Map<number, number>();
+  const states: (readonly [number, number])[] = [];
+  const numberOf = (a: number, b: number): number => {
+    const tag = a * MOST_NODES + b;
+    const known = numbers.get(tag);
+    if (known !== undefined) return known;
+    numbers.set(tag, states.length);
+    return states.push([a, b]) - 1;
+  };
+  const paid = { cost: 0 };
+  return {
+    start: numberOf(first.start, second.start),
+    paid,
+    after(state, t, from, to) {
+      const [a, b] = states[state];
       const own = first.after(a, t, from, to);
       if (own < 0) return -1;
       const other = second.after(b, t, from, to);
       if (other < 0) return -1;
       paid.cost = first.paid.cost + second.paid.cost;
-      return states.numberOf([own, other]);
+      return numberOf(own, other);
     },
     excess(t, a, b) {
-      const [own, other] = [states.valueOf(a), states.valueOf(b)];
+      const [own, other] = [states[a], states[b]];
       return first.excess(t, own[0], other[0]) + second.excess(t, own[1], other[1]);
     },
     mayEnd(state) {
-      const [a, b] = states.valueOf(state);
+      const [a, b] = states[state];
       return first.mayEnd(a) && second.mayEnd(b);
     },
   };

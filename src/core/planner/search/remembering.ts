@@ -8,7 +8,7 @@ import type { PathMemory } from './memory';
  */
 
 /** Labels kept at one event. */
-const MOST_LABELS = 4000;
+const MOST_LABELS = 1500;
 
 export interface Remembering {
   /** Null where no path costs less than the limit. */
