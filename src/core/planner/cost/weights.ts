@@ -82,13 +82,17 @@ const SINGING: Weights = {
   shiftBase: 0.6,
   shiftTravel: 0.7,
   shiftTravelSquared: 0.5,
-  open: 0.12,
-  openLong: 0.1,
+  open: 0.5,
+  openLong: 0.3,
   openHeld: 5,
   wideSlide: 1.5,
   height: 0.02,
-  colour: 1,
+  lowString: 0.006,
+  colour: 2,
 };
+
+/** Singing in a piece, where a phrase is not there for its colour alone: quick open strings belong to it, and a crossing weighs as much as a shift. */
+const SINGING_PIECE: Weights = { ...SINGING, open: 0.12, openLong: 0.1, lowString: 0.1, colour: 1 };
 
 /** Early: low positions and open strings; the little finger is still weak. */
 const EARLY: Weights = {
@@ -117,8 +121,8 @@ const SLID_AGAINST_WISH = 1;
  * The weights for an instrument and a style with the teacher's soft demands laid on. A demand only ever adds, so that no plan
  * becomes cheaper by being demanded; but for climbing, which is no fault where the strings are told.
  */
-export function weightsFor(instrument: InstrumentRecord, style: Style, rules: Rules): Weights {
-  const base = onInstrument(STYLE_WEIGHTS[style], instrument);
+export function weightsFor(instrument: InstrumentRecord, style: Style, rules: Rules, ofPiece = false): Weights {
+  const base = onInstrument(ofPiece && style === 'singing' ? SINGING_PIECE : STYLE_WEIGHTS[style], instrument);
   const avoidsExtension = rules.extensions === 'avoid' ? AVOIDED : 0;
   return {
     ...base,
@@ -191,6 +195,6 @@ export function unsungWeights(request: PlanRequest): Weights {
 
 /** The weights that a request asks for on its instrument. */
 export function requestWeights(request: PlanRequest, instrument = instrumentRecord(request.instrument)): Weights {
-  const { style, rules } = request;
-  return withTaste(weightsFor(instrument, style ?? 'secure', rules ?? {}), request);
+  const { style, rules, material } = request;
+  return withTaste(weightsFor(instrument, style ?? 'secure', rules ?? {}, material.type === 'notes'), request);
 }

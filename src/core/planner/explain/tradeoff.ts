@@ -1,8 +1,8 @@
 import { handMoves } from '../../hand/moves';
 import { reachVerdict } from '../../hand/reach';
 import { COUNTED, type Counted, type Felt, type TermName, TERM_NAMES } from '../../vocabulary';
-import { chargeReturn, type Candidate, type Context, type Touch } from '../cost';
-import { tallyOf, type HoldTrellis, type Path } from '../graph';
+import { chargeAgain, chargeReturn, chargeStays, type Candidate, type Context, type Touch } from '../cost';
+import { paidAgain, paidStays, tallyOf, type HoldTrellis, type Path } from '../graph';
 
 /*
  * What one way of playing a stretch takes more of than another, in things a teacher can count or a player feels.
@@ -29,6 +29,8 @@ export function accountOf(
 ): Account {
   const tally = tallyOf(context, trellis, path, first, last);
   chargeReturn(context, comesBack, tally);
+  chargeAgain(paidAgain(trellis, trellis.again, path), tally);
+  if (trellis.stays) chargeStays(paidStays(trellis.stays, path), tally);
   const counts = { shifts: 0, extension: 0, stretch: 0, crossings: 0, fourth: 0, slides: 0 };
   let before: { readonly touch: Touch; readonly candidate: Candidate } | undefined;
   for (let t = first; t <= last; t++) {
