@@ -1,6 +1,6 @@
 /*
  * A written fingering judged: what it costs, where it is beyond this hand or cannot be played, and what would be better.
- *   npm run -s check -- FILE|request.json [--instrument viola] [--part N|NAME] [--bars 5-12] [--voice N]
+ *   npm run -s check -- FILE|request.json [--instrument viola] [--part N|NAME] [--bars 5-12] [--voice N] [--octave -1]
  * Of a request its locks are what is written. Missing fingers are completed.
  */
 import { asWritten, type Plan, type PlanResponse } from '../src/core';
@@ -14,7 +14,7 @@ import * as commandsText from '../src/wording/rooms/commands';
 const USAGE = commandsText.checkNameOneFileOf;
 
 guardOutput();
-const asked = readAsked(process.argv.slice(2), ['instrument', 'part', 'bars', 'voice'], USAGE);
+const asked = readAsked(process.argv.slice(2), ['instrument', 'part', 'bars', 'voice', 'octave'], USAGE);
 const { request, written } = readPassage(asked, USAGE);
 const { response, plan, unplayable, differences, beyond } = asWritten({ ...request, alternatives: 1 }, written);
 const speech = speechOf(request.instrument, response);

@@ -38,6 +38,7 @@ export function readPassage({ file, options }: Asked, usage: string): Read {
       part: options.get('part'),
       voice: options.get('voice'),
       bars: barsAsked(options.get('bars')),
+      octave: octavesAsked(options.get('octave')),
     });
     for (const notice of notices) process.stderr.write(`${JSON.stringify({ notice: noticeWords(notice) })}\n`);
     return { request, written };
@@ -52,6 +53,12 @@ function instrumentAsked(name: string | undefined): InstrumentName | undefined {
   if (name === undefined) return undefined;
   const found = INSTRUMENT_NAMES.find((kind) => kind === name);
   return found ?? refuse(commandsText.thereIsNoInstrument(name, INSTRUMENT_NAMES.join(', ')));
+}
+
+function octavesAsked(text: string | undefined): number | undefined {
+  if (text === undefined) return undefined;
+  const octaves = Number(text);
+  return Number.isInteger(octaves) && Math.abs(octaves) <= 3 ? octaves : refuse(commandsText.octavesAreWhole);
 }
 
 function barsAsked(text: string | undefined): [string, string] | undefined {

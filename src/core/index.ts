@@ -85,6 +85,7 @@ export { writtenOut } from './material/build';
 export { notesFollowed, sameMusic } from './material/sameMusic';
 export { MOST_EVENTS } from './material/materialIssues';
 export * from './written/beams';
+export { decisiveAt, oursAt } from './written/decisive';
 export {
   writtenBars,
   writtenNotes,

@@ -28,6 +28,8 @@ export function Choices({ choices, onChoose, without = [] }: Props) {
         choices={[
           ['all', paperPartsText.atEveryNote],
           ['needed', paperPartsText.whereNeeded],
+          ['decisive', paperPartsText.whereTheyDecide],
+          ['ours', paperPartsText.onlyOurs],
           ['none', 'none'],
         ]}
         onPick={(fingers) => onChoose({ fingers: fingers as SheetChoices['fingers'] })}

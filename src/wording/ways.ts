@@ -1,4 +1,4 @@
-import { changesBetween, type Plan, type PlanResponse } from '../core';
+import { changesBetween, type InstrumentName, type Plan, type PlanResponse } from '../core';
 import { countWords } from './grammar';
 import { schoolWords } from './instruments';
 import { barWords, positionWords, stringWords } from './places';
@@ -45,9 +45,22 @@ export function wayWords(way: WayName, { instrument, place, events, names }: Spe
       return way.instead === undefined
         ? `without the shift at ${barWords(place(way.at))}`
         : `the shift on ${pitchesAt(events, way.instead, { names })}, ${barWords(place(way.instead))}`;
+    case 'as-secure':
+      return 'as secure';
+    case 'phrase':
+      return `${phraseWay(way, instrument)}, ${barWords(place(way.from))} to ${barWords(place(way.to))}`;
     case 'school':
       return `with ${schoolWords(way.school)}`;
   }
+}
+
+/** What one phrase is played like. */
+function phraseWay(
+  { position, string, style }: Extract<WayName, { code: 'phrase' }>,
+  instrument: InstrumentName,
+): string {
+  if (position !== undefined) return `in ${positionWords(position, instrument)}`;
+  return string === undefined ? `${style ?? 'secure'}` : `on the ${stringWords(string)}`;
 }
 
 /** What stands over a plan: the best, or the way's own name. */

@@ -39,6 +39,8 @@ export interface Writable {
   readonly title?: string;
   /** The clef of each event; as its players read where left out. */
   readonly clefs?: readonly Clef[];
+  /** The events whose fingers are written; all where left out or null. */
+  readonly fingersAt?: ReadonlySet<number> | null;
 }
 
 const SOFTWARE = PRODUCT;
@@ -77,12 +79,12 @@ export function partFor(plans: readonly Writable[], name?: string): XmlPart {
   };
 }
 
-function sectionOf({ request, response, plan, title, clefs }: Writable, titled: boolean): XmlSection {
+function sectionOf({ request, response, plan, title, clefs, fingersAt }: Writable, titled: boolean): XmlSection {
   const { instrument } = request;
   const bpm = metronomeOf(request);
   return {
     bars: writtenBars(response, instrument, clefs ?? clefsFor(response.events, instrument)),
-    steps: plan.steps,
+    steps: fingersAt ? plan.steps.filter(({ at }) => fingersAt.has(at)) : plan.steps,
     strings: resolveSetup(request).strings.map(({ name }) => name),
     ...(bpm === undefined ? {} : { bpm }),
     words: positionsOver(plan, request),

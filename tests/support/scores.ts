@@ -80,7 +80,7 @@ export const VARIANTS: readonly (readonly [
       {
         name: 'Viola',
         measures: [
-          `${xmlOpening(1)}<direction><direction-type><dynamics><p/></dynamics></direction-type></direction><note><grace/><pitch><step>G</step><octave>4</octave></pitch></note>${quarter('A', 4, '<notations><articulations><staccato/></articulations></notations><lyric><text>la</text></lyric>')}<note><cue/><pitch><step>B</step><octave>4</octave></pitch><duration>1</duration></note>${quarter('C')}`,
+          `${xmlOpening(1)}<direction><direction-type><dynamics><p/></dynamics></direction-type></direction><note><grace/><pitch><step>G</step><octave>4</octave></pitch></note>${quarter('A', 4, '<notations><articulations><tenuto/></articulations></notations><lyric><text>la</text></lyric>')}<note><cue/><pitch><step>B</step><octave>4</octave></pitch><duration>1</duration></note>${quarter('C')}`,
         ],
       },
     ]),

@@ -37,6 +37,8 @@ export interface PassageAsk {
   readonly bars?: readonly [from: string, to: string];
   /** As the file numbers it; the fullest where left out. */
   readonly voice?: string;
+  /** Octaves up: a cello part is read for the double bass an octave lower. */
+  readonly octave?: number;
 }
 
 export interface Passage {
@@ -84,7 +86,8 @@ export function passageOf(piece: Piece, ask: PassageAsk): Passage {
   const voice = voiceAsked(part, ask.voice);
   const from = bars[0].start;
   const to = plus(bars[bars.length - 1].start, bars[bars.length - 1].length);
-  const notices: FileNotice[] = [...piece.notices, ...part.notices];
+  const isInside = (at: Fraction) => compare(at, from) >= 0 && compare(at, to) < 0;
+  const notices: FileNotice[] = [...piece.notices, ...part.notices, ...leftInside(part, isInside)];
   const others = part.voices.filter((one) => one !== voice);
   if (others.length > 0)
     notices.push({ code: 'other-voices', data: { count: others.length, voices: others.map(({ name }) => name) } });
@@ -96,14 +99,20 @@ export function passageOf(piece: Piece, ask: PassageAsk): Passage {
   const beat = (quarters: Fraction) => times(quarters, of, 4);
   const notes = line.map((note, at): NoteSpec => {
     const marks = metre.marks(note, at);
-    const length = { beats: beatsText(beat(note.length)), ...marks };
+    const double = part.doubleBars.some(
+      (place) =>
+        compare(place, from) > 0 && compare(place, line[at - 1]?.start ?? from) > 0 && compare(place, note.start) <= 0,
+    );
+    const length = { beats: beatsText(beat(note.length)), ...marks, ...(double ? { doubleBar: true as const } : {}) };
     if (note.heads.length === 0) return { rest: true, ...length };
     const slurred = note.slur && (line[at + 1]?.heads.length ?? 0) > 0;
     return {
-      pitches: note.heads.map(({ pitch }) => pitchName(pitch)),
+      pitches: note.heads.map(({ pitch }) => pitchName({ ...pitch, octave: pitch.octave + (ask.octave ?? 0) })),
       ...length,
       ...(slurred ? { slur: true as const } : {}),
       ...(note.bow ? { bow: note.bow } : {}),
+      ...(note.accent ? { accent: note.accent } : {}),
+      ...(note.short ? { short: note.short } : {}),
     };
   });
   const key = inForce(part.keys, from);
@@ -120,12 +129,27 @@ export function passageOf(piece: Piece, ask: PassageAsk): Passage {
         notes,
         time: metre.time,
         ...(metre.pickup ? { pickup: metre.pickup } : {}),
+        ...firstBarOf(bars, metre.pickup),
         ...(changes.length > 0 ? { changes } : {}),
       },
     },
     written: line.flatMap(({ heads }, at) => heads.flatMap((head) => lockOf(head, at, instrument))),
     notices,
   };
+}
+
+/** What is left out inside a stretch, by what it is. */
+function leftInside({ left }: PiecePart, isInside: (at: Fraction) => boolean): FileNotice[] {
+  return [...left].flatMap(([code, places]) => {
+    const count = places.filter(isInside).length;
+    return count > 0 ? [{ code, data: { count } }] : [];
+  });
+}
+
+/** The printed number of the first whole bar, where it is another than 1. */
+function firstBarOf(bars: readonly PieceBar[], pickup: number): { readonly firstBar?: number } {
+  const number = Number((pickup > 0 ? bars[1] : bars[0]).number);
+  return Number.isInteger(number) && number >= 0 && number <= 9999 && number !== 1 ? { firstBar: number } : {};
 }
 
 function barsAsked({ bars, id }: PiecePart, asked: PassageAsk['bars']): readonly PieceBar[] {

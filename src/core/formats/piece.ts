@@ -13,6 +13,9 @@ export interface FileNotice {
   readonly data?: IssueData;
 }
 
+/** What is left out of a part, by what it is, with where each stands. */
+export type LeftOut = ReadonlyMap<string, readonly Fraction[]>;
+
 export interface PieceNote {
   readonly start: Fraction;
   readonly length: Fraction;
@@ -22,6 +25,9 @@ export interface PieceNote {
   /** True where it is joined to the next note under one bow. */
   readonly slur: boolean;
   readonly bow?: 'down' | 'up';
+  readonly accent?: true;
+  /** A dot: it is cut short. */
+  readonly short?: true;
 }
 
 export interface PieceHead {
@@ -57,7 +63,10 @@ export interface PiecePart {
   readonly times: readonly { readonly start: Fraction; readonly time: string }[];
   /** Quarters a minute. */
   readonly tempos: readonly { readonly start: Fraction; readonly bpm: number }[];
+  /** Where a double bar stands. */
+  readonly doubleBars: readonly Fraction[];
   readonly notices: readonly FileNotice[];
+  readonly left: LeftOut;
 }
 
 export interface Piece {

@@ -33,7 +33,11 @@ import type { HoldTrellis } from './graph';
  */
 
 function responseEvent(event: MusicEvent): ResponseEvent {
-  const bar = { ...(event.bar ? { bar: event.bar } : {}), ...(event.bars ? { bars: [...event.bars] } : {}) };
+  const bar = {
+    ...(event.bar ? { bar: event.bar } : {}),
+    ...(event.bars ? { bars: [...event.bars] } : {}),
+    ...(event.doubleBar ? { doubleBar: event.doubleBar } : {}),
+  };
   if (event.kind === 'rest') return { at: event.at, rest: true, beats: event.beats, ...bar };
   return {
     at: event.at,

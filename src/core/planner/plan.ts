@@ -29,7 +29,10 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     const best: Best = { plan: plansOf(context, trellis, [path])[0], context, trellis, costs, path };
     const more = (request.alternatives ?? DEFAULT_ALTERNATIVES) - 1;
     const ways = more > 0 ? waysBeside(best, events, more) : [];
-    plans.push(...[best, ...ways].map((way) => explained(request, way)));
+    plans.push(
+      explained(request, best),
+      ...ways.map((way) => (request.ways === 'brief' ? way.plan : explained(request, way))),
+    );
   }
   return {
     contract: 1,

@@ -8,7 +8,7 @@ import { writtenFifths } from './signature';
  */
 
 /** The notes with their signature and bars; of an answer, or of a few notes by themselves. */
-export type WritableMusic = Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup' | 'changes'>;
+export type WritableMusic = Pick<PlanResponse, 'events' | 'key' | 'time' | 'pickup' | 'firstBar' | 'changes'>;
 
 /** A stretch of an event that lies within one bar. */
 export interface Part {

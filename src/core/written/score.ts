@@ -34,11 +34,18 @@ export interface WrittenNote {
   /** A slur that begins or ends with it. */
   readonly slur?: 'start' | 'stop';
   readonly bow?: 'down' | 'up';
+  /** An accent, and a dot that cuts it short, on the first written note of its event. */
+  readonly accent?: true;
+  readonly short?: true;
 }
 
 export type BeamPart = 'begin' | 'continue' | 'end' | 'hook-forward' | 'hook-backward';
 
 export interface WrittenBar {
+  /** True of the beats before the first whole bar. */
+  readonly pickup: boolean;
+  /** True where a double bar stands before it. */
+  readonly doubleBar: boolean;
   readonly number: number;
   /** In quarters. */
   readonly start: number;
@@ -108,6 +115,8 @@ export function writtenNotes(
           beams: [],
           bar: bars.length - 1,
           unbeamed: own.length > 1,
+          ...(drafts.length === from && 'accent' in event && event.accent ? { accent: event.accent } : {}),
+          ...(drafts.length === from && 'short' in event && event.short ? { short: event.short } : {}),
         });
         start += quarters;
       }
@@ -138,6 +147,8 @@ export function writtenBars(music: WritableMusic, instrument: InstrumentName, cl
     )?.bpm;
     const written: WrittenBar = {
       number,
+      pickup: n === 0 && music.pickup > 0,
+      doubleBar: notes.some((note) => note.first && music.events[note.at].doubleBar),
       start: start * quarter,
       length: length * quarter,
       time,

@@ -1,4 +1,6 @@
 import {
+  decisiveAt,
+  oursAt,
   parsePitch,
   samePlace,
   type Findings,
@@ -17,8 +19,8 @@ import type { Over, Stretch } from '../paper/over';
  * What a sheet writes over the notes of a plan.
  */
 
-/** Fingers: at every note, only where the hand must know, or none. */
-type FingerChoice = 'all' | 'needed' | 'none';
+/** Fingers: at every note, only where the hand must know, where they decide, those of them that are ours, or none. */
+export type FingerChoice = 'all' | 'needed' | 'decisive' | 'ours' | 'none';
 
 export interface MarkChoices {
   readonly fingers: FingerChoice;
@@ -38,10 +40,9 @@ export function overOf(
   names: NoteNames = 'letters',
 ): Over {
   const { steps, shifts } = plan;
-  const shown = choices.fingers === 'needed' ? neededAt(plan) : null;
+  const shown = fingersAt(choices.fingers, { request, response, plan });
   const fingers = new Map<number, readonly string[]>();
-  if (choices.fingers !== 'none')
-    for (const step of steps) if (!shown || shown.has(step.at)) fingers.set(step.at, step.stops.map(fingerSign));
+  for (const step of steps) if (!shown || shown.has(step.at)) fingers.set(step.at, step.stops.map(fingerSign));
   const guides = new Map(
     shifts.flatMap(({ to, guide }) => {
       const pitch = guide && parsePitch(guide.pitch);
@@ -64,6 +65,25 @@ export function overOf(
     marked: [],
     fingerSize: choices.large ? LARGE_FINGER : FINGER,
   };
+}
+
+/** The events whose fingers are written; null for all. */
+export function fingersAt(
+  choice: FingerChoice,
+  planned: Pick<Planned, 'request' | 'response' | 'plan'>,
+): ReadonlySet<number> | null {
+  switch (choice) {
+    case 'all':
+      return null;
+    case 'needed':
+      return neededAt(planned.plan);
+    case 'decisive':
+      return decisiveAt(planned);
+    case 'ours':
+      return oursAt(planned);
+    case 'none':
+      return new Set();
+  }
 }
 
 function stretches(

@@ -7,8 +7,15 @@ import { sheetPages, USUAL_CHOICES, type SheetAsk, type SheetChoices } from './s
  * The sheet of one plan as it is made where nobody chooses anything.
  */
 
-export function usualSheet(planned: Omit<Planned, 'clefs'>, now: Date, choices: Partial<SheetChoices> = {}) {
-  const one = sheetPlan(planned, { level: 'middle', names: 'letters' });
+/** @param title what stands over it; what is played where left out */
+export function usualSheet(
+  planned: Omit<Planned, 'clefs'>,
+  now: Date,
+  choices: Partial<SheetChoices> = {},
+  title?: string,
+) {
+  const own = sheetPlan(planned, { level: 'middle', names: 'letters' });
+  const one = title ? { ...own, title } : own;
   const ask: SheetAsk = {
     title: one.title,
     who: onWhat(planned.request),

@@ -1,5 +1,5 @@
 export const nameOneRequestFile = (join: string) =>
-  `Name one request file, "-" for standard input, or --lines for one request a line; with a file, --as ${join}, --way N and --out FILE.`;
+  `Name one request file, "-" for standard input, or --lines for one request a line; with a file, --stream for the best plan first, or --as ${join}, --way N, --fingers every|decisive|ours|none, --title TEXT and --out FILE.`;
 export const lineIsEmptyAnd = (value: number) => `Line ${value} is empty and was skipped.`;
 export const thereIsNoFormat = (format: string, usage: string) => `There is no format "${format}". ${usage}`;
 export const aWayIsCounted = 'A way is counted from 0, the best plan. Write it like --way 1.';
@@ -7,13 +7,13 @@ export const thereIsNoWay = (way: number, count: number) =>
   `There is no way ${way}: this request has ${count}, counted from 0.`;
 export const noFingeringFitsThis = (why: string) =>
   `No fingering fits this request, so there is nothing to write. ${why}`;
-export const wayAndOutGo = (usage: string) => `--way and --out go with --as. ${usage}`;
+export const wayAndOutGo = (usage: string) => `--way, --fingers, --title and --out go with --as. ${usage}`;
 
 export const nameOneFileOf =
-  'Name one file of MusicXML, MIDI or typed notes ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N, --keep fingerings.';
+  'Name one file of MusicXML, MIDI or typed notes ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N, --octave -1, --keep fingerings.';
 
 export const checkNameOneFileOf =
-  'Name one file of MusicXML or a request with locks ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N.';
+  'Name one file of MusicXML or a request with locks ("-" for standard input); then --instrument NAME, --part N or NAME, --bars 5-12, --voice N, --octave -1.';
 
 export const cannotBeRead = (file: string, usage: string) => `${file} cannot be read. ${usage}`;
 export const theDiskIsFull = 'the disk is full';
@@ -28,4 +28,6 @@ export const needsAValueAfter = (arg: string, usage: string) => `"${arg}" needs 
 export const onlyFingeringsCanBe = 'Only fingerings can be kept: write --keep fingerings.';
 export const thereIsNoInstrument = (name: string, join: string) =>
   `There is no instrument "${name}"; choose one of ${join}.`;
+export const octavesAreWhole = 'Octaves are whole numbers from -3 to 3; write an octave lower like --octave -1.';
+export const fingersAreWritten = (choices: string) => `Fingers are written like --fingers ${choices}.`;
 export const barsAreWrittenLike = 'Bars are written like --bars 5-12, or --bars 5 for one.';

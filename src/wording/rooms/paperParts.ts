@@ -9,5 +9,7 @@ export const whatIsOnThe = 'What is on the paper';
 export const fingers = 'Fingers';
 export const atEveryNote = 'at every note';
 export const whereNeeded = 'where needed';
+export const whereTheyDecide = 'the decisive ones';
+export const onlyOurs = 'decisive, not put by hand';
 export const emptyStaves = 'Empty staves';
 export const paper = 'Paper';

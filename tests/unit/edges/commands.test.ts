@@ -85,6 +85,37 @@ test('what cannot be written is said with what to do, and nothing half is left',
   assert.match(nowhere.said, /its folder is not there/);
 });
 
+test('the best plan can be had first, and the whole after it', () => {
+  const { code, out } = run('plan', ['-', '--stream'], JSON.stringify(REQUEST));
+  assert.equal(code, 0);
+  const [first, whole, ...more] = out
+    .toString()
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as { partial?: true; plans: { cost: number }[] });
+  assert.deepEqual([first.partial, first.plans.length, whole.partial, more.length], [true, 1, undefined, 0]);
+  assert.ok(whole.plans.length > 1);
+  assert.equal(first.plans[0].cost, whole.plans[0].cost);
+});
+
+test('a part is printed with every finger, the decisive ones, those that are ours, or none; and with any title', () => {
+  const locked = { ...REQUEST, rules: { locks: [{ at: 0, finger: 1 }] } };
+  const count = (choice: string) => {
+    const { code, out, said } = run(
+      'plan',
+      ['-', '--as', 'musicxml', '--fingers', choice, '--title', 'Študija č. 1'],
+      JSON.stringify(locked),
+    );
+    assert.equal(code, 0, said);
+    assert.match(out.toString(), /<work-title>Študija č. 1</);
+    return (out.toString().match(/<fingering>|<open-string/g) ?? []).length;
+  };
+  const [every, decisive, ours, none] = ['every', 'decisive', 'ours', 'none'].map(count);
+  assert.ok(every > decisive && decisive > ours && ours >= none, `${every} ${decisive} ${ours}`);
+  assert.equal(none, 0);
+  assert.equal(run('plan', ['-', '--as', 'csv', '--fingers', 'some'], JSON.stringify(locked)).code, 2);
+});
+
 test('a score is read as a request, and what was left out is told', () => {
   const score = file('score.musicxml', SCORE);
   const { code, out, said } = run('read', [score, '--keep', 'fingerings']);

@@ -163,6 +163,8 @@ function partOf({ name, program, notes }: Track, n: number, context: Context): P
     keys,
     times,
     tempos,
+    doubleBars: [],
+    left: new Map(),
     notices,
   };
 }

@@ -23,6 +23,8 @@ interface Draft {
   heads: PieceHead[];
   tied: boolean;
   bow?: 'down' | 'up';
+  accent?: true;
+  short?: true;
   slurStarts: number;
   slurStops: number;
   slur: boolean;
@@ -35,7 +37,7 @@ interface Voice {
 }
 
 /** What is left out of a part, by what it is. */
-type Left = Map<string, number>;
+type Left = Map<string, Fraction[]>;
 
 export interface PartHead {
   readonly id: string;
@@ -61,6 +63,9 @@ export function partCollector({ id, name, program, sound }: PartHead) {
   const timeList: { start: Fraction; time: string }[] = [];
   const tempos: { start: Fraction; bpm: number }[] = [];
   const left: Left = new Map();
+  const doubleBars: Fraction[] = [];
+  /** A double bar stands at the end of the measure. */
+  let endsDouble = false;
   let divisions = 1;
   let transposed: Transposition = { chromatic: 0, diatonic: 0 };
   let percussion = false;
@@ -74,7 +79,11 @@ export function partCollector({ id, name, program, sound }: PartHead) {
   let last: Draft | null = null;
 
   const path = () => `/part/${id}/bar/${number}`;
-  const leave = (what: string, count = 1) => left.set(what, (left.get(what) ?? 0) + count);
+  const leave = (what: string, at = cursor) => {
+    const places = left.get(what) ?? [];
+    places.push(at);
+    left.set(what, places);
+  };
 
   function duration(element: Element): Fraction {
     const value = childNumber(element, 'duration') ?? 0;
@@ -182,7 +191,7 @@ export function partCollector({ id, name, program, sound }: PartHead) {
   function heldAs(technical: readonly Element[]): Omit<PieceHead, 'pitch'> {
     const all = technical.flatMap((one) => one.children);
     const fingers = all.filter((one) => one.name === 'fingering' && one.attributes.alternate !== 'yes');
-    if (fingers.length > 1) leave('other-fingers', fingers.length - 1);
+    for (let other = 1; other < fingers.length; other++) leave('other-fingers');
     const open = all.some((one) => one.name === 'open-string');
     const thumb = all.some((one) => one.name === 'thumb-position');
     const named = fingerOf(fingers[0]?.text.trim());
@@ -206,7 +215,11 @@ export function partCollector({ id, name, program, sound }: PartHead) {
       for (const technical of childrenOf(one, 'technical'))
         for (const { name: what } of technical.children)
           if (what === 'down-bow' || what === 'up-bow') draft.bow = what === 'down-bow' ? 'down' : 'up';
-      for (const what of ['ornaments', 'articulations', 'fermata', 'arpeggiate', 'glissando', 'slide'])
+      for (const { name: what } of childrenOf(one, 'articulations').flatMap(({ children }) => children))
+        if (ACCENTS.has(what)) draft.accent = true;
+        else if (DOTS.has(what)) draft.short = true;
+        else leave('articulations');
+      for (const what of ['ornaments', 'fermata', 'arpeggiate', 'glissando', 'slide'])
         if (child(one, what)) leave(what);
     }
   }
@@ -231,6 +244,8 @@ export function partCollector({ id, name, program, sound }: PartHead) {
     close() {
       bars.push({ number, start, length: minus(end, start) });
       start = end;
+      if (endsDouble) doubleBars.push(start);
+      endsDouble = false;
     },
     element(one: Element) {
       switch (one.name) {
@@ -253,8 +268,12 @@ export function partCollector({ id, name, program, sound }: PartHead) {
           if (Number(one.attributes.tempo) > 0) tempos.push({ start: cursor, bpm: Number(one.attributes.tempo) });
           return;
         case 'barline':
-          if (child(one, 'repeat')) leave('repeats');
-          if (child(one, 'ending')) leave('endings');
+          if (child(one, 'repeat')) leave('repeats', start);
+          if (child(one, 'repeat') || DOUBLE.has(childText(one, 'bar-style') ?? '')) {
+            if (one.attributes.location === 'left') doubleBars.push(start);
+            else endsDouble = true;
+          }
+          if (child(one, 'ending')) leave('endings', start);
           return;
         default:
           if (!SILENT.has(one.name)) leave(LEFT[one.name] ?? 'other-signs');
@@ -266,8 +285,7 @@ export function partCollector({ id, name, program, sound }: PartHead) {
         .map(finished(leave))
         .filter((voice) => voice.notes.some(({ heads }) => heads.length > 0))
         .sort((a, b) => soundingCount(b) - soundingCount(a));
-      const notices: FileNotice[] = [...left].map(([code, count]) => ({ code, data: { count } }));
-      if (tablature) notices.push({ code: 'tablature' });
+      const notices: FileNotice[] = tablature ? [{ code: 'tablature' }] : [];
       return {
         id,
         name,
@@ -275,6 +293,8 @@ export function partCollector({ id, name, program, sound }: PartHead) {
         keys,
         tempos,
         notices,
+        left,
+        doubleBars,
         times: timeList,
         voices: played,
         instrument: percussion ? null : (instrumentNamed(`${name} ${sound}`) ?? instrumentSounding(program)),
@@ -286,6 +306,12 @@ export function partCollector({ id, name, program, sound }: PartHead) {
 export type PartCollector = ReturnType<typeof partCollector>;
 
 const soundingCount = ({ notes }: PieceVoice) => notes.filter(({ heads }) => heads.length > 0).length;
+
+/** Articulations that accent a note, and those that cut it short. */
+const ACCENTS: ReadonlySet<string> = new Set(['accent', 'strong-accent']);
+const DOTS: ReadonlySet<string> = new Set(['staccato', 'staccatissimo', 'spiccato']);
+/** Bar lines that part the music. */
+const DOUBLE: ReadonlySet<string> = new Set(['light-light', 'heavy-light', 'heavy-heavy']);
 
 /** Directions by the name of what is left out. */
 const DIRECTIONS: ReadonlyMap<string, string> = new Map([
@@ -346,7 +372,7 @@ function fingerOf(text: string | undefined): Finger | undefined {
 }
 
 /** A voice in order, with slurs from note to note; what overlaps is cut. */
-function finished(leave: (what: string, count?: number) => void) {
+function finished(leave: (what: string, at: Fraction) => void) {
   return ({ name, staff, notes }: Voice): PieceVoice => {
     const inOrder = notes
       .map((note, n) => ({ note, n }))
@@ -356,15 +382,24 @@ function finished(leave: (what: string, count?: number) => void) {
     for (const { note } of inOrder) {
       const before = line[line.length - 1];
       if (before && compare(plus(before.start, before.length), note.start) > 0) {
-        leave('overlaps');
+        leave('overlaps', note.start);
         const length = minus(note.start, before.start);
         if (compare(length, ZERO) <= 0) continue;
         line[line.length - 1] = { ...before, length };
       }
       open = Math.max(0, open - note.slurStops) + note.slurStarts;
       const heads = [...note.heads].sort((a, b) => midiOf(a.pitch) - midiOf(b.pitch));
-      const { start, length, tied, bow } = note;
-      line.push({ start, length, heads, tied, slur: open > 0 && heads.length > 0, ...(bow ? { bow } : {}) });
+      const { start, length, tied, bow, accent, short } = note;
+      line.push({
+        start,
+        length,
+        heads,
+        tied,
+        slur: open > 0 && heads.length > 0,
+        ...(bow ? { bow } : {}),
+        ...(accent ? { accent } : {}),
+        ...(short ? { short } : {}),
+      });
     }
     return { name, staff, notes: line };
   };

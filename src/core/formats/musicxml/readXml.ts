@@ -60,7 +60,7 @@ export function readMusicXml(chunks: Iterable<string>): Piece {
     .map(({ name, id }) => ({ code: 'empty-part', data: { part: name || id } }));
   const sounding = all.filter(({ voices }) => voices.length > 0);
   if (sounding.length === 0) {
-    const drums = all.some((part) => part.notices.some(({ code }) => code === 'percussion'));
+    const drums = all.some((part) => part.left.has('percussion'));
     throw new Unreadable(drums ? 'only-percussion' : 'no-notes');
   }
   return { title: titles.find((title) => title !== '') ?? '', parts: sounding, notices };

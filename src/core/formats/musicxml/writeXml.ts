@@ -122,7 +122,7 @@ function writePart(out: string[], id: string, { instrument, sections }: XmlPart)
   sections.forEach((section, s) => {
     const steps = new Map(section.steps.map((step) => [step.at, step]));
     section.bars.forEach((bar, b) => {
-      const pickup = bar.number === 0;
+      const { pickup } = bar;
       number += sections.length > 1 || !pickup ? 1 : 0;
       out.push(`<measure number="${sections.length > 1 ? number : bar.number}"${pickup ? ' implicit="yes"' : ''}>`);
       if (s > 0 && b === 0) out.push('<print new-page="yes"/>');
@@ -139,6 +139,8 @@ function writePart(out: string[], id: string, { instrument, sections }: XmlPart)
         if (words) writeWords(pen, words);
         writeNote(pen, note, steps.get(note.at), section, bar);
       }
+      if (section.bars[b + 1]?.doubleBar)
+        out.push('<barline location="right"><bar-style>light-light</bar-style></barline>');
       if (b === section.bars.length - 1)
         out.push('<barline location="right"><bar-style>light-heavy</bar-style></barline>');
       out.push('</measure>');
@@ -262,6 +264,9 @@ function notations(note: WrittenNote, ties: readonly string[], own: boolean, hel
       ? (note.tuplet === 'whole' ? ['start', 'stop'] : [note.tuplet]).map((type) => `<tuplet type="${type}"/>`)
       : []),
     held,
+    own && (note.accent || note.short)
+      ? `<articulations>${note.accent ? '<accent/>' : ''}${note.short ? '<staccato/>' : ''}</articulations>`
+      : '',
   ].join('');
   return inside ? `<notations>${inside}</notations>` : '';
 }

@@ -92,7 +92,7 @@ const SINGING: Weights = {
 };
 
 /** Singing in a piece, where a phrase is not there for its colour alone: quick open strings belong to it, and a crossing weighs as much as a shift. */
-const SINGING_PIECE: Weights = { ...SINGING, open: 0.12, openLong: 0.1, lowString: 0.1, colour: 1 };
+const SINGING_PIECE: Weights = { ...SINGING, open: 0.12, openLong: 0.1, height: 0.05, lowString: 0.2, colour: 1 };
 
 /** Early: low positions and open strings; the little finger is still weak. */
 const EARLY: Weights = {

@@ -1,13 +1,14 @@
 import { leastIndex } from 'd3-array';
 import { opensBothWays } from '../../hand/positions';
 import { comesBackAlike, masked, type Path } from '../graph';
-import { eachStretch, pricedFor, rulesOver, type Context } from '../cost';
+import { contextAt, contextTo, eachStretch, pricedFor, rulesOver, type Context } from '../cost';
 import { plansOf } from '../answer';
 import { heldAlike } from '../explain';
 import { passesOver, type Passes } from '../search';
 import type { Demand, Plan, ResponseEvent } from '../../vocabulary';
 import { bestNear, bestPath, searchedFor, withCosts, type Laid, type Searched } from '../searched';
 import { demandsAfter, withDemand, type Asked } from './demands';
+import { askedFirst, askedOfPhrases, differsOnlyIn, isPiece, nameOfFirst, shareOfOthers, timesOfPiece } from './pieces';
 import { changesOf, traitsOf, worthBeside, type Traits } from './traits';
 
 /*
@@ -50,6 +51,7 @@ interface Found {
  * @param most how many are wanted
  */
 export function waysBeside(best: Best, events: readonly ResponseEvent[], most: number): Way[] {
+  if (isPiece(best.context)) return waysOfPiece(best, events, most);
   const { context, trellis, path, plan } = best;
   const dearest = WORTH.times * plan.cost + WORTH.plus;
   const own = traitsOf(plan, events);
@@ -91,6 +93,45 @@ export function waysBeside(best: Best, events: readonly ResponseEvent[], most: n
   return shown;
 }
 
+/**
+ * The ways of a piece: what a teacher asks first, then those that play most of it otherwise for what they cost, then those priced by a style or school of
+ * their own.
+ */
+function waysOfPiece(best: Best, events: readonly ResponseEvent[], most: number): Way[] {
+  const { context, trellis, plan } = best;
+  const own = traitsOf(plan, events);
+  const dearest = WORTH.times * plan.cost + WORTH.plus;
+  const others = (way: Way | null): way is Way => way !== null && !samePlay(plan, way.plan);
+  const first = askedFirst(context)
+    .map((demand) => foundWhatever(opened(best, { way: nameOfFirst(demand), demand }, Infinity)))
+    .filter(others);
+  const whole = demandsAfter(context, trellis, plan, true).filter(
+    ({ demand }) => !first.some((one) => JSON.stringify(one.plan.demand) === JSON.stringify(demand)),
+  );
+  const found = [...whole, ...askedOfPhrases(context, trellis, plan)]
+    .map((asked) => foundWhatever(opened(best, asked, dearest)))
+    .filter(others)
+    .filter((way) => way.plan.cost <= dearest && differsOnlyIn(plan, way.plan, way.plan.demand ?? {}));
+  const pricedApart = ({ plan: { demand } }: Way) => demand?.school !== undefined || demand?.style !== undefined;
+  const worth = (way: Way) => shareOfOthers(way.plan, plan) / (way.plan.cost - plan.cost + 1);
+  const ranked = found.sort(
+    (a, b) => Number(pricedApart(a)) - Number(pricedApart(b)) || worth(b) - worth(a) || a.plan.cost - b.plan.cost,
+  );
+  const shown: Way[] = [];
+  const times = timesOfPiece(context);
+  for (const way of [...first, ...ranked]) {
+    if (shown.length === most) break;
+    if (shown.some((other) => samePlay(other.plan, way.plan) || sameName(other.plan, way.plan))) continue;
+    const traits = traitsOf(way.plan, events);
+    const cheaper = shown.filter((other) => other.plan.cost < way.plan.cost).map((one) => traitsOf(one.plan, events));
+    const asks =
+      first.includes(way) || (worthAsking(own, traits, times) && cheaper.every((one) => worthBeside(traits, one)));
+    if (!asks || !worthBeside(traits, own)) continue;
+    shown.push({ ...way, plan: { ...way.plan, changes: changesOf(traits, own) } });
+  }
+  return shown;
+}
+
 /** Notes with the hand opened from which a cellist asks for a way without. */
 const OPENED_MUCH = 4;
 
@@ -103,9 +144,9 @@ function foundWhatever(one: Open | null): Way | null {
 /** Nobody asks for so many more of these than the best plan has. */
 const TOO_MANY: Partial<Traits> = { shifts: 4, stretches: 6, extensions: 6 };
 
-function worthAsking(best: Traits, way: Traits): boolean {
+function worthAsking(best: Traits, way: Traits, times = 1): boolean {
   return (Object.keys(TOO_MANY) as (keyof Traits)[]).every(
-    (name) => way[name] - best[name] < (TOO_MANY[name] ?? Infinity),
+    (name) => way[name] - best[name] < times * (TOO_MANY[name] ?? Infinity),
   );
 }
 
@@ -213,7 +254,8 @@ function wayIn(best: Best, asked: Asked, searched: Searched): Way | null {
 
 /** A way with its name, and with what it costs by the request's own prices. */
 function wayAlong(best: Best, { way, demand }: Asked, laid: Laid, path: Path): Way {
-  const priced = pricedAs(laid.context, best.context);
+  // Another style is told by its own prices; the costs of the two are not compared.
+  const priced = demand.style ? laid.context : pricedAs(laid.context, best.context);
   const [plan] = plansOf(priced, laid.trellis, [path]);
   const fewer = best.plan.shifts.length - plan.shifts.length;
   const named =
@@ -243,15 +285,18 @@ function repriced(context: Context, demand: Demand): Context {
   });
 }
 
-/** A context with the prices of another of the same music, stretch by stretch. */
+/** A context with the prices of another of the same music, event by event. */
 function pricedAs(context: Context, other: Context): Context {
-  const { weights } = other.pricing;
-  const whole = { ...context, pricing: { ...context.pricing, weights } };
   const { stretches } = context;
-  if (!stretches || !other.stretches || stretches.all.length !== other.stretches.all.length) return whole;
+  const pricedBy = (own: Context, { pricing: { weights } }: Context) => ({
+    ...own,
+    pricing: { ...own.pricing, weights },
+  });
+  const whole = pricedBy(context, other);
+  if (!stretches) return whole;
   const all = stretches.all.map(({ context: own, over }, n) => {
-    const prices = other.stretches?.all[n].context.pricing.weights ?? weights;
-    return { over, context: { ...own, pricing: { ...own.pricing, weights: prices } } };
+    const [at, to] = [stretches.of.indexOf(n), stretches.stepTo.indexOf(n)];
+    return { over, context: pricedBy(own, at >= 0 ? contextAt(other, at) : contextTo(other, to)) };
   });
   return { ...whole, stretches: { ...stretches, all } };
 }

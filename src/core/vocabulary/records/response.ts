@@ -20,13 +20,15 @@ const BARS = {
 
 export const ResponseEvent = either(
   { required: ['rest'] },
-  Type.Object({ at: Count, rest: True, beats: Beats, ...BARS }),
+  Type.Object({ at: Count, rest: True, beats: Beats, ...BARS, doubleBar: Type.Optional(True) }),
   Type.Object({
     at: Count,
     pitches: Type.Array(Type.String(), { minItems: 1 }),
     midi: Type.Array(Type.Integer(), { minItems: 1 }),
     beats: Beats,
     ...BARS,
+    /** A double bar stands before it. */
+    doubleBar: Type.Optional(True),
     slur: Type.Optional(True),
     bow: Type.Optional(oneOf(BOWS)),
     /** Where a phrase begins, and why; the first note of all begins one without a word. */
@@ -186,6 +188,8 @@ export const WayName = tagged('code', [
       'no-shift',
       // What was found written in a piece that was brought in.
       'as-written',
+      // In singing, as the piece is played securely.
+      'as-secure',
     ]),
   }),
   Type.Object({ code: oneOf(['fewer-shifts']), fewer: Type.Integer({ minimum: 1 }) }),
@@ -194,6 +198,15 @@ export const WayName = tagged('code', [
   // A shift is left out; `instead` is where one arrives that the best plan does not have.
   Type.Object({ code: oneOf(['shift-elsewhere']), at: Count, instead: Type.Optional(Count) }),
   Type.Object({ code: oneOf(['school']), school: oneOf(SCHOOLS) }),
+  // One phrase otherwise: in a position, on a string, or in a style.
+  Type.Object({
+    code: oneOf(['phrase']),
+    from: Count,
+    to: Count,
+    position: Type.Optional(PositionSchema),
+    string: Type.Optional(Type.String()),
+    style: Type.Optional(oneOf(STYLES)),
+  }),
 ]);
 export type WayName = Described<typeof WayName>;
 
