@@ -90,25 +90,41 @@ function changeRequest(request: PlanRequest, part: Partial<Edited>, anew = false
   const { record, chosen } = get();
   const old = record.request;
   const sameNotes = request.instrument === old.instrument && notesOf(request) === notesOf(old);
-  const moved = request.material !== old.material || request.instrument !== old.instrument || anew;
+  // A phrase mark is no other note: what is asked of the notes stays.
+  const marked = !sameNotes && request.instrument === old.instrument && sameSound(request, old);
+  const moved = !marked && (request.material !== old.material || request.instrument !== old.instrument || anew);
   // A demand at one note of a plan that was chosen is one on that plan: what comes stays near it.
   const follow = !moved && chosen > 0 ? (planOf(get()) ?? null) : null;
   const toRun = request.material.type !== 'notes';
-  const typed = toRun ? ownNotes(record) : sameNotes ? record.typed : undefined;
+  const typed = toRun ? ownNotes(record) : sameNotes || marked ? record.typed : undefined;
   const left = moved ? { written: undefined } : {};
   session.changeRequest(moved ? withoutPlaces(request) : request, { ...part, ...left, typed }, { follow, anew });
 }
 
+/** True where two lists of notes sound the same: they differ in marks alone. */
+function sameSound({ material: a }: PlanRequest, { material: b }: PlanRequest): boolean {
+  if (a.type !== 'notes' || b.type !== 'notes' || a.notes.length !== b.notes.length || a.key !== b.key) return false;
+  return notesFollowed(a.notes, b.notes).every((to, at) => to === at);
+}
+
 /** Demands at single notes, and what was found written there, belong to the notes they were made for; undo brings them back with those. */
 function withoutPlaces(request: PlanRequest): PlanRequest {
-  return request.rules ? { ...request, rules: { ...request.rules, locks: undefined, never: undefined } } : request;
+  if (!request.rules) return request;
+  const gone = { locks: undefined, never: undefined, places: undefined, same: undefined, prepare: undefined };
+  return { ...request, rules: { ...request.rules, ...gone } };
 }
 
 /** Demands follow their notes where music was edited; those of notes that are gone go with them. */
 function withPlacesMoved(request: PlanRequest, before: readonly NoteSpec[], after: readonly NoteSpec[]): PlanRequest {
   if (!request.rules) return request;
-  const { locks, never } = request.rules;
+  const { locks, never, places, same, prepare } = request.rules;
   const to = notesFollowed(before, after);
+  /** A stretch goes with its notes, as far as they are left; one that has changed inside is let go where it must be whole. */
+  const stretch = (from: number, end: number) => {
+    const kept = to.slice(from, end + 1).flatMap((at) => at ?? []);
+    return kept.length > 0 ? { from: kept[0], to: kept[kept.length - 1], whole: kept.length === end - from + 1 } : null;
+  };
+  const some = <T>(list: readonly T[]) => (list.length > 0 ? [...list] : undefined);
   const moved = <T extends { readonly at: number }>(places: readonly T[] | undefined) => {
     const left = places?.flatMap((place) => {
       const at = to[place.at];
@@ -116,7 +132,33 @@ function withPlacesMoved(request: PlanRequest, before: readonly NoteSpec[], afte
     });
     return left && left.length > 0 ? left : undefined;
   };
-  return { ...request, rules: { ...request.rules, locks: moved(locks), never: moved(never) } };
+  return {
+    ...request,
+    rules: {
+      ...request.rules,
+      locks: moved(locks),
+      never: moved(never),
+      places: some(
+        (places ?? []).flatMap((place) => {
+          const own = stretch(place.from, place.to);
+          return own ? [{ ...place, from: own.from, to: own.to }] : [];
+        }),
+      ),
+      same: some(
+        (same ?? []).flatMap((one) => {
+          const [own, model] = [stretch(one.from, one.to), stretch(one.as, one.as + one.to - one.from)];
+          const whole = own?.whole && model?.whole && own.to - own.from === model.to - model.from;
+          return whole ? [{ from: own.from, to: own.to, as: model.from }] : [];
+        }),
+      ),
+      prepare: some(
+        (prepare ?? []).flatMap((one) => {
+          const [from, goal] = [to[one.from], to[one.for]];
+          return typeof from === 'number' && typeof goal === 'number' ? [{ from, for: goal }] : [];
+        }),
+      ),
+    },
+  };
 }
 
 /** The notes of one's own as they were typed; they stay with the plan while it is a scale. */
@@ -157,11 +199,34 @@ export function setTyped(typed: string) {
     session.change({ typed }, 'typed');
     return;
   }
-  const edited = { ...request, material: { ...material, notes } };
+  const edited = { ...request, material: { ...material, notes: withMarks(material.notes, notes) } };
   const planned = sameMusic(request, edited) ? withPlacesMoved(edited, material.notes, notes) : withoutPlaces(edited);
   // Where another plan begins, this one is left with the text of its own notes.
   const left = { typed: writeNoteText(material.notes, instrumentRecord(request.instrument).writtenOctavesUp) };
   session.changeRequest(planned, { typed, written: undefined }, { run: 'typed', left });
+}
+
+/** Typed notes have no slurs, phrases or accents: those of notes that are still there stay with them. */
+function withMarks(before: readonly NoteSpec[], after: readonly NoteSpec[]): NoteSpec[] {
+  const from = new Map(notesFollowed(before, after).map((to, at) => [to, at]));
+  return after.map((note, at) => {
+    const old = before[from.get(at) ?? -1];
+    if (!old) return note;
+    const { phrase, doubleBar } = old;
+    const shared = { ...(phrase === undefined ? {} : { phrase }), ...(doubleBar ? { doubleBar } : {}) };
+    if ('rest' in old || 'rest' in note) return { ...note, ...shared };
+    const { slur, bow, accent, short, divisi } = old;
+    const joins = slur && from.get(at + 1) === (from.get(at) ?? NaN) + 1;
+    return {
+      ...note,
+      ...shared,
+      ...(joins ? { slur } : {}),
+      ...(bow ? { bow } : {}),
+      ...(accent ? { accent } : {}),
+      ...(short ? { short } : {}),
+      ...(divisi ? { divisi } : {}),
+    };
+  });
 }
 
 export function rename(name: string) {

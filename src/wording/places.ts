@@ -130,19 +130,36 @@ const FRACTIONS: readonly (readonly [share: number, sign: string])[] = [
 
 /** "1", "2½", "3⅓". */
 function beatWords(beat: number): string {
-  const whole = Math.floor(beat + 1e-6);
+  const whole = Math.floor(beat + EXACT);
   const rest = beat - whole;
-  if (rest < 1e-6) return String(whole);
+  if (rest < EXACT) return String(whole);
   const sign = FRACTIONS.find(([share]) => Math.abs(share - rest) < 1e-3)?.[1];
   return sign ? whole + sign : beat.toFixed(2);
+}
+
+const EXACT = 1e-6;
+
+/** Notes by how many of them are a whole one. */
+const VALUES: Readonly<Record<number, string>> = { 16: 'sixteenth', 32: 'thirty-second', 64: 'sixty-fourth' };
+
+/** Where a note lies inside a beat as a player counts it: "the last thirty-second of beat 2"; null where a sign says it, or nothing does. */
+function insideBeat({ beat, of = 4 }: BarPlace): string | null {
+  const whole = Math.floor(beat + EXACT);
+  const rest = beat - whole;
+  if (rest < EXACT || FRACTIONS.some(([share]) => Math.abs(share - rest) < 1e-3)) return null;
+  const parts = [8, 16].find((count) => Math.abs(rest * count - Math.round(rest * count)) < EXACT);
+  const value = parts === undefined ? undefined : VALUES[of * parts];
+  if (parts === undefined || value === undefined) return null;
+  const number = Math.round(rest * parts) + 1;
+  return `the ${number === parts ? 'last' : ordinal(number)} ${value} of beat ${whole}`;
 }
 
 /** Says of an event where it lies. */
 export type PlaceOf = (at: number) => BarPlace;
 
 /** The one way to name a place in the music: "bar 3, beat 2". */
-export function barWords({ bar, beat }: BarPlace): string {
-  return `${barNumber(bar)}, beat ${beatWords(beat)}`;
+export function barWords(place: BarPlace): string {
+  return `${barNumber(place.bar)}, ${insideBeat(place) ?? `beat ${beatWords(place.beat)}`}`;
 }
 
 /** The beats before the first bar are no bar of their own. */

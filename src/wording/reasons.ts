@@ -1,7 +1,7 @@
 import type { Counted, Felt, HandPlace, InstrumentName, Moment, PlanResponse, Reason } from '../core';
 import { counted, listed } from './grammar';
 import { noteWords } from './notes';
-import { barWords, positionWords } from './places';
+import { barWords, positionWords, stringWords } from './places';
 import type { Speech } from './plans';
 
 /*
@@ -76,6 +76,12 @@ export function reasonWords({ code, data }: Reason, speech: Speech): string {
         : '';
       return `Here the hand moves ${good}${lands}${farther}.`;
     }
+    case 'after-rest':
+      return 'The rest leaves time to set the hand anew.';
+    case 'sung':
+      return `The line stays on the ${stringWords(data.string)} for the phrase, up to ${barWords(speech.place(data.to))}.`;
+    case 'again':
+      return `The music comes again and keeps the fingers it had at ${barWords(speech.place(data.at))}.`;
     case 'sequence':
       return `The figure keeps the fingers it had at ${barWords(speech.place(data.at))}.`;
     case 'elsewhere':

@@ -8,6 +8,7 @@ import {
 } from '../core';
 import { counted, countWords, ordinal } from './grammar';
 import { positionWords, stringWords } from './places';
+import { stretchesMade } from './stretches';
 
 /*
  * Wishes of what a plan must do: a position to go to, how often to shift, down as up; and how it is bowed.
@@ -126,6 +127,7 @@ export function wishesMade(request: PlanRequest): Wish[] {
     ...(sameBack
       ? [{ id: 'same-back', group: 'Fingers', words: SAME_BACK, request: without({ sameBack: undefined }) }]
       : []),
+    ...stretchesMade(request).map(({ id, words, request: left }) => ({ id, group: 'Stretches', words, request: left })),
     ...(perBow ? [{ id: 'bow', group: 'Bow', words: perBowWords(perBow), request: onBows(request, undefined) }] : []),
   ];
 }

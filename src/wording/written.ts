@@ -1,7 +1,8 @@
-import type { Lock, PlaceCompared, Plan, ReachAnswer, Unplayable } from '../core';
-import { mm, number, sentence } from './grammar';
+import { changesWithin, type Lock, type PlaceCompared, type Plan, type ReachAnswer, type Unplayable } from '../core';
+import { mm, sentence } from './grammar';
 import { barWords, fingerWords, stretchWords, stringWords } from './places';
 import type { Speech } from './plans';
+import { tradeWords } from './ways';
 
 /*
  * A written fingering against ours.
@@ -9,21 +10,24 @@ import type { Speech } from './plans';
 
 /** "Bar 3, beats 1–2: written 1 3 on …; ours is easier there." */
 export function differenceWords(
-  { from, to, firstCost, secondCost }: PlaceCompared,
+  { from, to }: Pick<PlaceCompared, 'from' | 'to'>,
   written: Plan | null,
   best: Plan | undefined,
-  { place }: Speech,
+  speech: Speech,
 ): string {
-  const where = sentence(stretchWords(place, from, to));
+  const where = sentence(stretchWords(speech.place, from, to));
   const [theirs, ours] = [written, best].map((plan) => fingersIn(plan ?? null, from, to));
-  const saved = firstCost - secondCost;
-  const verdict =
-    saved > 0.05
-      ? `Ours is easier there, by ${number(saved, 1)}.`
-      : saved < -0.05
-        ? 'The written one is easier there; ours pays elsewhere.'
-        : 'Both are as easy there.';
-  return `${where}: written ${theirs}, ours ${ours}. ${verdict}`;
+  const felt = written && best ? ` ${sentence(feltWords(best, written, from, to, speech))}.` : '';
+  return `${where}: written ${theirs}, ours ${ours}.${felt}`;
+}
+
+/** What ours buys and pays against the written one in a stretch, in what a player feels. */
+export function feltWords(ours: Plan, written: Plan, from: number, to: number, { events }: Speech): string {
+  const changes = changesWithin(ours, written, events, from, to);
+  const words = tradeWords(changes);
+  if (words === '') return 'no difference that is felt';
+  const onlyColour = changes.every(({ trait }) => trait === 'colour' || trait === 'crossings');
+  return onlyColour ? `ours keeps the colour otherwise: ${words}` : `ours: ${words}`;
 }
 
 /** Fingers of a stretch, with the position they begin in. */

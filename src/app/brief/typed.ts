@@ -20,7 +20,7 @@ import { withInstrument } from './briefMaterial';
 import { asked, offerBrief, offerTyped, type Asked, type Brief, type TypedBrief } from './offers';
 import { forStudent } from './student';
 import { isArpeggio, musicOf, onStrings } from './typedMusic';
-import { stringsNamed, withPlaces } from './typedPlaces';
+import { namesBars, OF_A_STRETCH, stringsNamed, withPlaces, withStretches } from './typedPlaces';
 import { optionalWords } from './words';
 import * as typedBriefText from '../../wording/rooms/typedBrief';
 
@@ -59,8 +59,12 @@ export function readTyped(
   if (minor) return minor;
   const music = musicOf(onto, pieces);
   if ('kind' in music) return withStudent(music, student);
-  const onOwnStrings = onStrings(withRules(music, pieces), pieces);
-  const ruled = 'kind' in onOwnStrings ? onOwnStrings : withPlaces(onOwnStrings, pieces);
+  const stretched = withStretches(music, pieces);
+  if ('kind' in stretched) return withStudent(stretched, student);
+  // What is asked of some bars is not asked of the whole.
+  const own = namesBars(pieces) ? pieces.filter(({ slot }) => !OF_A_STRETCH.has(slot)) : pieces;
+  const onOwnStrings = onStrings(withRules(stretched, own), own);
+  const ruled = 'kind' in onOwnStrings ? onOwnStrings : withPlaces(onOwnStrings, own);
   if ('kind' in ruled) return withStudent(ruled, student);
   const notes = mended.map(({ typed: word, read }) => typedBriefText.isReadAs(word, read));
   return { kind: 'understood', brief: { request: ruled, student, whole }, notes };

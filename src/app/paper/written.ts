@@ -1,5 +1,6 @@
 import { heldAlike, type Lock, type Plan, type PlanRequest } from '../../core';
 import type { Speech } from '../../wording/plans';
+import { feltWords } from '../../wording/written';
 import type { Judged } from './paper.worker';
 
 /*
@@ -12,8 +13,8 @@ export interface BarAgainst {
   readonly events: readonly number[];
   readonly theirs: string;
   readonly ours: string;
-  /** What ours is easier by. */
-  readonly saved: number;
+  /** What ours buys and pays, in what a player feels. */
+  readonly felt: string;
   /** True where theirs is in force. */
   readonly kept: boolean;
 }
@@ -58,13 +59,13 @@ export function withTheirs(
 }
 
 /** Every bar in which the two part, in order. @param stand the plan on the stand */
-export function barsAgainst({ plan, best }: Judged, stand: Plan | undefined, { place }: Speech): BarAgainst[] {
+export function barsAgainst({ plan, best }: Judged, stand: Plan | undefined, speech: Speech): BarAgainst[] {
   if (!plan || !best) return [];
   const bars = new Map<number, number[]>();
   const parts = new Set<number>();
   const others = new Set<number>();
   plan.steps.forEach((step, t) => {
-    const { bar } = place(step.at);
+    const { bar } = speech.place(step.at);
     bars.set(bar, [...(bars.get(bar) ?? []), step.at]);
     if (!heldAlike(step, best.steps[t])) parts.add(bar);
     const now = stand?.steps[t];
@@ -79,7 +80,7 @@ export function barsAgainst({ plan, best }: Judged, stand: Plan | undefined, { p
         events,
         theirs: fingersOf(plan, here),
         ours: fingersOf(best, here),
-        saved: costOf(plan, here) - costOf(best, here),
+        felt: feltWords(best, plan, events[0], events[events.length - 1], speech),
         kept: !others.has(bar),
       },
     ];
@@ -95,5 +96,3 @@ const fingersOf = (plan: Plan, events: ReadonlySet<number>) =>
   stepsIn(plan, events)
     .map(({ stops }) => stops.map(({ finger }) => finger).join('+'))
     .join(' ');
-const costOf = (plan: Plan, events: ReadonlySet<number>) =>
-  stepsIn(plan, events).reduce((sum, { cost }) => sum + cost, 0);

@@ -2,7 +2,7 @@ import { resolveHand } from '../hand/profile';
 import { resolveSetup, type Setup } from '../instrument/setup';
 import { atOneTempo } from '../material/tempo';
 import type { PlanRequest, Plan, PlanResponse, Level } from '../vocabulary';
-import { secondsPerBeat } from '../planner/cost';
+import { secondsPerBeat } from '../material/tempo';
 import { crowdsIn, type Crowd } from './crowding';
 import { cuesFor, type CueAt } from './economy';
 import { heardNotes, type Heard } from './heard';

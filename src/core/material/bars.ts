@@ -109,6 +109,8 @@ function regularStarts(times: readonly TimeInForce[], pickup: number, end: numbe
 export interface BarPlace {
   readonly bar: number;
   readonly beat: number;
+  /** The note that is a beat, where it is no quarter. */
+  readonly of?: number;
 }
 
 /** Says of each event where it lies. Worked out once for a line, for all that is told of it. */
@@ -124,7 +126,11 @@ export function placesIn(line: Barred): (at: number) => BarPlace {
     // A pickup lies at the end of a bar that has no beginning.
     const missing = n === 0 && line.pickup > 0 ? Math.max(0, own.beats - (length * own.of) / of) : 0;
     for (; at < line.events.length && onsets[at] < end - EXACT; at++)
-      places.push({ bar: number, beat: ((onsets[at] - start) * own.of) / of + missing + 1 });
+      places.push({
+        bar: number,
+        beat: ((onsets[at] - start) * own.of) / of + missing + 1,
+        ...(own.of === 4 ? {} : { of: own.of }),
+      });
   });
   return (event) => places[event] ?? { bar: 1, beat: 1 };
 }

@@ -1,5 +1,6 @@
-import type { PhraseStart } from '../vocabulary';
+import type { PhraseStart, Tempo } from '../vocabulary';
 import type { Music, SoundingEvent } from './events';
+import { atOneTempo, secondsPerBeat } from './tempo';
 
 /*
  * Phrases: where one begins. A rest of a second or more parts the music for the hand too, whatever is said of phrases: it has time to be anywhere.
@@ -52,6 +53,18 @@ export function phraseStarts(
     else if (isLong(rest, secondsPerBeat)) starts.set(t, 'rest');
   });
   return starts;
+}
+
+/** The events of a piece that begin a phrase, by their numbers. */
+export function phraseMarks(
+  { events, changes }: Pick<Music, 'events' | 'changes'>,
+  tempo: Tempo | undefined,
+): Set<number> {
+  const timed = atOneTempo(events, changes, tempo?.bpm);
+  const sounding = timed.filter((event): event is SoundingEvent => event.kind === 'sounding');
+  return new Set(
+    [...phraseStarts({ events: timed }, sounding, secondsPerBeat(tempo)).keys()].map((t) => sounding[t].at),
+  );
 }
 
 /** The sounding events that a rest of a second or more goes before, by their numbers among the sounding ones. */

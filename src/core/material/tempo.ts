@@ -37,6 +37,11 @@ export function atOneTempo<T extends Timed>(
   });
 }
 
+/** Seconds that one of the material's own beats lasts; without a tempo a calm sixty. */
+export function secondsPerBeat(tempo: PlanRequest['tempo']): number {
+  return ((tempo?.beatsPerNote ?? 1) * 60) / (tempo?.bpm ?? USUAL_BPM);
+}
+
 /** Beats a minute that the request asks for; a scale may have several beats a note. */
 export function metronomeOf({ tempo }: PlanRequest): number | undefined {
   if (!tempo) return undefined;

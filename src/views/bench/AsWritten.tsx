@@ -6,9 +6,8 @@ import { atDesk } from '../../app/paper/desk';
 import type { Judged } from '../../app/paper/paper.worker';
 import { barsAgainst, withoutWritten, withTheirs, type BarAgainst } from '../../app/paper/written';
 import type { Lock } from '../../core';
-import { number } from '../../wording/grammar';
 import type { Speech } from '../../wording/plans';
-import { beyondWords, unplayableWords } from '../../wording/written';
+import { beyondWords, feltWords, unplayableWords } from '../../wording/written';
 import * as benchPlanText from '../../wording/rooms/benchPlan';
 import * as asWrittenText from '../../wording/rooms/asWritten';
 
@@ -66,7 +65,7 @@ export function AsWritten({ written, speech }: Props) {
         )}
       </div>
       {!judged && <p className="text-faded">{asWrittenText.whatIsWrittenIs}</p>}
-      {judged && <Sum judged={judged} />}
+      {judged && <Sum judged={judged} speech={speech} />}
       {judged && (judged.unplayable.length > 0 || judged.beyond.length > 0) && (
         <ul className="list-disc pl-5 text-madder">
           {judged.unplayable.slice(0, MOST_TOLD).map((one) => (
@@ -91,21 +90,10 @@ export function AsWritten({ written, speech }: Props) {
 /** More of one kind tell a reader nothing new. */
 const MOST_TOLD = 8;
 
-function Sum({ judged: { plan, best } }: { readonly judged: Judged }) {
+/** What ours buys and pays as a whole. */
+function Sum({ judged: { plan, best }, speech }: { readonly judged: Judged; readonly speech: Speech }) {
   if (!plan || !best) return <p>{asWrittenText.whatIsWrittenCannot}</p>;
-  const more = plan.cost - best.cost;
-  return (
-    <p>
-      {more > 0.05
-        ? asWrittenText.theWrittenFingeringIs(
-            number(more, 1),
-            number(best.cost, 1),
-            plan.shifts.length,
-            best.shifts.length,
-          )
-        : asWrittenText.theWrittenFingeringIsAs}
-    </p>
-  );
+  return <p>{asWrittenText.besideTheWritten(feltWords(best, plan, 0, speech.events.length, speech))}</p>;
 }
 
 interface BarProps {
@@ -113,13 +101,7 @@ interface BarProps {
   readonly onPut: (theirs: boolean) => void;
 }
 
-function Bar({ bar: { bar, theirs, ours, saved, kept }, onPut }: BarProps) {
-  const verdict =
-    saved > 0.05
-      ? asWrittenText.oursEasierBy(number(saved, 1))
-      : saved < -0.05
-        ? asWrittenText.theirsEasierHere
-        : asWrittenText.equalHere;
+function Bar({ bar: { bar, theirs, ours, felt, kept }, onPut }: BarProps) {
   return (
     <li className="flex min-h-11 flex-wrap items-center gap-x-3 border-t border-rule first:border-t-0">
       <span className="w-16 font-semibold">{benchPlanText.bar(bar)}</span>
@@ -127,7 +109,7 @@ function Bar({ bar: { bar, theirs, ours, saved, kept }, onPut }: BarProps) {
         <span className="text-faded">{benchPlanText.written}</span> {theirs}{' '}
         <span className="text-faded">{benchPlanText.ours}</span> {ours}
       </span>
-      <span className="text-sm text-faded">{verdict}</span>
+      <span className="text-sm text-faded">{felt}</span>
       <button
         type="button"
         className="button"

@@ -20,6 +20,7 @@ import { restezMarks } from '../../drawing/marks';
 import { extentOf, needsOf } from '../../drawing/room';
 import { later } from '../../ui/later';
 import type { Speech } from '../../wording/plans';
+import { stretchesMade } from '../../wording/stretches';
 import { OneLine } from './OneLine';
 import type { Room } from './PictureRoom';
 import { sameScore } from './sameScore';
@@ -79,9 +80,11 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
   const under = useMemo(() => hasBows(score.music.events) || restezMarks(score.steps).length > 0, [score]);
   const turns = useMemo(() => signatureChangesIn(score.music, partsOf(score)), [score]);
   const fifths = useMemo(() => widestKey(response.key.fifths, turns), [response, turns]);
+  const stretches = useMemo(() => stretchesMade(asked), [asked]);
+  const phrases = stretches.length > 0 || events.some((event) => 'phrase' in event && event.phrase !== undefined);
   const shape = useMemo(
-    () => shapeOf({ ...needs, extent, fifths, room, zoom, lines, under, names: !!names, beside: !!other }),
-    [needs, extent, fifths, room, zoom, lines, under, names, other],
+    () => shapeOf({ ...needs, extent, fifths, room, zoom, lines, under, phrases, names: !!names, beside: !!other }),
+    [needs, extent, fifths, room, zoom, lines, under, phrases, names, other],
   );
   const hand = useMemo(() => resolveHand(setup, asked.hand), [setup, asked.hand]);
   const picture: Picture = {
@@ -97,6 +100,7 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
     other,
     hand,
     demanded,
+    stretches,
     cursor,
     selection,
     trouble,

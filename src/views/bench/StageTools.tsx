@@ -6,7 +6,8 @@ import { classWords, printed } from '../../wording/notes';
 import { stretchWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
 import { midiOf, parsePitch, resolveSetup, type PlanRequest, type PlanResponse, type Setup } from '../../core';
-import { carryMarked, toggleMarking, unmark } from '../../app/edits';
+import { carryMarked, setRequest, toggleMarking, unmark } from '../../app/edits';
+import { asksOf } from '../../app/brief/askedOf';
 import {
   bpmOf,
   FASTEST,
@@ -20,9 +21,11 @@ import {
 } from '../../app/listening';
 import { LINE_WORDS, NAMES_WORDS, setLines, setNames, toggleNeck, useLook, ZOOM_WORDS, zoomBy } from '../../app/look';
 import { useBench } from '../../app/bench';
+import { ActMenu } from '../../ui/ActMenu';
 import { Choose } from '../../ui/Choose';
 import { practise } from '../../app/opening';
 import type { Shown } from './shown';
+import * as stretchText from '../../wording/rooms/stretches';
 import * as benchPictureText from '../../wording/rooms/benchPicture';
 
 /** Above the picture, in one row: hearing it, marking notes in it, and how it is shown. */
@@ -137,13 +140,25 @@ function Mark() {
 }
 
 /** Notes marked for listening or as a pattern, and what can be done with them. */
-export function Marked({ speech }: { readonly speech: Speech }) {
+export function Marked({ speech, response }: { readonly speech: Speech; readonly response: PlanResponse }) {
   const selection = useBench((state) => state.selection);
+  const request = useBench(({ record }) => record.request);
+  const asks =
+    selection && selection.to < response.events.length ? asksOf(request, selection, response, speech.place) : [];
   return (
     <section aria-label={benchPictureText.markedNotes} className="flex flex-wrap items-center gap-2">
       {selection && (
         <>
           <span data-testid="marked">{stretchWords(speech.place, selection.from, selection.to)}</span>
+          <ActMenu
+            label={stretchText.askOfTheMarked}
+            words={stretchText.forTheseNotes}
+            acts={asks}
+            onAct={(id) => {
+              const ask = asks.find((one) => one.id === id);
+              if (ask) setRequest(ask.request);
+            }}
+          />
           <button type="button" className="button" onClick={carryMarked}>
             {benchPictureText.repeatThisFingering}
           </button>

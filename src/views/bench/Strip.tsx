@@ -14,6 +14,7 @@ import type { Selection } from '../../app/session/state';
 import { BesideRow } from './BesideRow';
 import { HandTrail, TrailAxis } from './HandTrail';
 import { NameRow } from './NameRow';
+import { PhraseRow, type AskedOf } from './PhraseRow';
 import { columnOf, type RowProps } from './rows';
 import type { Line, Shape, Visible } from './shape';
 import { StringRow } from './StringRow';
@@ -32,6 +33,8 @@ export interface Picture extends Omit<RowProps, 'visible' | 'layout' | 'height'>
   readonly other: Plan | undefined;
   readonly hand: HandProfile;
   readonly demanded: ReadonlyMap<number, 'kept' | 'never'>;
+  /** What is asked of some notes alone. */
+  readonly stretches: readonly AskedOf[];
   readonly cursor: number;
   readonly selection: Selection | null;
   /** Events that leave no plan. */
@@ -53,7 +56,7 @@ export function StripHead({ response, plan, clefs, turns, at, first, shape }: He
   const { rows, gutter, lines } = shape;
   const { scale, middleLine } = lines[0].layout;
   return (
-    <div className="z-10 shrink-0 border-r border-rule bg-sheet" style={{ width: gutter }}>
+    <div className="z-10 shrink-0 border-r border-rule bg-sheet" style={{ width: gutter, paddingTop: rows.phrases }}>
       <StaffHead
         clef={clefs[at]}
         fifths={key.fifths}
@@ -114,7 +117,7 @@ interface StripProps extends Picture {
 
 /** Staff, string row and hand trail over one another, with the cursor and what is marked behind them. */
 export function Strip({ shape, line, visible, onPoint, ...picture }: StripProps) {
-  const { names, other, demanded, cursor, selection, trouble } = picture;
+  const { names, other, demanded, cursor, selection, stretches, trouble } = picture;
   const { layout } = line;
   const { events, plan, setup, speech } = picture;
   // Nothing of the cursor: the rows are not drawn again where it moves.
@@ -155,6 +158,7 @@ export function Strip({ shape, line, visible, onPoint, ...picture }: StripProps)
           style={column(Math.max(selection.from, line.first), Math.min(selection.to, line.last - 1))}
         />
       )}
+      {shape.rows.phrases > 0 && <PhraseRow {...rows} line={line} height={shape.rows.phrases} stretches={stretches} />}
       <Staff
         score={picture.score}
         layout={layout}

@@ -48,7 +48,7 @@ export const UnderPicture = memo(function UnderPicture({ shown, request }: Props
         <p role="status" aria-live="polite" data-testid="cursor-words" className="text-[1.02rem]">
           {cursorWords(response, plan, cursor, speech)}
         </p>
-        <Marked speech={speech} />
+        <Marked speech={speech} response={response} />
       </div>
       <NoteEditor response={response} plan={plan} request={request} />
       {shown.plan && (

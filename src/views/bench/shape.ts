@@ -23,6 +23,7 @@ const MANY = 60;
 const STRING_ROW = 26;
 const NAME_ROW = 22;
 const BESIDE_ROW = 46;
+const PHRASE_ROW = 22;
 const LEAST_TRAIL = 120;
 const MOST_TRAIL = 480;
 /** Over the highest head: finger, string, "ext."; under the lowest: slur, "restez"; in tenths of a staff space. */
@@ -45,6 +46,8 @@ export interface Wanted {
   readonly zoom: number;
   readonly lines: Lines;
   readonly names: boolean;
+  /** True where phrases, or what is asked of some notes, stand over the staff. */
+  readonly phrases: boolean;
   readonly beside: boolean;
   /** True where "restez" or slurs go under the staff. */
   readonly under: boolean;
@@ -52,6 +55,7 @@ export interface Wanted {
 
 /** Heights of the rows over one another. */
 interface Rows {
+  readonly phrases: number;
   readonly staff: number;
   readonly names: number;
   readonly strings: number;
@@ -133,7 +137,8 @@ function scaleFor(wanted: Wanted, stretch: number, most: number): number {
   return Math.max(LEAST_SCALE, Math.min(most, high, LEAST_SCALE * stretch ** 0.8));
 }
 
-const extraRows = ({ names, beside }: Wanted) => (names ? NAME_ROW : 0) + (beside ? BESIDE_ROW : 0);
+const extraRows = ({ names, beside, phrases }: Wanted) =>
+  (names ? NAME_ROW : 0) + (beside ? BESIDE_ROW : 0) + (phrases ? PHRASE_ROW : 0);
 
 /** From the top of the staff's drawing to its middle line. */
 function middleOver({ extent }: Wanted): number {
@@ -150,6 +155,7 @@ function rowsFor(wanted: Wanted, scale: number, lines: number): Rows {
   const others = staff + STRING_ROW + extraRows(wanted);
   const room = wanted.room.height / lines - (lines > 1 ? BETWEEN : 0) - others;
   return {
+    phrases: wanted.phrases ? PHRASE_ROW : 0,
     staff,
     names: wanted.names ? NAME_ROW : 0,
     strings: STRING_ROW,

@@ -49,4 +49,7 @@ export const theStringHasNo = (names: string, octaves: number, printed: string) 
 export const octaveFrom = (most: number, s: string, note: string) => `${most} octave${s} from ${note}`;
 export const noSuchNoteToShiftTo = (note: string, bar?: number) =>
   `After the first note there is no ${note}${bar === undefined ? '' : ` in bar ${bar}`} to shift to. Name a note of the music.`;
+export const thereIsNoBar = (bar: number) => `There is no bar ${bar} in this music. Name a bar that it has.`;
+export const whichBarsSameAs = (bar: number) =>
+  `Which bars are to have the fingers of bar ${bar}? Say it like “bars 9 to 12 same as bar ${bar}”.`;
 export const whichSize = 'Which size does the child play? The hand is scaled with it.';

@@ -50,6 +50,12 @@ export type Piece =
   | { readonly slot: 'shiftTo'; readonly value: { readonly note: string; readonly bar?: number } }
   /** Two fingers that touch, on a string by its letter. */
   | { readonly slot: 'pattern'; readonly value: { readonly string: string; readonly touch: readonly [number, number] } }
+  /** Bars that the demands are for, both inside. */
+  | { readonly slot: 'bars'; readonly value: { readonly from: number; readonly to: number } }
+  /** The bar whose fingers they are to have. */
+  | { readonly slot: 'sameAs'; readonly value: number }
+  /** The hand is in place for one bar from another on. */
+  | { readonly slot: 'prepare'; readonly value: { readonly from: number; readonly for: number } }
   | { readonly slot: 'level'; readonly value: Level }
   /** Somebody of whom the size has to be asked. */
   | { readonly slot: 'child'; readonly value: true }
@@ -65,6 +71,7 @@ interface Phrase {
 
 const ORD = '(half|thumb|1st|2nd|3rd|4th|5th|6th|7th|[1-7])';
 const POS = '(?:positions?|pos)';
+const BAR = '(?:bars?|measures?) (\\d{1,4})';
 const KEY = '([a-g](?: ?(?:bb|b|#|flat|sharp))?)';
 
 function phrase(pattern: string, means: Phrase['means']): Phrase {
@@ -130,8 +137,12 @@ export const PHRASES: readonly Phrase[] = [
   ...OTHER_SCALES,
   phrase(`([1-4]|1st|2nd|3rd|4th)(?: finger)? (?:touches|touching|against|close to|next to) ([1-4]|1st|2nd|3rd|4th)(?: finger)? on (?:the )?${KEY}(?: string)?`, (m) => touching(m[1], m[2], m[3])),
   phrase(`([1-4]) and ([1-4]) (?:touch|touching|together|close) on (?:the )?${KEY}(?: string)?`, (m) => touching(m[1], m[2], m[3])),
+  phrase(`prepare ${BAR} from ${BAR}`, (m) => ({ slot: 'prepare', value: { for: Number(m[1]), from: Number(m[2]) } })),
+  phrase(`(?:the )?same (?:fingers |fingering )?(?:as|like) (?:in |from )?${BAR}`, (m) => ({ slot: 'sameAs', value: Number(m[1]) })),
   fixed('shifts? on (?:the )?(?:semitones?|half ?steps?|halfsteps?)', { slot: 'shiftOn', value: 'semitone' }),
   phrase(`shift (?:on|to|at) (?:the |note )*${KEY}(?:(?: in)? (?:bar|measure) (\\d+))?`, (m) => ({ slot: 'shiftTo', value: { note: keyName(m[1]), ...(m[2] ? { bar: Number(m[2]) } : {}) } })),
+  phrase(`(?:in |for |from )?(?:bars?|measures?|mm?) (\\d{1,4})(?: ?(?:to|-|and|through|until) ?(\\d{1,4}))?`, (m) => ({ slot: 'bars', value: { from: Number(m[1]), to: Number(m[2] ?? m[1]) } })),
+  phrase(`sul ${KEY}`, (m) => ({ slot: 'strings', value: [keyName(m[1])] })),
   fixed('(?:the )?same (?:fingers|fingering|way)(?: going| coming)?(?: back)?(?: down)?|down as up', { slot: 'sameBack', value: true }),
   fixed('opened forwards?|forward extensions?(?: only)?|extended forwards?', { slot: 'extensions', value: 'forward' }),
   fixed('opened back(?:wards?)?|back(?:ward)? extensions?(?: only)?|extended back(?:wards?)?', { slot: 'extensions', value: 'back' }),

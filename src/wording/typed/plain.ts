@@ -22,7 +22,7 @@ const WORDS = `
   plan please make give show play me my her his the an of for on in at with and to a per each just alone then most more than max wherever they fit
   by student through into all touch touches touching against close closed next together shift semitone semitones halfstep step same way back
   opened forward forwards extended backward backwards complete absolute total beginner beginners year intermediate middle advanced level child children kid
-  kids bar measure pivoting leaning dur moll majeur mineur bemol diese`
+  kids bar bars measure measures sul prepare like until pivoting leaning dur moll majeur mineur bemol diese`
   .trim()
   .split(/\s+/); // prettier-ignore
 const KNOWN: ReadonlySet<string> = new Set([...WORDS, ...Object.keys(DIGITS), ...SCALE_NAME_WORDS]);

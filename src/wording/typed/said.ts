@@ -50,6 +50,12 @@ export function pieceWords(piece: Piece): string {
       return 'shifts on the semitones';
     case 'shiftTo':
       return `a shift to ${printed(piece.value.note)}${piece.value.bar ? ` in bar ${piece.value.bar}` : ''}`;
+    case 'bars':
+      return `bars ${piece.value.from} to ${piece.value.to}`;
+    case 'sameAs':
+      return `the same as bar ${piece.value}`;
+    case 'prepare':
+      return `in place for bar ${piece.value.for} from bar ${piece.value.from}`;
     case 'sameBack':
       return 'the same fingers back down';
     case 'pattern':

@@ -4,7 +4,8 @@ import { stopMm } from '../../../src/core/instrument/geometry';
 import { resolveSetup } from '../../../src/core/instrument/setup';
 import { patternCost } from '../../../src/core/hand/patterns';
 import * as terms from '../../../src/core/planner/cost/terms';
-import { hasteFor, secondsPerBeat, STYLE_WEIGHTS, weightsFor } from '../../../src/core/planner/cost/weights';
+import { secondsPerBeat } from '../../../src/core/material/tempo';
+import { hasteFor, STYLE_WEIGHTS, weightsFor } from '../../../src/core/planner/cost/weights';
 import { instrumentRecord } from '../../../src/core/instrument/instruments';
 
 const weights = STYLE_WEIGHTS.secure;

@@ -126,7 +126,7 @@ test('time, key and tempo change on the way; a beat stays as long as it was', ()
     ],
   );
   const place = placesIn(answer);
-  assert.deepEqual(place(7), { bar: 2, beat: 4 }, 'counted in eighths there');
+  assert.deepEqual(place(7), { bar: 2, beat: 4, of: 8 }, 'counted in eighths there');
   const [first, second, third] = bars(material);
   assert.deepEqual([first.newKey, second.newKey, second.fifths, second.bpm, third.newTime], [true, true, 3, 120, true]);
   assert.deepEqual(

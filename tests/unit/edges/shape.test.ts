@@ -28,6 +28,7 @@ function wanted(request: PlanRequest, part: Partial<Wanted> = {}): Wanted {
     lines: 'fits',
     names: false,
     beside: false,
+    phrases: false,
     under: false,
     ...part,
   };

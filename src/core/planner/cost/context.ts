@@ -8,14 +8,14 @@ import { resolveSetup, setupReaching, type Setup } from '../../instrument/setup'
 import type { Music, SoundingEvent } from '../../material/events';
 import { partStarts, phraseStarts } from '../../material/phrases';
 import { sungNotes } from '../../material/sung';
-import { atOneTempo } from '../../material/tempo';
+import { atOneTempo, secondsPerBeat } from '../../material/tempo';
 import { keyAlteration, type Key } from '../../pitch/key';
 import { letterSteps, midiOf, respellings, type Pitch } from '../../pitch/pitch';
 import type { PhraseStart, PlanRequest, Weights } from '../../vocabulary';
 import { overAt, rulesOver, type Over } from './over';
 import { keptTables, type Holds, type Tables } from './tables';
 import { landingTerm, type Pricing } from './terms';
-import { pricedFor, requestWeights, secondsPerBeat, unsungWeights } from './weights';
+import { pricedFor, requestWeights, unsungWeights } from './weights';
 
 /** Everything one request is planned with: the instrument, the hand on it, the music and the prices. */
 export interface Context {

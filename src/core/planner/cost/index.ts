@@ -5,6 +5,6 @@ export * from './held';
 export { preferencesOf } from './preferences';
 export { freshTables, type Tables } from './tables';
 export { rulesOver, type Over } from './over';
-export { contextAt, contextTo, eachStretch, overOf } from './stretches';
+export { contextAt, contextTo, eachStretch, overOf } from './inForce';
 export * from './terms';
 export * from './weights';

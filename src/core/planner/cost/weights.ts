@@ -1,6 +1,6 @@
 import { instrumentRecord } from '../../instrument/instruments';
 import type { InstrumentRecord, PlainWeight } from '../../instrument/record';
-import type { PlanRequest, Rules, Style, Tempo, Weights } from '../../vocabulary';
+import type { PlanRequest, Rules, Style, Weights } from '../../vocabulary';
 import { withTaste } from './preferences';
 
 /*
@@ -166,11 +166,6 @@ export function hasteFor(seconds: number): Haste {
     crossing: clamp(Math.sqrt(CROSSING_SECONDS / seconds), CROSSING_HASTE),
     colour: clamp(Math.sqrt(seconds), COLOUR_EASE),
   };
-}
-
-/** Seconds that one of the material's own beats lasts; without a tempo a calm sixty. */
-export function secondsPerBeat(tempo: Tempo | undefined): number {
-  return ((tempo?.beatsPerNote ?? 1) * 60) / (tempo?.bpm ?? 60);
 }
 
 /** The weights in force for one request, with what another of the same music prices otherwise. */

@@ -40,6 +40,12 @@ export function lossBy(
   return { found: { code: worse.worse[0]?.what ?? worse.felt ?? '', loss }, worse };
 }
 
+/** How much more a way round pays for changes of colour. */
+export function colourLost({ context, trellis, path: own }: Explained, { path, first, last }: Detour): number {
+  const colour = (one: Path) => accountOf(context, trellis, one, first, last, true).terms.get('colour') ?? 0;
+  return colour(path) - colour(own);
+}
+
 export function lossOfCost(own: Explained, { path, first, last }: Detour, comesBack: boolean): number {
   const { context, trellis } = own;
   const back = comesBackAlike(context, trellis, path);

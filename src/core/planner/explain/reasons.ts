@@ -1,11 +1,21 @@
 import { fingerAt } from '../../hand/finger';
 import type { SoundingEvent } from '../../material/events';
 import { guideOf, type Context } from '../cost';
-import { beyondHand, comesBackAlike, locksAt, shiftsFrom, takesOctave, type HoldTrellis, type Path } from '../graph';
+import {
+  beyondHand,
+  comesBackAlike,
+  heldIn,
+  isAlike,
+  locksAt,
+  shiftsFrom,
+  takesOctave,
+  type HoldTrellis,
+  type Path,
+} from '../graph';
 import { placeOf } from '../place';
 import type { Plan, Reason, Shift, Moment } from '../../vocabulary';
 import { firstUnreached, stayingUntil, withoutShift, type Detour } from './detours';
-import { lossBy, lossOfCost, touchAt, withoutRules, type Explained } from './explained';
+import { colourLost, lossBy, lossOfCost, touchAt, withoutRules, type Explained } from './explained';
 import { figureBefore } from './figures';
 
 /*
@@ -73,6 +83,7 @@ function whyAtAll(own: Explained, shift: Shift, t: number, until: number, comesB
   const event = context.sounding[t + 1];
   if (locksAt(context, event).some((lock) => lock.shift) || rules?.visit?.includes(shift.toPosition))
     return { code: 'demand', data: { kind: 'asked' } };
+  if (trellis.transitions[t].free) return { code: 'rest', data: { kind: 'after-rest' } };
   const { hold } = trellis.layers[t].candidates[path[t]];
   for (let at = t + 1; at <= until; at++)
     if (!trellis.layers[at].candidates.some((other) => other.hold.position === hold.position))
@@ -80,8 +91,46 @@ function whyAtAll(own: Explained, shift: Shift, t: number, until: number, comesB
   const stuck = touchAt(trellis, path, t + 1).position === hold.position && inPlace(own, shift, t, until);
   if (stuck) return stuck;
   const staying = stayingUntil(trellis, own.costs, path, t, until);
+  const sung = staying && sungFrom(own, staying, t, comesBack);
+  if (sung) return sung;
   const lost = staying && lossBy(own, staying, comesBack, ['shifts']);
   return lost && { ...lost.found, data: { kind: 'staying', ...placeOf(context.model, hold.position), ...lost.worse } };
+}
+
+/** Share of what is lost from which colour decides. */
+const DECIDES = 1 / 2;
+/** Notes on one string from which a line stays there. */
+const A_STAY = 4;
+
+/** That the line stays on its string for a phrase, where that is what staying in the old place would lose most. */
+function sungFrom(own: Explained, staying: Detour, t: number, comesBack: boolean): Reason | null {
+  const { context, trellis, path } = own;
+  const string = (at: number) => touchAt(trellis, path, at).string;
+  let end = t + 1;
+  while (end + 1 < path.length && string(end + 1) === string(t + 1) && !trellis.transitions[end].rest) end++;
+  if (end - t < A_STAY) return null;
+  const loss = lossOfCost(own, staying, comesBack);
+  if (loss <= 0 || colourLost(own, staying) < DECIDES * loss) return null;
+  return {
+    code: 'colour',
+    loss,
+    data: { kind: 'sung', string: context.setup.strings[string(t + 1)].name, to: context.sounding[end].at },
+  };
+}
+
+/** The music that comes again and would not have its fingers on a way round; null where there is none. */
+function againAt({ context, trellis, path }: Explained, other: Detour, t: number): Reason | null {
+  const held = heldIn(trellis);
+  const pair = trellis.again.find(
+    (one) =>
+      [one.model, one.again].some((events) => events.some((at) => at >= other.first && at <= other.last)) &&
+      isAlike(one, held, path) &&
+      !isAlike(one, held, other.path),
+  );
+  if (!pair || pair.model.length === 1) return null;
+  const [here, there] = pair.again.includes(t + 1) ? [pair.again, pair.model] : [pair.model, pair.again];
+  const i = Math.max(0, here.indexOf(t + 1));
+  return { code: 'repeat', data: { kind: 'again', at: context.sounding[there[i]].at } };
 }
 
 /** Why the hand moves within its position: opened as it is it does not have a note, or both fingers slide; null where it could do without. */
@@ -100,7 +149,9 @@ function whyHere(own: Explained, t: number, comesBack: boolean): Reason | null {
   const { trellis, path } = own;
   const other = withoutShift(trellis, own.costs, path, t);
   // Where no other moment is left there is nothing to be said of this one.
-  if (!other) return null;
+  if (!other || trellis.transitions[t].free) return null;
+  const again = againAt(own, other, t);
+  if (again) return { ...again, loss: lossOfCost(own, other, comesBack) };
   const figure = figureBefore(own, t);
   if (figure !== null && fingersDiffer(own, other, t + 1 - figure, t + figure))
     return {

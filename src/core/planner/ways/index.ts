@@ -1,4 +1,4 @@
 /** The other ways to play it, each the best under one more demand. */
 export { withDemand } from './demands';
 export { waysBeside, type Best, type Way } from './ways';
-export { changesBetween } from './traits';
+export { changesBetween, changesWithin } from './traits';

@@ -52,6 +52,31 @@ export function changesBetween(plan: Plan, other: Plan, events: readonly Respons
   return changesOf(traitsOf(plan, events), traitsOf(other, events));
 }
 
+/**
+ * The same of one stretch, with the steps into it and out of it.
+ * @param from first and last event, both inside
+ */
+export function changesWithin(
+  plan: Plan,
+  other: Plan,
+  events: readonly ResponseEvent[],
+  from: number,
+  to: number,
+): TraitChange[] {
+  const [one, two] = [plan, other].map(({ steps, shifts, reach, ...rest }): Plan => {
+    const first = steps.findIndex(({ at }) => at >= from);
+    const last = steps.findLastIndex(({ at }) => at <= to);
+    return {
+      ...rest,
+      terms: {},
+      steps: steps.slice(Math.max(0, first - 1), last + 2),
+      shifts: shifts.filter((shift) => shift.to >= from && shift.from <= to),
+      reach: reach.filter(({ at }) => at >= from && at <= to),
+    };
+  });
+  return changesBetween(one, two, events);
+}
+
 export function changesOf(one: Traits, other: Traits): TraitChange[] {
   return NAMES.filter((name) => Math.abs(one[name] - other[name]) >= FELT_BY[name]).map((trait) => ({
     trait,

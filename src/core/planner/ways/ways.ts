@@ -126,7 +126,9 @@ function waysOfPiece(best: Best, events: readonly ResponseEvent[], most: number)
     const cheaper = shown.filter((other) => other.plan.cost < way.plan.cost).map((one) => traitsOf(one.plan, events));
     const asks =
       first.includes(way) || (worthAsking(own, traits, times) && cheaper.every((one) => worthBeside(traits, one)));
-    if (!asks || !worthBeside(traits, own)) continue;
+    const dearer = shown.filter((other) => other.plan.cost > way.plan.cost);
+    const leaves = dearer.every((other) => worthBeside(traitsOf(other.plan, events), traits));
+    if (!asks || !leaves || !worthBeside(traits, own)) continue;
     shown.push({ ...way, plan: { ...way.plan, changes: changesOf(traits, own) } });
   }
   return shown;

@@ -92,6 +92,12 @@ const ReasonData = tagged('kind', [
   }),
   // The hand moves for each of a row of double stops that keep their frame, up to an event; told once.
   Type.Object({ kind: oneOf(['passage']), frame: oneOf(['octaves', 'thumb']), to: Count }),
+  // After a rest so long the hand has time to be anywhere.
+  Type.Object({ kind: oneOf(['after-rest']) }),
+  // The line stays on a string for its colour, up to an event.
+  Type.Object({ kind: oneOf(['sung']), string: Type.String(), to: Count }),
+  // Music comes again and keeps its fingers; where it stood before.
+  Type.Object({ kind: oneOf(['again']), at: Count }),
   // A figure comes again and keeps its fingers; where it stood before.
   Type.Object({ kind: oneOf(['sequence']), at: Count }),
   // What shifting at another moment, the nearest there is, would take more of.

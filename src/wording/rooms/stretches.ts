@@ -1,0 +1,14 @@
+export const strings = 'Strings';
+export const positions = 'Positions';
+export const fingers = 'Fingers';
+export const style = 'Style';
+export const fingersOfAnother = 'The same fingers';
+export const beforehand = 'Beforehand';
+export const phrases = 'Phrases';
+export const aPhraseHere = 'a phrase begins here';
+export const noPhraseHere = 'no phrase begins here';
+export const movePhraseHere = 'the phrase begins here instead';
+export const forTheseNotes = 'For these notes';
+export const askOfTheMarked = 'Ask something of the marked notes alone';
+export const phrasesAndPlaces = 'Phrases, and what is asked of some notes alone';
+export const phraseFrom = (from: string, to: string) => `A phrase from ${from} to ${to}`;
