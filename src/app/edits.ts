@@ -206,7 +206,7 @@ export function setTyped(typed: string) {
   session.changeRequest(planned, { typed, written: undefined }, { run: 'typed', left });
 }
 
-/** Typed notes have no slurs, phrases or accents: those of notes that are still there stay with them. */
+/** Typed notes have no phrases or accents: those of notes that are still there stay with them. */
 function withMarks(before: readonly NoteSpec[], after: readonly NoteSpec[]): NoteSpec[] {
   const from = new Map(notesFollowed(before, after).map((to, at) => [to, at]));
   return after.map((note, at) => {
@@ -215,12 +215,10 @@ function withMarks(before: readonly NoteSpec[], after: readonly NoteSpec[]): Not
     const { phrase, doubleBar } = old;
     const shared = { ...(phrase === undefined ? {} : { phrase }), ...(doubleBar ? { doubleBar } : {}) };
     if ('rest' in old || 'rest' in note) return { ...note, ...shared };
-    const { slur, bow, accent, short, divisi } = old;
-    const joins = slur && from.get(at + 1) === (from.get(at) ?? NaN) + 1;
+    const { bow, accent, short, divisi } = old;
     return {
       ...note,
       ...shared,
-      ...(joins ? { slur } : {}),
       ...(bow ? { bow } : {}),
       ...(accent ? { accent } : {}),
       ...(short ? { short } : {}),

@@ -35,7 +35,17 @@ export const NAMES_WORDS: readonly (readonly [Names, string])[] = [
   ...NOTE_NAME_WORDS,
 ];
 
+/** Which fingers are written over the staff. */
+export const FINGERS_WORDS = [
+  ['every', appText.everyFinger],
+  ['decisive', appText.decisiveFingers],
+  ['ours', appText.fingersOfOurs],
+  ['none', appText.noFingers],
+] as const;
+export type FingersShown = (typeof FINGERS_WORDS)[number][0];
+
 interface Look {
+  readonly fingers: FingersShown;
   /** Which of ZOOM_WORDS. */
   readonly zoom: number;
   readonly lines: Lines;
@@ -44,7 +54,7 @@ interface Look {
   readonly neck: boolean;
 }
 
-const USUAL: Look = { zoom: 0, lines: 'fits', names: 'none', neck: false };
+const USUAL: Look = { fingers: 'every', zoom: 0, lines: 'fits', names: 'none', neck: false };
 
 const place = data<Look>('local', 'dove-path-picture', (found) => {
   const kept = (found ?? {}) as Partial<Look>;
@@ -52,6 +62,7 @@ const place = data<Look>('local', 'dove-path-picture', (found) => {
     zoom: ZOOM_WORDS.findIndex((_, at) => at === kept.zoom) < 0 ? USUAL.zoom : (kept.zoom as number),
     lines: LINE_WORDS.find(([lines]) => lines === kept.lines)?.[0] ?? USUAL.lines,
     neck: kept.neck === true,
+    fingers: FINGERS_WORDS.find(([fingers]) => fingers === kept.fingers)?.[0] ?? USUAL.fingers,
     names: NAMES_WORDS.find(([names]) => names === kept.names)?.[0] ?? USUAL.names,
   };
 });
@@ -73,6 +84,10 @@ export function setLines(lines: string) {
 
 export function toggleNeck() {
   keep({ neck: !useLook.getState().neck });
+}
+
+export function setFingers(fingers: string) {
+  keep({ fingers: FINGERS_WORDS.find(([known]) => known === fingers)?.[0] ?? USUAL.fingers });
 }
 
 export function setNames(names: string) {

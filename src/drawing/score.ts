@@ -17,6 +17,8 @@ export interface Score {
   readonly guides?: ReadonlySet<number>;
   /** False for a few notes that are no bars. */
   readonly barred: boolean;
+  /** The events whose fingers are written; all where left out. */
+  readonly fingersAt?: ReadonlySet<number>;
 }
 
 /** What is written besides the notes. */

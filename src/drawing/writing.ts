@@ -72,7 +72,8 @@ function writeFingers({ inks, sky }: Desk, score: Score, marks: Marks, { sets, m
       inks.push(...words(x, y - BETWEEN, text, { size: height, anchor: 'middle' }));
       y -= height;
     };
-    if (step && marks.fingers)
+    const fingered = marks.fingers && (score.fingersAt?.has(at) ?? true);
+    if (step && fingered)
       for (const finger of step.stops.map(fingerSign)) {
         writeFinger(inks, guides?.has(at) ? `(${finger})` : finger, x, y, size);
         y -= size * LINE_OF;
@@ -83,7 +84,7 @@ function writeFingers({ inks, sky }: Desk, score: Score, marks: Marks, { sets, m
       inks.push({ kind: 'glyph', glyph, x: x - (box[0] + box[2]) / 2, y, size: 1 });
       y += box[1] - BETWEEN;
     }
-    if (!step || !marks.fingers) continue;
+    if (!step || !fingered) continue;
     const numeral = numerals.get(at);
     if (numeral) put(numeral, small);
     if (extensions.has(at)) put(drawingsText.ext, small);

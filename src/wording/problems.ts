@@ -2,7 +2,7 @@ import { resolveSetup, type Instead, type PlanRequest, type Problem, type Rules 
 import { counted, countWords, listed, ordinal } from './grammar';
 import { instrumentWords } from './instruments';
 import { noteWords } from './notes';
-import { barWords, positionName, stringWords, type PlaceOf } from './places';
+import { barWords, positionName, stretchWords, stringWords } from './places';
 import type { Speech } from './plans';
 import { pitchesAt } from './reasons';
 
@@ -45,14 +45,11 @@ export function problemWords(problem: Problem, request: PlanRequest, speech: Spe
   }
 }
 
-/** "bar 9, beat 1 to bar 12, beat 4". */
-export function stretchWords({ from, to }: { readonly from: number; readonly to: number }, place: PlaceOf): string {
-  return from === to ? barWords(place(from)) : `${barWords(place(from))} to ${barWords(place(to))}`;
-}
-
 function brokenWords({ at, fight, places = [] }: Problem, speech: Speech, rules: Rules | undefined): string {
   const note = (event: number) => `${pitchesAt(speech.events, event, speech)} (${barWords(speech.place(event))})`;
-  const own = places.flatMap((n) => rules?.places?.[n] ?? []).map((one) => stretchWords(one, speech.place));
+  const own = places
+    .flatMap((n) => rules?.places?.[n] ?? [])
+    .map((one) => stretchWords(speech.place, one.from, one.to));
   const under = own.length > 0 ? ` The rules of their own for ${listed(own)} are in force there.` : '';
   return fight
     ? `${note(fight[0])} and ${note(fight[1])} don’t go together: with what you put there, no hand gets from one to the other.${under}`
@@ -121,9 +118,9 @@ function changeWords(change: Change, { instrument, place }: Speech): string {
     case 'allow-shifts':
       return `allow ${counted(change.most, 'shift')}`;
     case 'forgo-place':
-      return `take away the rules for ${stretchWords(change, place)}`;
+      return `take away the rules for ${stretchWords(place, change.from, change.to)}`;
     case 'forgo-same':
-      return `let ${stretchWords(change, place)} have fingers of its own`;
+      return `let ${stretchWords(place, change.from, change.to)} have fingers of its own`;
     case 'forgo-prepare':
       return `let the hand shift between ${barWords(place(change.from))} and ${barWords(place(change.to))}`;
     case 'forgo-visit':

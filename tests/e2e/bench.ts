@@ -114,3 +114,15 @@ export async function studentWithPlan(page: Page, name: string) {
   await ready(page);
   await saved(page);
 }
+
+/** Drops a file on the page, as from a folder. */
+export async function dropOn(page: Page, name: string, text: string) {
+  await page.evaluate(
+    ([fileName, content]) => {
+      const data = new DataTransfer();
+      data.items.add(new File([content], fileName));
+      window.dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
+    },
+    [name, text] as const,
+  );
+}

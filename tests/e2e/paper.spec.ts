@@ -3,7 +3,7 @@ import type { Download, Page } from '@playwright/test';
 import { expect, test } from './shared';
 import * as benchPictureText from '../../src/wording/rooms/benchPicture';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { act, openBench, openStudio, picture, saved, serious, staffFingers } from './bench';
+import { act, dropOn, openBench, openStudio, picture, saved, serious, staffFingers } from './bench';
 import { xmlNote, xmlOpening, xmlScore } from '../support/files';
 
 async function ready(page: Page) {
@@ -47,18 +47,6 @@ const duet = xmlScore([
     ],
   },
 ]);
-
-/** Drops a file on the page, as from a folder. */
-async function dropOn(page: Page, name: string, text: string) {
-  await page.evaluate(
-    ([fileName, content]) => {
-      const data = new DataTransfer();
-      data.items.add(new File([content], fileName));
-      window.dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
-    },
-    [name, text] as const,
-  );
-}
 
 test('a piece is dropped, its part chosen, as written stands beside ours, and ours is taken for two bars', async ({
   page,

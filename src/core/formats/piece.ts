@@ -14,7 +14,7 @@ export interface FileNotice {
 }
 
 /** What is left out of a part, by what it is, with where each stands. */
-export type LeftOut = ReadonlyMap<string, readonly Fraction[]>;
+type LeftOut = ReadonlyMap<string, readonly Fraction[]>;
 
 export interface PieceNote {
   readonly start: Fraction;

@@ -56,9 +56,9 @@ export const PhraseRow = memo(function PhraseRow({ events, line, layout, height,
         <g key={id} data-testid="asked-of">
           <rect
             x={left(from) + GAP}
-            y={0}
+            y={1}
             width={Math.max(0, right(to) - left(from) - 2 * GAP)}
-            height={TEXT + 4}
+            height={TEXT + 2}
             rx={3}
             fill="var(--color-haze)"
             stroke="var(--color-dove)"

@@ -1,10 +1,12 @@
 import { memo, useMemo } from 'react';
-import { namesToWrite, useLook } from '../../app/look';
+import { namesToWrite, useLook, type FingersShown } from '../../app/look';
 import { moveCursor } from '../../app/edits';
 import type { Selection } from '../../app/session/state';
 import {
   NOTICES,
   clefsRead,
+  decisiveAt,
+  oursAt,
   hasBows,
   partsOf,
   resolveHand,
@@ -62,7 +64,7 @@ const FRAME = {
 export const PlanPicture = memo(function PlanPicture(props: Props) {
   const { response, plan, asked, setup, student, speech, demanded, other, room } = props;
   const { cursor, selection, marking } = props;
-  const { zoom, names: shownNames, lines } = useLook();
+  const { zoom, names: shownNames, lines, fingers } = useLook();
   const { events, problems } = response;
   const clefs = useMemo(() => clefsRead(events, asked.instrument, student), [events, asked.instrument, student]);
   const trouble = useMemo(
@@ -70,9 +72,22 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
     [problems],
   );
   const strings = useMemo(() => setup.strings.map(({ name }) => name), [setup]);
+  const fingersAt = useMemo(
+    () => shownAt(fingers, { request: asked, response, plan }),
+    [fingers, asked, response, plan],
+  );
   const score = useMemo(
-    () => sameScore({ music: response, steps: plan.steps, strings, instrument: asked.instrument, clefs, barred: true }),
-    [response, plan.steps, strings, asked.instrument, clefs],
+    () =>
+      sameScore({
+        music: response,
+        steps: plan.steps,
+        strings,
+        instrument: asked.instrument,
+        clefs,
+        barred: true,
+        ...(fingersAt ? { fingersAt } : {}),
+      }),
+    [response, plan.steps, strings, asked.instrument, clefs, fingersAt],
   );
   const names = namesToWrite(shownNames, student?.noteNames);
   const needs = useMemo(() => needsOf(score), [score]);
@@ -110,6 +125,20 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
     <Layout picture={picture} shape={shape} frame={FRAME} onPoint={(at, mark) => moveCursor(at, mark || marking)} />
   );
 });
+
+/** The events whose fingers are written; null for all. */
+function shownAt(fingers: FingersShown, answered: Parameters<typeof decisiveAt>[0]): ReadonlySet<number> | null {
+  switch (fingers) {
+    case 'every':
+      return null;
+    case 'decisive':
+      return decisiveAt(answered);
+    case 'ours':
+      return oursAt(answered);
+    case 'none':
+      return new Set();
+  }
+}
 
 /** The key with the most signs of all that are in force: heads of lines are as wide as its. */
 function widestKey(first: number, turns: ReadonlyMap<number, SignatureChange>): number {

@@ -19,7 +19,18 @@ import {
   SLOWEST,
   useListening,
 } from '../../app/listening';
-import { LINE_WORDS, NAMES_WORDS, setLines, setNames, toggleNeck, useLook, ZOOM_WORDS, zoomBy } from '../../app/look';
+import {
+  FINGERS_WORDS,
+  LINE_WORDS,
+  NAMES_WORDS,
+  setFingers,
+  setLines,
+  setNames,
+  toggleNeck,
+  useLook,
+  ZOOM_WORDS,
+  zoomBy,
+} from '../../app/look';
 import { useBench } from '../../app/bench';
 import { ActMenu } from '../../ui/ActMenu';
 import { Choose } from '../../ui/Choose';
@@ -171,6 +182,22 @@ export function Marked({ speech, response }: { readonly speech: Speech; readonly
         </>
       )}
     </section>
+  );
+}
+
+/** Which fingers are written over the staff; a part is printed with those that decide. */
+export function FingersShown() {
+  const { fingers } = useLook();
+  return (
+    <span className="ml-auto">
+      <Choose
+        look="slim"
+        label={benchPictureText.fingersWritten}
+        value={fingers}
+        choices={FINGERS_WORDS}
+        onChoose={setFingers}
+      />
+    </span>
   );
 }
 

@@ -13,7 +13,7 @@ import { noteCount, stepWords, type Speech } from '../../wording/plans';
 import { EditOutcome, NoteEditor } from './NoteEditor';
 import { NO_PLAN } from './PlanPicture';
 import type { Shown } from './shown';
-import { Marked } from './StageTools';
+import { FingersShown, Marked } from './StageTools';
 import * as benchPictureText from '../../wording/rooms/benchPicture';
 import { levelOf } from '../../app/brief/words';
 
@@ -49,6 +49,7 @@ export const UnderPicture = memo(function UnderPicture({ shown, request }: Props
           {cursorWords(response, plan, cursor, speech)}
         </p>
         <Marked speech={speech} response={response} />
+        <FingersShown />
       </div>
       <NoteEditor response={response} plan={plan} request={request} />
       {shown.plan && (

@@ -16,8 +16,8 @@ export function sameScore(score: Score): Score {
 }
 
 /** All that a staff shows of a score. */
-function writtenText({ music, steps, strings, instrument, clefs }: Score): string {
-  const { events, key, time, pickup, changes } = music;
+function writtenText({ music, steps, strings, instrument, clefs, fingersAt }: Score): string {
+  const { events, key, time, pickup, firstBar, changes } = music;
   const held = steps.map(({ at, stops, position, thumbAt, extended }) => [
     at,
     stops.map(({ string, finger, harmonic }) => [string, finger, harmonic]),
@@ -25,5 +25,6 @@ function writtenText({ music, steps, strings, instrument, clefs }: Score): strin
     thumbAt,
     extended,
   ]);
-  return JSON.stringify([events, key, time, pickup, changes, held, strings, instrument, clefs]);
+  const shown = fingersAt && [...fingersAt];
+  return JSON.stringify([events, key, time, pickup, firstBar, changes, held, strings, instrument, clefs, shown]);
 }

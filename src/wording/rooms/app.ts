@@ -52,6 +52,10 @@ export const oneBar = 'one bar';
 export const asItFits = 'as it fits';
 export const oneLine = 'one line';
 export const manyLines = 'many lines';
+export const everyFinger = 'every finger';
+export const decisiveFingers = 'decisive fingers';
+export const fingersOfOurs = 'decisive, not put by hand';
+export const noFingers = 'no fingers';
 export const noNames = 'no names';
 export const theirNames = 'their names';
 

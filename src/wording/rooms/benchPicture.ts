@@ -57,6 +57,7 @@ export const howItIsShown = 'How it is shown';
 export const moreOfTheMusic = 'More of the music';
 export const closerPicture = 'Closer picture';
 export const lines = 'Lines';
+export const fingersWritten = 'Fingers on the staff';
 export const noteNames = 'Note names';
 export const neck = 'Neck';
 

@@ -3,6 +3,7 @@ import { test } from 'node:test';
 import { stopMm } from '../../../src/core/instrument/geometry';
 import { resolveSetup } from '../../../src/core/instrument/setup';
 import { patternCost } from '../../../src/core/hand/patterns';
+import type { Transition } from '../../../src/core/planner/cost/moment';
 import * as terms from '../../../src/core/planner/cost/terms';
 import { secondsPerBeat } from '../../../src/core/material/tempo';
 import { hasteFor, STYLE_WEIGHTS, weightsFor } from '../../../src/core/planner/cost/weights';
@@ -35,7 +36,7 @@ const touch = (position: number, string: number, finger: number, semitones: numb
   fingers: String(finger),
   pair: null,
 });
-const calm: terms.Transition = {
+const calm: Transition = {
   haste: hasteFor(0.75),
   semitone: false,
   line: 1,
@@ -58,7 +59,7 @@ const calm: terms.Transition = {
 };
 
 /** What a shift is charged: its bare cost by what makes it easier or harder. */
-function shiftCost(own: terms.Pricing, from: terms.Touch, to: terms.Touch, transition: terms.Transition): number {
+function shiftCost(own: terms.Pricing, from: terms.Touch, to: terms.Touch, transition: Transition): number {
   const ease = terms.shiftEase(from, to);
   return (
     terms.bareShift(own, from, to, ease, terms.guideOf(own, from, to)) * terms.shiftShare(own.weights, ease, transition)
@@ -264,12 +265,12 @@ test('a second that alternates pays for leaving its string or its position, and 
 });
 
 test('under one bow a crossing between quick notes costs more, and a shift at a change of bow less', () => {
-  const crossing = (bow: terms.Transition['bow'], quick: boolean) =>
+  const crossing = (bow: Transition['bow'], quick: boolean) =>
     terms.crossingTerm(pricing.weights, 1, { ...calm, bow, quick });
   assert.ok(crossing('goes-on', true) > crossing('changes', true));
   assert.equal(crossing('goes-on', false), crossing('changes', false));
   assert.equal(crossing(undefined, true), crossing('changes', true));
-  const share = (bow: terms.Transition['bow']) => terms.shiftShare(pricing.weights, 0, { ...calm, bow });
+  const share = (bow: Transition['bow']) => terms.shiftShare(pricing.weights, 0, { ...calm, bow });
   assert.ok(share('changes') < share('goes-on'));
   assert.equal(share('goes-on'), share(undefined));
 });

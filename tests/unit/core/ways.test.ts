@@ -1,7 +1,16 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { changesBetween, midiOf, parsePitch, plan, withDemand, type Plan, type PlanRequest, type PlanResponse } from '../../../src/core';
+import {
+  changesBetween,
+  midiOf,
+  parsePitch,
+  plan,
+  withDemand,
+  type Plan,
+  type PlanRequest,
+  type PlanResponse,
+} from '../../../src/core';
 import { requestIssues } from '../../../src/core';
 import { wayWords } from '../../../src/wording/ways';
 import { speechOf } from '../../../src/wording/plans';

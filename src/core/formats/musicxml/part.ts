@@ -11,6 +11,7 @@ import {
   type PiecePart,
   type PieceVoice,
 } from '../piece';
+import { metronomeTempo } from './metronome';
 import { child, childNumber, childrenOf, childText, type Element } from './elements';
 
 /*
@@ -322,16 +323,6 @@ const DIRECTIONS: ReadonlyMap<string, string> = new Map([
   ['segno', 'repeats'],
   ['coda', 'repeats'],
 ]);
-
-const BEAT_UNITS: Readonly<Record<string, number>> = { whole: 4, half: 2, quarter: 1, eighth: 0.5, '16th': 0.25 };
-
-/** Quarters a minute. */
-function metronomeTempo(metronome: Element): number | undefined {
-  const unit = BEAT_UNITS[childText(metronome, 'beat-unit') ?? ''];
-  const each = childNumber(metronome, 'per-minute');
-  if (unit === undefined || each === undefined || !(each > 0)) return undefined;
-  return unit * (child(metronome, 'beat-unit-dot') ? 1.5 : 1) * each;
-}
 
 interface Transposition {
   readonly chromatic: number;

@@ -3,6 +3,7 @@ import type { Hold, Stop } from '../../hand/hold';
 import type { Setup } from '../../instrument/setup';
 import type { Candidate, Context } from './context';
 import { slideInPlace, type Held } from './held';
+import type { PricedTransition, Sounded, Transition } from './moment';
 import {
   alternationTerm,
   againstLineTerm,
@@ -34,9 +35,6 @@ import {
   trapTerm,
   travelTerm,
   wideSlideTerm,
-  type Sounded,
-  type Transition,
-  type PricedTransition,
   type Slide,
   type Touch,
 } from './terms';

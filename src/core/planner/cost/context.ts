@@ -44,12 +44,12 @@ export interface Context {
 }
 
 /** One context for all events of a part that have the same demands. */
-export interface Stretch {
+interface Stretch {
   readonly context: Context;
   readonly over: Over;
 }
 
-export interface Stretches {
+interface Stretches {
   readonly all: readonly Stretch[];
   /** Of each sounding event its stretch. */
   readonly of: Int32Array;

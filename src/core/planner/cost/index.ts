@@ -4,6 +4,7 @@ export * from './context';
 export * from './held';
 export { preferencesOf } from './preferences';
 export { freshTables, type Tables } from './tables';
+export * from './moment';
 export { rulesOver, type Over } from './over';
 export { contextAt, contextTo, eachStretch, overOf } from './inForce';
 export * from './terms';

@@ -1,6 +1,7 @@
 import type { Setup } from '../../instrument/setup';
 import type { HandModel, Hold } from '../../hand/hold';
-import type { Pricing, PricedTransition } from './terms';
+import type { PricedTransition } from './moment';
+import type { Pricing } from './terms';
 
 export interface Holds {
   readonly all: readonly Hold[];

@@ -13,6 +13,7 @@ import {
   type Path,
 } from '../graph';
 import { placeOf } from '../place';
+import { isListed, leftOf, LISTED, STRETCHES } from './listed';
 import type { PositionRule, Rules, RuleChange } from '../../vocabulary';
 import { bestPath, withCosts } from '../searched';
 
@@ -117,13 +118,6 @@ function placeOfPart({ request }: Context, { name, number = 0 }: Part): number |
   return one && ('at' in one ? one.at : one.from);
 }
 
-/** Demands that are said one by one: of single notes, and of stretches. */
-const SINGLE = ['locks', 'never'] as const;
-const STRETCHES = ['places', 'same', 'prepare'] as const;
-const LISTED = [...SINGLE, ...STRETCHES];
-type Listed = (typeof LISTED)[number];
-const isListed = (name: keyof Rules): name is Listed => LISTED.some((listed) => listed === name);
-
 /** The demands that are in force, the lightest first; of locks and forbidden things first those at the events that break. */
 function partsOf({ request }: Context, events: readonly SoundingEvent[], most: number): Part[] {
   const rules = request.rules ?? {};
@@ -175,13 +169,6 @@ function without(rules: Rules, parts: readonly Part[]): Rules {
   for (const name of ['openStrings', 'fourthFinger', 'extensions'] as const)
     if (parts.some((part) => part.name === name)) left[name] = 'avoid';
   return left;
-}
-
-/** What is left of a list of demands. */
-function leftOf(rules: Rules, name: Listed, parts: readonly Part[]) {
-  const gone = new Set(parts.filter((part) => part.name === name).map(({ number }) => number));
-  const list: readonly unknown[] = rules[name] ?? [];
-  return list.filter((_, at) => !gone.has(at));
 }
 
 /** What has to be let in if some parts go; null where that does not help. */

@@ -7,7 +7,7 @@ import type { HoldLayer } from './layers';
  */
 
 /** Notes on one string from which a climb is a stay. */
-export const LEAST_STAY = 8;
+const LEAST_STAY = 8;
 /** Semitones farther up than in secure style from which a note is climbed to. */
 const CLIMBED = 5;
 /** A note of more seconds is stopped in singing, wherever it lies open. */
