@@ -86,8 +86,13 @@ function cheapestApart(trellis: Trellis, costs: Passes, apart: Apart, counted?: 
     const limit = Math.min(most, whole ? Infinity : least + slack);
     const lattice = prune(trellis, costs, limit);
     const found = lattice && cheapestLazily(lattice, apart, most, counted);
+    const saved = most - (found?.cost ?? most);
     if (found && found.cost < most) best = found;
     if (limit === Infinity || (best && best.cost <= limit + ROUNDING)) return best;
+    // What is not in the lattice costs more than its limit.
+    const bound = Math.min(limit, found ? (found.bound ?? found.cost) : limit);
+    const enough = isNear(best?.cost ?? Infinity, bound, path.length) || (path.length > LONG && saved < LITTLE * bound);
+    if (best && enough) return { ...best, bound };
   }
 }
 
@@ -117,6 +122,14 @@ function withPaid(apart: Apart, { path, cost }: Found): Found {
   return { path, cost: apart.paid(path).reduce((sum, paid) => sum + paid, cost) };
 }
 
+/** Longer pieces are not searched on for the last hundredth. */
+const SHORT = 60;
+const NEAR = 1.01;
+/** Nor are whole movements where looking further saved as little. */
+const LONG = 400;
+const LITTLE = 0.01;
+const isNear = (cost: number, bound: number, events: number) => events > SHORT && cost <= NEAR * bound;
+
 /** Rounds in which more is taken into account. */
 const MOST_ROUNDS = 60;
 
@@ -128,13 +141,14 @@ function cheapestLazily(lattice: Pruned, apart: Apart, limit: number, counted?: 
   const { first, nodes } = lattice;
   const nodeAt = (t: number, node: number) => nodes[first[t] + node];
   const ahead = finishing(lattice);
+  const events = first.length - 1;
   const taken = new Set<number>();
   let best: Found | null = null;
   let most = limit;
   for (let round = 0; ; round++) {
     const own = taken.size > 0 ? apart.memoryOf([...taken].sort((a, b) => a - b)) : NO_MEMORY;
     const memory = counted ? bothRemembered(own, rememberedCounts(counted)) : own;
-    const { found, bound } = cheapestRemembering(lattice, ahead, memory, nodeAt, most);
+    const { found, bound } = cheapestRemembering(lattice, ahead, memory, nodeAt, most, labelsFor(events));
     // Nothing is cheaper than the best so far: it is proved, but for what was left out.
     if (!found) return best && provedTo(best, bound);
     const path = nodesOf(lattice, found.path);
@@ -146,10 +160,15 @@ function cheapestLazily(lattice: Pruned, apart: Apart, limit: number, counted?: 
       most = cost;
     }
     if (more.length === 0) return best && provedTo(best, bound);
-    if (round === MOST_ROUNDS) return best && provedTo(best, Math.min(bound, found.cost));
+    if (round === MOST_ROUNDS || isNear(best?.cost ?? Infinity, Math.min(bound, found.cost), events))
+      return best && provedTo(best, Math.min(bound, found.cost));
     more.forEach((item) => taken.add(item));
   }
 }
+
+/** Labels at one event, fewer the longer the piece. */
+const LABELS = { least: 50, most: 1500, inAll: 120_000 };
+const labelsFor = (events: number) => Math.min(LABELS.most, Math.max(LABELS.least, Math.round(LABELS.inAll / events)));
 
 const provedTo = (found: Found, bound: number): Found => (bound < found.cost - ROUNDING ? { ...found, bound } : found);
 

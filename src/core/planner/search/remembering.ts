@@ -7,9 +7,6 @@ import type { PathMemory } from './memory';
  * promising go too, and with them the proof: then it is known how much better a path might be at most.
  */
 
-/** Labels kept at one event. */
-const MOST_LABELS = 1500;
-
 export interface Remembering {
   /** Null where no path costs less than the limit. */
   readonly found: { readonly path: Int32Array; readonly cost: number } | null;
@@ -29,6 +26,7 @@ interface Label {
  * The cheapest path with its memory's prices, where it costs less than the limit.
  * @param ahead what finishing costs from each node on, without what memory adds
  * @param nodeAt a lattice's node as the memory knows it
+ * @param most labels kept at one event
  */
 export function cheapestRemembering(
   lattice: Lattice,
@@ -36,7 +34,7 @@ export function cheapestRemembering(
   memory: PathMemory,
   nodeAt: (t: number, node: number) => number,
   limit: number,
-  most = MOST_LABELS,
+  most: number,
 ): Remembering {
   const { first, cost, steps, stepsAt } = lattice;
   const events = first.length - 1;
