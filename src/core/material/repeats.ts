@@ -109,8 +109,10 @@ export function sequencesOf(sounding: readonly SoundingEvent[], repeats: readonl
   for (let length = FIGURE.least; length <= FIGURE.most; length++)
     for (let from = 0; from + 2 * length <= sounding.length; from++) {
       let times = 1;
-      while (isMoved(sounding, steps, from, from + times * length, length)) times++;
+      while (isMoved(sounding, steps, from + (times - 1) * length, from + times * length, length)) times++;
       if (times > 1 && !isRun(steps, from, times * length)) figures.push({ from, length, times });
+      // What begins inside covers less.
+      from += (times - 1) * length;
     }
   const covered = ({ length, times }: Figure) => length * times;
   figures.sort((a, b) => covered(b) - covered(a) || a.length - b.length || a.from - b.from);

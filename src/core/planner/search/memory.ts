@@ -130,19 +130,32 @@ function tasksFor(pairs: readonly Again[], events: number) {
 
 /** Fingerings as paths from the root of a tree, so that equal ones are one number. */
 function fingeringTree() {
-  const children: Map<number, number>[] = [new Map()];
-  const keys: (readonly number[])[] = [[]];
+  const children: (Map<number, number> | undefined)[] = [];
+  const parents: number[] = [0];
+  const keys: number[] = [0];
+  /** Whole fingerings by their last node, written out when they are first compared with. */
+  const whole = new Map<number, number[]>();
+  const writtenOut = (node: number): number[] => {
+    const found: number[] = [];
+    for (let at = node; at !== 0; at = parents[at]) found.push(keys[at]);
+    return found.reverse();
+  };
   return {
     child(node: number, key: number): number {
-      const known = children[node].get(key);
+      const own = (children[node] ??= new Map());
+      const known = own.get(key);
       if (known !== undefined) return known;
-      const made = children.length;
-      children.push(new Map());
-      keys.push([...keys[node], key]);
-      children[node].set(key, made);
+      const made = keys.length;
+      parents.push(node);
+      keys.push(key);
+      own.set(key, made);
       return made;
     },
-    keyAt: (node: number, i: number) => keys[node][i],
+    keyAt(node: number, i: number): number {
+      let found = whole.get(node);
+      if (!found) whole.set(node, (found = writtenOut(node)));
+      return found[i];
+    },
   };
 }
 

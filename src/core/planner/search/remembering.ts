@@ -7,6 +7,11 @@ import type { PathMemory } from './memory';
  * promising go too, and with them the proof: then it is known how much better a path might be at most.
  */
 
+/** Labels of a node that another is held against: the cheapest. */
+const MOST_COMPARED = 48;
+/** How many times as many labels are looked at before those go that cannot win. */
+const ROOM = 4;
+
 export interface Remembering {
   /** Null where no path costs less than the limit. */
   readonly found: { readonly path: Int32Array; readonly cost: number } | null;
@@ -42,23 +47,33 @@ export function cheapestRemembering(
   const rest = (t: number, node: number) => ahead[first[t] + node] - cost[first[t] + node];
 
   /** The labels of an event that are worth going on from. */
-  function worth(t: number, labels: readonly Label[][]): Label[][] {
-    const left = labels.map((own, node) => undominated(own, t, node));
-    const count = left.reduce((sum, { length }) => sum + length, 0);
-    if (count <= most) return left;
-    const totals = left.flatMap((own, node) => own.map((label) => label.cost + rest(t, node))).sort((a, b) => a - b);
-    const worst = totals[most];
+  const worth = (t: number, labels: readonly Label[][]): Label[][] =>
+    fewest(
+      t,
+      fewest(t, labels, ROOM * most).map((own) => undominated(own, t)),
+      most,
+    );
+
+  /** The most promising labels of an event, where there are too many. */
+  function fewest(t: number, labels: readonly Label[][], few: number): Label[][] {
+    const count = labels.reduce((sum, { length }) => sum + length, 0);
+    if (count <= few) return labels.map((own) => [...own]);
+    const totals = labels.flatMap((own, node) => own.map((label) => label.cost + rest(t, node))).sort((x, y) => x - y);
+    const worst = totals[few];
     bound = Math.min(bound, worst);
-    return left.map((own, node) => own.filter((label) => label.cost + rest(t, node) < worst));
+    return labels.map((own, node) => own.filter((label) => label.cost + rest(t, node) < worst));
   }
 
-  function undominated(labels: readonly Label[], t: number, node: number): Label[] {
+  /** Those that may still win back what they are dearer than another of the same node. */
+  function undominated(labels: readonly Label[], t: number): Label[] {
     if (labels.length < 2) return [...labels];
     const kept: Label[] = [];
-    for (const label of [...labels].sort((a, b) => a.cost - b.cost)) {
-      if (label.cost + rest(t, node) >= limit) break;
-      if (!kept.some((other) => other.cost + memory.excess(t, other.state, label.state) <= label.cost))
-        kept.push(label);
+    for (const label of [...labels].sort((x, y) => x.cost - y.cost)) {
+      const against = Math.min(kept.length, MOST_COMPARED);
+      let wins = true;
+      for (let n = 0; n < against && wins; n++)
+        wins = kept[n].cost + memory.excess(t, kept[n].state, label.state) > label.cost;
+      if (wins) kept.push(label);
     }
     return kept;
   }
