@@ -123,6 +123,29 @@ const SHOTS = {
     await page.locator('main[data-ready="true"]').waitFor();
     await page.waitForTimeout(600);
   },
+  'bench-piece': async (page: Page) => {
+    const typed = page.getByRole('textbox', { name: 'Type the brief' });
+    const say = async (text: string) => {
+      await typed.fill(text);
+      await typed.press('Enter');
+      await page.waitForTimeout(800);
+    };
+    await say('G major');
+    await say('my own notes');
+    await page.getByRole('textbox', { name: 'Notes', exact: true }).fill(PIECE);
+    await page.waitForTimeout(800);
+    for (const text of ['at 84 bpm', 'third position, bars 12 and 13', 'bars 19 to 20 same as bar 1']) await say(text);
+    await page.getByRole('button', { name: 'Close', exact: true }).click();
+    await page.getByTestId('ways-head').getByText(/^\d+ ways$/).waitFor();
+    await page.getByLabel('Fingers on the staff').selectOption('decisive');
+    await page.getByTestId('phrases').first().waitFor();
+    await page.waitForTimeout(800);
+    await page
+      .getByTestId('phrases')
+      .first()
+      .evaluate((row) => row.scrollIntoView({ block: 'start' }));
+    await page.waitForTimeout(400);
+  },
   piece: async (page: Page, address: string) => {
     await page.goto(`${address}/studio`);
     await page.getByRole('button', { name: 'Bring in a piece' }).click();
@@ -135,6 +158,25 @@ const SHOTS = {
     await page.waitForTimeout(800);
   },
 };
+
+/** A made-up piece of 48 bars: a tune, a middle part, the tune again, with rests between. */
+const TUNE =
+  'D5:1 B4:1/2 C5 D5:1 G4 | A4 B4:1/2 C5 B4:1 A4 | B4 D5 G5 F#5 | E5 D5 B4:2 | C5:1 E5 D5 C5 | B4 D5 C5 B4 | A4 B4:1/2 A4 G4:1 F#4 | G4:4';
+const MIDDLE =
+  'E4:1 G4 B4 E5 | D5 C5 B4 A4 | D4 F#4 A4 D5 | C5 B4 A4 G4 | C4 E4 G4 C5 | B4 A4 G4 F#4 | B3 D#4 F#4 B4 | E4:4';
+
+const PIECE = [
+  TUNE,
+  '-:4',
+  MIDDLE,
+  '-:4',
+  TUNE,
+  '-:4',
+  MIDDLE,
+  '-:4',
+  TUNE,
+  TUNE.split(' | ').slice(4).join(' | '),
+].join(' | ');
 
 /** A made-up round with written fingers, as a teacher may bring it in. */
 function round() {
@@ -167,7 +209,7 @@ function putDamaged() {
 }
 
 /** Pictures of what stands further down the page. */
-const LOWER = new Set(['bench-edit']);
+const LOWER = new Set(['bench-edit', 'bench-piece']);
 
 ensurePackages();
 ensureChromium();

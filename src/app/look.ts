@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { NOTE_NAMES, type NoteNames } from '../core';
+import { decisiveAt, NOTE_NAMES, oursAt, type NoteNames } from '../core';
 import { data } from '../store/browserState';
 import { NOTE_NAME_WORDS } from '../wording/notes';
 import * as appText from '../wording/rooms/app';
@@ -42,7 +42,24 @@ export const FINGERS_WORDS = [
   ['ours', appText.fingersOfOurs],
   ['none', appText.noFingers],
 ] as const;
-export type FingersShown = (typeof FINGERS_WORDS)[number][0];
+type FingersShown = (typeof FINGERS_WORDS)[number][0];
+
+/** The events whose fingers are written; null for all. */
+export function fingersShown(
+  fingers: FingersShown,
+  answered: Parameters<typeof decisiveAt>[0],
+): ReadonlySet<number> | null {
+  switch (fingers) {
+    case 'every':
+      return null;
+    case 'decisive':
+      return decisiveAt(answered);
+    case 'ours':
+      return oursAt(answered);
+    case 'none':
+      return new Set();
+  }
+}
 
 interface Look {
   readonly fingers: FingersShown;

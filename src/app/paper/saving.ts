@@ -1,6 +1,7 @@
 import { lastPlanned, planOf } from '../session/state';
 import { session } from '../bench';
 import { offerFile } from '../files';
+import { fingersShown, useLook } from '../look';
 import { say } from '../notices';
 import { getStudent } from '../../store/read';
 import { clefsFor, type PlanRecord, type StudentRecord } from '../../core';
@@ -53,7 +54,8 @@ async function withStand(work: (one: OnStand) => Promise<void>) {
 
 export const saveNotes = (format: NoteFormat) =>
   withStand(async ({ planned, title }) => {
-    const bytes = await atDesk(async (remote) => await remote.write(format, { ...planned, title }));
+    const fingersAt = fingersShown(useLook.getState().fingers, planned);
+    const bytes = await atDesk(async (remote) => await remote.write(format, { ...planned, title, fingersAt }));
     const { end, type } = FORMATS[format];
     offerFile(bytes, `${fileName(title)}.${end}`, type);
   });

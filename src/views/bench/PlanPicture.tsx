@@ -1,12 +1,10 @@
 import { memo, useMemo } from 'react';
-import { namesToWrite, useLook, type FingersShown } from '../../app/look';
+import { fingersShown, namesToWrite, useLook } from '../../app/look';
 import { moveCursor } from '../../app/edits';
 import type { Selection } from '../../app/session/state';
 import {
   NOTICES,
   clefsRead,
-  decisiveAt,
-  oursAt,
   hasBows,
   partsOf,
   resolveHand,
@@ -73,7 +71,7 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
   );
   const strings = useMemo(() => setup.strings.map(({ name }) => name), [setup]);
   const fingersAt = useMemo(
-    () => shownAt(fingers, { request: asked, response, plan }),
+    () => fingersShown(fingers, { request: asked, response, plan }),
     [fingers, asked, response, plan],
   );
   const score = useMemo(
@@ -125,20 +123,6 @@ export const PlanPicture = memo(function PlanPicture(props: Props) {
     <Layout picture={picture} shape={shape} frame={FRAME} onPoint={(at, mark) => moveCursor(at, mark || marking)} />
   );
 });
-
-/** The events whose fingers are written; null for all. */
-function shownAt(fingers: FingersShown, answered: Parameters<typeof decisiveAt>[0]): ReadonlySet<number> | null {
-  switch (fingers) {
-    case 'every':
-      return null;
-    case 'decisive':
-      return decisiveAt(answered);
-    case 'ours':
-      return oursAt(answered);
-    case 'none':
-      return new Set();
-  }
-}
 
 /** The key with the most signs of all that are in force: heads of lines are as wide as its. */
 function widestKey(first: number, turns: ReadonlyMap<number, SignatureChange>): number {

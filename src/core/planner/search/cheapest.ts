@@ -2,6 +2,7 @@ import { foldLattice, width, type Alike, type Fold, type Lattice, type Path, typ
 import { finishing } from './finish';
 import { cheapestCounted, EACH_SHIFT, type Counted, type Uses } from './counted';
 import type { Apart } from './apart';
+import { improvedByCopying } from './copying';
 import { bothRemembered, NO_MEMORY, rememberedCounts } from './memory';
 import { cheapestRemembering } from './remembering';
 import { mostCost, passesOver, type Passes } from './passes';
@@ -79,6 +80,7 @@ function cheapestApart(trellis: Trellis, costs: Passes, apart: Apart, counted?: 
   const within = !counted || isWithin(path, counted);
   let best: Found | null = within ? withPaid(apart, { path, cost: least }) : null;
   if (best?.cost === least) return best;
+  if (path.length > SHORT) return nearly(trellis, costs, apart, path, counted);
   const dearest = mostCost(costs);
   for (let slack = FIRST_SLACK; ; slack *= MORE_SLACK) {
     const whole = least + slack >= dearest;
@@ -86,14 +88,40 @@ function cheapestApart(trellis: Trellis, costs: Passes, apart: Apart, counted?: 
     const limit = Math.min(most, whole ? Infinity : least + slack);
     const lattice = prune(trellis, costs, limit);
     const found = lattice && cheapestLazily(lattice, apart, most, counted);
-    const saved = most - (found?.cost ?? most);
     if (found && found.cost < most) best = found;
     if (limit === Infinity || (best && best.cost <= limit + ROUNDING)) return best;
-    // What is not in the lattice costs more than its limit.
-    const bound = Math.min(limit, found ? (found.bound ?? found.cost) : limit);
-    const enough = isNear(best?.cost ?? Infinity, bound, path.length) || (path.length > LONG && saved < LITTLE * bound);
-    if (best && enough) return { ...best, bound };
   }
+}
+
+/** How far above the cheapest path of all a longer piece is looked at. */
+const NEAR_SLACK = 6;
+
+/** A longer piece: what copying makes of the cheapest path, and what a search near it with few labels finds beyond that; with what nothing costs less than. */
+function nearly(trellis: Trellis, costs: Passes, apart: Apart, path: Path, counted?: Counted): Found | null {
+  const { least } = costs;
+  const lattice = prune(trellis, costs, least + NEAR_SLACK);
+  if (!lattice) return null;
+  const { first, nodes } = lattice;
+  const nodeAt = (t: number, node: number) => nodes[first[t] + node];
+  const inTrellis = (own: Int32Array) => nodesOf(lattice, own);
+  const start = Int32Array.from(cheapestPlain(lattice, finishing(lattice), Infinity)?.path ?? path);
+  const copied = improvedByCopying(lattice, start, {
+    paid: (own) => apart.paid(inTrellis(own)),
+    fixes: (own, item) =>
+      apart
+        .fixes(inTrellis(own), item)
+        .map((fix) => new Map([...fix].map(([t, holds]) => [t, (node: number) => holds(nodeAt(t, node))]))),
+  });
+  const made: Found = { path: inTrellis(copied.path), cost: copied.cost };
+  const within = copied.cost < Infinity && (!counted || isWithin(made.path, counted));
+  let best = within ? made : null;
+  if (best && best.cost <= NEAR * least) return { ...best, bound: least };
+  const found = cheapestLazily(lattice, apart, best?.cost ?? Infinity, counted);
+  if (found && found.cost < (best?.cost ?? Infinity)) best = found;
+  if (best) return { ...best, bound: Math.min(least + NEAR_SLACK, found ? (found.bound ?? found.cost) : best.cost) };
+  // Nothing near is as wanted.
+  const all = prune(trellis, costs, Infinity);
+  return all && cheapestLazily(all, apart, Infinity, counted);
 }
 
 /**
@@ -125,9 +153,6 @@ function withPaid(apart: Apart, { path, cost }: Found): Found {
 /** Longer pieces are not searched on for the last hundredth. */
 const SHORT = 60;
 const NEAR = 1.01;
-/** Nor are whole movements where looking further saved as little. */
-const LONG = 400;
-const LITTLE = 0.01;
 const isNear = (cost: number, bound: number, events: number) => events > SHORT && cost <= NEAR * bound;
 
 /** Rounds in which more is taken into account. */
@@ -167,8 +192,9 @@ function cheapestLazily(lattice: Pruned, apart: Apart, limit: number, counted?: 
 }
 
 /** Labels at one event, fewer the longer the piece. */
-const LABELS = { least: 50, most: 1500, inAll: 120_000 };
-const labelsFor = (events: number) => Math.min(LABELS.most, Math.max(LABELS.least, Math.round(LABELS.inAll / events)));
+const LABELS = { least: 20, most: 1500, inAll: 30_000 };
+const labelsFor = (events: number) =>
+  events <= SHORT ? LABELS.most : Math.max(LABELS.least, Math.round(LABELS.inAll / events));
 
 const provedTo = (found: Found, bound: number): Found => (bound < found.cost - ROUNDING ? { ...found, bound } : found);
 

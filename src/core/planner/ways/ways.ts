@@ -193,6 +193,8 @@ function opened(best: Best, asked: Asked, dearest: number): Open | null {
   if (!under) return null;
   const costs = Object.keys(mask).length === 0 ? best.costs : passesOver(under);
   const laid: Searched = { context: { ...context, request }, trellis: under, costs };
+  // Where notes far apart hang together a way is searched as the request would be that asks for it.
+  if (under.again.length > 0 || under.stays) return { cost: plan.cost, find: () => wayIn(best, asked, laid) };
   const along = (path: Path) => wayAlong(best, asked, laid, path);
   const bounds = boundedBy(best, costs);
   const shifts = demand.rules?.mostShifts;
