@@ -65,11 +65,6 @@ const SHOTS = {
     await page.getByTestId('outcome').waitFor();
     await page.getByTestId('neck').scrollIntoViewIfNeeded();
   },
-  'bench-lines': async (page: Page) => {
-    await openPlan(page, 'Marlow: A flat major without open strings');
-    await page.getByLabel('Lines').selectOption('many');
-    await moveRight(page, 17);
-  },
   studio: async (page: Page, address: string) => {
     await page.goto(`${address}/studio`);
     await page.getByRole('button', { name: /^Pip/ }).click();
@@ -136,7 +131,10 @@ const SHOTS = {
     await page.waitForTimeout(800);
     for (const text of ['at 84 bpm', 'third position, bars 12 and 13', 'bars 19 to 20 same as bar 1']) await say(text);
     await page.getByRole('button', { name: 'Close', exact: true }).click();
-    await page.getByTestId('ways-head').getByText(/^\d+ ways$/).waitFor();
+    await page
+      .getByTestId('ways-head')
+      .getByText(/^\d+ ways$/)
+      .waitFor();
     await page.getByLabel('Fingers on the staff').selectOption('decisive');
     await page.getByTestId('phrases').first().waitFor();
     await page.waitForTimeout(800);

@@ -6,7 +6,7 @@ import { width, type Lattice } from '../graph';
  */
 
 /** What must hold of a node of an event. */
-export type Held = ReadonlyMap<number, (node: number) => boolean>;
+type Held = ReadonlyMap<number, (node: number) => boolean>;
 
 export interface Copying {
   /** What a path pays, item by item. */

@@ -31,9 +31,9 @@ export const nameOfFirst = ({ style }: Demand): WayName =>
 /** Notes of a phrase from which it is asked for otherwise. */
 const LEAST_PHRASE = 4;
 /** Demands tried of single phrases: each is planned by itself. */
-const MOST_TRIED = 8;
+const MOST_TRIED = 4;
 /** Positions that a phrase is asked for in. */
-const TEACHING = 5;
+const TEACHING = 3;
 /** A phrase is not asked for on one string where that spans more semitones. */
 const MOST_ON_ONE = 14;
 

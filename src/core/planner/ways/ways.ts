@@ -93,6 +93,9 @@ export function waysBeside(best: Best, events: readonly ResponseEvent[], most: n
   return shown;
 }
 
+/** Notes up to which one shift fewer is asked of a piece. */
+const COUNTED = 120;
+
 /**
  * The ways of a piece: what a teacher asks first, then those that play most of it otherwise for what they cost, then those priced by a style or school of
  * their own.
@@ -105,14 +108,18 @@ function waysOfPiece(best: Best, events: readonly ResponseEvent[], most: number)
   const first = askedFirst(context)
     .map((demand) => foundWhatever(opened(best, { way: nameOfFirst(demand), demand }, Infinity)))
     .filter(others);
-  const whole = demandsAfter(context, trellis, plan, true).filter(
-    ({ demand }) => !first.some((one) => JSON.stringify(one.plan.demand) === JSON.stringify(demand)),
-  );
+  const isFirst = ({ demand }: Asked) =>
+    first.some((one) => JSON.stringify(one.plan.demand) === JSON.stringify(demand));
+  // Of a long piece nobody counts the shifts.
+  const counts = ({ demand }: Asked) => demand.rules?.mostShifts !== undefined && context.sounding.length > COUNTED;
+  const whole = demandsAfter(context, trellis, plan, true).filter((one) => !isFirst(one) && !counts(one));
+  const pricedApart = ({ plan: { demand } }: Way) => demand?.school !== undefined || demand?.style !== undefined;
   const found = [...whole, ...askedOfPhrases(context, trellis, plan)]
     .map((asked) => foundWhatever(opened(best, asked, dearest)))
     .filter(others)
+    // The best of a long piece is proved to a hundredth: what seems cheaper by less is no way beside it.
+    .filter((way) => pricedApart(way) || way.plan.cost >= plan.cost - ROUNDING)
     .filter((way) => way.plan.cost <= dearest && differsOnlyIn(plan, way.plan, way.plan.demand ?? {}));
-  const pricedApart = ({ plan: { demand } }: Way) => demand?.school !== undefined || demand?.style !== undefined;
   const worth = (way: Way) => shareOfOthers(way.plan, plan) / (way.plan.cost - plan.cost + 1);
   const ranked = found.sort(
     (a, b) => Number(pricedApart(a)) - Number(pricedApart(b)) || worth(b) - worth(a) || a.plan.cost - b.plan.cost,
