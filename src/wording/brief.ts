@@ -16,8 +16,10 @@ import {
   type PositionNumber,
   type PositionRule,
   type Style,
+  type TouchingPattern,
 } from '../core';
 import type { WordChoice } from './choice';
+import { ordinal } from './grammar';
 import { printed } from './notes';
 import { frameWords, positionWords, stringWords } from './places';
 
@@ -101,6 +103,19 @@ const WISHES: readonly Wish[] = [
     'finger-per-semitone': 'a finger to each semitone',
   }),
 ];
+
+/** What is wished of the fingers, in words. */
+export const wishWords = (rules: Partial<Readonly<Record<Wish['rule'], string>>>): string[] =>
+  WISHES.flatMap(({ rule, choices }) => choices.flatMap(([name, words]) => (rules[rule] === name ? [words] : [])));
+
+/** "without the 2nd finger". */
+export const sparedWords = (finger: number) => `without the ${ordinal(finger)} finger`;
+
+/** "2 touches 1 on the A string". */
+export function patternWords({ string, touch }: TouchingPattern): string {
+  const [low, high] = [...touch].sort();
+  return `${high} touches ${low} on the ${stringWords(string)}`;
+}
 
 /** Ways to open that only a hand in frames has. */
 const OPENED: ReadonlySet<string> = new Set(['forward', 'back']);

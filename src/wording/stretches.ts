@@ -1,4 +1,5 @@
 import { buildMusic, placesIn, type InstrumentName, type PlaceRule, type PlanRequest, type Rules } from '../core';
+import { patternWords, sparedWords, wishWords } from './brief';
 import { listed } from './grammar';
 import { barWords, positionRuleWords, stretchWords, stringWords, type PlaceOf } from './places';
 
@@ -8,41 +9,15 @@ import { barWords, positionRuleWords, stretchWords, stringWords, type PlaceOf } 
 
 type Demands = Omit<PlaceRule, 'from' | 'to'>;
 
-const OPEN: Readonly<Record<string, string>> = {
-  free: 'open strings welcome',
-  prefer: 'open strings wherever they fit',
-  avoid: 'open strings only when needed',
-  never: 'no open strings',
-};
-const LITTLE: Readonly<Record<string, string>> = {
-  free: 'little finger welcome',
-  prefer: 'little finger for open strings',
-  'no-shift': 'no shifts with the little finger',
-  avoid: 'little finger only when needed',
-  never: 'no little finger',
-};
-const EXTENDED: Readonly<Record<string, string>> = {
-  free: 'extensions welcome',
-  avoid: 'extensions only when needed',
-  never: 'no extensions',
-  forward: 'opened forward only',
-  back: 'opened back only',
-};
-
 /** "on the G string, no open strings". */
 export function placeRuleWords(demands: Demands, instrument: InstrumentName): string {
-  const { positions, strings, openStrings, fourthFinger, extensions, fingers, harmonics, style } = demands;
+  const { positions, strings, fingers, patterns, style } = demands;
   const said = [
     strings && `on the ${listed(strings.map(stringWords))}`,
     positions && `in ${positionRuleWords(positions, instrument)}`,
-    openStrings && OPEN[openStrings],
-    fourthFinger && LITTLE[fourthFinger],
-    extensions && EXTENDED[extensions],
-    fingers && fingers.never.length > 0 && `without finger ${listed(fingers.never.map(String))}`,
-    harmonics && (harmonics === 'never' ? 'no harmonics' : 'harmonics welcome'),
-    demands.chromatic && (demands.chromatic === 'slide' ? 'sliding semitones' : 'a finger to each semitone'),
-    demands.shiftOn && (demands.shiftOn === 'semitone' ? 'shifts on the semitones' : 'shifts where they serve'),
-    demands.patterns && 'finger patterns of their own',
+    ...wishWords(demands),
+    ...(fingers?.never ?? []).map(sparedWords),
+    ...(patterns ?? []).map(patternWords),
     style,
   ];
   return said.filter(Boolean).join(', ');

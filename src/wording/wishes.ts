@@ -6,8 +6,9 @@ import {
   type Rules,
   type TouchingPattern,
 } from '../core';
-import { counted, countWords, ordinal } from './grammar';
-import { positionWords, stringWords } from './places';
+import { patternWords, sparedWords } from './brief';
+import { counted, countWords } from './grammar';
+import { positionWords } from './places';
 import { stretchesMade } from './stretches';
 
 /*
@@ -148,8 +149,6 @@ export function perBowWords(count: number): string {
 /** Fingers that a lesson may do without; the little finger has words of its own. */
 const SPARED = [2, 3] as const;
 
-const sparedWords = (finger: number) => `without the ${ordinal(finger)} finger`;
-
 /** Neighbouring fingers that may touch. */
 const TOUCHING = [
   [1, 2],
@@ -159,12 +158,6 @@ const TOUCHING = [
 const PATTERNS = 'Patterns';
 
 const patternId = ({ string, touch }: TouchingPattern) => `touch-${[...touch].sort().join('-')}-${string}`;
-
-/** "2 touches 1 on the A string". */
-function patternWords({ string, touch }: TouchingPattern): string {
-  const [low, high] = [...touch].sort();
-  return `${high} touches ${low} on the ${stringWords(string)}`;
-}
 
 const SAME_BACK = 'the same fingers back down';
 

@@ -20,7 +20,7 @@ import { withInstrument } from './briefMaterial';
 import { asked, offerBrief, offerTyped, type Asked, type Brief, type TypedBrief } from './offers';
 import { forStudent } from './student';
 import { isArpeggio, musicOf, onStrings } from './typedMusic';
-import { namesBars, OF_A_STRETCH, stringsNamed, withPlaces, withStretches } from './typedPlaces';
+import { namesBars, noSuchString, OF_A_STRETCH, stringsNamed, withPlaces, withStretches } from './typedPlaces';
 import { optionalWords } from './words';
 import * as typedBriefText from '../../wording/rooms/typedBrief';
 
@@ -208,11 +208,9 @@ function withRules(request: PlanRequest, pieces: readonly Piece[]): PlanRequest 
   const strings = valueOf(pieces, 'strings');
   const names = strings && stringsNamed(request, strings);
   if (strings && !names)
-    return asked(
-      typedBriefText.theHasNoString(
-        instrumentWords(request.instrument),
-        strings.map((name) => printed(name)).join(' and '),
-      ),
+    return noSuchString(
+      request,
+      strings,
       resolveSetup(request).strings.map(({ name }) =>
         offerBrief(typedBriefText.theString(printed(name)), { ...request, rules: { ...rules, strings: [name] } }),
       ),

@@ -19,12 +19,22 @@ export function stringsNamed(request: PlanRequest, letters: readonly string[]): 
   return found.every((name): name is string => name !== undefined) ? found : null;
 }
 
+/** Asked back about strings that the instrument does not have. */
+export function noSuchString(
+  { instrument }: PlanRequest,
+  letters: readonly string[],
+  offers: Asked['offers'] = [],
+): Asked {
+  const names = letters.map((name) => printed(name)).join(' and ');
+  return asked(typedBriefText.theHasNoString(instrumentWords(instrument), names), offers);
+}
+
 /** The request with the patterns and shifts that were named; asked back about where there is no such string or note. */
 export function withPlaces(request: PlanRequest, pieces: readonly Piece[]): PlanRequest | Asked {
   const patterns: TouchingPattern[] = [];
   for (const { string, touch } of pieces.flatMap((piece) => (piece.slot === 'pattern' ? [piece.value] : []))) {
     const [name] = stringsNamed(request, [string]) ?? [];
-    if (!name) return asked(typedBriefText.theHasNoString(instrumentWords(request.instrument), printed(string)), []);
+    if (!name) return noSuchString(request, [string]);
     patterns.push({ string: name, touch: touch as TouchingPattern['touch'] });
   }
   let ruled = patterns.length > 0 ? { ...request, rules: { ...request.rules, patterns } } : request;
@@ -86,14 +96,7 @@ export function withStretches(request: PlanRequest, pieces: readonly Piece[]): P
 function demandsIn(request: PlanRequest, pieces: readonly Piece[]): Parameters<typeof withPlace>[2] | Asked {
   const letters = valueOf(pieces, 'strings');
   const strings = letters && stringsNamed(request, letters);
-  if (letters && !strings)
-    return asked(
-      typedBriefText.theHasNoString(
-        instrumentWords(request.instrument),
-        letters.map((name) => printed(name)).join(' and '),
-      ),
-      [],
-    );
+  if (letters && !strings) return noSuchString(request, letters);
   const spared = pieces.flatMap((piece) => (piece.slot === 'spared' ? [piece.value] : []));
   const given = {
     positions: valueOf(pieces, 'positions') ?? undefined,

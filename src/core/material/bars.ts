@@ -18,6 +18,12 @@ export function readTime(time: string = COMMON_TIME): TimeSignature {
   return { beats, of };
 }
 
+/** Quarters of the group that is felt as a beat, and stands under one beam: a dotted quarter where eighths go by threes, else a quarter. */
+export function beatGroup(time: string): number {
+  const { beats, of } = readTime(time);
+  return of >= 8 && beats % 3 === 0 ? 1.5 : 1;
+}
+
 /** What the bars of a line follow from: a note or a rest with its length in beats. */
 export interface Barred {
   readonly time: string;

@@ -42,6 +42,12 @@ export function secondsPerBeat(tempo: PlanRequest['tempo']): number {
   return ((tempo?.beatsPerNote ?? 1) * 60) / (tempo?.bpm ?? USUAL_BPM);
 }
 
+/** A note of more seconds is long; sums of thirds differ in the last bits. */
+const LONG_SECONDS = 1 + 1e-6;
+
+/** True of a note that is long enough to be heard for its colour, and for a weak finger to be felt. */
+export const isLongNote = (beats: number, secondsABeat: number) => beats * secondsABeat > LONG_SECONDS;
+
 /** Beats a minute that the request asks for; a scale may have several beats a note. */
 export function metronomeOf({ tempo }: PlanRequest): number | undefined {
   if (!tempo) return undefined;

@@ -1,14 +1,8 @@
-import { readTime } from '../material/bars';
+import { beatGroup } from '../material/bars';
 
 /*
  * Which notes are joined by a beam.
  */
-
-/** Quarters that are joined under one beam: a dotted quarter where eighths go by threes, else a quarter. */
-export function beamed(time: string): number {
-  const { beats, of } = readTime(time);
-  return of >= 8 && beats % 3 === 0 ? 1.5 : 1;
-}
 
 /** A note as beams see it. */
 export interface Beamable {
@@ -33,7 +27,7 @@ export function beamGroups(notes: readonly Beamable[]): number[][] {
   const groups: number[][] = [];
   let beatOfGroup = -1;
   notes.forEach(({ start, bar, joins, time }, at) => {
-    const beat = Math.floor(start / beamed(time) + EXACT);
+    const beat = Math.floor(start / beatGroup(time) + EXACT);
     if (bar) beatOfGroup = -1;
     if (joins && beat === beatOfGroup) groups[groups.length - 1].push(at);
     else if (joins) groups.push([at]);

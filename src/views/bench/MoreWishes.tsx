@@ -2,9 +2,9 @@ import { X } from 'lucide-react';
 import { setRequest } from '../../app/edits';
 import { optionalWords } from '../../app/brief/words';
 import type { PlanRequest } from '../../core';
-import { ActMenu } from '../../ui/ActMenu';
 import { Help } from '../../ui/Help';
 import { wishesMade, wishesToAdd } from '../../wording/wishes';
+import { RequestMenu } from './RequestMenu';
 import { Word } from './Word';
 import * as benchBriefText from '../../wording/rooms/benchBrief';
 
@@ -48,15 +48,7 @@ export function MoreWishes({ request }: { readonly request: PlanRequest }) {
           <Remove words={made} onRemove={() => setRequest(without)} />
         </span>
       ))}
-      <ActMenu
-        label={benchBriefText.addAWish}
-        words={benchBriefText.addAWishLabel}
-        acts={offered}
-        onAct={(id) => {
-          const wish = offered.find((one) => one.id === id);
-          if (wish) setRequest(wish.request);
-        }}
-      />
+      <RequestMenu label={benchBriefText.addAWish} words={benchBriefText.addAWishLabel} asks={offered} />
     </>
   );
 }

@@ -6,7 +6,7 @@ import { classWords, printed } from '../../wording/notes';
 import { stretchWords } from '../../wording/places';
 import type { Speech } from '../../wording/plans';
 import { midiOf, parsePitch, resolveSetup, type PlanRequest, type PlanResponse, type Setup } from '../../core';
-import { carryMarked, setRequest, toggleMarking, unmark } from '../../app/edits';
+import { carryMarked, toggleMarking, unmark } from '../../app/edits';
 import { asksOf } from '../../app/brief/askedOf';
 import {
   bpmOf,
@@ -32,9 +32,9 @@ import {
   zoomBy,
 } from '../../app/look';
 import { useBench } from '../../app/bench';
-import { ActMenu } from '../../ui/ActMenu';
 import { Choose } from '../../ui/Choose';
 import { practise } from '../../app/opening';
+import { RequestMenu } from './RequestMenu';
 import type { Shown } from './shown';
 import * as stretchText from '../../wording/rooms/stretches';
 import * as benchPictureText from '../../wording/rooms/benchPicture';
@@ -161,15 +161,7 @@ export function Marked({ speech, response }: { readonly speech: Speech; readonly
       {selection && (
         <>
           <span data-testid="marked">{stretchWords(speech.place, selection.from, selection.to)}</span>
-          <ActMenu
-            label={stretchText.askOfTheMarked}
-            words={stretchText.forTheseNotes}
-            acts={asks}
-            onAct={(id) => {
-              const ask = asks.find((one) => one.id === id);
-              if (ask) setRequest(ask.request);
-            }}
-          />
+          <RequestMenu label={stretchText.askOfTheMarked} words={stretchText.forTheseNotes} asks={asks} />
           <button type="button" className="button" onClick={carryMarked}>
             {benchPictureText.repeatThisFingering}
           </button>

@@ -1,6 +1,7 @@
 import { FINGER_SLOTS, THUMB } from '../../hand/finger';
 import type { Hold, Stop } from '../../hand/hold';
 import type { Setup } from '../../instrument/setup';
+import { isLongNote } from '../../material/tempo';
 import type { Candidate, Context } from './context';
 import { slideInPlace, type Held } from './held';
 import type { PricedTransition, Sounded, Transition } from './moment';
@@ -73,7 +74,7 @@ export function chargePlay(context: Context, candidate: Candidate, sounded: Soun
   for (const stop of hold.stops) {
     if (stop.finger === 0) {
       cost += add(tally, 'open', openTerm(weights, beats));
-      if (weights.openHeld > 0 && beats * context.secondsPerBeat > LONG_SECONDS)
+      if (weights.openHeld > 0 && isLongNote(beats, context.secondsPerBeat))
         cost += add(tally, 'open', weights.openHeld);
       if (weights.fourthMissed > 0 && couldStop(context, stop)) cost += add(tally, 'fourth', weights.fourthMissed);
     } else {
@@ -114,9 +115,6 @@ function chargePressed(context: Context, hold: Hold, stop: Stop, sounded: Sounde
     cost += add(tally, 'frame', crowdingTerm(weights, hand, stops[semitones] - stops[below]));
   return cost;
 }
-
-/** A note of more seconds is long. */
-const LONG_SECONDS = 1 + 1e-6;
 
 function isChromatic({ request: { material } }: Context): boolean {
   return 'scale' in material && material.scale === 'chromatic';

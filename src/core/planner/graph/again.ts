@@ -1,4 +1,5 @@
 import type { Music, SoundingEvent } from '../../material/events';
+import { returnsTo } from '../../material/neighbours';
 import { repeatsOf, sequencesOf, type Repeat } from '../../material/repeats';
 import { midiOf } from '../../pitch/pitch';
 import type { Context } from '../cost';
@@ -59,16 +60,12 @@ function inner({ model, from, length }: Repeat, cost: number, moved: boolean): A
   return [{ model: inside.map((i) => model + i), again: inside.map((i) => from + i), cost, moved }];
 }
 
-/** Semitones of a neighbour at most. */
-const SECOND = 2;
-
 /** Each note that comes again after its neighbour: C–D–C. */
 function returningNotes({ sounding, parts, pricing }: Context): Again[] {
   const tops = sounding.map(({ pitches }) => (pitches.length === 1 ? midiOf(pitches[0]) : NaN));
   return sounding.flatMap((event, t): Again[] => {
     if (t < 2 || parts.has(t) || parts.has(t - 1) || event.at !== sounding[t - 2].at + 2) return [];
-    const apart = Math.abs(tops[t] - tops[t - 1]);
-    if (tops[t] !== tops[t - 2] || !(apart > 0 && apart <= SECOND)) return [];
+    if (!returnsTo(tops, t - 2)) return [];
     return [{ model: [t - 2], again: [t], cost: pricing.weights.returning, moved: false }];
   });
 }

@@ -1,3 +1,4 @@
+import { isLongNote } from '../../material/tempo';
 import type { Context } from '../cost';
 import type { HoldLayer } from './layers';
 
@@ -10,8 +11,6 @@ import type { HoldLayer } from './layers';
 const LEAST_STAY = 8;
 /** Semitones farther up than in secure style from which a note is climbed to. */
 const CLIMBED = 5;
-/** A note of more seconds is stopped in singing, wherever it lies open. */
-const LONG_SECONDS = 1 + 1e-6;
 
 export interface Stays {
   readonly events: number;
@@ -34,7 +33,8 @@ export const NO_STAY: Stay = 0;
 export function staysIn(context: Context, layers: readonly HoldLayer[]): Stays | null {
   const { secure, sounding, phrases, pricing, secondsPerBeat } = context;
   if (!secure) return null;
-  const long = sounding.map(({ beats }) => beats * secondsPerBeat > LONG_SECONDS);
+  // A long note is stopped in singing, wherever it lies open.
+  const long = sounding.map(({ beats }) => isLongNote(beats, secondsPerBeat));
   const stopAt = (t: number, node: number) => layers[t].candidates[node].hold.stops;
   return {
     events: layers.length,

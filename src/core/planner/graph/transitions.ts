@@ -1,4 +1,6 @@
-import { onsetsOf, readTime } from '../../material/bars';
+import { beatGroup, onsetsOf, readTime } from '../../material/bars';
+import { returnsTo, SECOND } from '../../material/neighbours';
+import { isLongNote } from '../../material/tempo';
 import type { MusicEvent, SoundingEvent } from '../../material/events';
 import { midiOf } from '../../pitch/pitch';
 import { forbidden, locksAt } from './candidates';
@@ -87,7 +89,7 @@ function insideFigures(context: Context): boolean[] {
   const single = singlePitches(context);
   const parted = (t: number) => parts.has(t) || phrases.has(t);
   for (let t = 0; t + 2 < sounding.length; t++)
-    if (!parted(t + 1) && !parted(t + 2) && returns(single, t)) inside.fill(true, t, t + 2);
+    if (!parted(t + 1) && !parted(t + 2) && returnsTo(single, t)) inside.fill(true, t, t + 2);
   const onsets = onsetsOf(music.events);
   const places = barsPlaces(music);
   for (let from = 0, to = 1; from < sounding.length; from = to++) {
@@ -103,16 +105,9 @@ const FIGURE = 3;
 
 const isNext = (sounding: readonly SoundingEvent[], t: number) => sounding[t].at === sounding[t - 1].at + 1;
 
-/** A note, its neighbour, and the note again. */
-function returns(single: readonly number[], t: number): boolean {
-  const apart = Math.abs(single[t + 1] - single[t]);
-  return single[t] === single[t + 2] && apart > 0 && apart <= SECOND;
-}
-
 /** Which beat of its bars something lies in that begins so many beats from the start: a quarter, or a dotted one where eighths go by threes. */
 function barsPlaces({ time, pickup }: Context['music']): (onset: number) => number {
-  const { beats, of } = readTime(time);
-  const group = of >= 8 && beats % 3 === 0 ? (3 * of) / 8 : of / 4;
+  const group = (beatGroup(time) * readTime(time).of) / 4;
   return (onset) => Math.floor((onset - pickup) / group + EXACT);
 }
 
@@ -126,12 +121,9 @@ export function heldTops(context: Context): boolean[] {
     while (height(first - 1, first) === top[t]) first--;
     while (height(last + 1, last + 1) === top[t]) last++;
     const above = top[t] > height(first - 1, first) && top[t] > height(last + 1, last + 1);
-    return above && (last > first || accent === true || beats * secondsPerBeat > LONG_SECONDS);
+    return above && (last > first || accent === true || isLongNote(beats, secondsPerBeat));
   });
 }
-
-/** A note of more seconds is long. */
-const LONG_SECONDS = 1 + EXACT;
 
 /** Octaves from which a scale goes up the neck in blocks. */
 const IN_BLOCKS = 3;
@@ -159,8 +151,6 @@ function waitsForSemitone({ request, parts }: Context, top: readonly number[], t
   return !isSemitone(t) && near.some(isSemitone);
 }
 
-/** Semitones of a second at most. */
-const SECOND = 2;
 /** Notes from which a second alternates: fewer are the turning point of a line. */
 const ALTERNATING = 4;
 /** Seconds a note below which hands that lie in frames do not cross to a neighbour and back. */

@@ -80,16 +80,16 @@ function cheapestApart(trellis: Trellis, costs: Passes, apart: Apart, counted?: 
   const within = !counted || isWithin(path, counted);
   let best: Found | null = within ? withPaid(apart, { path, cost: least }) : null;
   if (best?.cost === least) return best;
-  if (path.length > SHORT) return nearly(trellis, costs, apart, path, counted);
+  if (path.length > SHORT) return nearly(trellis, costs, apart, counted);
   const dearest = mostCost(costs);
   for (let slack = FIRST_SLACK; ; slack *= MORE_SLACK) {
     const whole = least + slack >= dearest;
     const most = best?.cost ?? Infinity;
     const limit = Math.min(most, whole ? Infinity : least + slack);
     const lattice = prune(trellis, costs, limit);
-    const found = lattice && cheapestLazily(lattice, apart, most, counted);
-    if (found && found.cost < most) best = found;
-    if (limit === Infinity || (best && best.cost <= limit + ROUNDING)) return best;
+    const { found, bound } = lattice ? cheapestLazily(lattice, apart, most, counted) : NOTHING;
+    if (found) best = found;
+    if (limit === Infinity || (best && best.cost <= limit + ROUNDING)) return best && provedTo(best, bound);
   }
 }
 
@@ -97,15 +97,16 @@ function cheapestApart(trellis: Trellis, costs: Passes, apart: Apart, counted?: 
 const NEAR_SLACK = 6;
 
 /** A longer piece: what copying makes of the cheapest path, and what a search near it with few labels finds beyond that; with what nothing costs less than. */
-function nearly(trellis: Trellis, costs: Passes, apart: Apart, path: Path, counted?: Counted): Found | null {
+function nearly(trellis: Trellis, costs: Passes, apart: Apart, counted?: Counted): Found | null {
   const { least } = costs;
   const lattice = prune(trellis, costs, least + NEAR_SLACK);
   if (!lattice) return null;
   const { first, nodes } = lattice;
   const nodeAt = (t: number, node: number) => nodes[first[t] + node];
   const inTrellis = (own: Int32Array) => nodesOf(lattice, own);
-  const start = Int32Array.from(cheapestPlain(lattice, finishing(lattice), Infinity)?.path ?? path);
-  const copied = improvedByCopying(lattice, start, {
+  const start = cheapestPlain(lattice, finishing(lattice), Infinity);
+  if (!start) return null;
+  const copied = improvedByCopying(lattice, start.path, {
     paid: (own) => apart.paid(inTrellis(own)),
     fixes: (own, item) =>
       apart
@@ -114,14 +115,15 @@ function nearly(trellis: Trellis, costs: Passes, apart: Apart, path: Path, count
   });
   const made: Found = { path: inTrellis(copied.path), cost: copied.cost };
   const within = copied.cost < Infinity && (!counted || isWithin(made.path, counted));
-  let best = within ? made : null;
-  if (best && best.cost <= NEAR * least) return { ...best, bound: least };
-  const found = cheapestLazily(lattice, apart, best?.cost ?? Infinity, counted);
-  if (found && found.cost < (best?.cost ?? Infinity)) best = found;
-  if (best) return { ...best, bound: Math.min(least + NEAR_SLACK, found ? (found.bound ?? found.cost) : best.cost) };
+  if (within && made.cost <= NEAR * least) return provedTo(made, least);
+  const { found, bound } = cheapestLazily(lattice, apart, within ? made.cost : Infinity, counted);
+  const best = found ?? (within ? made : null);
+  // What is not in the lattice costs more than its limit.
+  if (best) return provedTo(best, Math.min(least + NEAR_SLACK, bound));
   // Nothing near is as wanted.
   const all = prune(trellis, costs, Infinity);
-  return all && cheapestLazily(all, apart, Infinity, counted);
+  const far = all ? cheapestLazily(all, apart, Infinity, counted) : NOTHING;
+  return far.found && provedTo(far.found, far.bound);
 }
 
 /**
@@ -141,7 +143,7 @@ export function cheapestNear(
   const within = !counted || isWithin(free.path, counted);
   if (within && (!apart || withPaid(apart, free).cost === free.cost)) return free;
   if (!apart) return cheapestIn(lattice, most, back, counted);
-  const found = cheapestLazily(lattice, apart, most, counted);
+  const { found } = cheapestLazily(lattice, apart, most, counted);
   return found && back ? plus(found, comesBack(found.path, back.alike) ? 0 : back.otherWay, most) : found;
 }
 
@@ -155,14 +157,21 @@ const SHORT = 60;
 const NEAR = 1.01;
 const isNear = (cost: number, bound: number, events: number) => events > SHORT && cost <= NEAR * bound;
 
+interface Lazily {
+  readonly found: Found | null;
+  readonly bound: number;
+}
+const NOTHING: Lazily = { found: null, bound: Infinity };
+
 /** Rounds in which more is taken into account. */
 const MOST_ROUNDS = 60;
 
 /**
  * The cheapest path of a lattice with its prices for notes far apart, where it costs less than the limit. Only what a path was found to pay is remembered:
  * where the cheapest path by that pays nothing else, it is the cheapest of all.
+ * @returns what was found, null where nothing costs less than the limit; and what no path of the lattice costs less than
  */
-function cheapestLazily(lattice: Pruned, apart: Apart, limit: number, counted?: Counted): Found | null {
+function cheapestLazily(lattice: Pruned, apart: Apart, limit: number, counted?: Counted): Lazily {
   const { first, nodes } = lattice;
   const nodeAt = (t: number, node: number) => nodes[first[t] + node];
   const ahead = finishing(lattice);
@@ -175,7 +184,7 @@ function cheapestLazily(lattice: Pruned, apart: Apart, limit: number, counted?: 
     const memory = counted ? bothRemembered(own, rememberedCounts(counted)) : own;
     const { found, bound } = cheapestRemembering(lattice, ahead, memory, nodeAt, most, labelsFor(events));
     // Nothing is cheaper than the best so far: it is proved, but for what was left out.
-    if (!found) return best && provedTo(best, bound);
+    if (!found) return { found: best, bound };
     const path = nodesOf(lattice, found.path);
     const paid = apart.paid(path);
     const more = paid.flatMap((cost, item) => (cost > 0 && !taken.has(item) ? [item] : []));
@@ -184,9 +193,8 @@ function cheapestLazily(lattice: Pruned, apart: Apart, limit: number, counted?: 
       best = { path, cost };
       most = cost;
     }
-    if (more.length === 0) return best && provedTo(best, bound);
-    if (round === MOST_ROUNDS || isNear(best?.cost ?? Infinity, Math.min(bound, found.cost), events))
-      return best && provedTo(best, Math.min(bound, found.cost));
+    const enough = round === MOST_ROUNDS || isNear(best?.cost ?? Infinity, bound, events);
+    if (more.length === 0 || enough) return { found: best, bound };
     more.forEach((item) => taken.add(item));
   }
 }

@@ -1,6 +1,7 @@
 import type { PositionNumber, PlanRequest, PositionRule, Rules, Demand, Plan, WayName } from '../../vocabulary';
 import { positionOrder, positionsOf } from '../../hand/positions';
 import { schoolsOf } from '../../instrument/instruments';
+import { isLongNote } from '../../material/tempo';
 import { midiOf } from '../../pitch/pitch';
 import { couldRing, couldStop, rulesOver, type Context, type Over } from '../cost';
 import { holdAllowed, type HoldTrellis, type Mask } from '../graph';
@@ -41,8 +42,6 @@ export function withDemand(request: PlanRequest, { rules, school, style }: Deman
 
 /** Notes that ask something of the little finger from which a teacher asks for a way without it. */
 const ASKED_TWICE = 2;
-/** Seconds above which a note is long. */
-const LONG = 1;
 /** Semitones above the open string from which a note is high. */
 const HIGH = 12;
 
@@ -52,7 +51,7 @@ function askedOfLittleFinger({ sounding, secondsPerBeat }: Context, { steps, rea
   return steps.filter(({ at, stops, extended }, t) => {
     const fourth = stops.find(({ finger }) => finger === 4);
     if (!fourth) return false;
-    return sounding[t].beats * secondsPerBeat > LONG || fourth.semitones > HIGH || extended || stretched.has(at);
+    return isLongNote(sounding[t].beats, secondsPerBeat) || fourth.semitones > HIGH || extended || stretched.has(at);
   }).length;
 }
 
