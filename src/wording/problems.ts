@@ -1,5 +1,5 @@
 import { resolveSetup, type Instead, type PlanRequest, type Problem, type Rules } from '../core';
-import { counted, countWords, listed, ordinal } from './grammar';
+import { counted, countWords, listed, ordinal, sentence } from './grammar';
 import { instrumentWords } from './instruments';
 import { noteWords } from './notes';
 import { barWords, positionName, stretchWords, stringWords } from './places';
@@ -50,7 +50,8 @@ function brokenWords({ at, fight, places = [] }: Problem, speech: Speech, rules:
   const own = places
     .flatMap((n) => rules?.places?.[n] ?? [])
     .map((one) => stretchWords(speech.place, one.from, one.to));
-  const under = own.length > 0 ? ` The rules of their own for ${listed(own)} are in force there.` : '';
+  const have = own.length === 1 ? 'has rules of its own' : 'have rules of their own';
+  const under = own.length > 0 ? ` ${sentence(listed(own))} ${have}.` : '';
   return fight
     ? `${note(fight[0])} and ${note(fight[1])} don’t go together: with what you put there, no hand gets from one to the other.${under}`
     : `${note(at)} can’t be played under these rules.${under}`;
