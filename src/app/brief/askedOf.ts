@@ -9,6 +9,7 @@ import {
   type PlanResponse,
   type Rules,
 } from '../../core';
+import { stringsFor } from './demands';
 import { placeRuleWords, preparedWords, sameWords } from '../../wording/stretches';
 import type { PlaceOf } from '../../wording/places';
 import * as stretchText from '../../wording/rooms/stretches';
@@ -53,7 +54,7 @@ const withRules = (request: PlanRequest, part: Rules): PlanRequest => ({
 /** All that can be asked of some marked notes. */
 export function asksOf(request: PlanRequest, stretch: Stretch, response: PlanResponse, place: PlaceOf): Ask[] {
   return [
-    ...demandsOf(request).map(({ id, group, demands }) => ({
+    ...demandsOf(request, stretch, response).map(({ id, group, demands }) => ({
       id,
       group,
       words: placeRuleWords(demands, request.instrument),
@@ -76,16 +77,24 @@ export function asksOf(request: PlanRequest, stretch: Stretch, response: PlanRes
 }
 
 /** The demands that a stretch can have, by what they are about. */
-function demandsOf(request: PlanRequest): { readonly id: string; readonly group: string; readonly demands: Demands }[] {
+function demandsOf(
+  request: PlanRequest,
+  { from, to }: Stretch,
+  { events }: PlanResponse,
+): { readonly id: string; readonly group: string; readonly demands: Demands }[] {
   const setup = resolveSetup(request);
   const positions = positionsOf(setup, request.school).filter(
     (position) => position === 'thumb' || (Number.isInteger(position) && position <= TAUGHT_TO),
   );
+  const pitches = events.slice(from, to + 1).flatMap((event) => ('pitches' in event ? event.pitches : []));
+  // From the highest down, those that have all the notes.
+  const strings = setup.strings
+    .map(({ name }) => name)
+    .filter((name) => pitches.every((pitch) => stringsFor(setup, pitch).includes(name)))
+    .reverse();
   const style = request.style ?? 'secure';
   return [
-    ...[...setup.strings]
-      .reverse()
-      .map(({ name }) => ({ id: `string-${name}`, group: stretchText.strings, demands: { strings: [name] } })),
+    ...strings.map((name) => ({ id: `string-${name}`, group: stretchText.strings, demands: { strings: [name] } })),
     ...positions.map((position) => ({
       id: `position-${position}`,
       group: stretchText.positions,

@@ -49,6 +49,9 @@ test('everything that can be asked of marked notes is a request that is understo
     { from: 9, to: 12 },
   ]) {
     const asks = asksOf(request, stretch, response, place);
+    const strings = asks.flatMap(({ id }) => (id.startsWith('string-') ? [id] : []));
+    assert.ok(!strings.includes('string-E5'), 'no string that lacks a note');
+    assert.ok(strings.includes('string-G3'));
     assert.equal(new Set(asks.map(({ words }) => words)).size, asks.length, 'no two are called the same');
     for (const ask of asks) {
       assert.deepEqual(requestIssues(ask.request), [], ask.words);
