@@ -87,7 +87,7 @@ export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Pr
   const { response } = answer;
   const number = choice.kind === 'number' ? choice.number : (answer.found ?? 0);
   const chosen = Math.min(number, response.plans.length - 1);
-  const aim = aimFor(response, levelOf(request, student), part);
+  const aim = aimFor(levelOf(request, student), part);
   const findings = await findingsInWorker(ask, chosen, aim);
   if (!findings) return nothing(appText.noWayIsChosen);
   const speech = speechOf(request.instrument, response, student?.noteNames, fingerNamesOf(student, aim.level));
@@ -96,9 +96,15 @@ export async function meaningOf(record: PlanRecord, part: Partial<Aim> = {}): Pr
 }
 
 /** Opens a drill, a rehearsal or another way on the Bench, to be looked at. */
-export function openAsPlan(request: PlanRequest, name: string, from: PlanRecord, tags: readonly string[] = ['drill']) {
+export function openAsPlan(
+  request: PlanRequest,
+  name: string,
+  from: PlanRecord,
+  tags: readonly string[] = ['drill'],
+  at = 0,
+) {
   const { id } = lookAtDrill(request, name, from, tags);
-  location.assign(`/?plan=${id}${briefAddress(request)}`);
+  location.assign(`/?plan=${id}${at > 0 ? `&at=${at}` : ''}${briefAddress(request)}`);
 }
 
 /** Opens it to be worked at; it is kept with the first session. */

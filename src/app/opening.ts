@@ -14,7 +14,7 @@ import { lookAt, lookedAt } from './looking';
 import { practiceAddress } from './practice/address';
 import { say } from './notices';
 import { recover } from './recovery';
-import { FIRST_REQUEST } from './session/state';
+import { FIRST_REQUEST, responseOf } from './session/state';
 import { inOwnTaste, withOwnTaste } from './taste';
 import { remove, save } from './writes';
 import * as appText from '../wording/rooms/app';
@@ -47,6 +47,8 @@ export async function start() {
     const open = async () => openAsked(asked.get('plan') ?? (demo && !hash ? await exampleToOpen() : null), hash);
     if (get().ready) sayAnswered(open);
     else await open();
+    const at = Number(asked.get('at'));
+    if (at > 0) set({ cursor: Math.min(at, (responseOf(get())?.events.length ?? 1) - 1) });
     keepFingeringsLater();
   } catch (error) {
     set({ save: 'failed' });

@@ -10,7 +10,7 @@ import {
 } from '../core';
 import { listed, mm } from './grammar';
 import { noteWords, printed, printedKey } from './notes';
-import { fingerWords, positionWords, semitoneWords } from './places';
+import { fingerWords, positionWords, intervalWords } from './places';
 
 /*
  * What cards ask, and what is right and why.
@@ -37,7 +37,7 @@ export function askWords(ask: QuizAsk, { instrument, names }: Way): string {
     case 'check':
       return `Which open string is ${noteWords(ask.pitch, names)} (${fingerWords(ask.finger)} on ${on(ask.string)}) checked against?`;
     case 'shift-far':
-      return `From ${noteWords(ask.from, names)} (${ask.fromFinger}) to ${noteWords(ask.to, names)} (${ask.toFinger}) on ${on(ask.string)}: how many semitones does the hand go?`;
+      return `From ${noteWords(ask.from, names)} (${ask.fromFinger}) to ${noteWords(ask.to, names)} (${ask.toFinger}) on ${on(ask.string)}: how far does the hand go?`;
     case 'shift-guide':
       return `From ${noteWords(ask.from, names)} (${ask.fromFinger}) to ${noteWords(ask.to, names)} (${ask.toFinger}) on ${on(ask.string)}: what is the guide note?`;
     case 'names':
@@ -58,13 +58,13 @@ export function answerWords({ ask }: Quiz, answer: string, { names }: Way): stri
     case 'place':
       return b === '0' ? `open ${printed(a, names)}` : `${fingerOn(b)} on the ${printed(a, names)} string`;
     case 'elsewhere':
-      return b === '0' ? `open ${printed(a, names)}` : `${semitoneWords(Number(b))} up the ${printed(a, names)} string`;
+      return b === '0' ? `open ${printed(a, names)}` : `${intervalWords(Number(b))} up the ${printed(a, names)} string`;
     case 'across':
       return answer === 'none' ? 'no finger' : fingerOn(answer);
     case 'check':
       return answer === 'none' ? 'no open string' : `open ${printed(answer, names)}`;
     case 'shift-far':
-      return semitoneWords(Number(answer));
+      return intervalWords(Number(answer));
     case 'names':
     case 'names-backwards':
       return answer

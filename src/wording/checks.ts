@@ -7,8 +7,11 @@ import {
   pitchName,
   type Checkpoint,
   type CommaConflict,
-  type HearFirst,
+  type Heard,
   type Interval,
+  type Link,
+  type Neighbour,
+  type Pitch,
   type Played,
   type Setup,
 } from '../core';
@@ -64,7 +67,7 @@ export function checkWords(check: Checkpoint, note: Played, setup: Setup): strin
 }
 
 function beatsWords(check: Checkpoint): string {
-  return isBeatless(check) ? 'no beats' : `fits; beats slowly, ${perSecond(check.beats)}`;
+  return isBeatless(check) ? 'no beats' : `beats slowly, ${perSecond(check.beats)}`;
 }
 
 /** One note after the other: "play open G, then C5: hear a pure fourth". */
@@ -85,7 +88,7 @@ function elsewherePure(check: Checkpoint, note: Played, setup: Setup): string {
   const pure = INTERVAL_WORDS[check.interval].replace(/^a (major |minor )?/, 'a pure ');
   const where = `fits ${otherWords(check, setup)} as ${pure} only ${cents(Math.abs(check.offCents))} ${higher ? 'higher' : 'lower'} than the scale’s ${printed(pitchClassName(note.pitch))}`;
   const leave = `in the melody leave it ${higher ? 'low' : 'high'}`;
-  return check.together ? `${where}: ${leave} and let it beat, ${perSecond(check.beats)}` : `${where}: ${leave}`;
+  return check.neighbours ? `${where}: ${leave}, it beats ${perSecond(check.beats)}` : `${where}: ${leave}`;
 }
 
 /** What is heard of a check where the note is off, in cents: "10 cents high: 3.4 beats a second". */
@@ -103,22 +106,43 @@ function cents(count: number): string {
 }
 
 /** Which of two honest checks to use when. */
-export function commaAdvice({ fifth, third }: CommaConflict, setup: Setup): string {
-  return `In a melody, use the ${intervalName(fifth.interval)} with ${stringOf(setup, fifth.string)}: it agrees with the other open strings. Sounding together with ${stringOf(setup, third.string)}, use the ${intervalName(third.interval)}. With a drone, whichever is pure against the drone.`;
+export function commaAdvice({ fifth, third, apart }: CommaConflict, setup: Setup): string {
+  const [own, other] = fifth.fits ? [fifth, third] : [third, fifth];
+  const withString = (check: Checkpoint) => `the ${intervalName(check.interval)} with ${stringOf(setup, check.string)}`;
+  const use = `Place it by ${withString(own)}: that is its place in this tuning`;
+  return `${use}. Only where it sounds together with ${stringOf(setup, other.string)}, take ${withString(other)}, ${cents(apart)} away.`;
 }
 
-/** A note that nothing checks: what to compare it with. */
-export function noCheckWords(note: Played, elsewhere: HearFirst, setup: Setup): string {
-  const name = nameOf(note);
-  if (elsewhere.kind === 'in-place') return `no string checks ${name}, and it lies nowhere lower: use a drone.`;
-  const { string, octaves } = elsewhere;
-  const on = `on the ${stringWords(setup.strings[string].name)}`;
-  const place =
-    elsewhere.kind === 'open'
-      ? `open ${stringOf(setup, string)}`
-      : `${elsewhere.finger} in ${elsewhere.position === 1 ? 'first' : 'half'} position ${on}`;
-  const what = octaves === 0 ? 'the same note' : octaves === 1 ? 'the octave below' : 'the octaves below';
-  return `no string checks ${name}: compare it with ${what}, ${place}, or with a drone.`;
+/** A note that nothing checks: the neighbour that helps to place it. */
+export function noCheckWords({ note, neighbour }: Pick<Heard, 'note' | 'neighbour'>, setup: Setup): string {
+  return `no string checks ${nameOf(note)}: ${neighbourWords(note, neighbour ?? { kind: 'drone' }, setup)}.`;
+}
+
+/** What to compare a note with: "a fifth under C5, the same finger on A". */
+export function neighbourWords(note: Played, neighbour: Neighbour, setup: Setup): string {
+  switch (neighbour.kind) {
+    case 'linked': {
+      const [first, second] = neighbour.links;
+      const from = linkWords(note.pitch, first, setup);
+      const by = first.finger === note.finger ? 'same finger' : `with ${first.finger}`;
+      const then = second ? `, and that with ${linkWords(first.pitch, second, setup)}` : '';
+      return `compare it with ${from}, ${by}${then}`;
+    }
+    case 'leading':
+      return `place it close under ${noteWords(pitchName(neighbour.tonic))}, its tonic`;
+    case 'above-dominant':
+      return `hear it as a pure third above ${noteWords(pitchName(neighbour.dominant))}`;
+    case 'third':
+      return `hear it as a third ${neighbour.above ? 'above' : 'below'} ${noteWords(pitchName(neighbour.tonic))}, just played`;
+    case 'drone':
+      return 'use a drone on the tonic';
+  }
+}
+
+/** "C5 on A, a fifth above". */
+function linkWords(from: Pitch, { pitch, string, interval }: Link, setup: Setup): string {
+  const way = midiOf(pitch) > midiOf(from) ? 'above' : 'below';
+  return `${noteWords(pitchName(pitch))} on ${stringOf(setup, string)}, ${INTERVAL_WORDS[interval]} ${way}`;
 }
 
 /** Where no string checks any note at all. */

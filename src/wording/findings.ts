@@ -6,6 +6,7 @@ import {
   type Cue,
   type CueAt,
   type Finding,
+  type Finger,
   type Heard,
   type InstrumentName,
   type Played,
@@ -14,10 +15,11 @@ import {
   type Trap,
   instrumentRecord,
 } from '../core';
-import { noCheckWords, shortCheck } from './checks';
+import { neighbourWords, noCheckWords, shortCheck } from './checks';
+import { LESSON_NAMES, lessonWords } from './firstLessons';
 import { counted, listed, mm, mmFine, number, seconds, sentence } from './grammar';
 import { noteWords, printed } from './notes';
-import { barWords, fingerWords, placesWords, semitoneWords, stretchWords } from './places';
+import { barWords, fingerWords, intervalWords, stretchWords } from './places';
 import type { Speech } from './plans';
 import { wayWords } from './shifts';
 import { pitchesAt } from './reasons';
@@ -34,54 +36,93 @@ function whereWords(events: readonly number[], { place }: Speech): string {
   return sentence(stretchWords(place, Math.min(...events), Math.max(...events)));
 }
 
-/** Other places that are named. */
-const MOST_ALSO = 3;
+/** No finding is longer: what is less needed is left out. */
+const MOST_LETTERS = 140;
 
 /** The sentence for a finding. */
 export function findingWords(finding: Finding, setup: Setup, speech: Speech): string {
-  const also = (finding.also ?? []).map((events) => barWords(speech.place(Math.min(...events))));
-  const rest = also.length > MOST_ALSO ? ` and ${also.length - MOST_ALSO} more places` : '';
-  const more = also.length > 0 ? ` Also at ${placesWords(also.slice(0, MOST_ALSO))}${rest}.` : '';
-  return `${whereWords(finding.events, speech)}: ${foundWords(finding, setup, speech)}${more}`;
+  const [what, ...more] = foundWords(finding, setup, speech);
+  const whole = `${whereWords(finding.events, speech)}: ${what}`;
+  // Where even that is long, its first note says where it is.
+  const said = whole.length <= MOST_LETTERS ? whole : `${whereWords(finding.events.slice(0, 1), speech)}: ${what}`;
+  const all = [...more, alsoWords(finding.also ?? [], speech)];
+  return all.reduce((words, one) => {
+    const longer = one ? `${words} ${one}` : words;
+    return longer.length <= MOST_LETTERS ? longer : words;
+  }, said);
 }
 
-function foundWords(finding: Finding, setup: Setup, speech: Speech): string {
+/** Where else the same is found: one place by name, more by their number. */
+function alsoWords(also: readonly (readonly number[])[], { place }: Speech): string {
+  if (also.length === 0) return '';
+  if (also.length === 1) return `Also at ${barWords(place(Math.min(...also[0])))}.`;
+  return `Also in ${counted(also.length, 'other place')}.`;
+}
+
+/** What is found, and then what may be added while there is room. */
+function foundWords(finding: Finding, setup: Setup, speech: Speech): string[] {
   switch (finding.kind) {
     case 'shift': {
-      const { shift, seconds: time } = finding.detail;
-      const fingers = `${fingerWords(shift.fromFinger)} to ${fingerWords(shift.toFinger)}`;
-      const hidden = finding.detail.bow === 'changes' ? ' It falls on a change of bow: easier to hide.' : '';
-      return `a shift ${wayWords(finding.detail, setup, speech)}, ${fingers}, ${mm(shift.travelMm)} in ${seconds(time)}.${hidden}`;
+      const { shift, seconds: time, bow, beginAt } = finding.detail;
+      const short = (finger: Finger) =>
+        typeof finger === 'number' && finger > 0 ? String(finger) : fingerWords(finger);
+      const fingers = `${short(shift.fromFinger)} to ${short(shift.toFinger)}`;
+      const way = wayWords(finding.detail, setup, speech);
+      return [
+        `a shift ${way}, ${fingers}, ${mm(shift.travelMm)} in ${seconds(time)}.`,
+        beginAt === undefined ? '' : `Too quick: begin at ${beginAt}, stop before it.`,
+        bow === 'changes' ? 'The bow changes here.' : '',
+      ];
     }
     case 'stretch': {
-      const { reach, limitMm } = finding;
+      const { reach, limitMm, note, harmonic } = finding;
       const [a, b] = reach.fingers;
       const verdict = reach.verdict === 'beyond' ? 'beyond this hand' : 'a stretch';
-      return `${mm(reach.spreadMm)} from ${a} to ${b}, ${verdict} (full spread ${mm(limitMm)}).`;
+      return [
+        `${fingerWords(note.finger)} on ${nameOf(note)}, ${mm(reach.spreadMm)} from ${a} to ${b}: ${verdict} (full spread ${mm(limitMm)}).`,
+        harmonic ? 'Or touch it as a harmonic.' : '',
+      ];
     }
     case 'crowding':
-      return `${finding.events.map((at) => pitchesAt(speech.events, at, speech)).join(' and ')}: ${crowdWords(finding.crowd)}`;
+      return [
+        `${finding.events.map((at) => pitchesAt(speech.events, at, speech)).join(' and ')}: ${crowdWords(finding.crowd)}`,
+      ];
     case 'trap': {
       const { trap } = finding;
       const [was, is] = trap.move > 0 ? ['low', 'high'] : ['high', 'low'];
-      return `${trap.finger} is ${was} on ${stringOf(setup, trap.from.string)}, ${is} on ${stringOf(setup, trap.to.string)}: place it again.`;
+      return [
+        `${trap.finger} is ${was} on ${stringOf(setup, trap.from.string)}, ${is} on ${stringOf(setup, trap.to.string)}: place it again.`,
+      ];
     }
     case 'comma': {
       const { fifth, third, apart } = finding.conflict;
-      return `${nameOf(finding.note)} fits ${shortCheck(fifth, setup)}, or ${shortCheck(third, setup)}, not both: ${number(apart)} cents apart.`;
+      const [own, other] = fifth.fits ? [fifth, third] : [third, fifth];
+      return [
+        `place ${nameOf(finding.note)} by ${shortCheck(own, setup)}; ${shortCheck(other, setup)}, is pure ${number(apart)} cents away.`,
+      ];
     }
     case 'no-check':
       return uncheckedWords(finding.run, setup);
+    case 'octaves': {
+      const { widestMm, narrowestMm } = finding.passage;
+      return [`the frame of the octaves narrows from ${mm(widestMm)} to ${mm(narrowestMm)}; the hand moves for each.`];
+    }
+    case 'lesson':
+      return [lessonWords(finding.lesson, setup, speech)];
     default:
-      return roughWords(finding.rough, setup);
+      return [roughWords(finding.rough, setup)];
   }
 }
 
-/** Notes that nothing checks: one with where to compare it, a long run by its ends. */
-function uncheckedWords(run: readonly Heard[], setup: Setup): string {
+/** Notes that nothing checks: one with its neighbour, several by their ends with the first that has one. */
+function uncheckedWords(run: readonly Heard[], setup: Setup): string[] {
   const [first, last] = [run[0], run[run.length - 1]];
-  if (run.length === 1) return noCheckWords(first.note, first.elsewhere, setup);
-  return `${counted(run.length, 'note')} running that no string checks, ${nameOf(first.note)} to ${nameOf(last.note)}: play them slowly over a drone, or compare one by one.`;
+  if (run.length === 1) return [noCheckWords(first, setup)];
+  const helped = run.find(({ neighbour }) => neighbour && neighbour.kind !== 'drone') ?? first;
+  const help = neighbourWords(helped.note, helped.neighbour ?? { kind: 'drone' }, setup);
+  const begin = helped.neighbour?.kind === 'drone' ? help : `${nameOf(helped.note)}: ${help}`;
+  const notes = `${counted(run.length, 'note')} from ${nameOf(first.note)} to ${nameOf(last.note)}`;
+  return [`no string checks the ${notes}.`, `${sentence(begin)}.`];
 }
 
 /** What is rough about a place, and what helps. */
@@ -109,36 +150,44 @@ function roughWords({ kind, notes, seconds: time }: Rough, setup: Setup): string
 
 /** Two fingers with too little room: said alike wherever it is told. */
 export function crowdWords({ fingers, roomMm, tipMm }: Crowd | CrowdedPair): string {
-  return `fingers ${listed(fingers.map(String))} are ${mmFine(roomMm)} apart, less than a fingertip (${mmFine(tipMm)}): one makes way for the other.`;
+  return `fingers ${listed(fingers.map(String))} are ${mmFine(roomMm)} apart, less than a fingertip (${mmFine(tipMm)}): one makes way.`;
 }
 
 /** A trap with both its notes. */
 export function trapWords({ finger, from, to, move }: Trap, setup: Setup, { place, fingers }: Speech): string {
   const at = (note: Played) => `${nameOf(note)} on ${stringOf(setup, note.string)} (${barWords(place(note.at))})`;
-  const way = `${semitoneWords(Math.abs(move))} ${move > 0 ? 'higher' : 'lower'}`;
+  const way = `${intervalWords(Math.abs(move))} ${move > 0 ? 'higher' : 'lower'}`;
   const [was, is] = [from, to].map((note) => lieOf(setup.instrument, note.step.position, note));
   if (fingers === 'low-high' && was && is)
     return `${sentence(was)} ${finger}, then ${is} ${finger}: ${at(from)}, then ${at(to)}.`;
   return `${sentence(fingerWords(finger))}: ${at(from)}, then ${way} for ${at(to)}.`;
 }
 
-/** What a finding is called where findings are told apart by more than their hue. */
-export const FINDING_NAMES: Readonly<Record<Finding['kind'], string>> = {
+type OtherKind = Exclude<Finding['kind'], 'lesson'>;
+
+const FINDING_NAMES: Readonly<Record<OtherKind, string>> = {
   shift: 'shift',
   stretch: 'stretch',
   crowding: 'crowding',
-  trap: 'trap',
+  trap: 're-placed finger',
   comma: 'comma',
   'no-check': 'no check',
   opened: 'hand opens',
   'low-first': 'low first finger',
   skip: 'skipped string',
   apart: 'high and low',
+  octaves: 'octaves',
 };
 
+/** What a finding is called where findings are told apart by more than their hue. */
+export function findingName(finding: Finding): string {
+  return finding.kind === 'lesson' ? LESSON_NAMES[finding.lesson.kind] : FINDING_NAMES[finding.kind];
+}
+
 /** What a drill for a finding is called. */
-export function drillTitle({ kind, events }: Finding, speech: Speech): string {
-  return `Drill: ${FINDING_NAMES[kind]}, ${stretchWords(speech.place, Math.min(...events), Math.max(...events))}`;
+export function drillTitle(finding: Finding, speech: Speech): string {
+  const { events } = finding;
+  return `Drill: ${findingName(finding)}, ${stretchWords(speech.place, Math.min(...events), Math.max(...events))}`;
 }
 
 const CUE_WORDS: Readonly<Record<Cue, string>> = {
@@ -158,13 +207,20 @@ const CUE_WORDS: Readonly<Record<Cue, string>> = {
   'low-string': 'The elbow swings further in for the lowest string, and the instrument turns a little.',
   connect: 'No gap: the lower finger lies ready, finger and bow change together.',
   overlap: 'Across the strings let the two notes overlap for a moment.',
+  'double-stops':
+    'Both fingers come down as one; the ear goes by the lower note, and the bow gives it a little more weight.',
+  'elbow-back': 'The low string is left: the elbow comes out again.',
+  'thumb-free': 'The thumb does not squeeze.',
+  'base-free': 'The base of the first finger is free of the neck.',
+  'fourth-curved': 'The fourth finger stays curved over its string.',
 };
 
 /** What the hand does, in a sentence; with how far a finger slides, where that is known. */
-export function cueWords({ cue, mm: far }: CueAt, instrument: InstrumentName): string {
+export function cueWords({ cue, mm: far, thinnest }: CueAt, instrument: InstrumentName): string {
   const words = CUE_WORDS[cue];
   if (cue === 'slide') return far === undefined ? `${words}.` : `${words}: ${mm(far)}.`;
   if (cue === 'octaves')
     return `${words}; ${instrumentRecord(instrument).upTheNeck === 'whole-arm' ? 'the thumb lies straight, and the hand does not lean forward' : 'the hand does not lean forward'}.`;
-  return cue === 'high' ? `${words}; a thick string takes more weight.` : words;
+  if (cue !== 'high') return words;
+  return `${words}; ${thinnest ? 'on the thinnest string with less weight, and faster' : 'a thick string takes more weight'}.`;
 }

@@ -54,7 +54,14 @@ export function frameWords(frame: Frame, before: Frame | undefined, held: Held):
   if (shifted) return `After a shift, ${where}${pattern}.`;
   const crossing = frame.string === before.string ? 'The same string' : `To the ${printed(frame.string)} string`;
   const change = changeWords(frame, before, held);
-  return `${crossing}${change ? `: ${change}` : ''}${pattern}.`;
+  const said = change ? `: ${change}` : pattern ? '' : `: ${aloneWords(frame)}`;
+  return `${crossing}${said}${pattern}.`;
+}
+
+/** The fingers of a pattern of which nothing else is to be said. */
+function aloneWords({ fingers }: Frame): string {
+  const laid = laidFingers(fingers).map(([finger]) => String(finger));
+  return laid.length === 1 ? `${laid[0]} alone` : listed(laid);
 }
 
 /** How the fingers that both patterns have lie now; nothing where they have none in common. */

@@ -19,21 +19,21 @@ import type { Speech } from './plans';
  */
 
 /** The aim of the ear that a request asks for; what is left out is as on the page: pure fifths, a player in the middle. */
-export function aimOf({ meaning = {} }: PlanRequest, { key }: PlanResponse): Aim {
+export function aimOf({ meaning = {} }: PlanRequest): Aim {
   const { intonation = 'pythagorean', strings = 'pure', level = 'middle', drone } = meaning;
-  const tonic = parsePitch(drone ?? '') ?? parsePitch(`${key.name.split(' ')[0]}4`);
+  const low = parsePitch(drone ?? '');
   const system = typeof intonation === 'string' ? intonation : 'own';
   return {
     system,
     tuning: strings,
     level,
-    tonic: tonic ?? { letter: 0, alteration: 0 },
+    ...(low ? { drone: low } : {}),
     ...(typeof intonation === 'string' ? {} : { table: intonation }),
   };
 }
 
 export function meaningOf(request: PlanRequest, response: PlanResponse, plan: Plan, speech: Speech): WordedMeaning {
-  const findings = findingsOf(request, response, plan, aimOf(request, response));
+  const findings = findingsOf(request, response, plan, aimOf(request));
   return {
     notes: plan.steps.map(({ at }) => noteMeaning(at, findings)),
     findings: findings.ranked.map((finding) => ({
@@ -54,7 +54,9 @@ export function meaningOf(request: PlanRequest, response: PlanResponse, plan: Pl
 
 function noteMeaning(at: number, { heard, setup }: Findings): WordedMeaning['notes'][number] {
   const stops = heard.filter(({ note }) => note.at === at);
-  const rings = new Set(stops.flatMap(({ ringing }) => ringing.map(({ string }) => setup.strings[string].name)));
+  const names = (strings: readonly number[]) => [...new Set(strings.map((string) => setup.strings[string].name))];
+  const clear = names(stops.flatMap(({ ringing }) => ringing.clear));
+  const faint = names(stops.flatMap(({ ringing }) => ringing.faint)).filter((name) => !clear.includes(name));
   return {
     at,
     stops: stops.map(({ target }) => ({
@@ -64,7 +66,8 @@ function noteMeaning(at: number, { heard, setup }: Findings): WordedMeaning['not
       toleranceMm: rounded(target.toleranceMm, 1),
     })),
     checks: stops.flatMap((one, stop) => checksOf(one, stop, setup)),
-    rings: [...rings],
+    rings: clear,
+    faint,
   };
 }
 

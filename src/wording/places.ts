@@ -47,18 +47,13 @@ const INTERVALS = [
   'a seventh',
 ];
 
-/** A distance up the string as players say it: "a fifth", "an octave and a tone". */
-function intervalWords(semitones: number): string {
+/** A distance along the string as players say it: "a semitone", "a fifth", "an octave and a tone". */
+export function intervalWords(semitones: number): string {
   const octaves = Math.floor(semitones / 12);
   const rest = INTERVALS[semitones % 12];
   if (octaves === 0) return rest;
   const whole = octaves === 1 ? 'an octave' : `${countWords(octaves)} octaves`;
   return rest ? `${whole} and ${rest}` : whole;
-}
-
-/** A distance in a sentence: "a semitone", "a tone", "5 semitones". */
-export function semitoneWords(n: number): string {
-  return n === 1 ? 'a semitone' : n === 2 ? 'a tone' : `${n} semitones`;
 }
 
 /** A position's number as players of the instrument say it: "1st", "raised 2nd", "2½", "half", "thumb". */

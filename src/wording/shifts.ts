@@ -1,4 +1,5 @@
 import {
+  isOnPivots,
   pitchName,
   TURNS,
   type HandCue,
@@ -9,6 +10,7 @@ import {
   type Setup,
   type ShiftDetail,
 } from '../core';
+import { sentence } from './grammar';
 import { noteWords, printed } from './notes';
 import { fingerWords, frameWords, positionName, stringWords, thumbNote } from './places';
 import type { Speech } from './plans';
@@ -20,7 +22,7 @@ import type { Speech } from './plans';
 const nameOf = (note: Played) => noteWords(pitchName(note.pitch));
 const stringOf = (setup: Setup, string: number) => printed(setup.strings[string].name);
 
-export const KIND_SENTENCES: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
+const KIND_SENTENCES: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
   'same-finger': 'The same finger slides to its new note.',
   'old-finger': 'The old finger leads: it slides to its own place in the new position, then the new one falls.',
   'new-finger':
@@ -30,6 +32,16 @@ export const KIND_SENTENCES: Readonly<Record<ShiftDetail['shift']['kind'], strin
   'to-thumb': 'Into thumb position: arm and first finger carry the hand, and the thumb is set down on its place.',
   'from-thumb': 'Out of thumb position: the thumb goes back under the neck, and the first finger leads.',
 };
+
+/** What kind of shift it is, in a sentence that agrees with what guides. */
+export function kindSentence(shift: ShiftDetail['shift']): string {
+  const { kind, guide, fromFinger, toFinger } = shift;
+  if (isOnPivots(shift)) return 'From pivot to pivot: the thumb stays where it is and guides, the hand leans over.';
+  const leads = kind === 'old-finger' ? fromFinger : kind === 'new-finger' ? toFinger : undefined;
+  if (guide && leads !== undefined && guide.finger !== leads)
+    return `${sentence(fingerWords(guide.finger))} guides: ${leads} has no place of its own in the other hand.`;
+  return KIND_SENTENCES[kind];
+}
 
 /** The same for a table. */
 export const KIND_SHORT: Readonly<Record<ShiftDetail['shift']['kind'], string>> = {
@@ -82,19 +94,27 @@ export function bowWords({ bow }: ShiftDetail): string | null {
     : 'Under one bow: the slide can be heard, so let the bow lighten with the hand.';
 }
 
-/** Who carries the hand, and over which note: "Guide: finger 1 on F♯5, E string, unheard." */
+/** Who carries the hand, and over which note: "Guide: finger 1 on F♯5, E string, unheard." Empty where no note guides. */
 export function guideWords({ guide, kind, toFinger }: ShiftDetail['shift']): string {
-  if (!guide && kind !== 'to-thumb')
-    return 'No note guides here: from pivot to pivot the thumb stays where it is and guides.';
-  if (!guide)
-    return 'No note guides here: arm and first finger carry the hand, and the thumb is set down on its place.';
+  if (!guide) return '';
   const finger = fingerWords(guide.finger);
   if (guide.finger === toFinger && kind !== 'new-finger') return `Guide: ${finger}, to its own note.`;
   return `Guide: ${finger} on ${noteWords(guide.pitch)}, ${stringWords(guide.string)}, unheard.`;
 }
 
+/** Where the shift has too little time: how to begin. */
+export function hurryWords({ beginAt }: ShiftDetail): string | null {
+  return beginAt === undefined
+    ? null
+    : `At this tempo it has too little time: begin at ${beginAt} a minute, and stop before the shift.`;
+}
+
 export const HAND_CUES: Readonly<Record<HandCue, string>> = {
   lighten: 'Lighten the finger; it never leaves the string.',
+  'lighten-hand': 'Lighten the hand as it goes; it stays close over the strings.',
+  unhurried: 'The open string gives the time: move while it rings, unhurried.',
+  'bow-lighter': 'The bow goes lighter through the shift.',
+  'thumb-stays': 'The thumb stays on its place.',
   'slide-in': 'For colour, the new finger may slide in from a step below; find the note by the guide first.',
   'thumb-with-hand': 'Thumb and first finger travel together.',
   'thumb-under': 'The thumb comes round under the neck.',
@@ -112,10 +132,18 @@ export const HAND_CUES: Readonly<Record<HandCue, string>> = {
 /** What to hear before the shift is made: "Hear A5 first as 3 in first position, same string." */
 export function hearWords(hear: HearFirst, { to }: Pick<ShiftDetail, 'to'>, setup: Setup): string {
   const note = nameOf(to);
-  if (hear.kind === 'in-place') return `${note} lies nowhere lower: sing it first, or play it slowly in its place.`;
+  if (hear.kind === 'in-place')
+    return hear.lowest
+      ? `${note} lies nowhere lower: sing it first, or play it slowly in its place.`
+      : `Sing ${note} first, or play it slowly in its place.`;
   const lower = hear.octaves > 0 ? `, ${octaveWords(hear.octaves)} below` : '';
   if (hear.kind === 'open') return `Hear ${note} first as open ${stringOf(setup, hear.string)}${lower}.`;
-  const string = hear.string === to.string ? 'same string' : `on the ${stringOf(setup, hear.string)} string`;
+  const same = hear.string === to.string;
+  const string = same
+    ? hear.octaves === 0
+      ? 'the very same place'
+      : 'same string'
+    : `on the ${stringOf(setup, hear.string)} string`;
   const position = hear.position === 1 ? 'first position' : 'half position';
   return `Hear ${note} first as ${hear.finger} in ${position}, ${string}${lower}.`;
 }

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
-import { isRight, type Quiz, type AnswerRecord, type CardRecord } from '../../core';
-import { memoriesOf } from '../../store/read';
+import { drawnQuiz, isRight, type Level, type Quiz, type AnswerRecord, type CardRecord } from '../../core';
+import { getStudent, memoriesOf } from '../../store/read';
 import { addAnswer } from '../../store/log';
 import { cardsOf } from '../../store/read';
 import { hertz } from '../../audio/heardScore';
@@ -27,17 +27,24 @@ export const useAsking = create<Asking>(() => NOTHING);
 const { getState: get, setState: set } = useAsking;
 
 let askedAt = 0;
+/** Of the student who is asked. */
+let level: Level = 'middle';
 /** Cards of one go. */
 const MOST = 20;
 
 /** Takes the cards that are due, those due longest first and new ones last. */
 export async function startAsking(studentId: string, now = Date.now()) {
-  const [cards, memories] = await Promise.all([cardsOf(studentId), memoriesOf(studentId)]);
+  const [cards, memories, student] = await Promise.all([
+    cardsOf(studentId),
+    memoriesOf(studentId),
+    getStudent(studentId),
+  ]);
   const due = new Map(memories.map((memory) => [memory.id, memory.due]));
   const queue = cards
     .filter(({ id }) => (due.get(id) ?? 0) <= now)
     .sort((a, b) => (due.get(a.id) ?? Infinity) - (due.get(b.id) ?? Infinity) || a.createdAt - b.createdAt)
     .slice(0, MOST);
+  level = student?.level ?? 'middle';
   set({ ...NOTHING, queue });
   nextCard();
 }
@@ -47,7 +54,8 @@ export function stopAsking() {
 }
 
 export function nextCard() {
-  const [card = null, ...queue] = get().queue;
+  const [next, ...queue] = get().queue;
+  const card = next ? { ...next, quiz: drawnQuiz(next.quiz, level, Math.random) } : null;
   set({ queue, card, answer: null, right: null });
   askedAt = performance.now();
   if (card) void soundCard(card.quiz);

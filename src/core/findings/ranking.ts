@@ -1,6 +1,7 @@
 import type { Setup } from '../instrument/setup';
-import type { ReachAnswer, Step, Level } from '../vocabulary';
+import type { ReachAnswer, Step, Level, PlanRequest } from '../vocabulary';
 import type { Finding } from './finding';
+import type { OctavePassage } from './octaves';
 import type { Played } from './played';
 import type { Rough } from './rough';
 import type { ShiftDetail } from './shifts';
@@ -22,6 +23,8 @@ const LEVEL_WEIGHTS: Readonly<Record<Level, Readonly<Record<Finding['kind'], num
     'low-first': 1.2,
     skip: 1.4,
     apart: 1,
+    lesson: 0.4,
+    octaves: 1,
   },
   early: {
     shift: 1.2,
@@ -34,18 +37,23 @@ const LEVEL_WEIGHTS: Readonly<Record<Level, Readonly<Record<Finding['kind'], num
     'low-first': 1.1,
     skip: 1.2,
     apart: 1,
+    lesson: 0.4,
+    octaves: 1,
   },
+  // A finger that lies wrong is put right before an ear chooses between two true places.
   middle: {
     shift: 1,
     trap: 1,
     stretch: 1,
     crowding: 1,
-    comma: 1,
+    comma: 0.7,
     'no-check': 1,
     opened: 1,
     'low-first': 1,
     skip: 1,
     apart: 1,
+    lesson: 0.5,
+    octaves: 1,
   },
   // The hand is formed: what is left is reach, and the ear.
   advanced: {
@@ -59,6 +67,8 @@ const LEVEL_WEIGHTS: Readonly<Record<Level, Readonly<Record<Finding['kind'], num
     'low-first': 0.8,
     skip: 0.8,
     apart: 0.8,
+    lesson: 0.4,
+    octaves: 1,
   },
 };
 
@@ -125,8 +135,33 @@ export function roughWeight({ kind, seconds }: Rough): number {
   return ROUGH[kind] + HURRIED * Math.max(0, 1 - seconds);
 }
 
+/** The first lesson is said first; each later one weighs a little less. */
+const FIRST_LESSON = 2.6;
+const EACH_LATER = 0.15;
+
+/** @param n its place in the order of lessons, from 0 */
+export function lessonWeight(n: number): number {
+  return FIRST_LESSON - EACH_LATER * n;
+}
+
+/** The shifts of a passage of octaves are one thing: it weighs as a far shift, more the more the hand has to narrow. */
+const OCTAVES = 3.5;
+const PER_MM_NARROWER = 0.02;
+
+export function octavesWeight({ widestMm, narrowestMm }: OctavePassage): number {
+  return OCTAVES + PER_MM_NARROWER * (widestMm - narrowestMm);
+}
+
+/** Two true places a comma apart; in a chromatic line nobody has the time to choose. */
+const COMMA_WEIGHT = 1.5;
+const IN_CHROMATIC = 0.1;
+
+export function commaWeight(material: PlanRequest['material']): number {
+  return COMMA_WEIGHT * (material.type === 'scale' && material.scale === 'chromatic' ? IN_CHROMATIC : 1);
+}
+
 /** One note without a check is soon compared with another; a long run of them needs an hour of its own. */
-const UNCHECKED = 0.5;
+const UNCHECKED = 0.3;
 const MOST_UNCHECKED = 2;
 
 export function runWeight(notes: number): number {
@@ -155,8 +190,13 @@ function kindOfPlace(finding: Finding): string {
     case 'comma':
       return placeOf(finding.note);
     case 'no-check':
-      // Of long runs there is one thing to say, wherever they are.
-      return finding.run.length > 1 ? 'run' : placeOf(finding.run[0].note);
+      // Of long runs, and of notes that only a drone helps, there is one thing to say, wherever they are.
+      if (finding.run.length > 1) return 'run';
+      return finding.run[0].neighbour?.kind === 'drone' ? 'drone' : placeOf(finding.run[0].note);
+    case 'octaves':
+      return 'octaves';
+    case 'lesson':
+      return finding.lesson.kind;
     default:
       return finding.rough.notes.map((note) => [placeOf(note), note.finger].join()).join(' ');
   }

@@ -1,10 +1,12 @@
-import type { School, Finger, Style, Plan, ResponseEvent, Shift } from '../vocabulary';
+import type { Finger, Level, Style, Plan, PlanRequest, ResponseEvent, Shift } from '../vocabulary';
 import type { Setup } from '../instrument/setup';
 import { bowChanges, hasBows } from '../material/bows';
-import { fingerAtStop, frameSchool, positionOrder } from '../hand/positions';
-import { letterSteps, midiOf, spellAt, type Pitch } from '../pitch/pitch';
+import { secondsPerBeat, USUAL_BPM } from '../material/tempo';
+import { positionOrder } from '../hand/positions';
+import { spellAt, type Pitch } from '../pitch/pitch';
 import { soundsTouched } from '../instrument/nodes';
-import { playedNotes, type Played } from './played';
+import { hearFirst, type Hearer, type HearFirst } from './hearFirst';
+import type { Played } from './played';
 import type { InstrumentRecord } from '../instrument/record';
 
 /** A shift taken apart: what happens, how long there is, what to hear first and what the hand does. */
@@ -15,6 +17,8 @@ export interface ShiftDetail {
   readonly up: boolean;
   /** Seconds from the one note to the other at the plan's tempo. */
   readonly seconds: number;
+  /** Where that is less than such a shift needs: the tempo to begin at, in beats a minute. */
+  readonly beginAt?: number;
   readonly hear: HearFirst;
   /** What rings where the finger that has landed only touches the string, by which the landing can be checked. */
   readonly harmonic?: Pitch;
@@ -23,23 +27,12 @@ export interface ShiftDetail {
   readonly bow?: 'changes' | 'goes-on';
 }
 
-/** Where the target can be heard before the shift is made, so many octaves lower than it sounds: on an open string, or low down under a finger. */
-export type HearFirst =
-  | { readonly kind: 'open'; readonly string: number; readonly octaves: number }
-  | {
-      readonly kind: 'stopped';
-      readonly string: number;
-      readonly semitones: number;
-      readonly octaves: number;
-      readonly finger: Finger;
-      /** First, or half for the semitone above the open string where the hand lies back for it. */
-      readonly position: 0.5 | 1;
-    }
-  /** Nowhere lower down: to be sung, or played slowly in its place. */
-  | { readonly kind: 'in-place' };
-
 export type HandCue =
   | 'lighten'
+  | 'lighten-hand'
+  | 'unhurried'
+  | 'bow-lighter'
+  | 'thumb-stays'
   | 'slide-in'
   | 'thumb-with-hand'
   | 'thumb-under'
@@ -54,20 +47,21 @@ export type HandCue =
   | 'whole-arm';
 
 /** What the player brings to a shift. */
-interface ShiftMoment {
-  readonly secondsPerBeat: number;
+export interface Shifter extends Hearer {
+  readonly tempo: PlanRequest['tempo'];
   readonly style?: Style;
-  readonly school?: School;
+  readonly level: Level;
 }
 
 /** Every shift of a plan, taken apart. */
 export function shiftDetails(
   events: readonly ResponseEvent[],
+  notes: readonly Played[],
   plan: Plan,
   setup: Setup,
-  { secondsPerBeat, style, school }: ShiftMoment,
+  player: Shifter,
 ): ShiftDetail[] {
-  const notes = playedNotes(events, plan, setup);
+  const beat = secondsPerBeat(player.tempo);
   const bowed = hasBows(events);
   const byAt = new Map<number, Played[]>();
   for (const note of notes) byAt.set(note.at, [...(byAt.get(note.at) ?? []), note]);
@@ -80,51 +74,30 @@ export function shiftDetails(
     if (!from || !to) return [];
     const up = middle(to) > middle(from);
     const beats = events.slice(shift.from, shift.to).reduce((sum, event) => sum + event.beats, 0);
+    const seconds = beats * beat;
+    const bow = bowed ? (bowChanges(events, shift.from, shift.to, bowed) ? 'changes' : 'goes-on') : undefined;
     return [
       {
         shift,
         from,
         to,
         up,
-        seconds: beats * secondsPerBeat,
-        hear: hearFirst(to, setup, school),
+        seconds,
+        ...hurried(shift, seconds, player),
+        hear: hearFirst(to, setup, player),
         ...landingHarmonic(to, setup),
-        ...(bowed
-          ? { bow: bowChanges(events, shift.from, shift.to, bowed) ? ('changes' as const) : ('goes-on' as const) }
-          : {}),
-        cues: handCues(setup.instrument, shift, up, sung(shift, from, to, style, beats * secondsPerBeat)),
+        ...(bow ? { bow } : {}),
+        // Over a rest the hand is set anew: nothing goes along the string.
+        cues:
+          shift.to - shift.from > 1
+            ? []
+            : handCues(setup.instrument, shift, up, { bow, sung: sung(shift, from, to, player.style, seconds) }),
       },
     ];
   });
 }
 
 const middle = ({ step }: Played) => (step.handMm[0] + step.handMm[1]) / 2;
-
-/**
- * The easy way to hear a pitch, the nearest to the music first: as an open string, in first position on its own string, on another, from an open
- * string octaves away, or an octave lower in first position.
- */
-export function hearFirst(to: Played, setup: Setup, school?: School): HearFirst {
-  const same = setup.strings.findIndex(({ midi }) => midi === to.midi);
-  if (same >= 0) return { kind: 'open', string: same, octaves: 0 };
-  const home = to.step.position !== 'thumb' && to.step.position <= 1;
-  const low = (octaves: number, may: (string: number) => boolean) => {
-    const pitch = { ...to.pitch, octave: to.pitch.octave - octaves };
-    const [place] = lowPlaces(pitch, setup, school)
-      .filter(({ string, semitones }) => may(string) && !(string === to.string && semitones === to.semitones))
-      .sort((a, b) => Number(b.string === to.string) - Number(a.string === to.string));
-    return place && ({ kind: 'stopped', ...place, octaves } as const);
-  };
-  const lowest = low(0, (string) => string !== to.string || !home);
-  if (lowest) return lowest;
-  const octave = setup.strings.findLastIndex(({ midi }) => (to.midi - midi) % 12 === 0 && midi < to.midi);
-  if (octave >= 0) return { kind: 'open', string: octave, octaves: (to.midi - setup.strings[octave].midi) / 12 };
-  for (let octaves = 1; octaves <= 3; octaves++) {
-    const lower = low(octaves, () => true);
-    if (lower) return lower;
-  }
-  return { kind: 'in-place' };
-}
 
 /** Cellists and bassists check a landing on a node of the string by the harmonic that lies there. */
 function landingHarmonic(to: Played, setup: Setup): Pick<ShiftDetail, 'harmonic'> {
@@ -134,32 +107,6 @@ function landingHarmonic(to: Played, setup: Setup): Pick<ShiftDetail, 'harmonic'
   if (!sounds || setup.instrument.upTheNeck === 'thumb-round') return {};
   const open = setup.strings[string];
   return { harmonic: spellAt(open.steps + sounds.steps, open.midi + sounds.semitones) };
-}
-
-interface LowPlace {
-  readonly string: number;
-  readonly semitones: number;
-  readonly finger: Finger;
-  readonly position: 0.5 | 1;
-}
-
-/** Where a pitch lies in first position, the hand closed, and with which finger. */
-function lowPlaces(pitch: Pitch, setup: Setup, school: School | undefined): LowPlace[] {
-  const { firstPosition } = setup.instrument;
-  const frames = frameSchool(setup.instrument, school);
-  return setup.strings.flatMap((open, string): LowPlace[] => {
-    const semitones = midiOf(pitch) - open.midi;
-    if (semitones < 1 || semitones > firstPosition) return [];
-    if (!frames) {
-      // By letters: the note next above the open string's letter is the first finger's.
-      const finger = letterSteps(pitch) - open.steps;
-      if (finger === 0) return [{ string, semitones, finger: 1, position: 0.5 }];
-      return finger <= 4 ? [{ string, semitones, finger: finger as Finger, position: 1 }] : [];
-    }
-    if (semitones === 1) return [{ string, semitones, finger: 1, position: 0.5 }];
-    const finger = fingerAtStop(frames, semitones);
-    return finger ? [{ string, semitones, finger, position: 1 }] : [];
-  });
 }
 
 /** Shifts slower than this may be sung in singing style, in seconds; and those of a third or more. */
@@ -175,9 +122,17 @@ function sung(shift: Shift, from: Played, to: Played, style: Style | undefined, 
 /** More than a tone: less is made by hand and wrist. */
 const ARM_TRAVELS = 2;
 
-function handCues({ upTheNeck, bodyJoint }: InstrumentRecord, shift: Shift, up: boolean, sung: boolean): HandCue[] {
+function handCues(
+  { upTheNeck, bodyJoint }: InstrumentRecord,
+  shift: Shift,
+  up: boolean,
+  { bow, sung }: { readonly bow: ShiftDetail['bow']; readonly sung: boolean },
+): HandCue[] {
   const [was, is] = [positionOrder(shift.fromPosition), positionOrder(shift.toPosition)];
-  const cues: HandCue[] = sung ? ['lighten', 'slide-in'] : ['lighten'];
+  const cues: HandCue[] = [...lightened(shift), ...(sung ? (['slide-in'] as const) : [])];
+  // Where bows are written it is said of this very place.
+  if (!bow) cues.push('bow-lighter');
+  if (isOnPivots(shift)) return [...cues, 'thumb-stays'];
   if (upTheNeck === 'thumb-round') {
     if (up && is >= bodyJoint) cues.push('thumb-under');
     else if (!up && was >= bodyJoint) cues.push('thumb-leads');
@@ -186,6 +141,50 @@ function handCues({ upTheNeck, bodyJoint }: InstrumentRecord, shift: Shift, up: 
   }
   if (shift.semitones > ARM_TRAVELS) cues.push('whole-arm');
   return [...cues, thumbOf(was, is, bodyJoint)];
+}
+
+/** True of a shift from pivot to pivot: the thumb stays, and no finger guides. */
+export function isOnPivots({ guide, kind }: Shift): boolean {
+  return !guide && kind !== 'to-thumb';
+}
+
+/** What goes lightly: a finger along its string, or the whole hand; into and out of thumb position neither. */
+function lightened(shift: Shift): HandCue[] {
+  if (isOnPivots(shift)) return [];
+  switch (shift.kind) {
+    case 'same-finger':
+    case 'old-finger':
+    case 'new-finger':
+      return ['lighten'];
+    case 'across-strings':
+      return ['lighten-hand'];
+    case 'open-string':
+      return ['unhurried'];
+    case 'to-thumb':
+    case 'from-thumb':
+      return [];
+  }
+}
+
+/** A shift takes so long to loosen and to settle, in seconds, and the hand goes so far in a second, in mm: unhurried, as it is practised. */
+const LOOSEN_AND_SETTLE = 0.2;
+const MM_A_SECOND = 600;
+/** How much longer it takes while it is new, by level. */
+const NEEDS_MORE: Readonly<Record<Level, number>> = { 'first-year': 2, early: 1.5, middle: 1, advanced: 0.75 };
+/** No metronome beats slower. */
+const SLOWEST = 20;
+
+/** The seconds that a shift needs to be made without haste. @param travelMm how far the hand goes */
+function secondsNeeded(travelMm: number, level: Level): number {
+  return NEEDS_MORE[level] * (LOOSEN_AND_SETTLE + travelMm / MM_A_SECOND);
+}
+
+/** The tempo at which a hurried shift has its time, rounded down to an even number. */
+function hurried({ travelMm }: Shift, seconds: number, { level, tempo }: Shifter): Pick<ShiftDetail, 'beginAt'> {
+  const needed = secondsNeeded(travelMm, level);
+  if (seconds >= needed) return {};
+  const bpm = tempo?.bpm ?? USUAL_BPM;
+  return { beginAt: Math.max(SLOWEST, 2 * Math.floor((bpm * seconds) / needed / 2)) };
 }
 
 /** What the thumb of a cellist or bassist does, by place: on the string, at the body joint, under the neck. */

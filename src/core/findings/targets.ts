@@ -14,10 +14,18 @@ import type { Played } from './played';
 export interface Aim {
   readonly system: System;
   readonly tuning: StringTuning;
-  readonly tonic: Pick<Pitch, 'letter' | 'alteration'>;
   readonly level: Level;
+  /** What sounds under it all; without one the tonic of the key in force counts. */
+  readonly drone?: PitchClass;
   /** For the system "own". */
   readonly table?: OwnTable;
+}
+
+type PitchClass = Pick<Pitch, 'letter' | 'alteration'>;
+
+/** An aim in one key. */
+export interface AimHere extends Aim {
+  readonly tonic: PitchClass;
 }
 
 export interface Target {
@@ -31,6 +39,9 @@ export interface Target {
   readonly toleranceMm: number;
 }
 
+/** A note in its place, wherever it comes from. */
+export type Aimed = Pick<Played, 'string' | 'semitones' | 'finger' | 'harmonic' | 'pitch' | 'midi'>;
+
 /** True of an open string as it is tuned, and not of one that a gate beyond the nut lets down. */
 export function isOpen({ finger, semitones }: Pick<Played, 'finger' | 'semitones'>): boolean {
   return finger === 0 && semitones === 0;
@@ -40,7 +51,7 @@ export function isOpen({ finger, semitones }: Pick<Played, 'finger' | 'semitones
  * A note's target in cents and mm, with the tolerance for the level at that place. An open string's is its own tuning, and a harmonic sounds where the
  * string has it, whatever the system.
  */
-export function targetOf(note: Played, setup: Setup, aim: Aim): Target {
+export function targetOf(note: Aimed, setup: Setup, aim: AimHere): Target {
   const own = openCents(setup.strings[note.string].pitch, aim.tuning);
   const cents = centsOfNote(note, own, aim);
   const mm = stopMmForRatio(setup.lengthMm, 2 ** ((100 * note.semitones + cents - own) / 1200));
@@ -55,7 +66,7 @@ export function targetOf(note: Played, setup: Setup, aim: Aim): Target {
   };
 }
 
-function centsOfNote(note: Played, own: number, aim: Aim): number {
+function centsOfNote(note: Aimed, own: number, aim: AimHere): number {
   if (isOpen(note)) return own;
   if (note.harmonic) return own + harmonicCents(note.semitones);
   const tonicMidi = midiOf({ ...aim.tonic, octave: 4 });

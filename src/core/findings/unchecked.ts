@@ -1,8 +1,5 @@
 import type { Heard } from './heard';
 
-/** From so many on, notes that follow each other without a check are one thing to work at, not many. */
-const LONG_RUN = 4;
-
 const hasNone = ({ note, checks }: Heard) => note.finger !== 0 && !checks.some(({ fits }) => fits);
 
 /** True where there are stopped notes and no string of this tuning checks any of them. */
@@ -11,12 +8,12 @@ export function isUnchecked(heard: readonly Heard[]): boolean {
   return stopped.length > 0 && stopped.every(hasNone);
 }
 
-/** The notes that nothing checks: a long run of them as one, of shorter ones each by itself. */
+/** The notes that nothing checks, those that follow each other as one. */
 export function uncheckedRuns(heard: readonly Heard[]): (readonly Heard[])[] {
   const runs: Heard[][] = [];
   let run: Heard[] = [];
   const close = () => {
-    runs.push(...(run.length >= LONG_RUN ? [run] : run.map((one) => [one])));
+    if (run.length > 0) runs.push(run);
     run = [];
   };
   for (const one of heard) {

@@ -16,7 +16,7 @@ interface Paced {
 }
 
 /** Beats a minute where none are asked for. */
-const USUAL_BPM = 60;
+export const USUAL_BPM = 60;
 
 /**
  * Events with their lengths in beats of the opening tempo.

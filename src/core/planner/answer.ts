@@ -15,6 +15,7 @@ import { handMoves } from '../hand/moves';
 import { reachVerdict } from '../hand/reach';
 import { stopMm } from '../instrument/geometry';
 import { bowing } from '../material/bows';
+import { keysAt } from '../material/keys';
 import type { MusicEvent } from '../material/events';
 import { spellInKey } from '../pitch/inkey';
 import { midiOf, pitchName } from '../pitch/pitch';
@@ -186,7 +187,7 @@ function shiftOf(context: Context, from: Held, to: Held, t: number): Shift {
           guide: {
             finger: fingerAt(finger),
             string: setup.strings[string].name,
-            pitch: pitchName(spellInKey(music.key, setup.strings[string].midi + guideStop)),
+            pitch: pitchName(spellInKey(keysAt(music)(sounding[t + 1].at), setup.strings[string].midi + guideStop)),
           },
         }),
     reasons: [],

@@ -1,4 +1,5 @@
 import { parseKey } from '../material/build';
+import { keysAt } from '../material/keys';
 import type { NoteSpec, Lock, PlanRequest, Plan, PlanResponse } from '../vocabulary';
 import { signatureName } from '../pitch/key';
 
@@ -36,9 +37,26 @@ export function bareRequest(request: PlanRequest): Omit<PlanRequest, 'material' 
   return { instrument, size, tuning, extensionTo, stringLengthMm, fingerboardSemitones, hand, school, style, tempo };
 }
 
-/** The key of a plan by a name that a drill in it can have: its own where that is a major or minor key, else that of its signature. */
-export function drillKey({ key }: PlanResponse): string {
-  return parseKey(key.name) ? key.name : signatureName(key.fifths);
+/** The key in force at an event, by a name that a drill in it can have: its own where that is a scale, else the major or minor key on its tonic. */
+export function drillKey(music: Pick<PlanResponse, 'key' | 'changes'>, at = 0): string {
+  const key = keysAt(music)(at);
+  if (parseKey(key.name)) return key.name;
+  const [tonic] = key.name.split(' ');
+  const own = [`${tonic} major`, `${tonic} minor`].find((name) => parseKey(name)?.fifths === key.fifths);
+  return own ?? signatureName(key.fifths);
+}
+
+/** One voice of an event by itself, the lowest 0; null where there is none. */
+export function plannedVoice({ events }: PlanResponse, plan: Plan, at: number, voice: number): DrillNote | null {
+  const event = events[at];
+  const stop = plan.steps.find((one) => one.at === at)?.stops[voice];
+  if (!stop || !event || !('pitches' in event)) return null;
+  return { pitches: [event.pitches[voice]], finger: stop.finger, string: stop.string };
+}
+
+/** How many voices sound at once in some events, at the most. */
+export function voicesIn({ events }: PlanResponse, at: readonly number[]): number {
+  return Math.max(1, ...at.map((one) => (events[one] && 'pitches' in events[one] ? events[one].pitches.length : 1)));
 }
 
 /** A note of a plan with the finger, string and position it has there; null where there is none. */

@@ -5,7 +5,7 @@ import { parseKey } from '../material/build';
 import { spellInKey } from '../pitch/inkey';
 import { letterSteps, midiOf, pitchName, type Pitch } from '../pitch/pitch';
 import type { PlanRequest, Finger, Plan, PlanResponse } from '../vocabulary';
-import { drillKey, drillRequest, type DrillNote } from './drillNotes';
+import { drillKey, drillRequest, plannedNote, plannedVoice, voicesIn, type DrillNote } from './drillNotes';
 import { withinHand } from './within';
 
 /*
@@ -87,7 +87,7 @@ function alikeStart({ start, semitones }: ShiftDrill, isLike: (start: number) =>
  * of its goal, from where the old finger lies on it.
  */
 export function drillOfShift({ shift, from, to }: ShiftDetail, response: PlanResponse, setup: Setup): ShiftDrill {
-  const name = drillKey(response);
+  const name = drillKey(response, shift.to);
   const open = setup.strings[to.string];
   const { fromFinger, toFinger, guide } = shift;
   const begun = from.string === to.string ? from.pitch : spellInKey(readKey(name), open.midi + from.semitones);
@@ -117,11 +117,13 @@ export function drillLike(
   response: PlanResponse,
   plan: Plan,
   setup: Setup,
-  { shift, from, to }: ShiftDetail,
+  detail: ShiftDetail,
 ): PlanRequest {
+  const { shift, from, to } = detail;
+  if (voicesIn(response, [shift.from, shift.to]) > 1) return voicesDrill(request, response, plan, detail);
   const fromOpen = setup.strings[from.string];
   const toOpen = setup.strings[to.string];
-  const name = drillKey(response);
+  const name = drillKey(response, shift.to);
   const key = readKey(name);
   const within = withinHand(request, setup, key);
   const sequence = Array.from({ length: SPAN }, (_, at) => at - BELOW).filter((move) => move !== 0);
@@ -145,6 +147,23 @@ export function drillLike(
   const [first, ...rest] = [...pair(0), ...sequence.flatMap(pair)];
   const joined = around.map((note, at) => ({ ...note, bar: at === 0 }));
   return drillRequest(request, name, [{ ...first, bar: false }, ...rest, ...joined]);
+}
+
+/** Times both voices are joined. */
+const JOINED = 3;
+
+/** A shift of double stops: each voice by itself, then both, as one hand makes them. */
+function voicesDrill(request: PlanRequest, response: PlanResponse, plan: Plan, { shift }: ShiftDetail): PlanRequest {
+  const pair = (notes: readonly (DrillNote | null)[]): DrillNote[] =>
+    notes.flatMap((note, n) => (note ? [{ ...note, bar: n === 0, beats: n === 0 ? 1 : 2 }] : []));
+  const ends = [shift.from, shift.to];
+  const voices = Array.from({ length: voicesIn(response, ends) }, (_, voice) =>
+    pair(ends.map((at) => plannedVoice(response, plan, at, voice))),
+  );
+  const both = pair(ends.map((at) => plannedNote(response, plan, at)));
+  const turns = [...voices, ...Array.from({ length: JOINED }, () => both)].filter((notes) => notes.length > 0);
+  const [first, ...rest] = turns.flatMap((notes) => [...notes, { pitches: [] }]);
+  return drillRequest(request, drillKey(response, shift.to), [{ ...first, bar: false }, ...rest]);
 }
 
 /** A pitch some letter steps higher in the key. */

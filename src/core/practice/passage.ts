@@ -1,13 +1,13 @@
 import type { Checkpoint } from '../findings/checks';
 import type { Finding } from '../findings/finding';
+import type { Neighbour } from '../findings/neighbours';
 import type { Setup } from '../instrument/setup';
 import type { Key } from '../pitch/key';
 import { spellInKey } from '../pitch/inkey';
 import { letterSteps, midiOf, pitchName, spellAt } from '../pitch/pitch';
 import type { PlanRequest, Plan, PlanResponse, ReachAnswer } from '../vocabulary';
 import { drillLike, noteOf, readKey } from './drills';
-import { drillKey, drillRequest, plannedNote, type DrillNote } from './drillNotes';
-import { easyPlace } from './rehearsal';
+import { drillKey, drillRequest, plannedNote, plannedVoice, voicesIn, type DrillNote } from './drillNotes';
 import { withinHand } from './within';
 
 /*
@@ -34,7 +34,7 @@ export function stretchDrill(
   setup: Setup,
   { at, fingers }: ReachAnswer,
 ): PlanRequest {
-  const name = drillKey(response);
+  const name = drillKey(response, at);
   const key = readKey(name);
   const step = plan.steps.find((one) => one.at === at);
   const [low, high] = fingers.map((finger) => step?.hand[finger as keyof typeof step.hand]);
@@ -75,13 +75,20 @@ export function passageDrill(
   const [first, last] = [Math.min(...events), Math.max(...events)];
   const wanted = first === last ? [first > 0 ? first - 1 : first + 1, first] : events;
   const notes = wanted.flatMap((at) => plannedNote(response, plan, at) ?? []);
+  const several = voicesIn(response, wanted);
+  const voices = Array.from({ length: several > 1 ? several : 0 }, (_, voice) =>
+    wanted.flatMap((at) => plannedVoice(response, plan, at, voice) ?? []),
+  );
   const once = (beats: number, line: readonly DrillNote[]): DrillNote[] => [
     ...line.map((note, n) => ({ ...note, beats, bar: n === 0 })),
     { pitches: [] },
   ];
   const times = Array.from({ length: TIMES }, () => once(1, notes)).flat();
   const whole = joined(response, plan, first - 1, Math.min(last + 1, first + LONGEST));
-  return begun(request, drillKey(response), [...once(2, notes), ...times, ...once(1, [...notes].reverse()), ...whole]);
+  // Each voice of a double stop by itself before both.
+  const apart = voices.flatMap((voice) => once(2, voice));
+  const turned = once(1, [...notes].reverse());
+  return begun(request, drillKey(response, first), [...apart, ...once(2, notes), ...times, ...turned, ...whole]);
 }
 
 /** Two checks that a comma parts, against each other: the note with the one string and with the other, in turn. */
@@ -109,13 +116,13 @@ function commaDrill(
     ...bars(against(conflict.third)),
     { pitches: [] },
   ]).flat();
-  return begun(request, drillKey(response), [...turns, ...joined(response, plan, note.at - 1, note.at + 1)]);
+  return begun(request, drillKey(response, note.at), [...turns, ...joined(response, plan, note.at - 1, note.at + 1)]);
 }
 
 /** Of a long run of notes that nothing checks so many are compared. */
 const MOST_COMPARED = 4;
 
-/** Notes that nothing checks against the same note, or the same some octaves lower, in an easy place: heard there, then found anew. */
+/** Notes that nothing checks against their neighbours: heard there, then found anew. */
 function compareDrill(
   request: PlanRequest,
   response: PlanResponse,
@@ -123,15 +130,14 @@ function compareDrill(
   setup: Setup,
   { run, events }: Extract<Finding, { kind: 'no-check' }>,
 ): PlanRequest {
-  const pairs = run.slice(0, MOST_COMPARED).flatMap(({ note, elsewhere }): DrillNote[][] => {
+  const pairs = run.slice(0, MOST_COMPARED).flatMap(({ note, neighbour }): DrillNote[][] => {
     const own = plannedNote(response, plan, note.at);
-    if (!own || elsewhere.kind === 'in-place' || note.step.stops.length > 1) return [];
-    // On its string; how it is reached there is left to the plan.
-    const { pitches, string } = easyPlace({ hear: elsewhere, to: note }, setup);
+    const heard = neighbour && neighbourNote(neighbour, setup);
+    if (!own || !heard || note.step.stops.length > 1) return [];
     return [
       [
         ...bars([
-          { pitches, string, beats: 2 },
+          { ...heard, beats: 2 },
           { ...own, beats: 2 },
         ]),
         { pitches: [] },
@@ -141,10 +147,27 @@ function compareDrill(
   if (pairs.length === 0) return passageDrill(request, response, plan, events);
   const turns = Array.from({ length: TIMES }, () => pairs.flat()).flat();
   const [first, last] = [events[0], events[events.length - 1]];
-  return begun(request, drillKey(response), [
+  return begun(request, drillKey(response, first), [
     ...turns,
     ...joined(response, plan, first - 1, Math.min(last + 1, first + LONGEST)),
   ]);
+}
+
+/** What a note is compared with, as a note to play; how it is reached is left to the plan. */
+function neighbourNote(neighbour: Neighbour, setup: Setup): DrillNote | null {
+  switch (neighbour.kind) {
+    case 'linked': {
+      const [{ pitch, string }] = neighbour.links;
+      return { pitches: [pitchName(pitch)], string: setup.strings[string].name };
+    }
+    case 'leading':
+    case 'third':
+      return { pitches: [pitchName(neighbour.tonic)] };
+    case 'above-dominant':
+      return { pitches: [pitchName(neighbour.dominant)] };
+    case 'drone':
+      return null;
+  }
 }
 
 /** Some notes with a bar line before them. */
@@ -184,6 +207,8 @@ export function drillForFinding(
       return commaDrill(request, response, plan, setup, finding);
     case 'no-check':
       return compareDrill(request, response, plan, setup, finding);
+    case 'lesson':
+      return passageDrill(request, response, plan, finding.events.slice(0, LONGEST));
     default:
       return passageDrill(request, response, plan, finding.events);
   }

@@ -60,7 +60,7 @@ export function rehearse(
     notes.push({ ...part[0], bar: at > 0 }, ...part.slice(1));
     return { step, at, length: part.length };
   });
-  return { request: drillRequest(request, drillKey(response), notes), steps };
+  return { request: drillRequest(request, drillKey(response, shift.to), notes), steps };
 }
 
 function playable({ events }: PlanResponse, at: number): boolean {
@@ -75,7 +75,7 @@ function lockedNote(response: PlanResponse, plan: Plan, at: number, beats: numbe
 const sameNote = (a: DrillNote, b: DrillNote) => a.pitches[0] === b.pitches[0] && a.string === b.string;
 
 /** The target where it is easily heard: half position is left to the plan for the lowest notes. */
-export function easyPlace({ hear, to }: Pick<ShiftDetail, 'hear' | 'to'>, setup: Setup): Omit<DrillNote, 'beats'> {
+function easyPlace({ hear, to }: Pick<ShiftDetail, 'hear' | 'to'>, setup: Setup): Omit<DrillNote, 'beats'> {
   const octaves = hear.kind === 'in-place' ? 0 : hear.octaves;
   const pitches = [pitchName({ ...to.pitch, octave: to.pitch.octave - octaves })];
   if (hear.kind === 'in-place') return { pitches, string: setup.strings[to.string].name };

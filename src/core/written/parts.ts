@@ -1,5 +1,5 @@
 import { barsOf, onsetsOf, readTime, type Bar } from '../material/bars';
-import type { Key } from '../pitch/key';
+import { keysAt } from '../material/keys';
 import type { PlanResponse } from '../vocabulary';
 import { writtenFifths } from './signature';
 
@@ -68,13 +68,6 @@ export function partsOf({ music, barred }: { readonly music: WritableMusic; read
 /** Events at whose beginning a bar begins: there a line of music may break. */
 export function barStarts(parts: readonly (readonly Part[])[]): ReadonlySet<number> {
   return new Set(parts.flatMap(([first], at) => (first.bar ? [at] : [])));
-}
-
-/** The key in force at each event. */
-export function keysAt({ key, changes = [] }: Pick<WritableMusic, 'key' | 'changes'>): (at: number) => Key {
-  const turns = changes.filter((change) => change.key !== undefined);
-  if (turns.length === 0) return () => key;
-  return (at) => turns.findLast((turn) => turn.at <= at)?.key ?? key;
 }
 
 /** What is written anew before an event, where a bar begins or the key changes with it. */

@@ -2,7 +2,8 @@ import type { InstrumentName } from '../vocabulary';
 import { keyAlteration } from '../pitch/key';
 import { letterSteps } from '../pitch/pitch';
 import { written } from './clefs';
-import { keysAt, type Part, type WritableMusic } from './parts';
+import { keysAt } from '../material/keys';
+import { type Part, type WritableMusic } from './parts';
 import { SIGNS, writtenFifths } from './signature';
 
 /**

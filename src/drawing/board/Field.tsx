@@ -1,6 +1,6 @@
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { stopMm, type Setup } from '../../core';
-import { semitoneWords, stringWords } from '../../wording/places';
+import { intervalWords, stringWords } from '../../wording/places';
 import { boardScale } from './scale';
 import { nutMark, ON_PAGE, stringsMarks } from './fingerboard';
 import { Marks } from './Marks';
@@ -118,7 +118,7 @@ function placeWords({ string, semitones, label }: Spot): string {
   const where =
     semitones === 0
       ? drawingsText.open(stringWords(string))
-      : drawingsText.upThe(semitoneWords(semitones), stringWords(string));
+      : drawingsText.upThe(intervalWords(semitones), stringWords(string));
   return label ? `${label}, ${where}` : where;
 }
 

@@ -120,7 +120,7 @@ function heardAt({ steps, shifts }: Plan, findings: Findings | undefined) {
   const arrivals = new Set([steps[0]?.at ?? 0, ...shifts.map(({ to }) => to)]);
   for (const { note, ringing, checks: own } of findings?.heard ?? []) {
     if (note.finger === 0) continue;
-    if (ringing.length > 0) rings.add(note.at);
+    if (ringing.clear.length > 0) rings.add(note.at);
     else if (arrivals.has(note.at) && own.some(({ fits, touch }) => fits && touch === 0)) checks.add(note.at);
   }
   return { rings, checks };

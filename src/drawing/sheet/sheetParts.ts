@@ -64,7 +64,7 @@ export interface Reader {
 /** Places that are named on a sheet. */
 const MOST_HARD = 3;
 /** What is found but is no place to be worked at with a drill. */
-const NOT_DRILLED: ReadonlySet<Finding['kind']> = new Set(['no-check', 'comma']);
+const NOT_DRILLED: ReadonlySet<Finding['kind']> = new Set(['no-check', 'comma', 'lesson']);
 
 /** A plan made ready for a sheet. */
 export function sheetPlan(
@@ -72,7 +72,7 @@ export function sheetPlan(
   reader: Reader,
   title = '',
 ): SheetPlan {
-  const findings = findingsOf(request, response, one, aimFor(response, reader.level));
+  const findings = findingsOf(request, response, one, aimFor(reader.level));
   const speech = speechOf(request.instrument, response, reader.names, reader.fingers);
   const setup = resolveSetup(request);
   const hard = findings.ranked

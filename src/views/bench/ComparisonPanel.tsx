@@ -18,6 +18,7 @@ interface ComparisonProps {
 /** Two ways side by side: what each is charged for, and the places where they part. */
 export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps) {
   const { terms, places } = comparePlans(plan, other);
+  const most = Math.max(SAME, ...terms.flatMap(({ first, second }) => [first, second]));
   return (
     <section aria-labelledby="beside" className="rounded-lg border border-rule bg-sheet px-4 py-2">
       <div className="flex items-center justify-between gap-3">
@@ -33,12 +34,12 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
           <thead>
             <tr className="border-b-2 border-rule align-bottom">
               <th scope="col" className="pr-3">
-                {comparisonText.costOf}
+                {comparisonText.whatIsHard}
               </th>
-              <th scope="col" className="px-2 text-right">
+              <th scope="col" className="px-2">
                 {comparisonText.thisPlan}
               </th>
-              <th scope="col" className="px-2 text-right">
+              <th scope="col" className="px-2">
                 {words}
               </th>
             </tr>
@@ -49,16 +50,16 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
                 <th scope="row" className="py-0.5 pr-3 font-normal">
                   {TERM_WORDS[term]}
                 </th>
-                <Amount own={first} their={second} />
-                <Amount own={second} their={first} />
+                <Amount own={first} their={second} most={most} />
+                <Amount own={second} their={first} most={most} />
               </tr>
             ))}
             <tr className="font-bold">
               <th scope="row" className="pr-3">
                 {comparisonText.inAll}
               </th>
-              <Amount own={plan.cost} their={other.cost} />
-              <Amount own={other.cost} their={plan.cost} />
+              <Amount own={plan.cost} their={other.cost} most={Math.max(plan.cost, other.cost, SAME)} />
+              <Amount own={other.cost} their={plan.cost} most={Math.max(plan.cost, other.cost, SAME)} />
             </tr>
           </tbody>
         </table>
@@ -89,9 +90,27 @@ export function ComparisonPanel({ plan, other, words, speech }: ComparisonProps)
   );
 }
 
-/** An amount, heavier where it is the greater of the two. */
-function Amount({ own, their }: { readonly own: number; readonly their: number }) {
-  return <td className={`px-2 text-right ${own > their + 0.05 ? 'font-bold' : ''}`}>{own.toFixed(1)}</td>;
+/** How much it is as a bar, the longest of all one whole; in words for who does not see it. */
+function Amount({ own, their, most }: { readonly own: number; readonly their: number; readonly most: number }) {
+  return (
+    <td className="px-2">
+      <span aria-hidden className="block h-1.5 w-24 rounded bg-rule">
+        <span
+          className={`block h-full rounded ${own > their + SAME ? 'bg-ochre' : 'bg-sage'}`}
+          style={{ width: `${Math.round((100 * Math.max(0, own)) / most)}%` }}
+        />
+      </span>
+      <span className="text-sm">{hardBeside(own, their)}</span>
+    </td>
+  );
+}
+
+/** Less is felt by nobody. */
+const SAME = 0.05;
+
+function hardBeside(own: number, their: number): string {
+  if (Math.abs(own - their) <= SAME) return comparisonText.asHard;
+  return own > their ? comparisonText.harder : comparisonText.easier;
 }
 
 interface PlaceProps extends ComparisonProps {
@@ -109,7 +128,7 @@ function PlaceWords({ place, plan, other, speech }: PlaceProps) {
   return (
     <>
       <strong>{notes}</strong>
-      {comparisonText.costsTheOther(words(plan), place.firstCost.toFixed(1), words(other), place.secondCost.toFixed(1))}
+      {comparisonText.beside(words(plan), words(other), hardBeside(place.firstCost, place.secondCost))}
     </>
   );
 }

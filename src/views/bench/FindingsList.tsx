@@ -1,7 +1,7 @@
 import { memo, useEffect, useState } from 'react';
 import { aimFor } from '../../core';
-import { resolveSetup, type Finding, type Level } from '../../core';
-import { drillTitle, FINDING_NAMES, findingWords } from '../../wording/findings';
+import { resolveSetup, type Finding, type Lesson, type Level } from '../../core';
+import { drillTitle, findingName, findingWords } from '../../wording/findings';
 import { Help } from '../../ui/Help';
 import { REACH_UNKNOWN } from '../../wording/instruments';
 import { findingDrillInWorker, weightiestInWorker } from '../../work/planner';
@@ -20,35 +20,49 @@ interface Props {
 }
 
 /** Shown before "all" is asked for. */
-const FIRST = 5;
+const FIRST = 3;
 /** Shown at most: nobody works through more in one lesson. */
 const MOST = 60;
 
+const AT_HAND = ['/hand', benchPlanText.seeTheHand] as const;
+const BY_EAR = ['/ear', benchPlanText.hearIt] as const;
+const AS_SHIFT = ['/shifts', benchPlanText.takeItApart] as const;
+
 /** Where each kind of finding is looked at closely. */
-const VIEWS: Readonly<Record<Finding['kind'], readonly [string, string]>> = {
-  shift: ['/shifts', benchPlanText.takeItApart],
-  stretch: ['/hand', benchPlanText.seeTheHand],
-  crowding: ['/hand', benchPlanText.seeTheHand],
-  trap: ['/hand', benchPlanText.seeTheHand],
-  comma: ['/ear', benchPlanText.hearIt],
-  'no-check': ['/ear', benchPlanText.hearIt],
-  opened: ['/shifts', benchPlanText.takeItApart],
-  'low-first': ['/shifts', benchPlanText.takeItApart],
-  skip: ['/hand', benchPlanText.seeTheHand],
-  apart: ['/hand', benchPlanText.seeTheHand],
+const VIEWS: Readonly<Record<Exclude<Finding['kind'], 'lesson'>, readonly [string, string]>> = {
+  shift: AS_SHIFT,
+  stretch: AT_HAND,
+  crowding: AT_HAND,
+  trap: AT_HAND,
+  comma: BY_EAR,
+  'no-check': BY_EAR,
+  opened: AS_SHIFT,
+  'low-first': AS_SHIFT,
+  skip: AT_HAND,
+  apart: AT_HAND,
+  octaves: AS_SHIFT,
 };
+
+/** Lessons for the ear; the others are of the hand. */
+const HEARD: ReadonlySet<Lesson['kind']> = new Set(['four-open', 'rings', 'tonic', 'begins']);
+
+function viewOf(finding: Finding): readonly [string, string] {
+  if (finding.kind !== 'lesson') return VIEWS[finding.kind];
+  return HEARD.has(finding.lesson.kind) ? BY_EAR : AT_HAND;
+}
 
 /** What is worth attention in this plan for this student, the weightiest first; each selects its notes and leads to its close-up. */
 export const FindingsList = memo(function FindingsList({ planId, level, shown: answer }: Props) {
   const { planned, response, chosen, speech } = answer;
   const { ask } = planned;
-  const [{ first: found, count }, setFound] = useState<Weightiest>({ first: [], count: 0 });
+  const [weightiest, setFound] = useState<Weightiest | null>(null);
+  const { first: found, count } = weightiest ?? { first: [], count: 0 };
   const [all, setAll] = useState(false);
   useEffect(() => {
     let here = true;
     if (!response.plans[chosen]) return;
-    weightiestInWorker(ask, chosen, aimFor(response, level), MOST).then(
-      (weightiest) => here && setFound(weightiest),
+    weightiestInWorker(ask, chosen, aimFor(level), MOST).then(
+      (weighed) => here && setFound(weighed),
       // Where the planner is lost, the Bench says so.
       () => undefined,
     );
@@ -75,10 +89,10 @@ export const FindingsList = memo(function FindingsList({ planId, level, shown: a
         <Help word="finding" />
       </div>
       {ask.request.hand === undefined && <p className="text-sm text-faded">{REACH_UNKNOWN}</p>}
-      {found.length === 0 && <p className="text-faded">{benchPlanText.nothingHereNeedsSpecial}</p>}
+      {weightiest?.count === 0 && <p className="text-faded">{benchPlanText.nothingHereNeedsSpecial}</p>}
       <ol className="flex flex-col gap-1">
         {shown.map((finding, at) => {
-          const [view, words] = VIEWS[finding.kind];
+          const [view, words] = viewOf(finding);
           const last = finding.events[finding.events.length - 1];
           return (
             <li
@@ -91,7 +105,7 @@ export const FindingsList = memo(function FindingsList({ planId, level, shown: a
                 onClick={() => select(finding.events[0], last)}
               >
                 <span className={`font-semibold ${finding.kind === 'shift' ? 'text-copper' : ''}`}>
-                  {FINDING_NAMES[finding.kind]}
+                  {findingName(finding)}
                 </span>{' '}
                 {findingWords(finding, setup, speech)}
               </button>{' '}

@@ -41,8 +41,8 @@ export function NeckFigure({ response, plan, request, setup, cursor, level, larg
   if (!step) return <p className="min-h-6" />;
   const spread = plan.reach.find((reach) => reach.at === step.at);
   const notes = playedNotes(response.events, { ...plan, steps: [step] }, setup);
-  const heard = heardNotes(notes, setup, aimFor(response, level), request.school);
-  const rings = new Set(heard.flatMap(({ ringing }) => ringing.map(({ string }) => string)));
+  const heard = heardNotes(notes, response, setup, aimFor(level), request);
+  const rings = new Set(heard.flatMap(({ ringing }) => ringing.clear));
   const guide = guideOf(plan, step, setup);
   return (
     <figure aria-label={neckFigureText.theNeckAtThis} data-testid="neck">

@@ -141,9 +141,11 @@ function EarOf({ meaning, cursor }: EarProps) {
   );
 }
 
-const tagOf = ({ note }: Heard) => `${note.string}.${note.semitones}.${note.finger}`;
+/** A place as it is spelled: A sharp and B flat have targets of their own. */
+const tagOf = ({ note, target }: Heard) =>
+  [note.string, note.semitones, note.finger, note.pitch.letter, target.cents.toFixed(1)].join('.');
 
-/** Each place on the fingerboard once. */
+/** Each place on the fingerboard once, for each target that it has. */
 function onceEach(heard: readonly Heard[]): Heard[] {
   const seen = new Set<string>();
   return heard.filter((one) => {
@@ -209,7 +211,7 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
                     ? earViewsText.itsOwnTuning
                     : earViewsText.noneThatFits}
                 {comma && <span className="text-madder"> {earViewsText.comma}</span>}
-                {ringing.length > 0 && <span className="text-sage"> {earViewsText.rings}</span>}
+                {ringing.clear.length > 0 && <span className="text-sage"> {earViewsText.rings}</span>}
               </td>
             </tr>
           ))}
@@ -225,12 +227,10 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
 
 /** The tonic in each octave, to be learned by heart. */
 function Landmarks({ meaning }: { readonly meaning: Meaning }) {
-  const { aim, findings } = meaning;
+  const { findings } = meaning;
   const tonics = new Map<number, Heard>();
   for (const one of findings.heard) {
-    const { letter, alteration } = one.note.pitch;
-    if (letter === aim.tonic.letter && alteration === aim.tonic.alteration && !tonics.has(one.note.midi))
-      tonics.set(one.note.midi, one);
+    if (one.tonic && !tonics.has(one.note.midi)) tonics.set(one.note.midi, one);
   }
   return (
     <section aria-labelledby="landmarks">

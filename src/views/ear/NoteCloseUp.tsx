@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { checkWords, commaAdvice, mistunedWords, noCheckWords, targetWords } from '../../wording/checks';
-import { mmFine, number, sentence } from '../../wording/grammar';
+import { listed, mmFine, number, sentence } from '../../wording/grammar';
 import { noteWords, printed } from '../../wording/notes';
 import { contactMm, hertzOf, isOpen, midiOf, pitchName, TOLERANCES, type Checkpoint, type Heard } from '../../core';
 import { Choose } from '../../ui/Choose';
@@ -18,11 +18,12 @@ interface Props {
 
 /** One note close up: its target, its checks to hear, what rings, what fights. */
 export function NoteCloseUp({ meaning, heard }: Props) {
-  const { note, target, checks, comma, ringing, elsewhere } = heard;
+  const { note, target, checks, comma, ringing } = heard;
   const { setup } = meaning.findings;
   const [off, setOff] = useState('10');
   const { playing, hear, stop } = useHearing();
   const name = noteWords(pitchName(note.pitch));
+  const names = (strings: readonly number[]) => listed(strings.map((string) => printed(setup.strings[string].name)));
   return (
     <section
       aria-labelledby="note"
@@ -57,7 +58,7 @@ export function NoteCloseUp({ meaning, heard }: Props) {
               <li key={tagOf(check)} className="flex flex-col gap-1 border-t border-rule pt-1 first:border-t-0">
                 <span>
                   {sentence(checkWords(check, note, setup))}.{' '}
-                  {check.together && (
+                  {check.neighbours && (
                     <span className="text-sm text-faded">{sentence(mistunedWords(check, note, Number(off)))}.</span>
                   )}
                 </span>
@@ -82,17 +83,12 @@ export function NoteCloseUp({ meaning, heard }: Props) {
           </ul>
         </>
       )}
-      {!checks.some(({ fits }) => fits) && note.finger !== 0 && <p>{sentence(noCheckWords(note, elsewhere, setup))}</p>}
-      {ringing.length > 0 && (
-        <p className="text-sage">
-          {earViewsText.whenItIsTrue}{' '}
-          {ringing.map(({ string }) => earViewsText.theString(printed(setup.strings[string].name))).join(' and ')}{' '}
-          {earViewsText.ringsAlong}
-        </p>
-      )}
+      {!checks.some(({ fits }) => fits) && note.finger !== 0 && <p>{sentence(noCheckWords(heard, setup))}</p>}
+      {ringing.clear.length > 0 && <p className="text-sage">{earViewsText.ringsAlong(names(ringing.clear))}</p>}
+      {ringing.faint.length > 0 && <p className="text-faded">{earViewsText.answersFaintly(names(ringing.faint))}</p>}
       {comma && (
         <p className="border-l-4 border-madder px-3" data-testid="comma">
-          {earViewsText.theyAreCentsApart(commaAdvice(comma, setup), number(comma.apart))}
+          {commaAdvice(comma, setup)}
         </p>
       )}
     </section>
@@ -132,7 +128,7 @@ function useHearing() {
     loadPlayer()
       .then((player) => {
         player.hush();
-        return check.together ? player.soundPair(both, SECONDS) : player.soundInTurn(both, SECONDS);
+        return check.neighbours ? player.soundPair(both, SECONDS) : player.soundInTurn(both, SECONDS);
       })
       .catch(() => {
         setPlaying(null);

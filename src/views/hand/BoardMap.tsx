@@ -195,10 +195,10 @@ function Chosen({ meaning, spot, whole }: ChosenProps) {
         <li>
           {fitting ? handViewsText.checkIt(shortCheck(fitting, setup)) : handViewsText.noStringChecksIt}
           {heard &&
-            heard.ringing.length > 0 &&
+            heard.ringing.clear.length > 0 &&
             handViewsText.ringsAlongWhenIt(
               sentence(
-                listed(heard.ringing.map(({ string }) => handViewsText.the(stringWords(setup.strings[string].name)))),
+                listed(heard.ringing.clear.map((string) => handViewsText.the(stringWords(setup.strings[string].name)))),
               ),
             )}
         </li>
@@ -208,7 +208,10 @@ function Chosen({ meaning, spot, whole }: ChosenProps) {
 }
 
 /** What the ear meets at a place: the note is planned there by itself. */
-function heardAt({ request, aim, findings: { setup } }: Meaning, { pitch, string, holdings }: MapSpot) {
+function heardAt(
+  { request, response: music, aim, findings: { setup } }: Meaning,
+  { pitch, string, holdings }: MapSpot,
+) {
   const [holding] = holdings;
   if (!holding) return undefined;
   const lock = { at: 0, string: setup.strings[string].name, finger: holding.finger, position: holding.position };
@@ -220,5 +223,5 @@ function heardAt({ request, aim, findings: { setup } }: Meaning, { pitch, string
   };
   const response = plan(alone);
   const [best] = response.plans;
-  return best && heardNotes(playedNotes(response.events, best, setup), setup, aim, request.school)[0];
+  return best && heardNotes(playedNotes(response.events, best, setup), { key: music.key }, setup, aim, request)[0];
 }

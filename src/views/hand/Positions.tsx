@@ -3,7 +3,7 @@ import { VERDICT_TEXT } from '../../drawing/board/tones';
 import { laidFingers, pairVerdict, resolveHand, spreadMm, stopMm, type Plan } from '../../core';
 import { mm as mmWords } from '../../wording/grammar';
 import { printed } from '../../wording/notes';
-import { semitoneWords } from '../../wording/places';
+import { intervalWords } from '../../wording/places';
 import * as handViewsText from '../../wording/rooms/handViews';
 
 interface Props {
@@ -47,7 +47,7 @@ export function Positions({ meaning, frame }: Props) {
           {rows.map(({ move, mm, verdict, at }) => (
             <tr key={move} className="border-b border-rule">
               <th scope="row" className="px-2 py-1 font-normal">
-                {move === 0 ? handViewsText.asItIs : semitoneWords(move)}
+                {move === 0 ? handViewsText.asItIs : intervalWords(move)}
               </th>
               <td className="px-2 py-1 text-right">{mmWords(at)}</td>
               <td className="px-2 py-1 text-right">{mmWords(mm)}</td>

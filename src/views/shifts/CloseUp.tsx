@@ -1,7 +1,17 @@
 import { useEffect, useMemo, useState } from 'react';
 import { partAround, practiceAddress, REHEARSAL } from '../../app/practice/address';
 import { openAsPlan, practiseAsPlan, type Meaning } from '../../app/meaning';
-import { clefsRead, drillLike, pitchName, rehearse, type PlanRequest, type ShiftDetail } from '../../core';
+import {
+  clefsRead,
+  drillLike,
+  pitchName,
+  rehearse,
+  shiftsInstead,
+  withoutShift,
+  type Plan,
+  type PlanRequest,
+  type ShiftDetail,
+} from '../../core';
 import { notesLabel, Staff, StaffHead } from '../../drawing/Staff';
 import { evenLayout, headWidth, type Marks, type Score } from '../../drawing/score';
 import {
@@ -9,16 +19,16 @@ import {
   HAND_CUES,
   hearWords,
   bowWords,
-  KIND_SENTENCES,
+  hurryWords,
+  kindSentence,
   landingWords,
   REHEARSAL_WORDS,
   wayWords,
 } from '../../wording/shifts';
-import { counted, mm, seconds } from '../../wording/grammar';
+import { mm, seconds } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import { noteWords } from '../../wording/notes';
-import { barWords, placesWords, semitoneWords } from '../../wording/places';
-import type { Speech } from '../../wording/plans';
+import { barWords, intervalWords } from '../../wording/places';
 import { tradeBetween } from '../../wording/ways';
 import { WhyLines } from '../../ui/WhyLines';
 import { planInWorker } from '../../work/planner';
@@ -51,16 +61,16 @@ export function CloseUp({ meaning, detail }: Props) {
       </h2>
       <ShiftStaff meaning={meaning} detail={detail} />
       <p>
-        <strong>{KIND_SENTENCES[shift.kind]}</strong>{' '}
+        <strong>{kindSentence(shift)}</strong>{' '}
         {shiftsViewsText.theHandGoesIn(
           guideWords(shift),
-          semitoneWords(shift.semitones),
+          intervalWords(shift.semitones),
           mm(shift.travelMm),
           detail.up ? shiftsViewsText.towardsTheBridge : shiftsViewsText.towardsTheNut,
           seconds(detail.seconds),
           wayWords(detail, setup, speech),
         )}{' '}
-        {bowWords(detail)}
+        {bowWords(detail)} {hurryWords(detail)}
       </p>
       <p>
         {hearWords(detail.hear, detail, setup)} {landingWords(detail)}
@@ -113,48 +123,49 @@ export function CloseUp({ meaning, detail }: Props) {
   );
 }
 
-/** Where the same job could be done instead: planned again without this shift. */
+/** Where the same job could be done instead: planned again without this shift; each place opens that plan there. */
 function Elsewhere({ meaning, detail }: Props) {
-  const { request, plan, speech } = meaning;
-  const [words, setWords] = useState<string | null>(null);
+  const { request, record, student, plan, speech } = meaning;
+  const [other, setOther] = useState<Plan | null | undefined>(undefined);
   const { to } = detail.shift;
+  const without = useMemo(() => withoutShift(request, to), [request, to]);
   useEffect(() => {
     let here = true;
-    const never = [...(request.rules?.never ?? []), { at: to, shift: true as const }];
-    const without = { ...request, rules: { ...request.rules, never } };
     planInWorker({ request: without }).then(
       (answer) => {
-        if (!here) return;
-        setWords(answer.kind === 'refused' ? null : elsewhereWords(answer.response.plans[0], plan, speech));
+        if (here && answer.kind !== 'refused') setOther(answer.response.plans[0] ?? null);
       },
       () => undefined,
     );
     return () => {
       here = false;
     };
-  }, [request, plan, to, speech]);
-  return words && <p data-testid="elsewhere">{words}</p>;
+  }, [without]);
+  if (other === undefined) return null;
+  if (other === null) return <p data-testid="elsewhere">{shiftsViewsText.nowhereElseWithoutA}</p>;
+  const places = shiftsInstead(plan, other, detail.shift).slice(0, MOST_PLACES);
+  const trade = tradeBetween(other, plan, speech);
+  const name = shiftsViewsText.withoutTheShift(barWords(speech.place(to)), planTitle(record, student)).slice(0, 120);
+  return (
+    <p data-testid="elsewhere">
+      {places.length === 0 ? shiftsViewsText.withoutThisShift : shiftsViewsText.elsewhereTheSameJob}{' '}
+      {places.map((shift) => (
+        <button
+          key={shift.to}
+          type="button"
+          className="mr-2 cursor-pointer text-dove underline"
+          onClick={() => openAsPlan(without, name, record, [], shift.to)}
+        >
+          {barWords(speech.place(shift.to))}
+        </button>
+      ))}
+      {trade && `(${trade})`}
+    </p>
+  );
 }
 
 /** Places told at once. */
 const MOST_PLACES = 2;
-
-function elsewhereWords(other: Meaning['plan'] | undefined, plan: Meaning['plan'], { place, events }: Speech): string {
-  if (!other) return shiftsViewsText.nowhereElseWithoutA;
-  const known = new Set(plan.shifts.map(({ to }) => to));
-  const places = other.shifts.filter(({ to }) => !known.has(to)).map(({ to }) => barWords(place(to)));
-  const trade = tradeBetween(other, plan, { events });
-  const takes = trade && `: ${trade}`;
-  return places.length === 0
-    ? shiftsViewsText.withoutThisShiftThe(takes)
-    : shiftsViewsText.elsewhereTheSameJob(
-        placesWords(places.slice(0, MOST_PLACES)),
-        places.length > MOST_PLACES
-          ? shiftsViewsText.and(counted(places.length - MOST_PLACES, shiftsViewsText.otherPlace))
-          : '',
-        takes,
-      );
-}
 
 const COLUMN = 76;
 const HEIGHT = 190;

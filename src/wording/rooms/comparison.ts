@@ -1,9 +1,11 @@
 export const sideBySideWith = (words: string) => `Side by side with ${words}`;
-export const costOf = 'Cost of';
+export const whatIsHard = 'What is hard';
 export const thisPlan = 'this plan';
 export const inAll = 'in all';
 export const theyDoNotDiffer = 'They do not differ';
 export const theyDifferInOne = 'They differ in one place';
 export const theyDifferInPlaces = (count: string) => `They differ in ${count} places`;
-export const costsTheOther = (s: string, toFixed: string, s2: string, toFixed2: string) =>
-  `: ${s} costs ${toFixed}; the other ${s2} ${toFixed2}`;
+export const beside = (own: string, other: string, hard: string) => `: ${own}, ${hard}; the other ${other}`;
+export const easier = 'easier';
+export const harder = 'harder';
+export const asHard = 'as hard';

@@ -27,11 +27,8 @@ export const checkItWith = 'Check it with';
 export const mistunedBy = 'mistuned by';
 export const mistunedByLabel = 'Mistuned by';
 export const stop = 'Stop';
-export const whenItIsTrue = 'When it is true,';
-export const theString = (printed: string) => `the ${printed} string`;
-export const ringsAlong = 'rings along.';
-export const theyAreCentsApart = (commaAdvice: string, value: string) =>
-  `${commaAdvice} They are ${value} cents apart.`;
+export const ringsAlong = (strings: string) => `When it is true, open ${strings} rings along.`;
+export const answersFaintly = (strings: string) => `Open ${strings} answers faintly.`;
 export const hearItPure = 'Hear it pure';
 export const centsLow = (off: string) => `${off} cents low`;
 export const centsHigh = (off: string) => `${off} cents high`;

@@ -1,18 +1,16 @@
 export const towardsTheBridge = 'towards the bridge';
 export const towardsTheNut = 'towards the nut';
 export const theHandGoesIn = (guide: string, semitone: string, mm: string, nut: string, seconds: string, way: string) =>
-  `${guide} The hand goes ${semitone}, ${mm} ${nut}, in ${seconds}, ${way}.`;
+  `${guide} The hand goes ${semitone}, ${mm} ${nut}, in ${seconds}, ${way}.`.trimStart();
 export const rehearseIt = 'Rehearse it';
 export const openTheRehearsalOn = 'Open the rehearsal on the Bench';
 export const openTheDrillMost = 'Open the drill most like it';
 export const practiseTheRehearsal = 'Practise the rehearsal';
 export const practiseThisShift = 'Practise this shift';
 export const nowhereElseWithoutA = 'Nowhere else: without a shift to this note no fingering is left.';
-export const withoutThisShiftThe = (takes: string) => `Without this shift the hand makes no other${takes}.`;
-export const otherPlace = 'other place';
-export const and = (counted: string) => ` and ${counted}`;
-export const elsewhereTheSameJob = (places: string, place: string, takes: string) =>
-  `Elsewhere the same job is done by shifting at ${places}${place}${takes}.`;
+export const withoutThisShift = 'Without this shift no other does its job';
+export const elsewhereTheSameJob = 'Elsewhere the same job is done by shifting at';
+export const withoutTheShift = (where: string, plan: string) => `Without the shift at ${where} (${plan})`;
 export const aShiftFromFinger = 'a shift from finger to finger';
 export const oneFingerAllThe = 'one finger all the way';
 export const aFingerMatchedBy = 'a finger matched by the first';

@@ -53,7 +53,7 @@ test('a rest ends a bow and the next begins down; what is written wins', () => {
 });
 
 test('a shift says whether the bow changes with it', () => {
-  const aim: Aim = { system: 'pythagorean', tuning: 'pure', tonic: { letter: 5, alteration: 0 }, level: 'middle' };
+  const aim: Aim = { system: 'pythagorean', tuning: 'pure', drone: { letter: 5, alteration: 0 }, level: 'middle' };
   const request = { ...SCALE, material: { ...SCALE.material, octaves: 3 } as PlanRequest['material'] };
   const response = planAlone(request);
   const { shifts } = findingsOf(request, response, response.plans[0], aim);

@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import {
   checkCard,
+  drawnQuiz,
   earCards,
   elsewhereCard,
   findingsOf,
@@ -215,7 +216,7 @@ test('of cards about checks, other places and shifts every right answer is right
           const aim = { system: 'pythagorean', tuning: 'pure', level: 'middle' } as const;
           const letter = LETTERS.indexOf(tonic[0]);
           const tonicPitch = { letter, alteration: noteOf(`${tonic}4`).sign };
-          const { heard, shifts } = findingsOf(request, response, best, { ...aim, tonic: tonicPitch });
+          const { heard, shifts } = findingsOf(request, response, best, { ...aim, drone: tonicPitch });
           const once = new Map(heard.map((one) => [`${one.note.string} ${one.note.semitones}`, one]));
           for (const one of once.values()) {
             const check = checkCard(setup, one);
@@ -288,6 +289,28 @@ test('by ear the target is where the card says, and the other lies as it says', 
     assert.ok(Math.abs(side.ask.cents) >= 20);
     assert.equal(which.ask.midi, midi);
   }
+});
+
+test('a card by ear sounds high or low by chance, and less far off the more the level hears', () => {
+  const [which, side] = earCards({ letter: 0, alteration: 0, octave: 4 });
+  let seed = 1;
+  const chance = () => (seed = (seed * 16807) % 2147483647) / 2147483647;
+  const sizes = (['first-year', 'early', 'middle', 'advanced'] as const).map((level) => {
+    const drawn = Array.from({ length: 400 }, () => drawnQuiz(side, level, chance));
+    for (const { ask, right } of drawn)
+      assert.ok(ask.kind === 'ear-side' && right[0] === (ask.cents > 0 ? 'high' : 'low'));
+    const high = drawn.filter(({ right }) => right[0] === 'high').length;
+    assert.ok(high > 150 && high < 250, `${level}: ${high}`);
+    return Math.max(...drawn.map(({ ask }) => (ask.kind === 'ear-side' ? Math.abs(ask.cents) : 0)));
+  });
+  assert.deepEqual(
+    [...sizes].sort((a, b) => b - a),
+    sizes,
+  );
+  assert.equal(new Set(sizes).size, 4);
+  const firsts = Array.from({ length: 400 }, () => drawnQuiz(which, 'middle', chance).right[0]);
+  const first = firsts.filter((one) => one === 'first').length;
+  assert.ok(first > 150 && first < 250, String(first));
 });
 
 test('five thousand cards were held against it', () => {

@@ -59,7 +59,7 @@ test('from opened back straight to opened forward is a shift within the position
   assert.match(String(plan(BACK_TO_FORWARD).plans[0].shifts[0].reasons[0].data.kind), /asked|goes-on/);
   const response = plan(BACK_TO_FORWARD);
   const setup = resolveSetup(BACK_TO_FORWARD);
-  const [detail] = findingsOf(BACK_TO_FORWARD, response, response.plans[0], aimFor(response, 'middle')).shifts;
+  const [detail] = findingsOf(BACK_TO_FORWARD, response, response.plans[0], aimFor('middle')).shifts;
   assert.equal(
     wayWords(detail, setup, speechOf('cello', response)),
     'in 1st position, from opened back to opened forward',

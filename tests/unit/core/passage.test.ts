@@ -23,7 +23,7 @@ import { someRequest } from '../requests';
 import { planAlone } from '../best';
 import { runs } from '../../support/runs';
 
-const AIM: Aim = { system: 'equal', tuning: 'pure', tonic: { letter: 5, alteration: 0 }, level: 'middle' };
+const AIM: Aim = { system: 'equal', tuning: 'pure', drone: { letter: 5, alteration: 0 }, level: 'middle' };
 
 const lettersOf = (name: string) => letterSteps(parsePitch(name) ?? assert.fail(name));
 const linesOf = ({ material }: PlanRequest) =>

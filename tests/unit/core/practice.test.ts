@@ -31,7 +31,7 @@ import { corpus } from '../../support/corpus';
 import { planAlone } from '../best';
 
 const pitchOf = (name: string): Pitch => parsePitch(name) ?? assert.fail(name);
-const AIM: Aim = { system: 'equal', tuning: 'pure', tonic: pitchOf('A4'), level: 'middle' };
+const AIM: Aim = { system: 'equal', tuning: 'pure', drone: pitchOf('A4'), level: 'middle' };
 
 const lockOf = (request: PlanRequest, at: number) => request.rules?.locks?.find((lock) => lock.at === at);
 const noteOf = ({ material }: PlanRequest, at: number) => (material.type === 'notes' ? material.notes[at] : undefined);

@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import {
   findingsOf,
-  parsePitch,
   plan,
   resolveSetup,
   type Aim,
@@ -15,9 +14,7 @@ import { speechOf } from '../../../src/wording/plans';
 
 /** What a student of some level is told of a plan, the weightiest first. */
 function ranked(request: PlanRequest, level: Level): readonly Finding[] {
-  const { material } = request;
-  const tonic = parsePitch('tonic' in material ? material.tonic : 'C4') ?? assert.fail();
-  const aim: Aim = { system: 'pythagorean', tuning: 'pure', tonic, level };
+  const aim: Aim = { system: 'pythagorean', tuning: 'pure', level };
   const response = plan({ ...request, alternatives: 1 });
   return findingsOf(request, response, response.plans[0], aim).ranked;
 }
@@ -134,7 +131,7 @@ const STUDENTS: readonly {
     // In the first year the finger that is set anew and the first shift are the lesson; what only the ear of later years hears comes last.
     ...{ who: { instrument: 'violin', size: '1/2' }, level: 'first-year' },
     plans: [
-      ['G3', 2, ['trap', 'no-check']],
+      ['G3', 2, ['trap', 'lesson']],
       ['C4', 2, ['shift', 'trap']],
       ['D4', 2, ['shift', 'trap', 'crowding']],
     ],
@@ -161,7 +158,7 @@ const STUDENTS: readonly {
     // Into thumb position first; the other shifts; an everyday extension only then.
     ...{ who: { instrument: 'cello' }, level: 'middle' },
     plans: [
-      ['D2', 3, ['into-thumb', 'shift', 'stretch', 'comma', 'trap', 'no-check']],
+      ['D2', 3, ['into-thumb', 'shift', 'stretch', 'trap', 'comma', 'no-check']],
       ['E2', 3, ['into-thumb', 'shift', 'stretch', 'opened']],
       ['F2', 3, ['into-thumb', 'shift', 'stretch']],
     ],
@@ -170,9 +167,9 @@ const STUDENTS: readonly {
     // On the bass the hand is always on its way: shifts, and those to and from the little finger before the others.
     ...{ who: { instrument: 'bass' }, level: 'first-year' },
     plans: [
-      ['F1', 2, ['little-finger-shift', 'shift', 'no-check']],
-      ['Bb1', 2, ['little-finger-shift', 'shift', 'no-check']],
-      ['E1', 1, ['little-finger-shift', 'no-check']],
+      ['F1', 2, ['little-finger-shift', 'shift', 'lesson']],
+      ['Bb1', 2, ['little-finger-shift', 'shift', 'lesson']],
+      ['E1', 1, ['little-finger-shift', 'lesson']],
     ],
   },
 ];

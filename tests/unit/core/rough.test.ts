@@ -20,7 +20,7 @@ import { runs } from '../../support/runs';
 
 const aim = (level: Level): Aim => ({
   ...{ system: 'pythagorean', tuning: 'pure', level },
-  tonic: parsePitch('C4') ?? assert.fail(),
+  drone: parsePitch('C4') ?? assert.fail(),
 });
 
 /** A line with a finger and a string for each note: "A4 1 A4" is A4 by the first finger on the A string. */
@@ -98,7 +98,7 @@ test('a first finger by the nut right after a shift is told on the violin', () =
   assert.deepEqual(whole.said('low-first'), []);
 });
 
-test('a long run of notes without a check is one finding, a short one is told note by note', () => {
+test('notes running without a check are one finding', () => {
   const scale = (tonic: string) =>
     found({
       instrument: 'viola',
@@ -109,16 +109,14 @@ test('a long run of notes without a check is one finding, a short one is told no
   const long = runs.filter(({ run }) => run.length > 1);
   assert.ok(long.length > 0);
   for (const { run, events } of long) {
-    assert.ok(run.length >= 4);
+    assert.ok(run.length >= 2);
     assert.deepEqual(
       events,
       run.map(({ note }) => note.at),
     );
     assert.ok(run.every(({ checks }) => !checks.some(({ fits }) => fits)));
   }
-  assert.match(scale('Db3').said('no-check')[0], /\d+ notes running that no string checks, /);
-  const single = scale('G3').findings.ranked.filter((one) => one.kind === 'no-check' && one.run.length > 1);
-  assert.deepEqual(single, []);
+  assert.match(scale('Db3').said('no-check')[0], /no string checks the \d+ notes from /);
 });
 
 test('every rough place is true by the ruler, and its drill holds its notes under their fingers', () => {
@@ -195,7 +193,7 @@ test('a chromatic slide says how far, and an octave says the thumb only where th
 test('a note after a chord is not told against a note before it', () => {
   const { findings } = found(line(['E4 1 D4', 'B3+G4 2 G3', 'F4 2 D4'], SLOW), 'advanced');
   assert.ok(
-    findings.cues.every(({ at, cue }) => at !== 2 || cue === 'unlock'),
+    findings.cues.every(({ at, cue }) => at !== 2 || ['unlock', 'thumb-free'].includes(cue)),
     JSON.stringify(findings.cues),
   );
 });

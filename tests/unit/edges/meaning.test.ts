@@ -24,7 +24,7 @@ test('meaning is answered only where it is asked for, for every plan, in the wor
   const response = plan(asked);
   plans.forEach(({ meaning }, at) => {
     assert.ok(meaning);
-    const findings = findingsOf(asked, response, response.plans[at], aimOf(asked, response));
+    const findings = findingsOf(asked, response, response.plans[at], aimOf(asked));
     assert.deepEqual(
       meaning.findings.map(({ code, at: events }) => [code, events]),
       findings.ranked.map(({ kind, events }) => [kind, events]),

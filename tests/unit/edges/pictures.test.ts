@@ -213,7 +213,7 @@ function heardIn(request: PlanRequest): {
   readonly setup: ReturnType<typeof resolveSetup>;
 } {
   const response = plan(request);
-  const found = findingsOf(request, response, response.plans[0], aimFor(response, 'middle'));
+  const found = findingsOf(request, response, response.plans[0], aimFor('middle'));
   return { heard: found.heard, setup: found.setup };
 }
 

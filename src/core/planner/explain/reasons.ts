@@ -36,7 +36,7 @@ export function shiftReasons(own: Explained, plan: Plan): Plan {
     const next = plan.shifts[n + 1];
     const until = next ? (indexOf.get(next.from) as number) : trellis.layers.length - 1;
     const why = whyAtAll(own, shift, t, until, comesBack);
-    const here = whyHere(own, t, comesBack);
+    const here = whyHere(own, t, comesBack, shift.semitones === 1);
     return {
       ...shift,
       reasons: [
@@ -144,8 +144,8 @@ function inPlace({ context, trellis, path }: Explained, shift: Shift, t: number,
   return { code: 'range', data: { kind: 'goes-on', at: context.sounding[missed].at, ...place, frame } };
 }
 
-/** Why the hand shifts at this moment and at no other near it. */
-function whyHere(own: Explained, t: number, comesBack: boolean): Reason | null {
+/** Why the hand shifts at this moment and at no other near it. @param bySemitone true where the hand goes a semitone */
+function whyHere(own: Explained, t: number, comesBack: boolean, bySemitone: boolean): Reason | null {
   const { trellis, path } = own;
   const other = withoutShift(trellis, own.costs, path, t);
   // Where no other moment is left there is nothing to be said of this one.
@@ -163,7 +163,7 @@ function whyHere(own: Explained, t: number, comesBack: boolean): Reason | null {
   // Without any other shift it is no question of the moment.
   if (instead === null) return null;
   const [good, otherGood] = [momentsOf(own, path, t), momentsOf(own, other.path, instead)];
-  const better = good.filter((moment) => !otherGood.includes(moment));
+  const better = good.filter((moment) => !otherGood.includes(moment) && (bySemitone || moment !== 'semitone'));
   const mm = [travelOf(own, path, t), travelOf(own, other.path, instead)] as const;
   const nearer = mm[1] - mm[0] >= NEARER_MM;
   if (!better.includes('semitone') && nearer) better.push('nearer');

@@ -15,7 +15,7 @@ import { placeCards } from './placeCard';
 
 export { NO_FINGER } from './acrossCard';
 export { checkCard, NO_STRING } from './checkCard';
-export { earCards } from './earCard';
+export { drawnQuiz, earCards } from './earCard';
 export { elsewhereCard, spotAnswer } from './elsewhereCard';
 export { lyingIn, type Lying } from './lying';
 export { namesCards } from './namesCard';

@@ -40,7 +40,9 @@ const Meaning = Type.Object({
           message: Message,
         }),
       ),
+      /** Open strings that ring along, and those that answer faintly. */
       rings: Type.Array(Type.String()),
+      faint: Type.Array(Type.String()),
     }),
   ),
   findings: Type.Array(
