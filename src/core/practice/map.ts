@@ -23,7 +23,7 @@ export interface MapSpot {
   readonly pitch: Pitch;
   /** Lowest position first; of an open string none is needed. */
   readonly holdings: readonly Holding[];
-  /** The other string, from the lowest, that rings along while it is open: one of the same letter. */
+  /** The other string, from the lowest, that rings along while it is open. */
   readonly ringsWith?: number;
 }
 
@@ -51,11 +51,15 @@ export function mapOfKey(setup: Setup, key: Key, positions: readonly PositionNum
   );
 }
 
-/** The open string, nearest above or below, that has a note's letter in whichever octave; -1 where none has. */
+/** How far a note lies above an open string that it wakes, in semitones: on the string's first four partials, or with the string as its second or third. */
+const RINGS_AT: ReadonlySet<number> = new Set([0, 12, 19, 24, -12, -19]);
+
+/** The open string, nearest above or below, that rings along with a note; -1 where none does. */
 function ringingString({ strings }: Setup, string: number, pitch: Pitch): number {
   const alike = strings.flatMap((open, n) => {
-    const octaves = Math.abs(midiOf(pitch) - open.midi) % 12 === 0;
-    return n !== string && octaves && (letterSteps(pitch) - open.steps) % 7 === 0 ? [n] : [];
+    const away = midiOf(pitch) - open.midi;
+    const spelled = [0, 4].includes((((letterSteps(pitch) - open.steps) % 7) + 7) % 7) || away === -19;
+    return n !== string && RINGS_AT.has(away) && spelled ? [n] : [];
   });
   return alike.sort((a, b) => Math.abs(a - string) - Math.abs(b - string))[0] ?? -1;
 }

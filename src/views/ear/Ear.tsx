@@ -12,7 +12,7 @@ import {
   type Level,
   type OwnTable,
 } from '../../core';
-import { checkWords, shortCheck, targetCents, UNCHECKED_WORDS } from '../../wording/checks';
+import { checkWords, neighbourWords, shortCheck, targetCents, UNCHECKED_WORDS } from '../../wording/checks';
 import { STRING_TUNING_CHOICES, SYSTEM_WORDS } from '../../wording/intonation';
 import { mmFine, signed } from '../../wording/grammar';
 import { LEVEL_WORDS } from '../../wording/instruments';
@@ -182,7 +182,7 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
           </tr>
         </thead>
         <tbody>
-          {notes.map(({ note, target, checks, comma, ringing }, at) => (
+          {notes.map(({ note, target, checks, comma, ringing, neighbour }, at) => (
             <tr key={`${note.at}.${note.voice}`} className={`border-b border-rule ${at === open ? 'bg-haze' : ''}`}>
               <th scope="row" className="px-1">
                 <button
@@ -209,7 +209,9 @@ function Targets({ meaning, notes, open, onOpen }: TargetsProps) {
                   ? shortCheck(checks[0], setup)
                   : note.finger === 0
                     ? earViewsText.itsOwnTuning
-                    : earViewsText.noneThatFits}
+                    : neighbour
+                      ? earViewsText.noString(neighbourWords(note, neighbour, setup))
+                      : earViewsText.noneThatFits}
                 {comma && <span className="text-madder"> {earViewsText.comma}</span>}
                 {ringing.clear.length > 0 && <span className="text-sage"> {earViewsText.rings}</span>}
               </td>

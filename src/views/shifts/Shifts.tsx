@@ -3,7 +3,7 @@ import type { Cursor } from '../../ui/MusicLine';
 import { hardWords, KIND_SHORT } from '../../wording/shifts';
 import { mm, seconds } from '../../wording/grammar';
 import { noteWords, printed } from '../../wording/notes';
-import { barWords, positionName } from '../../wording/places';
+import { barWords, intervalWords, positionName } from '../../wording/places';
 import { hardness, pitchName, type ShiftDetail } from '../../core';
 import { Caution } from '../../ui/Caution';
 import { MeaningPage } from '../../ui/MeaningPage';
@@ -121,8 +121,12 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
                 {place(detail.from, meaning)} → {place(detail.to, meaning)}
               </td>
               <td className="px-2">{strings(detail, meaning)}</td>
-              <td className="px-2 whitespace-nowrap text-copper">
-                {shiftsViewsText.st(detail.up ? '↑' : '↓', detail.shift.semitones, mm(detail.shift.travelMm))}
+              <td className="px-2 text-copper">
+                {shiftsViewsText.wayAlong(
+                  detail.up ? '↑' : '↓',
+                  intervalWords(detail.shift.semitones),
+                  mm(detail.shift.travelMm),
+                )}
               </td>
               <td className="px-2 whitespace-nowrap">{seconds(detail.seconds)}</td>
               <td className="px-2">{KIND_SHORT[detail.shift.kind]}</td>
@@ -139,7 +143,7 @@ function ShiftTable({ meaning, open, onOpen }: TableProps) {
           ))}
         </tbody>
       </table>
-      <p className="px-2 py-1 text-sm text-faded">{shiftsViewsText.stSemitonesAlongThe}</p>
+      <p className="px-2 py-1 text-sm text-faded">{shiftsViewsText.placeOfTheNote}</p>
     </div>
   );
 }

@@ -9,6 +9,7 @@ export const fromTheNut = 'From the nut';
 export const bestCheck = 'Best check';
 export const itsOwnTuning = 'its own tuning';
 export const noneThatFits = 'none that fits';
+export const noString = (help: string) => `no string: ${help}`;
 export const comma = '· comma';
 export const commaWord = 'comma';
 export const ringsWord = 'rings';

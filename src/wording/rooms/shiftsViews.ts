@@ -46,8 +46,8 @@ export const thisPlanHasNo = 'This plan has no shift: the hand stays where it is
 export const allShifts = 'All shifts';
 export const hardestFirst = 'Hardest first';
 export const howHard = 'How hard';
-export const st = (up: string, semitones: number, mm: string) => `${up} ${semitones} st, ${mm}`;
-export const stSemitonesAlongThe = 'st: semitones along the string; the place is that of the note arrived at.';
+export const wayAlong = (arrow: string, interval: string, mm: string) => `${arrow} ${interval}, ${mm}`;
+export const placeOfTheNote = 'The place is that of the note arrived at.';
 export const to = (join: string, fromFinger: string | number, toFinger: string | number) =>
   `${join}, ${fromFinger} to ${toFinger}`;
 export const places = (span: number) => `${span} places`;
