@@ -129,7 +129,7 @@ export function neighbourWords(note: Played, neighbour: Neighbour, setup: Setup)
       return `compare it with ${from}, ${by}${then}`;
     }
     case 'leading':
-      return `place it close under ${noteWords(pitchName(neighbour.tonic))}, its tonic`;
+      return `place it close under ${noteWords(pitchName(neighbour.tonic))}, the tonic`;
     case 'above-dominant':
       return `hear it as a pure third above ${noteWords(pitchName(neighbour.dominant))}`;
     case 'third':

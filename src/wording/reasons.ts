@@ -70,11 +70,12 @@ export function reasonWords({ code, data }: Reason, speech: Speech): string {
       const good = listed(data.good.map((moment) => MOMENT_WORDS[moment]));
       const other = barWords(speech.place(data.other.at));
       const [mm, otherMm] = (data.mm ?? []).map(Math.round);
-      const farther = mm === undefined ? '' : `: ${mm} mm; at ${other} it would be ${otherMm}`;
+      const farther = mm === undefined ? '' : `go ${otherMm} mm instead of ${mm}`;
       const lands = data.good.includes('first-finger')
-        ? `; at ${other} it would land on ${data.other.finger === 0 ? 'an open string' : data.other.finger === 'T' ? 'the thumb' : data.other.finger}`
+        ? `land on ${data.other.finger === 0 ? 'an open string' : data.other.finger === 'T' ? 'the thumb' : data.other.finger}`
         : '';
-      return `Here the hand moves ${good}${lands}${farther}.`;
+      const instead = [lands, farther].filter((words) => words !== '').join(' and ');
+      return `Here the hand moves ${good}${instead ? `; at ${other} it would ${instead}` : ''}.`;
     }
     case 'after-rest':
       return 'The rest leaves time to set the hand anew.';

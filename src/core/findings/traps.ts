@@ -1,3 +1,4 @@
+import { laidFingers } from '../hand/finger';
 import type { Finger, Plan } from '../vocabulary';
 import type { Played } from './played';
 
@@ -13,6 +14,15 @@ export interface Trap {
 
 /** Some notes later the hand has had time: a trap is sprung within so many. */
 const SPRUNG_WITHIN = 4;
+
+/** True where all the hand goes along, as from pivot to pivot: no finger of it is placed anew by itself. */
+function movesAsOne({ step: { hand: was } }: Played, { step: { hand: is } }: Played): boolean {
+  const moves = laidFingers(is).flatMap(([finger, stop]) => {
+    const before = was[String(finger) as keyof typeof was];
+    return before === undefined ? [] : [stop - before];
+  });
+  return moves.length > 1 && moves[0] !== 0 && moves.every((move) => move === moves[0]);
+}
 
 /**
  * Finds every finger that is soon used on the neighbouring string at another height, with no shift between.
@@ -33,7 +43,7 @@ export function trapsIn(notes: readonly Played[], plan: Plan): Trap[] {
     const before = last.get(note.finger);
     if (before && before.note.at < note.at && count - before.count <= SPRUNG_WITHIN) {
       const from = before.note;
-      if (Math.abs(from.string - note.string) === 1 && from.semitones !== note.semitones)
+      if (Math.abs(from.string - note.string) === 1 && from.semitones !== note.semitones && !movesAsOne(from, note))
         traps.push({ finger: note.finger, from, to: note, move: note.semitones - from.semitones });
     }
     last.set(note.finger, { note, count });

@@ -209,7 +209,10 @@ test('why shift at all and why here, in a sentence each', () => {
     ['why', 'range', 'The line goes on to C♯6 (bar 5, beat 1), which 1st position does not have.'],
   );
   assert.equal(here.question, 'why-here');
-  assert.match(here.message, /^Here the hand moves the shorter way: \d+ mm; at bar 4, beat 4 it would be \d+\.$/);
+  assert.match(
+    here.message,
+    /^Here the hand moves the shorter way; at bar 4, beat 4 it would go \d+ mm instead of \d+\.$/,
+  );
   const { plans } = plan({ ...threeOctaves, rules: { locks: [{ at: 1, finger: 1 }] } });
   const codes = plans[0].shifts.flatMap((shift) => shift.reasons.map(({ code }) => code));
   assert.ok(codes.includes('demand'), codes.join());
