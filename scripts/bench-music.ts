@@ -30,4 +30,4 @@ export const thirds = (instrument: 'violin' | 'cello', tonic: string): PlanReque
   material: { type: 'double-stops', interval: 'third', tonic, scale: 'major', octaves: 2, direction: 'updown' },
 });
 
-export const AIM = { system: 'just', tuning: 'pure', tonic: { letter: 1, alteration: 0 }, level: 'middle' } as const;
+export const AIM = { system: 'just', tuning: 'pure', drone: { letter: 1, alteration: 0 }, level: 'middle' } as const;

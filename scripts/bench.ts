@@ -1,5 +1,6 @@
 /*
  * npm run bench: how long planning takes, in Node on one core and in the page. Medians; nothing here passes or fails.
+ * npm run bench -- trends: what the trends tell of made-up students; SEED sets the seed.
  * npm run bench -- --against FOLDER: the same planner of another checkout beside it, in turn in one process.
  */
 import { spawnSync } from 'node:child_process';
@@ -8,6 +9,7 @@ import { benchBook } from './bench-book';
 import { benchFiles } from './bench-files';
 import { benchPage } from './bench-page';
 import { benchPractice } from './bench-practice';
+import { benchTrends } from './bench-trends';
 import { AIM, scale, thirds, wandering } from './bench-music';
 import { againstOption, besideEachOther } from './bench-pairs';
 import { shippedCore } from './core-of';
@@ -46,6 +48,11 @@ const peakOf = process.argv.find((arg) => arg.startsWith('--peak='));
 if (peakOf) {
   plan(wandering(Number(peakOf.slice(7))));
   console.log(process.resourceUsage().maxRSS / 1024);
+  process.exit(0);
+}
+
+if (process.argv.includes('trends')) {
+  benchTrends(Number(process.env.SEED ?? 1));
   process.exit(0);
 }
 

@@ -8,7 +8,16 @@ import * as measuringText from '../src/wording/rooms/measuring';
 const seed = process.env.NIGHTLY ?? String(Date.now() % 1_000_000_007);
 console.log(measuringText.seed(seed));
 
-const STEPS = [['unit'], ['sweep'], ['sweep', '--', '--craft'], ['robust'], ['build'], ['e2e'], ['faults']];
+const STEPS = [
+  ['unit'],
+  ['sweep'],
+  ['sweep', '--', '--craft'],
+  ['bench', '--', 'trends'],
+  ['robust'],
+  ['build'],
+  ['e2e'],
+  ['faults'],
+];
 
 const failed = STEPS.filter((step) => {
   console.log(measuringText.step(step.join(' ')));

@@ -54,7 +54,7 @@ export { type Passage } from './practice/growing';
 export * from './practice/sums';
 export * from './practice/terms';
 export { eventsOfStep } from './practice/timing';
-export { trendsIn, type Trend } from './practice/trends';
+export { earlyIn, leansSurely, sumOf, trendsIn, type DayOfSums, type Trend } from './practice/trends';
 export { proposeWeek, type WeekGiven } from './practice/week';
 export { choicesIn, learnTaste, type Chosen, type Learned, type TasteChoice, type Wanted } from './taste/learn';
 export { drillKey } from './practice/drillNotes';

@@ -14,7 +14,7 @@ import type { DaySum, PlanDay } from '../core';
 export const dayKey = (studentId: string, day: string) => `${studentId}/${day}`;
 
 function emptyDay(studentId: string, day: string): DaySum {
-  return { id: dayKey(studentId, day), studentId, day, minutes: 0, plans: {}, sums: {} };
+  return { id: dayKey(studentId, day), studentId, day, minutes: 0, plans: {}, rule: 2, sums: {} };
 }
 
 /** The sums of one day from its sessions and their repetitions. */

@@ -185,16 +185,30 @@ export function kindWords(kind: Kind): string {
 
 const share = (k: number, n: number) => `${number(k)} of ${number(n)}`;
 
-/** A trend with its numbers, and what work it asks for. */
-export function trendWords(trend: Trend): string {
-  const { kind, counts, side, others } = trend;
-  const [tries, low, high] = counts;
-  const off = offOf(counts);
-  const parts = [
-    side ? `${side} in ${side === 'low' ? low : high} of ${low + high}` : '',
-    others ? `off in ${share(off, tries)} tries, elsewhere in ${share(offOf(others), others[0])}` : '',
-  ].filter((part) => part !== '');
-  return sentence(`${kindWords(kind)}: ${parts.join('; ')}.`);
+/** A trend in one fraction and one word: "low in 20 of 22". */
+export function trendWords({ kind, counts, side, often }: Trend): string {
+  const [, low, high] = counts;
+  const said = side
+    ? `${side} in ${share(side === 'low' ? low : high, low + high)}`
+    : `off in ${share(offOf(often?.counts ?? counts), (often?.counts ?? counts)[0])}`;
+  return sentence(`${kindWords(kind)}: ${said}.`);
+}
+
+/** The rest that is known of it: how other places came out, and what has changed of late; empty where nothing is. */
+export function trendMore({ often, mended }: Trend): string {
+  const beside = often
+    ? `Off in ${share(offOf(often.counts), often.counts[0])} tries; other places judged in the same way in ${share(offOf(often.others), often.others[0])}.`
+    : '';
+  const late = mended
+    ? `Mended: off in ${share(offOf(mended.late), mended.late[0])} in the last two weeks, before in ${share(offOf(mended.before), mended.before[0])}.`
+    : '';
+  return [beside, late].filter((words) => words !== '').join(' ');
+}
+
+/** What is only counted yet: "too early to say: 7 of 9 low". */
+export function earlyWords({ kind, counts: [, low, high] }: Pick<Trend, 'kind' | 'counts'>): string {
+  const side = low >= high ? 'low' : 'high';
+  return sentence(`${kindWords(kind)}: too early to say, ${share(Math.max(low, high), low + high)} ${side}.`);
 }
 
 /** How a shift lands that is always off on one side; null for what is no shift with a direction. */

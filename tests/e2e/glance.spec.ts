@@ -327,6 +327,7 @@ test.describe(() => {
 
     await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Ear' }).click();
     const note = page.getByTestId('note');
+    await page.getByRole('region', { name: 'Targets' }).getByRole('button', { name: 'G4', exact: true }).click();
     for (const side of ['10 cents low', '10 cents high', 'Hear it pure']) {
       await note.getByRole('button', { name: side }).first().click();
       await note.getByRole('button', { name: 'Stop' }).click();

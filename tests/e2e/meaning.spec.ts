@@ -30,7 +30,7 @@ test('a finding selects its notes, says its sentence, and leads to its shift, th
   const closeUp = page.getByTestId('closeup');
   await expect(page.getByRole('button', { pressed: true })).toContainText(String(arrived));
   await expect(closeUp).toContainText(
-    /(Guide: finger .* unheard\.|No note guides here: .*) The hand goes .*, \d+ mm towards the/,
+    /(Guide: finger .* unheard\.|Into thumb position: .*) The hand goes .*, \d+ mm towards the/,
   );
   await expect(closeUp).toContainText('Why here:');
   await expect(page.getByTestId('elsewhere')).toContainText(/Elsewhere|makes no other|Nowhere else/);
@@ -43,7 +43,7 @@ test('a finding selects its notes, says its sentence, and leads to its shift, th
   await page.getByLabel('count in').uncheck();
   await page.getByRole('button', { name: 'Listen' }).click();
   await expect(cursorWords(page)).toContainText(/Note [3-9] of/);
-  await page.getByRole('button', { name: 'Stop' }).click();
+  await page.getByRole('button', { name: 'Stop', exact: true }).click();
 });
 
 test('the rehearsal opens as a plan of its own, and a series is made to order', async ({ page }) => {
@@ -96,9 +96,9 @@ test('each kind of finding is opened from the Bench: its notes are marked and it
   await all.click();
   // One for each view by day, all of them by night.
   const kinds = NIGHTLY
-    ? (['shift', 'trap', 'crowding', 'comma', 'no check'] as const)
-    : (['shift', 'trap', 'comma'] as const);
-  const VIEWS = { shift: 'Shifts', trap: 'Hand', crowding: 'Hand', comma: 'Ear', 'no check': 'Ear' };
+    ? (['shift', 're-placed finger', 'crowding', 'comma', 'no check'] as const)
+    : (['shift', 're-placed finger', 'comma'] as const);
+  const VIEWS = { shift: 'Shifts', 're-placed finger': 'Hand', crowding: 'Hand', comma: 'Ear', 'no check': 'Ear' };
   for (const kind of kinds) {
     const item = findings(page)
       .getByRole('listitem')
@@ -139,7 +139,7 @@ test('every finding is followed to its drill on the Bench, which plays', async (
   await openBench(page, `/${address}`);
   await page.getByLabel('Beats a minute', { exact: true }).fill('240');
   await page.getByLabel('count in').uncheck();
-  for (const kind of NIGHTLY ? ['shift', 'trap', 'crowding', 'comma', 'no check'] : ['shift', 'no check']) {
+  for (const kind of NIGHTLY ? ['shift', 're-placed finger', 'crowding', 'comma', 'no check'] : ['shift', 'no check']) {
     await findings(page)
       .getByRole('button', { name: /^all \d+$/ })
       .click();
@@ -152,7 +152,7 @@ test('every finding is followed to its drill on the Bench, which plays', async (
     await expect(ways(page)).toBeVisible();
     await page.getByRole('button', { name: 'Listen' }).click();
     await expect(cursorWords(page)).toContainText(/Note [2-9] of/);
-    await page.getByRole('button', { name: 'Stop' }).click();
+    await page.getByRole('button', { name: 'Stop', exact: true }).click();
     await expect(page.getByTestId('save-state')).toHaveText('Not saved yet');
     await page.getByText('Made for').getByRole('button').first().click();
     await expect(cursorWords(page)).toContainText('of 8');
@@ -201,7 +201,7 @@ test('Hand shows frames, the same frame elsewhere in mm, the stretch with its li
 }) => {
   await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
   const stretch = findings(page).getByRole('listitem').filter({ hasText: 'stretch' });
-  await expect(stretch).toContainText(/[\d.]+ mm from 1 to 4, a stretch \(full spread [\d.]+ mm\)/);
+  await expect(stretch).toContainText(/[\d.]+ mm from 1 to 4: a stretch \(full spread [\d.]+ mm\)/);
   await stretch.getByRole('link', { name: 'see the hand' }).click();
   await standing(page);
   await expect(page.getByRole('row', { name: /as it is/ })).toContainText('mm');
@@ -227,7 +227,7 @@ test('Ear gives targets in cents and mm, hears checks, explains a comma, and say
   await expect(targets).toContainText(/[+−][\d.]+ cents/);
   await expect(targets).toContainText(/[\d.]+ mm \([+−][\d.]+\)/);
   await targets.getByRole('row').filter({ hasText: 'comma' }).first().getByRole('button').click();
-  await expect(page.getByTestId('comma')).toContainText('22 cents apart');
+  await expect(page.getByTestId('comma')).toContainText('22 cents away');
   await page.getByTestId('note').getByRole('button', { name: 'Hear it pure' }).first().click();
   await page.getByTestId('note').getByRole('button', { name: '10 cents high' }).first().click();
   await page.getByLabel('Intonation').selectOption('own');

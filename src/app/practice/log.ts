@@ -4,7 +4,7 @@ import { say } from '../notices';
 import { remove, save } from '../writes';
 import { dayOf, daysFrom, dayWords } from './calendar';
 import { begin, edit } from '../editing';
-import { TREND_DAYS } from './overview';
+import { COUNTED_DAYS } from './overview';
 import * as appText from '../../wording/rooms/app';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
 
@@ -61,7 +61,7 @@ export function endLeft(entry: SessionRecord) {
 /** The log as a table for other programs. */
 /** Entries from before the days that an overview reads. */
 export async function earlierSessions(studentId: string): Promise<SessionRecord[]> {
-  return sessionsOf(studentId, '', daysFrom(dayOf(Date.now()), -TREND_DAYS - 1));
+  return sessionsOf(studentId, '', daysFrom(dayOf(Date.now()), -COUNTED_DAYS - 1));
 }
 
 export async function offerCsv({ id, name }: StudentRecord) {

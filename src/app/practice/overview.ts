@@ -1,6 +1,7 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import {
-  joinedSums,
+  earlyIn,
+  sumOf,
   trendsIn,
   type Sums,
   type Trend,
@@ -22,8 +23,11 @@ import * as practiceAppText from '../../wording/rooms/practiceApp';
  * What is known of one student's practice: the last weeks whole, earlier ones by their sums.
  */
 
-/** Days that trends look back on. */
-export const TREND_DAYS = 42;
+/** Days that the plain counts look back on, and that trends do: what is told stands however often one looks in half a year. */
+export const COUNTED_DAYS = 42;
+const TREND_DAYS = 182;
+/** What is of late, against all before. */
+const LATE_DAYS = 14;
 /** Days that are read whole: eight weeks, as Progress shows them first. */
 export const OVERVIEW_DAYS = 56;
 
@@ -39,6 +43,8 @@ export interface Overview {
   readonly days: readonly DaySum[];
   readonly sums: Sums;
   readonly trends: readonly Trend[];
+  /** Kinds of which it is too early to say anything, with what was counted. */
+  readonly early: ReturnType<typeof earlyIn>;
   /** The latest first; those dated in the future are told apart. */
   readonly lessons: readonly LessonRecord[];
   readonly futureLessons: readonly LessonRecord[];
@@ -58,11 +64,11 @@ export function useOverview(studentId: string | undefined): Overview | undefined
 
 async function overviewOf(studentId: string, now: number): Promise<Overview> {
   const today = dayOf(now);
-  const from = daysFrom(today, -TREND_DAYS);
+  const from = daysFrom(today, -COUNTED_DAYS);
   const earliest = daysFrom(today, -OVERVIEW_DAYS);
   const [all, days, lessons, cards, plans, cardsDue] = await Promise.all([
     sessionsOf(studentId, from),
-    daysOf(studentId, earliest),
+    daysOf(studentId, daysFrom(today, -TREND_DAYS)),
     lessonsOf(studentId),
     cardsOf(studentId),
     listPlans(),
@@ -70,13 +76,17 @@ async function overviewOf(studentId: string, now: number): Promise<Overview> {
   ]);
   const sessions = all.filter(({ day }) => !isFuture(day, today));
   const counted = days.filter(({ day }) => !isFuture(day, today));
-  const sums = sumOf(counted.filter(({ day }) => day >= from));
+  // Days counted by an earlier rule are counted anew before long.
+  const sound = counted.filter(({ rule }) => rule === 2);
+  const trends = trendsIn(sound, daysFrom(today, -LATE_DAYS));
   return {
     studentId,
     today,
     sessions,
-    days: counted,
-    sums,
+    days: counted.filter(({ day }) => day >= earliest),
+    sums: sumOf(counted.filter(({ day }) => day >= from)),
+    trends,
+    early: earlyIn(sound, trends),
     lessons: lessons.filter(({ day }) => !isFuture(day, today)),
     futureLessons: lessons.filter(({ day }) => isFuture(day, today)),
     cards,
@@ -84,16 +94,11 @@ async function overviewOf(studentId: string, now: number): Promise<Overview> {
     plans: plans.filter((plan) => plan.studentId === studentId),
     future: all.filter(({ day }) => isFuture(day, today)),
     left: sessions.find((one) => one.task && one.endedAt === null && one.day >= daysFrom(today, -LEFT_DAYS)),
-    trends: trendsIn(sums),
   };
 }
 
 /** A session that was left longer ago is over. */
 const LEFT_DAYS = 3;
-
-function sumOf(days: readonly DaySum[]): Sums {
-  return days.reduce<Sums>((all, { sums }) => joinedSums(all, sums), {});
-}
 
 /** Cards to be asked now: those whose time has come, and those that were never asked. */
 export async function dueCards(studentId: string, now: number): Promise<number> {

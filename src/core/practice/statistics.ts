@@ -1,5 +1,8 @@
 /*
- * How likely something is by chance alone.
+ * How much evidence there is for something, in a way that stays honest however often one looks.
+ *
+ * A likelihood ratio against chance, mixed over alternatives fixed beforehand, has an expected value of at most 1 at every moment where chance alone is at
+ * work; so it ever comes to 1/p or more with a chance of at most p (Ville 1939; Robbins 1970). No count of looks has to be corrected for.
  */
 
 /** Logarithms of factorials, as far as they were asked for. */
@@ -11,58 +14,81 @@ function logFactorial(n: number): number {
   return LOG_FACTORIALS[n];
 }
 
-function logChoose(n: number, k: number): number {
-  return k < 0 || k > n ? -Infinity : logFactorial(n) - logFactorial(k) - logFactorial(n - k);
+/** Logarithm of the beta function of whole numbers. */
+function logBeta(a: number, b: number): number {
+  return logFactorial(a - 1) + logFactorial(b - 1) - logFactorial(a + b - 1);
 }
+
+/** The logarithm of a mean of numbers given by their logarithms. */
+function logMean(logs: readonly number[]): number {
+  const most = Math.max(...logs);
+  return most + Math.log(logs.reduce((sum, one) => sum + Math.exp(one - most), 0) / logs.length);
+}
+
+/** A place that leans is off to one side about four times in five: Beta(8, 2), to either side alike. */
+const LEANS = [8, 2] as const;
 
 /**
- * The chance that of n even tosses one side comes up at least as often as the commoner one did: the sign test, both ways.
- * @param k times of one side, 0 to n
+ * The logarithm of the evidence that some tries fall to one side more than by an even chance.
+ * @param low @param high how many fell to either side
  */
-export function signTest(k: number, n: number): number {
-  const most = Math.max(k, n - k);
-  return Math.min(1, tailOf(n, most, evenTerm(n)));
+export function sideEvidence(low: number, high: number): number {
+  const [more, less] = LEANS;
+  const prior = logBeta(more, less);
+  const either = [logBeta(more + low, less + high), logBeta(less + low, more + high)];
+  return logMean(either) - prior + (low + high) * Math.LN2;
 }
 
-/** The greatest value of `signTest` with n tosses that is not above a level; 0 where none is. */
-export function signTestAttained(n: number, level: number): number {
-  return attained(n, Math.ceil(n / 2), level, evenTerm(n));
+/** Tries of one kind and of others that were made alike: in one day, on passages of one length. */
+export interface Beside {
+  readonly tries: number;
+  readonly off: number;
+  readonly otherTries: number;
+  readonly otherOff: number;
+  /** What share was to be expected off, from what came before. */
+  readonly expected: number;
 }
 
-const evenTerm = (n: number) => (k: number) => 2 * Math.exp(logChoose(n, k) - n * Math.LN2);
+/** How much likelier a weak place is off than the others: the odds times these, each as likely. */
+const LOG_ODDS = [1.5, 2, 2.7, 4].map(Math.log);
 
-function tailOf(most: number, least: number, term: (k: number) => number): number {
-  let tail = 0;
-  for (let k = most; k >= least; k--) tail += term(k);
-  return tail;
+/**
+ * The logarithm of the evidence that one kind is off more often than the others beside it, block by block. In each block both rates are set beforehand; the
+ * chance hypothesis is given their mean, which makes it the hardest to beat (Turner, Ly and Grünwald 2024, for blocks of two groups).
+ */
+export function oftenEvidence(blocks: readonly Beside[]): number {
+  return logMean(LOG_ODDS.map((odds) => blocks.reduce((sum, block) => sum + blockEvidence(block, odds), 0)));
 }
 
-function attained(most: number, least: number, level: number, term: (k: number) => number): number {
-  let tail = 0;
-  for (let k = most; k >= least; k--) {
-    const next = tail + term(k);
-    if (next > level) return tail;
-    tail = next;
+function blockEvidence({ tries, off, otherTries, otherOff, expected }: Beside, odds: number): number {
+  if (tries === 0 || otherTries === 0) return 0;
+  const share = tries / (tries + otherTries);
+  const [weak, other] = ratesApart(expected, odds, share);
+  const mean = share * weak + (1 - share) * other;
+  return (
+    logLikelihood(off, tries, weak) +
+    logLikelihood(otherOff, otherTries, other) -
+    logLikelihood(off + otherOff, tries + otherTries, mean)
+  );
+}
+
+const logLikelihood = (off: number, tries: number, rate: number) =>
+  off * Math.log(rate) + (tries - off) * Math.log1p(-rate);
+
+const odd = (rate: number) => rate / (1 - rate);
+
+/** Two rates whose odds are so far apart, and whose mean, by share, is about a given one. */
+function ratesApart(mean: number, logOdds: number, share: number): readonly [weak: number, other: number] {
+  let [low, high] = [0, mean];
+  let [weak, other] = [mean, mean];
+  for (let turn = 0; turn < 20; turn++) {
+    other = (low + high) / 2;
+    const odds = odd(other) * Math.exp(logOdds);
+    weak = odds / (1 + odds);
+    if (share * weak + (1 - share) * other < mean) low = other;
+    else high = other;
   }
-  return Math.min(tail, level);
-}
-
-/**
- * The chance that of all that was off at least so much falls to some of the tries, if it falls anywhere alike: Fisher's exact test, one way.
- * @param off among these tries @param allOff among all the tries
- */
-export function fisherExact(off: number, tries: number, allOff: number, allTries: number): number {
-  return Math.min(1, tailOf(Math.min(tries, allOff), off, shareTerm(tries, allOff, allTries)));
-}
-
-/** The greatest value of `fisherExact` with so many tries that is not above a level; 0 where none is. */
-export function fisherExactAttained(tries: number, allOff: number, allTries: number, level: number): number {
-  return attained(Math.min(tries, allOff), 0, level, shareTerm(tries, allOff, allTries));
-}
-
-function shareTerm(tries: number, allOff: number, allTries: number) {
-  const whole = logChoose(allTries, allOff);
-  return (off: number) => Math.exp(logChoose(tries, off) + logChoose(allTries - tries, allOff - off) - whole);
+  return [weak, other];
 }
 
 /** An interval that holds a share with 95 %, of k in n: Wilson's, which is honest for few and for none. */

@@ -24,17 +24,30 @@ export function kindsIn(signature: string): Kind[] {
   return signature.split(JOINT).filter(isKind);
 }
 
-/** What one repetition adds: every place that it went through was tried; the one that was off is named. */
+/** What tries are compared with: others of passages with as many judged notes, 1 for a single target. A word of a signature beside the kinds. */
+const amongWord = (notes: number) => `of-${notes}`;
+
+/** How many notes were judged where tries of a signature were made; 0 where nothing is known of it. */
+export function amongIn(signature: string): number {
+  const word = signature.split(JOINT).find((one) => one.startsWith('of-'));
+  return word ? Number(word.slice(3)) : 0;
+}
+
+/**
+ * What one repetition adds. A target is judged every time. Of a passage the first slip is named: the notes up to it were judged, it off and those before it in;
+ * of those after it nobody says anything.
+ */
 export function countsOf(judged: Judged, places: readonly JudgedPlace[]): Sums {
   const { heard, place, from, to, bpm } = judged;
   // What was off without anybody saying where tells nothing about any place.
   if (heard !== 'in' && place === null) return {};
-  const tempo = tempoKinds(bpm);
+  const played = places.filter(({ at }) => at >= from && at <= to);
+  const beside = [...tempoKinds(bpm), amongWord(played.length)];
   const sums: Record<string, Counts> = {};
-  for (const { at, kinds } of places) {
-    if (at < from || at > to) continue;
+  for (const { at, kinds } of played) {
+    if (heard !== 'in' && place !== null && at > place) continue;
     const off = at === place ? heard : 'in';
-    const signature = signatureOf([...kinds, ...tempo]);
+    const signature = signatureOf([...kinds, ...beside]);
     const one: Counts = [1, Number(off === 'low'), Number(off === 'high'), Number(off === 'missed')];
     sums[signature] = added(sums[signature] ?? NONE, one);
   }

@@ -1,4 +1,4 @@
-import { byKind, lyingIn, readKey, stopMm, type Setup, type Sums } from '../../core';
+import { byKind, leansSurely, lyingIn, readKey, stopMm, type Setup, type Sums } from '../../core';
 import { ordinal } from '../../wording/grammar';
 import { boardScale } from './scale';
 import * as boardDrawingsText from '../../wording/rooms/boardDrawings';
@@ -72,11 +72,21 @@ export function Balance({ setup, sums }: Props) {
         const [tries, low, high, missed] = own;
         const y = TOP + (finger - 0.5) * ROW;
         const off = low + high + missed;
-        const lean = off > 0 ? ((high - low) / off) * LEAN : 0;
+        // An arrow is drawn only where the evidence bears it; of the rest the plain count stands, faint.
+        const sure = leansSurely(own);
+        const lean = sure ? ((high - low) / off) * LEAN : 0;
         const radius = Math.min(15, 5 + Math.sqrt(tries));
         return (
           <g key={`${finger}-${place}`}>
-            <circle cx={x(mm)} cy={y} r={radius} fill="var(--color-sheet)" stroke="var(--color-dove)" strokeWidth={2} />
+            <circle
+              cx={x(mm)}
+              cy={y}
+              r={radius}
+              fill="var(--color-sheet)"
+              stroke="var(--color-dove)"
+              strokeWidth={2}
+              opacity={sure ? 1 : 0.45}
+            />
             {lean !== 0 && (
               <path
                 d={`M${x(mm)} ${y}h${lean}m${-Math.sign(lean) * 7} -5l${Math.sign(lean) * 7} 5l${-Math.sign(lean) * 7} 5`}

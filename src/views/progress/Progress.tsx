@@ -98,10 +98,13 @@ function Shown({ student, overview }: { readonly student: StudentRecord; readonl
         <Balance setup={resolveSetup(student.plays)} sums={overview.sums} />
       </section>
       <section aria-labelledby="places" className={`${CARD} lg:col-span-2`}>
-        <h2 id="places" className="font-serif text-xl font-semibold">
+        <h2 id="places" className="sr-only">
           {lessonViewsText.byKindOfPlace}
         </h2>
-        <PlaceTable sums={overview.sums} />
+        <details>
+          <summary className="cursor-pointer font-serif text-xl font-semibold">{lessonViewsText.byKindOfPlace}</summary>
+          <PlaceTable sums={overview.sums} />
+        </details>
       </section>
     </div>
   );

@@ -43,7 +43,7 @@ export const theChartOfMinutes = 'The chart of minutes';
 export const eightWeeks = 'eight weeks';
 export const fiveYears = 'five years';
 export const progress = 'Progress';
-export const whatTheLastSix = 'What the last six weeks say';
+export const whatTheLastSix = 'What the last half year says';
 export const due = (counted: string, counted2: string) => `${counted}, ${counted2} due.`;
 export const minutesByWeek = 'Minutes by week';
 export const whichWayTheFingers = 'Which way the fingers lean';

@@ -100,3 +100,5 @@ export const pagesTook = (calm: number, meanwhile: number, small: number) =>
   `  pages, 95 of 100: ${calm.toFixed(0)} ms in calm, ${meanwhile.toFixed(0)} ms meanwhile; a small plan ${small.toFixed(0)} ms`;
 export const pagesWait = (ms: number) => `pages wait ${ms.toFixed(0)} ms longer`;
 export const smallPlanWaits = (ms: number) => `a small plan takes ${ms.toFixed(0)} ms`;
+export const trendsSeed = (seed: number) => `Trends of made-up students, seed ${seed}`;
+export const fiveForEither = '5 % for either question';

@@ -13,3 +13,4 @@ export const nothingToReportYet =
   'Nothing to report yet: a pattern is named here once enough tries were judged to tell it from chance.';
 export const workAtSuchA = 'Work at such a place';
 export const intoNextWeek = 'Into next week';
+export const itsNumbers = 'its numbers';

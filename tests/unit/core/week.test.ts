@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { proposeWeek, type Trend, type WeekItem } from '../../../src/core';
 
-const TREND: Trend = { kind: 'finger-3-3', counts: [30, 19, 3, 0], side: 'low', chance: 0.001 };
+const TREND: Trend = { kind: 'finger-3-3', counts: [30, 19, 3, 0], side: 'low', evidence: 9 };
 
 const given = fc.record({
   assigned: fc.array(fc.uuid(), { maxLength: 14 }),

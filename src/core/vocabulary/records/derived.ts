@@ -24,6 +24,8 @@ export const DaySum = Type.Object({
   day: Day,
   minutes: Type.Number({ minimum: 0 }),
   plans: Type.Record(Type.String(), PlanDay),
+  /** By which rule it was counted; by an earlier one where left out. */
+  rule: Type.Optional(Type.Literal(2)),
   /** By what the places are: tries, and how many were low, high or missed. */
   sums: Type.Record(Type.String(), Type.Tuple([Count, Count, Count, Count])),
 });
