@@ -29,7 +29,7 @@ async function openStudent(page: Page, address: string, view: string, name: stri
 
 async function startSession(page: Page, address: string) {
   await openStudent(page, address, 'practice', 'Wren');
-  await page.getByRole('link', { name: 'Practise' }).first().click();
+  await page.getByTestId('day').getByRole('button').nth(1).click();
   await page.getByRole('button', { name: 'Third finger in third position' }).click();
   await page.getByRole('button', { name: 'metronome' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();

@@ -11,6 +11,7 @@ import { aimFor } from '../core';
 import { briefAddress } from './brief/address';
 import { keepFingeringsLater } from './kept';
 import { findPlan, lookAt } from './looking';
+import { practiceAddress } from './practice/address';
 import { recover } from './recovery';
 import * as appText from '../wording/rooms/app';
 import { levelOf } from './brief/words';
@@ -113,8 +114,9 @@ export function practiseAsPlan(
   name: string,
   from: PlanRecord,
   tags: readonly string[] = ['drill'],
+  asked: Parameters<typeof practiceAddress>[1] = {},
 ) {
-  location.assign(`/practice?plan=${lookAtDrill(request, name, from, tags).id}`);
+  location.assign(practiceAddress(lookAtDrill(request, name, from, tags).id, asked));
 }
 
 function lookAtDrill(request: PlanRequest, name: string, from: PlanRecord, tags: readonly string[]) {

@@ -146,7 +146,7 @@ const CLICK_MARK = 'click';
 const MOST_MARKS = 5000;
 
 /** Seconds of sound that are laid out ahead: in a page that lies hidden the browser lets timers run once a second at most. */
-const AHEAD = { seen: 0.1, hidden: 2.5 } as const;
+const AHEAD = { seen: 0.35, hidden: 2.5 } as const;
 const WAKES = { seen: 0.05, hidden: 0.5 } as const;
 let isLong = false;
 
@@ -163,6 +163,24 @@ function hiddenWhilePlaying() {
   if (!document.hidden || isLong || getContext().transport.state !== 'started') return;
   lookAhead(true);
   getContext().emit('tick');
+}
+
+/** A metronome by itself until it is stopped: the first beat of a bar stands out. */
+export async function startMetronome(bpm: number, beats: number, onBeat: (beat: number) => void): Promise<void> {
+  await wake();
+  stop();
+  const transport = getContext().transport;
+  lookAhead(document.hidden);
+  const { click } = bandFor(1);
+  transport.bpm.value = bpm;
+  for (let beat = 0; beat < beats; beat++)
+    transport.schedule((time) => {
+      strike(click, beat === 0 ? 'first' : 'beat', time);
+      getContext().draw.schedule(() => onBeat(beat), time);
+    }, beatsToTicks(beat));
+  transport.setLoopPoints(0, beatsToTicks(beats));
+  transport.loop = true;
+  transport.start('+0.05', 0);
 }
 
 /** Stops what is playing, the drone excepted. */

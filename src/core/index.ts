@@ -47,9 +47,11 @@ export {
 export * from './practice/cards';
 export * from './practice/map';
 export * from './practice/climb';
+export { comesBack, partsOfDay, type DayPart } from './practice/day';
+export { goneOn, ruleOf, samePlaceOf, stepUp } from './practice/goingOn';
 export { wilsonInterval } from './practice/statistics';
 export { isKind, KINDS, kindsOfNotes, type Kind } from './practice/kinds';
-export { handTime, secondsPerNote, stepsOf, taskIssues, temposOf, type LadderStep } from './practice/ladder';
+export { handTime, secondsOfShortest, stepsOf, taskIssues, temposOf, type LadderStep } from './practice/ladder';
 export { type Passage } from './practice/growing';
 export * from './practice/sums';
 export * from './practice/terms';

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { countsOf, joinedSums, standing, type Judged, type Repetition, type SessionRecord } from '../core';
+import { countsOf, isAsWritten, joinedSums, standing, type Judged, type Repetition, type SessionRecord } from '../core';
 import { db } from './db';
 import type { TableName } from './tables';
 import { rowIssue } from './valid';
@@ -31,7 +31,9 @@ export function daySum(
 }
 
 /** A day's sums with a session put to them. */
-function withSession(sum: DaySum, { minutes, planId, reached = 0 }: SessionRecord): DaySum {
+function withSession(sum: DaySum, session: SessionRecord): DaySum {
+  const { minutes, planId } = session;
+  const reached = reachedOfPlan(session);
   const all = { ...sum, minutes: sum.minutes + minutes };
   if (!planId) return all;
   const before: PlanDay = sum.plans[planId] ?? { minutes: 0 };
@@ -39,6 +41,12 @@ function withSession(sum: DaySum, { minutes, planId, reached = 0 }: SessionRecor
   const plan: PlanDay =
     fastest > 0 ? { minutes: before.minutes + minutes, reached: fastest } : { minutes: before.minutes + minutes };
   return { ...all, plans: { ...sum.plans, [planId]: plan } };
+}
+
+/** The tempo at which the whole plan was clean as it is written; 0 where it was not. A fragment, another rhythm, a single target have their own, in the log. */
+function reachedOfPlan({ task, reached = 0 }: SessionRecord): number {
+  if (!task) return reached;
+  return task.whole !== false && isAsWritten(task) ? reached : 0;
 }
 
 /** A day's sums with some repetitions of a session put to them. */

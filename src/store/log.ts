@@ -38,7 +38,7 @@ export function addRepetition(repetition: Repetition, session: SessionRecord, mi
     if (log.some(({ id }) => id === repetition.id)) return standing(log);
     const judged = standing([...log, repetition]);
     const { endedAt } = session;
-    const to = { ...withPlayed(here ?? session, minutes, deviceId()), ...heardIn(session, judged), endedAt };
+    const to = { ...withPlayed(here ?? session, minutes, deviceId()), ...heardIn(here ?? session, judged), endedAt };
     const played: Change = here
       ? { kind: 'updated', table: 'sessions', id: session.id, from: {}, to }
       : { kind: 'added', table: 'sessions', record: { ...session, ...to } };
@@ -49,9 +49,10 @@ export function addRepetition(repetition: Repetition, session: SessionRecord, mi
 }
 
 /** What follows of a session from its repetitions that stand. */
-export function heardIn({ task }: Pick<SessionRecord, 'task'>, judged: readonly Judged[]) {
+export function heardIn({ task, reached: before }: Pick<SessionRecord, 'task' | 'reached'>, judged: readonly Judged[]) {
   const reached = task && reachedIn(judged, { ...task, times: Math.min(task.times, USUAL_TIMES) });
-  return { heard: heardOf(judged), ...(reached === undefined ? {} : { reached }) };
+  // What was taken back takes its tempo with it.
+  return { heard: heardOf(judged), ...(reached === undefined && before === undefined ? {} : { reached }) };
 }
 
 /** Writes an answer; when the card comes again follows from it. */

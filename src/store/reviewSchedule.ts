@@ -14,13 +14,21 @@ import type { Memory } from '../core';
 /** No chance in it: the same answers give the same day on every computer. */
 const scheduler = fsrs({ enable_fuzz: false });
 
-/** A right answer that took longer was hard to find, in ms; a quick one was easy. */
-const SLOW = 20_000;
-const QUICK = 4_000;
+/** Of so few choices one may be right by guessing. */
+const GUESSABLE = 2;
 
-function ratingOf({ right, took }: Pick<AnswerRecord, 'right' | 'took'>) {
+/**
+ * How well an answer was known. Speed is not knowledge: that it was easy, or guessed, only the student says. The first right answer among two choices may be
+ * luck, and counts for less.
+ */
+function ratingOf(
+  { right, among = Infinity }: AnswerRecord,
+  said: AnswerRecord['said'],
+  before: AnswerRecord | undefined,
+) {
   if (!right) return Rating.Again;
-  return took > SLOW ? Rating.Hard : took < QUICK ? Rating.Easy : Rating.Good;
+  if (said) return said === 'easy' ? Rating.Easy : Rating.Hard;
+  return among <= GUESSABLE && !before?.right ? Rating.Hard : Rating.Good;
 }
 
 /** In ms. What is dated later than tomorrow comes from a clock that went wrong. */
@@ -29,11 +37,16 @@ const A_DAY = 86_400_000;
 /** What is remembered after some answers to one card, in whatever order they come; those dated ahead are set aside. */
 function memoryOf(answers: readonly AnswerRecord[], now: number): Memory | null {
   const counted = answers.filter(({ at }) => at <= now + A_DAY);
-  const inOrder = counted.sort((a, b) => a.at - b.at || a.id.localeCompare(b.id));
+  const said = new Map(counted.flatMap((one) => (one.about ? [[one.about, one.said] as const] : [])));
+  const inOrder = counted
+    .filter(({ about }) => about === undefined)
+    .sort((a, b) => a.at - b.at || a.id.localeCompare(b.id));
   const [first] = inOrder;
   if (!first) return null;
   let card = createEmptyCard(first.at);
-  for (const answer of inOrder) card = scheduler.next(card, answer.at, ratingOf(answer)).card;
+  inOrder.forEach((answer, n) => {
+    card = scheduler.next(card, answer.at, ratingOf(answer, said.get(answer.id), inOrder[n - 1])).card;
+  });
   return {
     id: first.cardId,
     studentId: first.studentId,

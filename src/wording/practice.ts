@@ -1,13 +1,14 @@
 import {
   handTime,
+  MATCHING,
   offOf,
   REHEARSAL_STEPS,
-  secondsPerNote,
   type AidName,
   type HeardAs,
   type Kind,
   type Ladder,
   type LadderStep,
+  type MatchingName,
   type Pause,
   type RhythmName,
   type Trend,
@@ -34,6 +35,11 @@ export const LADDER_CHOICES: readonly (readonly [Ladder['kind'], string, string]
   ['growing', 'growing', 'A piece at a time, then the whole.'],
   ['aids', 'help that fades', 'Names and fingers at first, in the end none.'],
   ['placing', 'place and lift', 'Place, listen, lift, place again: one note, placed afresh each time.'],
+  [
+    'matching',
+    'matching',
+    'The landing heard low down and placed: alone, from the note before, in rhythm, then unheard.',
+  ],
   ['voices', 'octave build-up', 'The lower note alone, the upper alone, both, the lower a little stronger.'],
 ];
 
@@ -71,6 +77,13 @@ const VOICES_WORDS: Readonly<Record<VoicesName, string>> = {
   'lower-stronger': 'both, the lower a little stronger',
 };
 
+const MATCHING_WORDS: Readonly<Record<MatchingName, string>> = {
+  alone: 'hear it low down, then place it',
+  'with-before': 'hear it, then from the note before',
+  'in-rhythm': 'hear it, then in rhythm',
+  unheard: 'without hearing it first',
+};
+
 /** The one thing that a step asks: "♩ = 72", "three notes to a bow". */
 export function ladderStepWords(step: LadderStep, ladder: Ladder, bars: string): string {
   switch (ladder.kind) {
@@ -92,6 +105,8 @@ export function ladderStepWords(step: LadderStep, ladder: Ladder, bars: string):
       return step.voices ? VOICES_WORDS[step.voices] : '';
     case 'parts':
       return REHEARSAL_STEPS.flatMap((name) => (name === step.part ? [REHEARSAL_WORDS[name]] : []))[0] ?? '';
+    case 'matching':
+      return MATCHING.flatMap(({ name }) => (name === step.part ? [MATCHING_WORDS[name]] : []))[0] ?? '';
     case 'placing':
       return 'place, listen, lift, place again';
   }
@@ -101,16 +116,17 @@ function beatsWords(beats: number): string {
   return beats === 0.5 ? 'half a beat' : counted(beats, 'beat');
 }
 
-/** How the hand is to come down at this speed. */
-export function handTimeWords(step: LadderStep): string {
-  const time = seconds(secondsPerNote(step));
-  return handTime(step) === 'build'
+/** How the hand is to come down at the speed of the shortest notes. */
+export function handTimeWords(secondsANote: number): string {
+  const time = seconds(secondsANote);
+  return handTime(secondsANote) === 'build'
     ? `${time} a note: build the hand finger by finger`
     : `${time} a note: shape the hand above the string, let fingers fall together`;
 }
 
 export const PAUSE_WORDS: Readonly<Record<Pause, string>> = {
   long: 'A quarter of an hour: a good place to stop, shake out the arms and come back later.',
+  over: 'The minutes for this are over: on to the next.',
   tired: 'Three in a row were not clean. Rest a little, or go back a step.',
 };
 
@@ -247,6 +263,8 @@ export function weekItemWords({ kind, about, words }: WeekItem, plan: string | u
   switch (kind) {
     case 'tune':
       return 'Tune, and check octaves';
+    case 'old':
+      return `${plan ?? 'An old plan'}, once, clean`;
     case 'plan':
       return plan ?? 'The scale';
     case 'place':
@@ -266,4 +284,23 @@ export function everyWords(every: number): string {
       : every === 3
         ? 'every third day'
         : `every ${every} days`;
+}
+
+/** Why a part of the day is there, in one line. */
+export function weekItemWhy({ kind, about, every }: WeekItem): string {
+  const turn = every > 1 ? ` ${sentence(everyWords(every))}.` : '';
+  switch (kind) {
+    case 'tune':
+      return 'The ear first.';
+    case 'plan':
+      return `Assigned.${turn}`;
+    case 'place':
+      return about ? `Weakest in the log; places take turns.${turn}` : `The log says nothing yet.${turn}`;
+    case 'again':
+      return `The same ladder, one step on.${turn}`;
+    case 'old':
+      return 'Learned some weeks ago: it comes back so that it stays.';
+    case 'cards':
+      return 'Last, while the hands rest.';
+  }
 }

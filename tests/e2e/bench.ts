@@ -126,3 +126,17 @@ export async function dropOn(page: Page, name: string, text: string) {
     [name, text] as const,
   );
 }
+
+/** One repetition by the pedal alone: played (the first plays as the session begins), stopped, and judged by a key; one that was hardly played is said to be. */
+export async function repetition(page: Page, judged: string) {
+  const button = (name: string) => page.getByRole('button', { name, exact: true });
+  await expect(button('play').or(button('stop'))).toBeVisible();
+  if (await button('play').isVisible()) await page.keyboard.press('PageDown');
+  await expect(button('stop')).toBeVisible();
+  await page.keyboard.press('PageDown');
+  const prompt = page.getByTestId('prompt');
+  await expect(prompt).toContainText('How was it');
+  await page.keyboard.press(judged);
+  await expect(prompt.or(page.getByRole('heading', { name: 'Done' }))).not.toContainText('How was it');
+  if (await button('yes, it was').isVisible()) await button('yes, it was').click();
+}

@@ -238,7 +238,7 @@ test('Ear gives targets in cents and mm, hears checks, explains a comma, and say
   await expect(page.getByRole('alert')).toContainText('Nothing is given for 1 semitone above');
   await page.getByLabel('Open strings').selectOption('equal');
   await targets.getByRole('row').filter({ hasText: 'comma' }).first().getByRole('button').click();
-  await expect(page.getByTestId('comma')).toContainText('18 cents apart');
+  await expect(page.getByTestId('comma')).toContainText('18 cents away');
 });
 
 test('double stops have pure targets of their own', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Download, Page } from '@playwright/test';
 import { expect, test } from './shared';
-import { keptRows, openBench, ready, serious, studentWithPlan } from './bench';
+import { keptRows, openBench, ready, repetition, serious, studentWithPlan } from './bench';
 
 async function openPractice(page: Page, address = '/practice') {
   await page.goto(address);
@@ -14,16 +14,6 @@ const practiceLink = (page: Page) =>
 const session = (page: Page) => page.getByTestId('session');
 const count = (page: Page) => page.getByTestId('count');
 const prompt = (page: Page) => page.getByTestId('prompt');
-
-/** One repetition by the keys alone: played, stopped, and judged. */
-async function repetition(page: Page, judged: 'Space' | 'l' | 'h' | 'm') {
-  await expect(page.getByRole('button', { name: 'play', exact: true })).toBeEnabled();
-  await page.keyboard.press('PageDown');
-  await expect(page.getByRole('button', { name: 'stop', exact: true })).toBeVisible();
-  await page.keyboard.press('PageDown');
-  await expect(prompt(page)).toContainText('How was it');
-  await page.keyboard.press(judged === 'Space' ? 'PageDown' : judged);
-}
 
 const logEntries = (page: Page) => page.getByRole('region', { name: 'Log' }).getByRole('listitem');
 
@@ -51,7 +41,7 @@ test(
     await page.getByLabel('One goal, in words').fill('The thumb comes along');
     await page.getByRole('button', { name: 'Begin' }).click();
     await expect(session(page)).toContainText('The thumb comes along');
-    await repetition(page, 'Space');
+    await repetition(page, 'PageDown');
     await expect(count(page)).toContainText('1 of 5 times');
     await repetition(page, 'l');
     await expect(prompt(page)).toContainText('Which note was low?');
@@ -67,7 +57,7 @@ test(
     // The last is taken back, and made again.
     await page.keyboard.press('Backspace');
     await expect(count(page)).toContainText('1 of 5 times');
-    for (const judged of ['Space', 'h', 'Space', 'Space'] as const) {
+    for (const judged of ['PageDown', 'h', 'PageDown', 'PageDown'] as const) {
       await repetition(page, judged);
       if (judged === 'h') await page.getByRole('button', { name: 'here', exact: true }).click();
     }
@@ -89,7 +79,7 @@ test(
     await practiceLink(page).click();
     await ready(page);
     await page.getByRole('button', { name: 'Begin' }).click();
-    await repetition(page, 'Space');
+    await repetition(page, 'PageDown');
     await expect(count(page)).toContainText('1 of 5 times');
     await page.getByRole('button', { name: 'End', exact: true }).click();
     await page.getByLabel('How was it, in a few words').fill('better at the end');
@@ -115,7 +105,7 @@ test(
         .click();
       await ready(other);
       await other.getByRole('button', { name: 'Begin' }).click();
-      await repetition(other, 'Space');
+      await repetition(other, 'PageDown');
       await expect(count(other)).toContainText('1 of 5 times');
       await other.getByRole('button', { name: 'End', exact: true }).click();
       await other.getByLabel('A question for the teacher').fill(`Which bow, ${day}?`);
@@ -201,7 +191,7 @@ test('a session by keyboard alone, through a ladder with a goal; a ladder that g
   await expect(page.getByTestId('ladder-steps')).toContainText('3 steps');
   await page.getByRole('button', { name: 'Begin' }).press('Enter');
   await expect(page.getByTestId('step')).toContainText('♩ = 42');
-  await repetition(page, 'Space');
+  await repetition(page, 'PageDown');
   await expect(page.getByTestId('step')).toContainText('♩ = 71');
   await repetition(page, 'm');
   await page.keyboard.press('Enter');
@@ -210,10 +200,10 @@ test('a session by keyboard alone, through a ladder with a goal; a ladder that g
   await expect(page.getByTestId('step')).toContainText('♩ = 42');
   await expect(prompt(page)).toContainText('a step back');
   for (const next of ['♩ = 71', '♩ = 100']) {
-    await repetition(page, 'Space');
+    await repetition(page, 'PageDown');
     await expect(page.getByTestId('step')).toContainText(next);
   }
-  await repetition(page, 'Space');
+  await repetition(page, 'PageDown');
   await expect(page.getByRole('heading', { name: 'Done: ♩ = 100' })).toBeVisible();
   await page.getByLabel('How was it, in a few words').focus();
   await page.keyboard.type('done');
@@ -234,9 +224,9 @@ test.describe('by touch', () => {
     await practiceLink(page).tap();
     await ready(page);
     await page.getByRole('button', { name: 'Begin' }).tap();
-    await page.getByRole('button', { name: 'play', exact: true }).tap();
     await page.getByRole('button', { name: 'stop', exact: true }).tap();
     await page.getByRole('button', { name: 'high', exact: true }).tap();
+    await page.getByRole('button', { name: 'yes, it was', exact: true }).tap();
     await expect(prompt(page)).toContainText('Which note was high?');
     await page.getByRole('button', { name: 'Note 3', exact: true }).tap();
     await expect(count(page)).toContainText('1 of 5 times');
@@ -257,8 +247,6 @@ test(
     await page.getByLabel('Beats a minute').fill('180');
     await page.getByLabel('Clicks to a beat').selectOption('2');
     await page.getByRole('button', { name: 'Begin' }).click();
-    await expect(page.getByRole('button', { name: 'play', exact: true })).toBeVisible();
-    await page.keyboard.press('Space');
     const clicks = () =>
       page.evaluate(() => performance.getEntriesByName('click').map((mark) => (mark as PerformanceMark).detail));
     await expect.poll(async () => (await clicks()).length).toBeGreaterThan(10);
@@ -338,8 +326,12 @@ test('axe finds nothing serious in practice, cards, progress and the lesson', { 
 
 test('axe finds nothing serious in a session', { tag: '@nightly' }, async ({ page }) => {
   await openMadeUpLog(page);
-  await page.getByRole('link', { name: 'Practise' }).first().click();
-  await ready(page);
+  await page
+    .getByTestId('day')
+    .getByRole('button', { name: /^Practise / })
+    .nth(1)
+    .click();
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
   expect(await serious(page)).toEqual([]);
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(session(page).getByTestId('staff').first()).toBeVisible();

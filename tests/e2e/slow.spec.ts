@@ -1,6 +1,6 @@
 import type { BrowserContext, Locator, Page } from '@playwright/test';
 import { expect, test } from './shared';
-import { keptRows, openBench, openStudio, saved, setWord, studentsOf } from './bench';
+import { keptRows, openBench, openStudio, repetition, saved, setWord, studentsOf } from './bench';
 import { refuseWrites } from '../support/storm';
 
 /*
@@ -173,13 +173,7 @@ test(
     const rows = async (table: string) => (await keptRows(page, table)).length;
     const [repetitions, answers] = [await rows('repetitions'), await rows('answers')];
     await refuseWrites(page, true);
-    for (let at = 0; at < 2; at++) {
-      await expect(page.getByRole('button', { name: 'play', exact: true })).toBeEnabled();
-      for (let press = 0; press < 3; press++) {
-        await page.keyboard.press('PageDown');
-        await page.waitForTimeout(300);
-      }
-    }
+    for (let at = 0; at < 2; at++) await repetition(page, 'PageDown');
     await expect(page.getByText('2 changes wait')).toBeVisible();
     await refuseWrites(page, false);
     await page.getByRole('button', { name: 'Try again' }).click();

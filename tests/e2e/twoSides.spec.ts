@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
-import { keptRows, openStudio, ready, saved, studentWithPlan } from './bench';
+import { keptRows, openStudio, ready, repetition, saved, studentWithPlan } from './bench';
 import { expect, test } from './shared';
 
 /* One session on two pages, one student on two computers. */
@@ -8,13 +8,7 @@ import { expect, test } from './shared';
 /** A repetition by the pedal, clean. */
 async function clean(page: Page) {
   await page.bringToFront();
-  await expect(page.getByRole('button', { name: 'play', exact: true })).toBeEnabled();
-  await page.keyboard.press('PageDown');
-  await expect(page.getByRole('button', { name: 'stop', exact: true })).toBeVisible();
-  await page.keyboard.press('PageDown');
-  await expect(page.getByTestId('prompt')).toContainText('How was it');
-  await page.keyboard.press('PageDown');
-  await expect(page.getByRole('button', { name: 'play', exact: true })).toBeEnabled();
+  await repetition(page, 'PageDown');
 }
 
 test('a session that is open on two pages counts each repetition once', async ({ page, context }) => {

@@ -157,7 +157,11 @@ export function oftenTold(
   const tossed = (count: number, share: number): readonly [number, number, number, number] => {
     let low = 0;
     let high = 0;
-    for (let n = 0; n < count; n++) if (chance() < share) chance() < 0.5 ? low++ : high++;
+    for (let n = 0; n < count; n++) {
+      if (chance() >= share) continue;
+      if (chance() < 0.5) low++;
+      else high++;
+    }
     return [count, low, high, 0];
   };
   for (let n = 0; n < DAYS; n++) {

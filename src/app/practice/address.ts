@@ -5,7 +5,17 @@
 /** The address of a session on part of a plan. */
 export function practiceAddress(
   planId: string,
-  part: { readonly from?: number; readonly to?: number; readonly target?: number; readonly goal?: string } = {},
+  part: {
+    readonly from?: number;
+    readonly to?: number;
+    readonly target?: number;
+    readonly goal?: string;
+    /** Set for a step up the ladder of the last session. */
+    readonly up?: number;
+    /** Which part of the day it is, and how many minutes it has. */
+    readonly part?: number;
+    readonly min?: number;
+  } = {},
 ): string {
   const asked = new URLSearchParams({ plan: planId });
   for (const [name, value] of Object.entries(part)) if (value !== undefined) asked.set(name, String(value));

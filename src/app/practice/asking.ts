@@ -1,8 +1,8 @@
 import { create } from 'zustand';
 import { drawnQuiz, isRight, type Level, type Quiz, type AnswerRecord, type CardRecord } from '../../core';
-import { getStudent, memoriesOf } from '../../store/read';
+import { getStudent } from '../../store/read';
 import { addAnswer } from '../../store/log';
-import { cardsOf } from '../../store/read';
+import { dueNow } from './dueCards';
 import { hertz } from '../../audio/heardScore';
 import { tellFailed } from '../failures';
 import { say } from '../notices';
@@ -29,23 +29,22 @@ const { getState: get, setState: set } = useAsking;
 let askedAt = 0;
 /** Of the student who is asked. */
 let level: Level = 'middle';
-/** Cards of one go. */
+/** The latest answer before: a clock that was set back does not turn the order round. */
+let latest = 0;
+/** When the minutes for cards are over. */
+let until = Infinity;
+/** The answer that was given last. */
+let last: AnswerRecord | null = null;
+/** Cards of one go, where no minutes are set. */
 const MOST = 20;
 
-/** Takes the cards that are due, those due longest first and new ones last. */
-export async function startAsking(studentId: string, now = Date.now()) {
-  const [cards, memories, student] = await Promise.all([
-    cardsOf(studentId),
-    memoriesOf(studentId),
-    getStudent(studentId),
-  ]);
-  const due = new Map(memories.map((memory) => [memory.id, memory.due]));
-  const queue = cards
-    .filter(({ id }) => (due.get(id) ?? 0) <= now)
-    .sort((a, b) => (due.get(a.id) ?? Infinity) - (due.get(b.id) ?? Infinity) || a.createdAt - b.createdAt)
-    .slice(0, MOST);
+/** Takes the cards that are due, those due longest first and new ones last. @param minutes for them, where the day sets any */
+export async function startAsking(studentId: string, minutes?: number, now = Date.now()) {
+  const [due, student] = await Promise.all([dueNow(studentId, now), getStudent(studentId)]);
   level = student?.level ?? 'middle';
-  set({ ...NOTHING, queue });
+  latest = due.latest;
+  until = minutes === undefined ? Infinity : now + 60_000 * minutes;
+  set({ ...NOTHING, queue: minutes === undefined ? due.cards.slice(0, MOST) : due.cards });
   nextCard();
 }
 
@@ -54,7 +53,8 @@ export function stopAsking() {
 }
 
 export function nextCard() {
-  const [next, ...queue] = get().queue;
+  const [next, ...queue] = Date.now() > until ? [] : get().queue;
+  last = null;
   const card = next ? { ...next, quiz: drawnQuiz(next.quiz, level, Math.random) } : null;
   set({ queue, card, answer: null, right: null });
   askedAt = performance.now();
@@ -77,11 +77,22 @@ export async function answerCard(answer: string) {
     id: crypto.randomUUID(),
     cardId: card.id,
     studentId: card.studentId,
-    at: Date.now(),
+    at: Math.max(Date.now(), latest),
     right,
     took: Math.round(performance.now() - askedAt),
+    ...(card.quiz.options ? { among: card.quiz.options.length } : {}),
   };
+  latest = record.at;
+  last = record;
   await keepAnswer(record);
+}
+
+/** What the student says of the right answer just given: speed alone says nothing. */
+export async function sayOfAnswer(said: 'easy' | 'guessed') {
+  if (!last) return;
+  const { cardId, studentId, id: about } = last;
+  await keepAnswer({ id: crypto.randomUUID(), cardId, studentId, at: last.at, right: true, took: 0, said, about });
+  nextCard();
 }
 
 async function keepAnswer(record: AnswerRecord): Promise<boolean> {

@@ -33,3 +33,8 @@ export function isDay(day: string): boolean {
 export function isFuture(day: string, today: string): boolean {
   return day > daysFrom(today, 1);
 }
+
+/** A day as a number that goes up by one from each to the next. */
+export function dayNumber(day: string): number {
+  return daysBetween('2000-01-03', day);
+}

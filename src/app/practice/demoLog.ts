@@ -283,7 +283,7 @@ function demoLesson(
     day: daysFrom(today, -7),
     minutes,
     assigned,
-    items: proposed({ trends: [], cardsDue: cards.length, cards }, assigned, minutes),
+    items: proposed({ trends: [], old: [], cardsDue: cards.length, cards }, assigned, minutes),
     goal: 'Hear each shift before it is made',
     words: '',
     createdAt: before,

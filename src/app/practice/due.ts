@@ -6,7 +6,7 @@ import { sessionsOf } from '../../store/read';
 import type { StudentRecord } from '../../core';
 import { counted } from '../../wording/grammar';
 import { dayOf, daysBetween, daysFrom } from './calendar';
-import { dueCards } from './overview';
+import { dueCards } from './dueCards';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*

@@ -18,18 +18,22 @@ export function assignedFor(plan: PlanRecord): LessonRecord['assigned'][number] 
   return { planId: plan.id, what: planTitle(plan), words: '' };
 }
 
+/** What a week is proposed from. */
+type Proposing = Pick<Overview, 'trends' | 'cardsDue' | 'cards' | 'old'>;
+
 /** A week proposed anew from what is assigned, with the log as it is. */
 export function proposed(
-  overview: Pick<Overview, 'trends' | 'cardsDue' | 'cards'>,
+  overview: Proposing,
   assigned: readonly { readonly planId: string }[],
   minutes: number,
   about?: string | null,
 ): WeekItem[] {
-  const { trends, cardsDue, cards } = overview;
+  const { trends, cardsDue, cards, old } = overview;
   const first = trends.find(({ kind }) => kind === about);
   const items = proposeWeek({
     assigned: assigned.map(({ planId }) => planId),
     trends: first ? [first, ...trends] : trends,
+    old: old.filter((id) => !assigned.some(({ planId }) => planId === id)),
     ...(assigned[0] ? { hardPlace: assigned[0].planId } : {}),
     cardsDue: Math.max(cardsDue, cards.length > 0 ? 1 : 0),
     minutes,
@@ -66,7 +70,7 @@ export function lessonToday(studentId: string, overview: Overview, about: string
  */
 export function itemsAfter(
   { items, assigned, minutes }: LessonRecord,
-  overview: Pick<Overview, 'trends' | 'cardsDue' | 'cards'>,
+  overview: Proposing,
   next: LessonRecord['assigned'],
   day: number,
 ): WeekItem[] {

@@ -1,5 +1,6 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import {
+  comesBack,
   earlyIn,
   sumOf,
   trendsIn,
@@ -10,13 +11,12 @@ import {
   type PlanRecord,
   type SessionRecord,
 } from '../../core';
-import { db } from '../../store/db';
 import { daysOf } from '../../store/read';
 import type { DaySum } from '../../core';
-import { memoriesOf } from '../../store/read';
 import { cardsOf, lessonsOf, sessionsOf, listPlans } from '../../store/read';
 import { trendGoal, trendWords } from '../../wording/practice';
-import { dayOf, daysFrom, isFuture } from './calendar';
+import { dueCards } from './dueCards';
+import { dayNumber, dayOf, daysFrom, isFuture } from './calendar';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
@@ -43,6 +43,8 @@ export interface Overview {
   readonly days: readonly DaySum[];
   readonly sums: Sums;
   readonly trends: readonly Trend[];
+  /** Plans learned some weeks ago that come back today. */
+  readonly old: readonly string[];
   /** Kinds of which it is too early to say anything, with what was counted. */
   readonly early: ReturnType<typeof earlyIn>;
   /** The latest first; those dated in the future are told apart. */
@@ -74,7 +76,7 @@ async function overviewOf(studentId: string, now: number): Promise<Overview> {
     listPlans(),
     dueCards(studentId, now),
   ]);
-  const sessions = all.filter(({ day }) => !isFuture(day, today));
+  const sessions = all.filter((session) => !isFuture(session.day, today) && !isEmpty(session));
   const counted = days.filter(({ day }) => !isFuture(day, today));
   // Days counted by an earlier rule are counted anew before long.
   const sound = counted.filter(({ rule }) => rule === 2);
@@ -86,6 +88,7 @@ async function overviewOf(studentId: string, now: number): Promise<Overview> {
     days: counted.filter(({ day }) => day >= earliest),
     sums: sumOf(counted.filter(({ day }) => day >= from)),
     trends,
+    old: returning(counted, today, lessons[0]),
     early: earlyIn(sound, trends),
     lessons: lessons.filter(({ day }) => !isFuture(day, today)),
     futureLessons: lessons.filter(({ day }) => isFuture(day, today)),
@@ -97,18 +100,26 @@ async function overviewOf(studentId: string, now: number): Promise<Overview> {
   };
 }
 
+/** True of a session in which nothing stands: all of it was taken back. */
+function isEmpty({ task, heard }: SessionRecord): boolean {
+  return task !== undefined && heard.low + heard.in + heard.high + heard.missed === 0;
+}
+
+/** The plans that come back today, those longest away first; what is assigned comes anyway. */
+function returning(days: readonly DaySum[], today: string, lesson: LessonRecord | undefined): string[] {
+  const now = dayNumber(today);
+  const played = new Map<string, number[]>();
+  for (const { day, plans } of days)
+    for (const id of Object.keys(plans)) played.set(id, [...(played.get(id) ?? []), dayNumber(day)]);
+  const assigned = new Set(lesson?.assigned.map(({ planId }) => planId));
+  return [...played]
+    .filter(([id, own]) => !assigned.has(id) && comesBack(own, now))
+    .sort(([, a], [, b]) => a[a.length - 1] - b[b.length - 1])
+    .map(([id]) => id);
+}
+
 /** A session that was left longer ago is over. */
 const LEFT_DAYS = 3;
-
-/** Cards to be asked now: those whose time has come, and those that were never asked. */
-export async function dueCards(studentId: string, now: number): Promise<number> {
-  const [memories, cards] = await Promise.all([
-    memoriesOf(studentId),
-    db.cards.where('studentId').equals(studentId).count(),
-  ]);
-  const later = memories.filter(({ due }) => due > now).length;
-  return Math.max(0, cards - later);
-}
 
 /** A goal for a session, with what speaks for it. */
 export interface SessionGoal {

@@ -1,13 +1,9 @@
 import { create } from 'zustand';
-import { hertz } from '../../audio/heardScore';
 import {
-  AIDS,
   climbOf,
   heardOf,
   pauseFor,
-  parsePitch,
-  midiOf,
-  readTime,
+  ruleOf,
   stepsOf,
   taskIssues,
   type Climb,
@@ -32,15 +28,18 @@ import { save } from '../writes';
 import { keepAwake } from './awake';
 import { dayOf } from './calendar';
 import { edit } from '../editing';
-import { excerptOn, passageOf, placesOf } from './playedPassage';
+import { firstMoment, moment, takeMinutes } from './moments';
+import { passageOf, placesOf } from './playedPassage';
+import { partAsked, tick } from './today';
+import { hushStep, secondsOf, soundStep } from './sounding';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
 
 /*
  * A session that runs: repetitions are played, judged and written down one by one. Where it stands follows from what is written.
  */
 
-/** What the player is about to do: play, playing, say how it was, say where it was off. */
-type Phase = 'ready' | 'sounding' | 'judging' | 'where' | 'done';
+/** What the player is about to do: play, playing, say how it was, say whether it was played at all, say where it was off. */
+type Phase = 'ready' | 'sounding' | 'judging' | 'asked' | 'where' | 'done';
 
 export interface Run {
   readonly meaning: Meaning;
@@ -49,8 +48,8 @@ export interface Run {
   readonly judged: readonly Judged[];
   readonly climb: Climb;
   readonly phase: Phase;
-  /** Of a whole passage: how it was off, until it is said where. */
-  readonly off: Exclude<HeardAs, 'in'> | null;
+  /** How it was heard, until it is said that it was played, or where it was off. */
+  readonly off: HeardAs | null;
   /** The event that sounds, or that is pointed at. */
   readonly cursor: number;
   /** The beat that sounds; negative while it is counted in. */
@@ -66,19 +65,11 @@ function put(part: Partial<Run>) {
   if (run) setState({ run: { ...run, ...part } });
 }
 
-const loadPlayer = () => import('../../audio/player');
-
-/** A gap longer than this was no practice: the player has gone away. In minutes. */
-const AWAY = 2;
-let lastMoment = 0;
 /** Proposals to pause that were heard and not taken. */
 let waved: Pause | null = null;
-
-const rulesOf = ({ times, ladder }: PracticeTask, steps: number) => ({
-  steps,
-  times,
-  plain: ladder.kind === 'repeat' || ladder.kind === 'placing',
-});
+/** When the repetition to be judged could begin, and whether the player has said that a short one was played. */
+let since = 0;
+let trusted = false;
 
 /** @returns whether it could begin; what is wrong is said */
 export async function begin(meaning: Meaning, task: PracticeTask, goal: string): Promise<boolean> {
@@ -100,7 +91,7 @@ export async function begin(meaning: Meaning, task: PracticeTask, goal: string):
     minutes: 0,
     what: planTitle(record),
     planId: record.id,
-    task,
+    task: { ...task, whole: task.from === 0 && task.to === meaning.response.events.length - 1 },
     places: placesOf(meaning, task),
     heard: heardOf([]),
     goal,
@@ -115,10 +106,15 @@ export async function begin(meaning: Meaning, task: PracticeTask, goal: string):
   return true;
 }
 
-/** Goes on with a session that was left. */
+/** Goes on with a session that was left; of a plan that has other notes by now it would judge other places, so that a new one begins. */
 export async function goOn(meaning: Meaning, session: SessionRecord): Promise<boolean> {
   const { task } = session;
   if (!task) return false;
+  const last = meaning.response.events.length - 1;
+  if (task.to > last || JSON.stringify(placesOf(meaning, task)) !== JSON.stringify(session.places)) {
+    say({ kind: 'trouble', message: practiceAppText.thePlanHasChanged });
+    return false;
+  }
   stand(meaning, { ...session, task, endedAt: null }, await judgedIn(session.id));
   return true;
 }
@@ -127,10 +123,10 @@ function stand(meaning: Meaning, session: Run['session'], judged: readonly Judge
   const steps = stepsOf(session.task, passageOf(meaning));
   const climb = climbOf(
     judged.map(({ heard }) => heard),
-    rulesOf(session.task, steps.length),
+    ruleOf(session.task, steps.length),
   );
-  lastMoment = Date.now();
-  waved = null;
+  firstMoment(Date.now());
+  [since, trusted, waved] = [Date.now(), false, null];
   const phase = climb.done ? 'done' : 'ready';
   const cursor = session.task.target ?? steps[climb.step].from;
   setState({ run: { meaning, session, steps, judged, climb, phase, off: null, cursor, beat: null, pause: null } });
@@ -144,6 +140,7 @@ export function goAhead() {
   if (run.phase === 'ready') void play();
   else if (run.phase === 'sounding') endPlaying();
   else if (run.phase === 'judging') judge('in');
+  else if (run.phase === 'asked') sayPlayed(true);
   else if (run.phase === 'where') sayWhere(run.cursor);
 }
 
@@ -151,26 +148,15 @@ async function play() {
   const { run } = getState();
   if (!run) return;
   const { meaning, session, steps, climb } = run;
-  const { task } = session;
-  const step = steps[climb.step];
+  moment(Date.now());
+  since = Date.now();
   put({ phase: 'sounding', beat: null, pause: null });
   try {
-    const player = await loadPlayer();
-    if (task.hearFirst) await hearTarget(player);
-    const aid = AIDS.find(({ name }) => name === step.aid);
-    await player.setDrone(aid?.name === 'tonic' ? tonicBelow(meaning) : null);
-    if (getState().run?.phase !== 'sounding') return;
-    await player.play(excerptOn(meaning, step), {
-      bpm: step.bpm,
-      loop: false,
-      countIn: countInOf(meaning),
-      strings: meaning.findings.setup.strings.length,
-      clicks: task.clicks,
-      volume: aid?.along ?? 0,
+    await soundStep(meaning, session.task, steps[climb.step], {
       onBeat: (beat) => put({ beat }),
       onMoment: (at) => put({ cursor: at }),
-      onCount: () => undefined,
       onEnd: endPlaying,
+      goesOn: () => getState().run?.phase === 'sounding',
     });
   } catch {
     say({ kind: 'trouble', message: practiceAppText.runNoSoundTheBrowser });
@@ -178,42 +164,46 @@ async function play() {
   }
 }
 
-const MOST_COUNTED = 6;
-
-/** Beats that are counted in: a bar. */
-export function countInOf({ response }: Pick<Meaning, 'response'>): number {
-  return Math.min(MOST_COUNTED, readTime(response.time).beats);
-}
-
-const TARGET_SECONDS = 1.6;
-
-/** The target as it is heard first: alone, in its own pitch. */
-async function hearTarget(player: Awaited<ReturnType<typeof loadPlayer>>) {
-  const { run } = getState();
-  if (!run) return;
-  const target = run.session.task.target ?? run.session.task.to;
-  const event = run.meaning.response.events[target];
-  if (!('midi' in event)) return;
-  await player.soundLine([hertz(event.midi[0])], TARGET_SECONDS);
-  await new Promise((done) => setTimeout(done, TARGET_SECONDS * 1000));
-}
-
-function tonicBelow({ response }: Meaning): number | null {
-  const pitch = parsePitch(`${response.key.name.split(' ')[0]}3`);
-  return pitch ? midiOf(pitch) : null;
-}
-
 function endPlaying() {
   const { run } = getState();
   if (run?.phase !== 'sounding') return;
-  void loadPlayer().then((player) => player.stop());
+  moment(Date.now(), true);
+  hushStep();
   put({ phase: 'judging', beat: null, cursor: run.session.task.target ?? run.cursor });
+}
+
+/** A repetition takes at least so much of the time of its passage. */
+const LEAST_SHARE = 0.5;
+
+/** True where there was time to play what is judged. */
+function canBePlayed({ meaning, steps, climb }: Run): boolean {
+  return (Date.now() - since) / 1000 >= LEAST_SHARE * secondsOf(meaning, steps[climb.step]);
+}
+
+/** The player says whether a repetition that was too short for its passage was played; asked once. */
+export function sayPlayed(played: boolean) {
+  const { run } = getState();
+  if (run?.phase !== 'asked' || !run.off) return;
+  if (!played) {
+    since = Date.now();
+    put({ phase: 'ready', off: null });
+    return;
+  }
+  trusted = true;
+  const { off } = run;
+  put({ phase: 'judging', off: null });
+  judge(off);
 }
 
 /** How it was. Of one place that is all; of a whole passage, where it was off is asked next. */
 export function judge(heard: HeardAs) {
   const { run } = getState();
-  if (!run || keeping || run.phase === 'done' || run.phase === 'sounding') return;
+  if (!run || keeping || run.phase === 'done' || run.phase === 'sounding' || run.phase === 'asked') return;
+  if (!trusted && !canBePlayed(run)) {
+    put({ phase: 'asked', off: heard });
+    return;
+  }
+  moment(Date.now());
   const { task } = run.session;
   const step = run.steps[run.climb.step];
   if (heard !== 'in' && task.target === undefined) {
@@ -227,21 +217,16 @@ export function judge(heard: HeardAs) {
 export function pointAt(at: number) {
   const { run } = getState();
   if (!run) return;
+  moment(Date.now());
   const { from, to } = run.steps[run.climb.step];
-  put({ cursor: Math.max(from, Math.min(to, at)) });
+  // Past either end it goes on at the other: by one pedal every note is reached.
+  put({ cursor: at < from ? to : at > to ? from : at });
 }
 
 /** Where it was off; null where nobody can tell. */
 export function sayWhere(at: number | null) {
   const { run } = getState();
   if (run?.phase === 'where' && run.off) void write(run.off, at);
-}
-
-/** Minutes since the last moment that count as practised; a clock that was set back counts none. */
-function minutesSince(now: number): number {
-  const gone = (now - lastMoment) / 60_000;
-  lastMoment = now;
-  return Math.max(0, Math.min(AWAY, gone));
 }
 
 async function write(heard: HeardAs, place: number | null) {
@@ -273,8 +258,8 @@ export async function takeBack() {
   const { run } = getState();
   const last = run?.judged.at(-1);
   if (!run || !last || run.phase === 'sounding') return;
-  if (run.phase === 'where' || run.phase === 'judging') {
-    put({ phase: run.phase === 'where' ? 'judging' : 'ready', off: null });
+  if (run.phase === 'where' || run.phase === 'judging' || run.phase === 'asked') {
+    put({ phase: run.phase === 'judging' ? 'ready' : 'judging', off: null });
     return;
   }
   const now = Date.now();
@@ -299,7 +284,8 @@ async function record(repetition: Repetition, judged: readonly Judged[], now: nu
   if (!run || keeping) return;
   keeping = true;
   const { session } = run;
-  const minutes = minutesSince(now);
+  moment(now);
+  const minutes = takeMinutes();
   const next = {
     ...session,
     ...withPlayed(session, minutes, deviceId()),
@@ -321,10 +307,11 @@ function standAt(judged: readonly Judged[]) {
   if (!run) return;
   const { session, steps } = run;
   const heards = judged.map(({ heard }) => heard);
-  const climb = climbOf(heards, rulesOf(session.task, steps.length));
-  const pause = pauseFor(heards, session.minutes);
+  const climb = climbOf(heards, ruleOf(session.task, steps.length));
+  const pause = pauseFor(heards, session.minutes, partAsked()?.minutes);
   const cursor = session.task.target ?? steps[climb.step].from;
   const phase = climb.done ? 'done' : 'ready';
+  since = Date.now();
   put({ judged, climb, phase, off: null, cursor, pause: pause === waved ? null : pause });
   if (climb.done) void keepAwake(false);
 }
@@ -374,7 +361,7 @@ export function waveOn() {
 export function endRun() {
   const { run } = getState();
   if (!run) return;
-  if (run.phase === 'sounding') void loadPlayer().then((player) => player.stop());
+  if (run.phase === 'sounding') hushStep();
   if (run.judged.length === 0) leaveRun();
   else put({ phase: 'done', off: null, beat: null });
 }
@@ -388,13 +375,15 @@ export async function finish(words: Partial<SessionWords>): Promise<boolean> {
   if (!run) return false;
   const { session, judged } = run;
   leaveRun();
+  const asked = partAsked();
+  if (asked) tick(session.studentId, dayOf(Date.now()), asked.part);
   if (judged.length === 0) return true;
   return edit('sessions', session, { ...words, endedAt: Math.max(Date.now(), session.startedAt) });
 }
 
 /** Leaves in the middle: what was done is kept already, and can be gone on with. */
 export function leaveRun() {
-  if (getState().run) void loadPlayer().then((player) => (player.stop(), player.setDrone(null)));
+  if (getState().run) hushStep();
   setState({ run: null });
   void keepAwake(false);
 }

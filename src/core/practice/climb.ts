@@ -23,6 +23,8 @@ export interface ClimbRule {
   readonly times: number;
   /** Plain repetitions end when they have been made, clean or not. */
   readonly plain: boolean;
+  /** The step it begins on, from 0. */
+  readonly begin?: number;
 }
 
 export const AT_START: Climb = { step: 0, clean: 0, unclean: 0, judged: 0, done: false };
@@ -47,14 +49,16 @@ export function climbed(before: Climb, verdict: HeardAs, { steps, times, plain }
 
 /** Where a session stands after some repetitions. */
 export function climbOf(verdicts: readonly HeardAs[], rule: ClimbRule): Climb {
-  return verdicts.reduce((climb, verdict) => climbed(climb, verdict, rule), AT_START);
+  const start = { ...AT_START, step: Math.min(rule.begin ?? 0, rule.steps - 1) };
+  return verdicts.reduce((climb, verdict) => climbed(climb, verdict, rule), start);
 }
 
 /** Why it is time to stop, where it is. */
-export type Pause = 'long' | 'tired';
+export type Pause = 'long' | 'tired' | 'over';
 
-/** @param minutes that the session has lasted */
-export function pauseFor(verdicts: readonly HeardAs[], minutes: number): Pause | null {
+/** @param minutes that the session has lasted @param allotted that it has in the day, where it has any */
+export function pauseFor(verdicts: readonly HeardAs[], minutes: number, allotted = Infinity): Pause | null {
+  if (minutes >= allotted) return 'over';
   if (minutes >= LONG_MINUTES) return 'long';
   const last = verdicts.slice(-TIRED_RUN);
   const tired =

@@ -21,7 +21,10 @@ interface Range {
 
 /** The stretches of a passage in the order in which they are worked at. */
 export function rangesGrowing(unit: GrowingUnit, passage: Passage, from: number, to: number): Range[] {
-  const parts = partsOf(unit, passage, from, to);
+  // A bar of rests is nothing to work at.
+  const sounds = ({ from: first, to: last }: Range) =>
+    passage.events.some(({ at, rest }) => at >= first && at < Math.max(last, first + 1) && !rest);
+  const parts = partsOf(unit, passage, from, to).filter(sounds);
   const whole = { from, to };
   const last = parts.at(-1);
   const ends = last?.from === from && last.to === to;

@@ -1,9 +1,19 @@
 import { FAST } from '../findings/rough';
 import type { Issue } from '../issue';
 import { rangesGrowing, type Passage } from './growing';
-import { AIDS, BOW_COUNTS, HALVES, RHYTHMS, VOICES, type AidName, type RhythmName, type VoicesName } from './terms';
+import {
+  AIDS,
+  BOW_COUNTS,
+  HALVES,
+  MATCHING,
+  RHYTHMS,
+  VOICES,
+  type AidName,
+  type RhythmName,
+  type VoicesName,
+} from './terms';
 import { MOST_BPM } from '../vocabulary';
-import type { Ladder, PracticeTask } from '../vocabulary';
+import type { Ladder, PracticeTask, ResponseEvent } from '../vocabulary';
 
 /*
  * Ladders: what changes from step to step while a passage is worked at. Each is worked out into its steps before the first note is played.
@@ -23,8 +33,10 @@ export interface LadderStep {
   readonly rhythm?: RhythmName;
   readonly aid?: AidName;
   readonly voices?: VoicesName;
-  /** Which step of a rehearsal it is. */
+  /** Which step of a rehearsal, or of matching, it is. */
   readonly part?: string;
+  /** Whether the target is heard first; as the task has it where left out. */
+  readonly hear?: boolean;
 }
 
 /** Most steps that anybody climbs. */
@@ -53,6 +65,18 @@ export function stepsOf(task: PracticeTask, passage: Passage): LadderStep[] {
       return rangesGrowing(ladder.unit, passage, from, to).map((range) => ({ ...base, ...range }));
     case 'aids':
       return AIDS.map(({ name }) => ({ ...base, aid: name }));
+    case 'matching': {
+      const at = target ?? to;
+      const before = Math.max(from, at - 1);
+      return MATCHING.map(({ name, alone, beatsEach: each, hear }) => ({
+        ...base,
+        from: alone ? at : before,
+        to: at,
+        beatsEach: each,
+        hear,
+        part: name,
+      }));
+    }
     case 'voices':
       return VOICES.map((voices) => ({ ...base, voices }));
     case 'parts':
@@ -87,12 +111,13 @@ export function taskIssues({ ladder, from, to, target }: PracticeTask): Issue[] 
   return [];
 }
 
-/** Seconds that a note of one beat has on a step. */
-export function secondsPerNote({ bpm, beatsEach }: Pick<LadderStep, 'bpm' | 'beatsEach'>): number {
-  return (60 / bpm) * beatsEach;
+/** Seconds that the shortest note has on a step. @param events as the step has them played */
+export function secondsOfShortest({ bpm }: Pick<LadderStep, 'bpm'>, events: readonly ResponseEvent[]): number {
+  const beats = events.flatMap((event) => ('rest' in event ? [] : [event.beats]));
+  return (60 / bpm) * (beats.length > 0 ? Math.min(...beats) : 1);
 }
 
 /** Whether the hand builds its frame finger by finger, or has to be shaped before it falls: at less than about 0.3 s a note. */
-export function handTime(step: Pick<LadderStep, 'bpm' | 'beatsEach'>): 'build' | 'float' {
-  return secondsPerNote(step) < FAST ? 'float' : 'build';
+export function handTime(secondsANote: number): 'build' | 'float' {
+  return secondsANote < FAST ? 'float' : 'build';
 }

@@ -1,4 +1,4 @@
-import type { JudgedPlace, HeardAs } from '../vocabulary';
+import type { JudgedPlace, HeardAs, PracticeTask } from '../vocabulary';
 import { isKind, tempoKinds, type Kind } from './kinds';
 import type { Judged, Repetition } from '../vocabulary';
 
@@ -79,18 +79,38 @@ export function heardOf(judged: readonly Pick<Judged, 'heard'>[]): Readonly<Reco
   return { low: count('low'), in: count('in'), high: count('high'), missed: count('missed') };
 }
 
+/** True where a clean repetition of a task says that its passage was played as it is written: in its own rhythm and bows, all voices, nothing but a place judged. */
+export function isAsWritten({ ladder, target, beatsEach }: PracticeTask): boolean {
+  if (target !== undefined) return false;
+  switch (ladder.kind) {
+    case 'repeat':
+      return beatsEach === 1;
+    case 'tempo':
+    case 'growing':
+    case 'aids':
+    case 'voices':
+      return true;
+    default:
+      return false;
+  }
+}
+
+/** The first step of voices that has them all. */
+const ALL_VOICES = 2;
+
 /**
  * The fastest tempo at which the whole passage was clean so many times running, in beats a minute; undefined where it never was.
  */
 export function reachedIn(
   judged: readonly Judged[],
-  { from, to, times }: { readonly from: number; readonly to: number; readonly times: number },
+  { from, to, times, ladder }: Pick<PracticeTask, 'from' | 'to' | 'times' | 'ladder'>,
 ): number | undefined {
   let reached: number | undefined;
   let running = 0;
   let bpm = 0;
   for (const one of judged) {
-    const whole = one.from <= from && one.to >= to && one.heard === 'in';
+    const voices = ladder.kind !== 'voices' || one.step >= ALL_VOICES;
+    const whole = one.from <= from && one.to >= to && one.heard === 'in' && voices;
     running = whole ? (one.bpm === bpm ? running + 1 : 1) : 0;
     bpm = one.bpm;
     if (running >= times) reached = Math.max(reached ?? 0, bpm);

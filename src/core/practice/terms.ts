@@ -48,6 +48,15 @@ export const HALVES = [4, 2, 1, 0.5] as const;
 /** Notes to a bow, step by step; the last is all in one. */
 export const BOW_COUNTS = [1, 2, 3, 4, 6, 8] as const;
 
+/** A landing matched with the same pitch low down: heard and placed alone, then from the note before, in rhythm, at last without hearing it first. */
+export const MATCHING = [
+  { name: 'alone', alone: true, beatsEach: 4, hear: true },
+  { name: 'with-before', alone: false, beatsEach: 2, hear: true },
+  { name: 'in-rhythm', alone: false, beatsEach: 1, hear: true },
+  { name: 'unheard', alone: false, beatsEach: 1, hear: false },
+] as const;
+export type MatchingName = (typeof MATCHING)[number]['name'];
+
 /** Voices of a double stop, as they are built. */
 export const VOICES = ['lower', 'upper', 'both', 'lower-stronger'] as const;
 export type VoicesName = (typeof VOICES)[number];

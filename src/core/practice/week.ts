@@ -12,6 +12,8 @@ export interface WeekGiven {
   /** Plans that the teacher assigned, the scale first. */
   readonly assigned: readonly string[];
   readonly trends: readonly Trend[];
+  /** Plans learned some weeks ago that come back for one clean playing. */
+  readonly old?: readonly string[];
   /** A hard place to work at where the log says nothing yet: the plan it is in. */
   readonly hardPlace?: string;
   readonly cardsDue: number;
@@ -19,25 +21,35 @@ export interface WeekGiven {
 }
 
 /** How much of the time each part takes, and in what order a short day gives them up, the first first. */
-const SHARES: Readonly<Record<ItemKind, number>> = { tune: 1, plan: 4, place: 4, again: 3, cards: 2 };
-const GIVEN_UP: readonly ItemKind[] = ['again', 'cards', 'tune', 'place'];
+const SHARES: Readonly<Record<ItemKind, number>> = { tune: 1, plan: 4, place: 2, again: 3, old: 1, cards: 2 };
+const GIVEN_UP: readonly ItemKind[] = ['old', 'again', 'cards', 'tune', 'place'];
+/** An old plan comes back on one day of the week. */
+const OLD_EVERY = 7;
+/** Hard places that are worked at in turn. */
+const MOST_PLACES = 3;
 
 /**
  * The day's work for next week. It is never longer than the minutes (at least one), and always has what was assigned: where that is more than the day has room
  * for, plans take turns.
  */
-export function proposeWeek({ assigned, trends, hardPlace, cardsDue, minutes }: WeekGiven): WeekItem[] {
+export function proposeWeek({ assigned, trends, old = [], hardPlace, cardsDue, minutes }: WeekGiven): WeekItem[] {
   const day = Math.max(1, Math.floor(minutes));
-  const [trend] = trends;
   const [scale, ...others] = assigned;
   const item = (kind: ItemKind, part: Partial<WeekItem> = {}): WeekItem => ({ kind, minutes: 1, every: 1, ...part });
-  const place = trend ? item('place', { about: trend.kind }) : hardPlace ? item('place', { planId: hardPlace }) : null;
+  const weak = [...new Set(trends.filter(({ mended }) => !mended).map(({ kind }) => kind))].slice(0, MOST_PLACES);
+  const places =
+    weak.length > 0
+      ? weak.map((about) => item('place', { about }))
+      : hardPlace
+        ? [item('place', { planId: hardPlace })]
+        : [];
   const wanted: (WeekItem | null)[] = [
     item('tune'),
     scale === undefined ? null : item('plan', { planId: scale }),
-    place,
+    ...places,
     ...others.map((planId) => item('plan', { planId })),
     scale === undefined ? null : item('again', { planId: scale }),
+    ...old.slice(0, 1).map((planId) => item('old', { planId, every: OLD_EVERY })),
     cardsDue > 0 ? item('cards') : null,
   ];
   let items = wanted.filter((one): one is WeekItem => one !== null);

@@ -4,6 +4,7 @@ import { fingersFor, lockAt, neverAt, nextString, withLock, withNever, withoutDe
 import { moveCursor, setRequest } from '../../app/edits';
 import { KEYMAP } from '../../app/keymap';
 import { listen } from '../../app/listening';
+import { practise } from '../../app/opening';
 import { resolveSetup, type Plan, type PlanRequest, type PlanResponse } from '../../core';
 
 interface Picture {
@@ -41,6 +42,8 @@ function pressed(event: KeyboardEvent, picture: Picture) {
   if (to !== undefined) moveCursor(to, event.shiftKey || marking);
   else if (event.key === ' ') {
     if (planned) listen();
+  } else if (['p', 'P', 'PageDown'].includes(event.key)) {
+    if (planned && !event.repeat) void practise();
   } else edit(event.key, picture);
 }
 

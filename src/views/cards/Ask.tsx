@@ -1,6 +1,6 @@
 import { Volume2 } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
-import { answerCard, nextCard, soundCard, stopAsking, type Asking } from '../../app/practice/asking';
+import { answerCard, nextCard, sayOfAnswer, soundCard, stopAsking, type Asking } from '../../app/practice/asking';
 import { Field, type Spot } from '../../drawing/board/Field';
 import {
   lyingIn,
@@ -75,10 +75,20 @@ export function Ask({ student, asking }: Props) {
         )}
       </div>
       {done && (
-        <div>
+        <div className="flex flex-wrap gap-3">
           <button type="button" autoFocus className="button min-h-12 px-6 text-lg" onClick={nextCard}>
             {queue.length > 0 ? cardBoxText.next : cardBoxText.done}
           </button>
+          {right && (
+            <>
+              <button type="button" className="button min-h-12 px-4" onClick={() => void sayOfAnswer('easy')}>
+                {cardBoxText.itWasEasy}
+              </button>
+              <button type="button" className="button min-h-12 px-4" onClick={() => void sayOfAnswer('guessed')}>
+                {cardBoxText.iGuessed}
+              </button>
+            </>
+          )}
         </div>
       )}
     </section>

@@ -1,7 +1,8 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { startAsking, stopAsking, useAsking } from '../../app/practice/asking';
 import { useAnswersAhead } from '../../app/practice/due';
 import { useOverview } from '../../app/practice/overview';
+import { partAsked, tick } from '../../app/practice/today';
 import { usePlayer } from '../../app/practice/player';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
@@ -20,9 +21,17 @@ function Cards() {
   const { student } = player;
   const overview = useOverview(student?.id);
   const asking = useAsking();
+  // The part of the day that the cards are, where they are one.
+  const [asked] = useState(() => partAsked());
   useEffect(() => stopAsking, [student?.id]);
   const ahead = useAnswersAhead(student?.id);
   const over = asking.answered > 0 && !asking.card;
+  // As a part of the day it is ticked off, and the day goes on.
+  useEffect(() => {
+    if (!over || !asked || !student || !overview) return;
+    tick(student.id, overview.today, asked.part);
+    location.assign(`/practice?student=${student.id}`);
+  }, [over, asked, student, overview]);
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/cards" student={student?.id} />
@@ -54,9 +63,9 @@ function Cards() {
                 <button
                   type="button"
                   className="button mt-2 min-h-12 px-6 text-lg"
-                  onClick={() => void startAsking(student.id)}
+                  onClick={() => void startAsking(student.id, asked?.minutes)}
                 >
-                  {over ? cardBoxText.goOn : cardBoxText.begin}
+                  {over ? cardBoxText.goOn : asked ? cardBoxText.minutesOfCards(asked.minutes) : cardBoxText.begin}
                 </button>
               )}
             </section>

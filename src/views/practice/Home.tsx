@@ -3,13 +3,14 @@ import { dayWords } from '../../app/practice/calendar';
 import { endLeft } from '../../app/practice/log';
 import type { Overview } from '../../app/practice/overview';
 import type { Player } from '../../app/practice/player';
-import type { WeekItem } from '../../core';
+import type { StudentRecord } from '../../core';
 import { Nobody, PlayerPick } from '../../ui/PlayerPick';
 import { TrendList } from '../../ui/TrendList';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
-import { everyWords, weekItemWords } from '../../wording/practice';
+import { Day } from './Day';
 import { Log } from './Log';
+import { Tools } from './Tools';
 import * as practiceViewsText from '../../wording/rooms/practiceViews';
 
 interface Props {
@@ -28,8 +29,9 @@ export function Home({ player, overview }: Props) {
         <div className="grid items-start gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,1.3fr)]">
           <div className="flex flex-col gap-4">
             {overview.left && <GoOn overview={overview} />}
-            <Week overview={overview} />
+            <Week student={student} overview={overview} />
             <Cards studentId={student.id} due={overview.cardsDue} all={overview.cards.length} />
+            <Tools student={student} />
             <section aria-labelledby="trends" className="rounded-lg border border-rule bg-sheet px-4 py-3">
               <h2 id="trends" className="font-serif text-lg font-semibold">
                 {practiceViewsText.whatTheLogSays}
@@ -69,85 +71,37 @@ function GoOn({ overview: { left, plans } }: { readonly overview: Overview }) {
   );
 }
 
-/** The work of the week as the lesson set it, each part with the way into it. */
-function Week({ overview: { lessons, plans } }: { readonly overview: Overview }) {
+/** The work of today as the lesson set it; without a lesson the plans there are. */
+function Week({ student, overview }: { readonly student: StudentRecord; readonly overview: Overview }) {
+  const { lessons, plans } = overview;
   const [lesson] = lessons;
-  const title = (id: string | undefined) => {
-    const plan = plans.find((one) => one.id === id);
-    return plan ? planTitle(plan) : lesson?.assigned.find(({ planId }) => planId === id)?.what;
-  };
   return (
     <section aria-labelledby="week" className="rounded-lg border border-rule bg-sheet px-4 py-3">
       <h2 id="week" className="font-serif text-lg font-semibold">
-        {practiceViewsText.thisWeek}
+        {lesson ? practiceViewsText.today : practiceViewsText.thisWeek}
       </h2>
       {lesson ? (
+        <Day student={student} overview={overview} lesson={lesson} />
+      ) : (
         <>
-          {lesson.goal && <p className="font-serif text-lg">{lesson.goal}</p>}
-          {lesson.words && <p>{lesson.words}</p>}
+          <p className="text-faded">{practiceViewsText.nothingIsAssignedYet}</p>
           <ul>
-            {lesson.items.map((item, at) => (
-              <li
-                key={at}
-                className="flex min-h-10 flex-wrap items-center gap-x-3 border-t border-rule py-1 first:border-t-0"
-              >
-                <span className="w-16 text-faded">{practiceViewsText.min(item.minutes)}</span>
-                <span className="min-w-40 flex-1">
-                  {weekItemWords(item, title(item.planId))}
-                  {item.every > 1 && <span className="text-faded"> ({everyWords(item.every)})</span>}
-                </span>
-                <Work
-                  item={item}
-                  plans={plans.map(({ id }) => id)}
-                  lesson={lesson.assigned.map(({ planId }) => planId)}
-                />
+            {plans.slice(0, 6).map((plan) => (
+              <li key={plan.id} className="flex min-h-10 items-center gap-3 border-t border-rule first:border-t-0">
+                <span className="flex-1">{planTitle(plan)}</span>
+                <a
+                  className="text-dove underline"
+                  href={practiceAddress(plan.id)}
+                  aria-label={practiceViewsText.practise(planTitle(plan))}
+                >
+                  {practiceViewsText.practiseLabel}
+                </a>
               </li>
             ))}
           </ul>
         </>
-      ) : (
-        <p className="text-faded">{practiceViewsText.nothingIsAssignedYet}</p>
-      )}
-      {!lesson && (
-        <ul>
-          {plans.slice(0, 6).map((plan) => (
-            <li key={plan.id} className="flex min-h-10 items-center gap-3 border-t border-rule first:border-t-0">
-              <span className="flex-1">{planTitle(plan)}</span>
-              <a
-                className="text-dove underline"
-                href={practiceAddress(plan.id)}
-                aria-label={practiceViewsText.practise(planTitle(plan))}
-              >
-                {practiceViewsText.practiseLabel}
-              </a>
-            </li>
-          ))}
-        </ul>
       )}
     </section>
-  );
-}
-
-interface WorkProps {
-  readonly item: WeekItem;
-  readonly plans: readonly string[];
-  readonly lesson: readonly string[];
-}
-
-function Work({ item, plans, lesson }: WorkProps) {
-  const plan = item.planId ?? lesson[0];
-  if (item.kind === 'cards')
-    return (
-      <a className="text-dove underline" href="/cards">
-        {practiceViewsText.answer}
-      </a>
-    );
-  if (item.kind === 'tune' || !plan || !plans.includes(plan)) return null;
-  const about = item.about ? { goal: item.words ?? weekItemWords(item, undefined) } : {};
-  return (
-    <a className="text-dove underline" href={practiceAddress(plan, about)}>
-      {practiceViewsText.practiseLabel}
-    </a>
   );
 }
 

@@ -227,8 +227,14 @@ function pagesOf<T>(lines: readonly T[], most: number): T[][] {
 }
 
 /** The fingers that a step still shows: all, those of the hard places, or none. */
-function fingersShown(plan: Plan, { aid, from, to }: LadderStep): Plan['steps'] {
-  const own = plan.steps.filter(({ at }) => at >= from && at <= to);
+function fingersShown(plan: Plan, { aid, from, to, voices }: LadderStep): Plan['steps'] {
+  const all = plan.steps.filter(({ at }) => at >= from && at <= to);
+  // Of one voice only its finger.
+  const own = all.map((step) =>
+    voices === 'lower' || voices === 'upper'
+      ? { ...step, stops: [step.stops[voices === 'lower' ? 0 : step.stops.length - 1]] }
+      : step,
+  );
   if (!aid || aid === 'names-and-fingers') return own;
   if (aid !== 'hard-fingers') return [];
   const landings = new Set(plan.shifts.map((shift) => shift.to));

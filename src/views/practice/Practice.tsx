@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
-import { useMeaning } from '../../app/meaning';
-import { goalsOf, useOverview } from '../../app/practice/overview';
+import { useMeaning, type Meaning } from '../../app/meaning';
+import { useBeginning } from '../../app/practice/goOn';
+import { goalsOf, useOverview, type Overview } from '../../app/practice/overview';
 import { usePlayer } from '../../app/practice/player';
 import { goOn, leaveRun, usePractice } from '../../app/practice/run';
 import type { SessionRecord } from '../../core';
@@ -72,7 +73,7 @@ function OnPlan() {
                   {overview.left?.planId === meaning.record.id && (
                     <Left session={overview.left} onGoOn={(session) => void goOn(meaning, session)} />
                   )}
-                  <Setup key={meaning.record.id} meaning={meaning} goals={goalsOf(overview)} />
+                  <Beginnings key={meaning.record.id} meaning={meaning} overview={overview} />
                 </>
               )
             )}
@@ -81,6 +82,12 @@ function OnPlan() {
       </main>
     </div>
   );
+}
+
+/** The session set up as the last one on this place stood. */
+function Beginnings({ meaning, overview }: { readonly meaning: Meaning; readonly overview: Overview }) {
+  const beginning = useBeginning(meaning);
+  return beginning && <Setup meaning={meaning} beginning={beginning} goals={goalsOf(overview)} />;
 }
 
 interface LeftProps {

@@ -1,19 +1,22 @@
-import { useEffect, useRef } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import { tinykeys } from 'tinykeys';
 import { KEYMAP } from '../../app/keymap';
+import { usePedals, type Pedal, type Press } from '../../app/practice/pedals';
+import { countInOf } from '../../app/practice/sounding';
 import {
-  countInOf,
   endRun,
   goAhead,
   judge,
   leaveRun,
   pointAt,
+  sayPlayed,
   sayWhere,
   takeBack,
   waveOn,
   type Run,
 } from '../../app/practice/run';
-import type { HeardAs, LadderStep } from '../../core';
+import { eventsOn } from '../../app/practice/playedPassage';
+import { secondsOfShortest, type HeardAs, type LadderStep } from '../../core';
 import { counted } from '../../wording/grammar';
 import { barWords, stretchWords } from '../../wording/places';
 import { handTimeWords, HEARD_WORDS, ladderStepWords, PAUSE_WORDS } from '../../wording/practice';
@@ -41,6 +44,7 @@ export function Running({ run }: { readonly run: Run }) {
     );
     return tinykeys(window, Object.fromEntries(bindings));
   }, []);
+  usePedals(useCallback((pedal, held) => pressPedal(pedal, held, now.current), []));
   const words = ladderStepWords(step, task.ladder, stretchWords(speech.place, step.from, step.to));
   const asks = phase === 'judging' || phase === 'where';
   return (
@@ -54,10 +58,10 @@ export function Running({ run }: { readonly run: Run }) {
         <p className="hidden flex-1 text-right text-faded md:block">
           {session.what}, {stretchWords(speech.place, task.from, task.to)}
         </p>
-        <button type="button" className="button" onClick={leaveRun}>
+        <button type="button" className="button min-h-11" onClick={leaveRun}>
           {practiceViewsText.leave}
         </button>
-        <button type="button" className="button" onClick={endRun}>
+        <button type="button" className="button min-h-11" onClick={endRun}>
           {practiceViewsText.end}
         </button>
       </div>
@@ -77,10 +81,10 @@ export function Running({ run }: { readonly run: Run }) {
           </p>
           <p className="text-xl" data-testid="step-place">
             {steps.length > 1 ? practiceViewsText.stepOf(climb.step + 1, steps.length) : ''}
-            {handTimeWords(step)}
+            {handTimeWords(secondsOfShortest(step, eventsOn(meaning, step)))}
             {nextWords(run, step)}
           </p>
-          {task.hearFirst && <p className="text-lg">{firstHeard(run, task.target ?? step.to)}</p>}
+          {(step.hear ?? task.hearFirst) && <p className="text-lg">{firstHeard(run, task.target ?? step.to)}</p>}
         </div>
         <Count run={run} />
       </div>
@@ -101,15 +105,24 @@ export function Running({ run }: { readonly run: Run }) {
       )}
       <div className="grid grid-cols-3 gap-2 pb-1 md:grid-cols-[2fr_1fr_1fr_1fr_1fr_1fr]">
         <Big words={goWords(run)} strong onPress={goAhead} />
-        {(['low', 'in', 'high', 'missed'] as const).map((heard) => (
-          <Big
-            key={heard}
-            words={HEARD_WORDS[heard]}
-            disabled={phase === 'sounding'}
-            pressed={asks && run.off === heard}
-            onPress={() => judge(heard)}
-          />
-        ))}
+        {phase === 'where' ? (
+          <>
+            <Big words={practiceViewsText.dontKnowWhere} onPress={() => sayWhere(null)} />
+            <Big words={practiceViewsText.inSeveralPlaces} onPress={() => sayWhere(null)} />
+          </>
+        ) : phase === 'asked' ? (
+          <Big words={practiceViewsText.no} onPress={() => sayPlayed(false)} />
+        ) : (
+          (['low', 'in', 'high', 'missed'] as const).map((heard) => (
+            <Big
+              key={heard}
+              words={HEARD_WORDS[heard]}
+              disabled={phase === 'sounding'}
+              pressed={asks && run.off === heard}
+              onPress={() => judge(heard)}
+            />
+          ))
+        )}
         <Big
           words={practiceViewsText.takeBack}
           disabled={phase === 'sounding' || (run.judged.length === 0 && phase === 'ready')}
@@ -120,8 +133,27 @@ export function Running({ run }: { readonly run: Run }) {
   );
 }
 
+/** What the pedals say: the right one plays, is content and goes on; the left one is not content. A long press of either says more. */
+function pressPedal(pedal: Pedal, held: Press, run: Run) {
+  const { phase, cursor } = run;
+  const [right, long] = [pedal === 'right', held === 'long'];
+  if (phase === 'asked') sayPlayed(right);
+  else if (phase === 'where') {
+    if (right === long) pointAt(cursor + 1);
+    else if (right) sayWhere(cursor);
+    else if (long) sayWhere(null);
+    else pointAt(cursor - 1);
+  } else if (phase === 'judging') judge(right ? (long ? 'high' : 'in') : long ? 'missed' : 'low');
+  else if (right) {
+    if (run.pause) waveOn();
+    else goAhead();
+  } else if (long) void takeBack();
+}
+
 function press(event: KeyboardEvent, id: string, run: Run) {
   const { target } = event;
+  // A key that is held is one press.
+  if (event.repeat) return;
   if (target instanceof HTMLElement && target.closest('input, textarea, select')) return;
   // A button that has the focus does its own thing; only a pedal or a letter goes past it.
   const onButton = target instanceof HTMLElement && target.closest('button, a[href]') !== null;
@@ -129,6 +161,7 @@ function press(event: KeyboardEvent, id: string, run: Run) {
   event.preventDefault();
   if (id === 'go-ahead') goAhead();
   else if (id === 'back') void takeBack();
+  else if (id === 'no-place') sayWhere(null);
   else if (id === 'which') {
     if (run.phase === 'where') pointAt(run.cursor + (event.key === 'ArrowLeft' ? -1 : 1));
   } else if (run.phase !== 'where') judge(JUDGED[id]);
@@ -142,6 +175,8 @@ function goWords({ phase }: Run): string {
       return practiceViewsText.itWasIn;
     case 'where':
       return 'here';
+    case 'asked':
+      return practiceViewsText.yes;
     default:
       return 'play';
   }
@@ -150,6 +185,7 @@ function goWords({ phase }: Run): string {
 function promptWords({ phase, off, meaning, cursor, session, judged, climb }: Run): string {
   if (phase === 'where')
     return practiceViewsText.whichNoteWasArrows(off ?? 'off', barWords(meaning.speech.place(cursor)));
+  if (phase === 'asked') return practiceViewsText.wasThatPlayed;
   if (phase === 'judging') return practiceViewsText.howWasItLow;
   if (phase === 'sounding')
     return session.task.ladder.kind === 'placing' ? practiceViewsText.placeListen : practiceViewsText.play;

@@ -1,9 +1,11 @@
-import { useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Meaning } from '../../app/meaning';
-import { askedTask, ladderOf, usualTimes } from '../../app/practice/asked';
+import { ladderOf, usualTimes } from '../../app/practice/asked';
+import type { Beginning } from '../../app/practice/goOn';
 import type { SessionGoal } from '../../app/practice/overview';
 import { passageOf } from '../../app/practice/playedPassage';
-import { begin } from '../../app/practice/run';
+import { usePedals } from '../../app/practice/pedals';
+import { begin, goAhead } from '../../app/practice/run';
 import { stepsOf, taskIssues, type Ladder, type PracticeTask } from '../../core';
 import { Caution } from '../../ui/Caution';
 import { NumberField, Pick } from '../../ui/fields';
@@ -16,15 +18,22 @@ import * as practiceViewsText from '../../wording/rooms/practiceViews';
 
 interface Props {
   readonly meaning: Meaning;
+  readonly beginning: Beginning;
   readonly goals: readonly SessionGoal[];
 }
 
 /** What a session is about, how the passage is worked at, and how often: then it begins. */
-export function Setup({ meaning, goals }: Props) {
-  const asked = new URLSearchParams(location.search);
-  const [task, setTask] = useState(() => askedTask(meaning, asked));
-  const [goal, setGoal] = useState(() => asked.get('goal') ?? '');
-  const put = (part: Partial<PracticeTask>) => setTask((now) => ({ ...now, ...part }));
+export function Setup({ meaning, beginning, goals }: Props) {
+  const [task, setTask] = useState(beginning.task);
+  const [goal, setGoal] = useState(() => new URLSearchParams(location.search).get('goal') ?? '');
+  // What is chosen anew begins on its first step.
+  const put = (part: Partial<PracticeTask>) => setTask((now) => ({ ...now, begin: undefined, ...part }));
+  const button = useRef<HTMLButtonElement>(null);
+  useEffect(() => button.current?.focus(), []);
+  const start = useCallback(async () => {
+    if (await begin(meaning, task, goal.trim())) goAhead();
+  }, [meaning, task, goal]);
+  usePedals(useCallback((pedal) => void (pedal === 'right' && start()), [start]));
   const [issue] = taskIssues(task);
   const steps = issue ? [] : stepsOf(task, passageOf(meaning));
   return (
@@ -45,18 +54,20 @@ export function Setup({ meaning, goals }: Props) {
         steps.length > 1 && (
           <p data-testid="ladder-steps" className="text-faded">
             {practiceViewsText.steps(steps.length, stepList(steps, task.ladder, meaning))}
+            {beginning.goesOn && task.begin ? ` ${practiceViewsText.goesOnWithStep(task.begin + 1)}` : ''}
           </p>
         )
       )}
-      <Reminders chosen={task.reminders} onPut={(reminders) => put({ reminders })} />
-      <Checklist meaning={meaning} task={task} />
+      <Reminders chosen={task.reminders} onPut={(reminders) => put({ reminders, begin: task.begin })} />
+      <Checklist meaning={meaning} task={task} onPut={(checked) => put({ checked, begin: task.begin })} />
       <Caution />
       <div>
         <button
+          ref={button}
           type="button"
           className="button min-h-12 px-6 text-lg"
           disabled={issue !== undefined}
-          onClick={() => void begin(meaning, task, goal.trim())}
+          onClick={() => void start()}
         >
           {practiceViewsText.begin}
         </button>
@@ -147,8 +158,9 @@ function LadderFields({ task, onPut, doubleStops }: PartProps & { readonly doubl
               onPut({
                 ladder: ladderOf(kind, task.bpm),
                 times: usualTimes(kind),
-                // One place is set down; its note is the first where none was chosen.
+                // One place is set down; its note is the first where none was chosen, of a landing the last.
                 ...(kind === 'placing' ? { target: task.target ?? task.from, beatsEach: 4 } : {}),
+                ...(kind === 'matching' ? { target: task.target ?? task.to, hearFirst: true } : {}),
               })
             }
             className={`min-h-10 cursor-pointer rounded-md border-2 border-dove px-3 font-semibold ${
@@ -301,8 +313,15 @@ function Reminders({ chosen, onPut }: RemindersProps) {
   );
 }
 
+interface ChecklistProps {
+  readonly meaning: Meaning;
+  readonly task: PracticeTask;
+  readonly onPut: (checked: string[]) => void;
+}
+
 /** The highest position of the passage, with what to look at before a session in it. */
-function Checklist({ meaning, task }: { readonly meaning: Meaning; readonly task: PracticeTask }) {
+function Checklist({ meaning, task, onPut }: ChecklistProps) {
+  const { checked = [] } = task;
   const own = meaning.plan.steps.filter(({ at }) => at >= task.from && at <= task.to).map(({ position }) => position);
   const height = (position: number | 'thumb') => (position === 'thumb' ? Infinity : position);
   const top = own.reduce((a, b) => (height(b) > height(a) ? b : a), own[0] ?? 1);
@@ -314,7 +333,15 @@ function Checklist({ meaning, task }: { readonly meaning: Meaning; readonly task
       <div className="flex flex-wrap gap-x-4">
         {checklistFor(top).map((words) => (
           <label key={words} className="flex min-h-9 items-center gap-1.5">
-            <input type="checkbox" className="size-5" /> {words}
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={checked.includes(words)}
+              onChange={(event) =>
+                onPut(event.target.checked ? [...checked, words] : checked.filter((one) => one !== words))
+              }
+            />{' '}
+            {words}
           </label>
         ))}
       </div>

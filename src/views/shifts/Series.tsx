@@ -200,10 +200,18 @@ export function Series({ meaning, detail }: Props) {
           onChoose={setKey}
         />
         {!onePosition && <Choose label={shiftsViewsText.span} value={span} choices={SPANS} onChoose={setSpan} />}
-        <button type="button" className="button" onClick={() => void make(openAsPlan)}>
+        <button
+          type="button"
+          className="button"
+          onClick={() => void make((made, name, from) => openAsPlan(made, name, from))}
+        >
           {shiftsViewsText.openItOnThe}
         </button>
-        <button type="button" className="button" onClick={() => void make(practiseAsPlan)}>
+        <button
+          type="button"
+          className="button"
+          onClick={() => void make((made, name, from) => practiseAsPlan(made, name, from))}
+        >
           {shiftsViewsText.seriesPractiseIt}
         </button>
       </div>

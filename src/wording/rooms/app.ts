@@ -28,9 +28,8 @@ export const putTheNoteOn = 'Put the note on the next string up or down';
 export const forbidTheShiftThat = 'Forbid the shift that arrives at the note';
 export const setTheNoteFree = 'Set the note free again';
 export const listenFromHereOr = 'Listen from here, or to what is marked; stop';
-export const spacePageDown = 'Space, Page down';
+export const spacePageDown = 'Space, Enter';
 export const playStopItWas = 'Play, stop, “it was in”: the one key for everything (a pedal sends it too)';
-export const pageUpM = 'Page up, M';
 export const itWasMissed = 'It was missed';
 export const itWasLow = 'It was low';
 export const itWasHigh = 'It was high';
@@ -116,3 +115,9 @@ export const newPlanBegun = (name: string) => `This is a new plan. “${name}”
 export const changeThisPlanInstead = 'Change that plan instead';
 export const isStillCalled = (name: string) => `This plan is still called “${name}”.`;
 export const callIt = (name: string) => `Call it “${name}”`;
+export const pageDownPageUp = 'Page Down, Page Up';
+export const twoPedals =
+  'two pedals. Right, short: play, stop, in, here; long: high, the note after. Left, short: low, the note before; long: missed, don’t know where, take back';
+export const dontKnowWhere = 'off, but nobody knows where, or in several places';
+export const pPageDown = 'P, Page Down';
+export const practiseIt = 'practise this plan, or what is marked';

@@ -43,3 +43,6 @@ export const theDeckWasRemoved = (name: string) => `The deck “${name}” was r
 
 export const answersAhead = (counted: string) =>
   `${counted} dated in the future, from a clock that was wrong: kept, and not counted before that day.`;
+export const itWasEasy = 'It was easy';
+export const iGuessed = 'I guessed';
+export const minutesOfCards = (minutes: number) => `${minutes} minutes of cards`;

@@ -18,3 +18,5 @@ export const runNoSoundTheBrowser =
   'No sound: the browser gives this page no way to play. Play by yourself, then say how it was.';
 export const noneOfTheStudents =
   'None of the student’s plans has such a place. Make one on the Bench, or a drill in Shifts.';
+export const thePlanHasChanged =
+  'The plan has other notes since that session: what was judged stays in the log, and a new session begins.';

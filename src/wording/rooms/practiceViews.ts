@@ -115,3 +115,29 @@ export const remindersAtTheTurning = 'Reminders at the turning point, one at a t
 export const beforeYouBeginIn = (position: string) => `Before you begin, in ${position}`;
 
 export const earlierEntries = 'Show earlier entries';
+export const goesOnWithStep = (step: number) => `It goes on with step ${step}.`;
+export const dontKnowWhere = 'don’t know where';
+export const inSeveralPlaces = 'in several places';
+export const wasThatPlayed = 'Was that played? There was hardly time for it.';
+export const yes = 'yes, it was';
+export const no = 'no';
+export const pedals = 'By two pedals';
+export const pedalHelp = [
+  'Right, short: play, stop, it was in, here, yes. Right, long: it was high; the note after.',
+  'Left, short: it was low; the note before; no. Left, long: missed; don’t know where; take the last one back.',
+] as const;
+export const metronomeAndDrone = 'Metronome and drone';
+export const beatsToABar = (beats: number) => (beats === 1 ? 'no bars' : `${beats} beats to a bar`);
+export const barOfTheMetronome = 'Bar of the metronome';
+export const startTheMetronome = 'Start the metronome';
+export const stopTheMetronome = 'Stop the metronome';
+export const drone = 'Drone';
+export const noDrone = 'no drone';
+export const droneOn = (note: string) => `drone on ${note}`;
+export const startTheDay = 'Start the day';
+export const goOnWithTheDay = 'Go on with the day';
+export const theDayIsDone = 'The day is done. Well played.';
+export const ticked = 'done';
+export const tuneEachString =
+  'Tune each string to its drone, A first; then two neighbours together, until nothing beats.';
+export const tuned = 'Tuned';

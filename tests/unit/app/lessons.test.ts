@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { itemsAfter, proposed } from '../../../src/app/practice/lessons';
 import type { LessonRecord } from '../../../src/core';
 
-const NOTHING_HEARD = { trends: [], cardsDue: 0, cards: [] };
+const NOTHING_HEARD = { old: [], trends: [], cardsDue: 0, cards: [] };
 const plan = (planId: string) => ({ planId, what: planId, words: '' });
 const ids = (items: LessonRecord['items']) => items.flatMap(({ planId }) => planId ?? []);
 

@@ -165,8 +165,8 @@ test('a ladder of bows ends with all on one, and of voices with both', () => {
 });
 
 test('the hand builds its frame slowly and shapes it ahead when there is no time', () => {
-  assert.equal(handTime({ bpm: 60, beatsEach: 1 }), 'build');
-  assert.equal(handTime({ bpm: 120, beatsEach: 0.5 }), 'float');
+  assert.equal(handTime(1), 'build');
+  assert.equal(handTime(0.25), 'float');
 });
 
 test('a pause is proposed after a quarter of an hour, or when the last three of at least five were not clean', () => {

@@ -40,6 +40,8 @@ export const Ladder = tagged('kind', [
   }),
   // One place set down anew each time.
   closed({ kind: oneOf(['placing']) }),
+  // A landing matched with the same pitch heard low down: alone, with the note before, in rhythm, without hearing it first.
+  closed({ kind: oneOf(['matching']) }),
 ]);
 export type Ladder = Described<typeof Ladder>;
 
@@ -69,6 +71,12 @@ export const PracticeTask = closed({
   hearFirst: Type.Boolean(),
   /** Reminders for the turning points, one at a time. */
   reminders: Type.Array(Type.String()),
+  /** What was ticked of the checklist. */
+  checked: Type.Optional(Type.Array(Type.String())),
+  /** The step it begins on, from 0. */
+  begin: Type.Optional(Count),
+  /** True where the passage is the whole plan; left out of sessions from before that was written. */
+  whole: Type.Optional(Type.Boolean()),
 });
 export type PracticeTask = Described<typeof PracticeTask>;
 
@@ -100,7 +108,7 @@ export type Repetition = Described<typeof Repetition>;
 
 /** A part of a day's work. */
 export const WeekItem = closed({
-  kind: oneOf(['tune', 'plan', 'place', 'again', 'cards']),
+  kind: oneOf(['tune', 'plan', 'place', 'again', 'old', 'cards']),
   minutes: Type.Integer({ minimum: 1, maximum: 600 }),
   /** 1 for every day, 2 for every second … */
   every: Type.Integer({ minimum: 1, maximum: 60 }),

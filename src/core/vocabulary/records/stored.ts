@@ -161,6 +161,11 @@ export const AnswerRecord = Type.Object({
   right: Type.Boolean(),
   /** How long it took, in ms. */
   took: Type.Number({ minimum: 0 }),
+  /** Among how many choices, where it was chosen. */
+  among: Type.Optional(Type.Integer({ minimum: 1 })),
+  /** What the student said of an earlier answer, which this row is about: nothing of that one is changed. */
+  said: Type.Optional(oneOf(['easy', 'guessed'])),
+  about: Type.Optional(Id),
 });
 export type AnswerRecord = Described<typeof AnswerRecord>;
 
