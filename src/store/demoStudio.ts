@@ -11,6 +11,7 @@ type DemoStudent = Omit<StudentRecord, 'id' | 'createdAt' | 'changedAt'>;
 const STUDENTS: readonly DemoStudent[] = [
   {
     name: 'Wren',
+    lessonAt: { weekday: 1, time: '16:30' },
     plays: { instrument: 'violin', hand: 'medium' },
     level: 'middle',
     positions: { from: 1, to: 5 },
@@ -20,6 +21,7 @@ const STUDENTS: readonly DemoStudent[] = [
   },
   {
     name: 'Pip',
+    lessonAt: { weekday: 1, time: '15:45' },
     plays: { instrument: 'violin', size: '1/2', hand: { relaxedMm: 58, fullMm: 70, fingertipMm: 9 } },
     level: 'first-year',
     positions: { from: 1, to: 1 },
@@ -29,6 +31,7 @@ const STUDENTS: readonly DemoStudent[] = [
   },
   {
     name: 'Marlow',
+    lessonAt: { weekday: 3, time: '17:15' },
     plays: { instrument: 'viola', size: '15.5', hand: 'medium' },
     level: 'middle',
     clefs: ['alto', 'treble'],
@@ -37,6 +40,7 @@ const STUDENTS: readonly DemoStudent[] = [
   },
   {
     name: 'Juno',
+    lessonAt: { weekday: 4, time: '18:00' },
     plays: { instrument: 'cello', hand: 'medium' },
     level: 'advanced',
     clefs: ['bass', 'tenor', 'treble'],
@@ -45,6 +49,7 @@ const STUDENTS: readonly DemoStudent[] = [
   },
   {
     name: 'Otis',
+    lessonAt: { weekday: 5, time: '10:30' },
     plays: { instrument: 'bass', size: '3/4', hand: 'medium', school: 'one-two-four' },
     level: 'early',
     clefs: ['bass'],

@@ -23,6 +23,8 @@ export type ViewAddress =
   | '/studio'
   | '/lesson'
   | '/class'
+  | '/week'
+  | '/students'
   | (typeof PLAN_VIEWS)[number][0]
   | (typeof STUDENT_VIEWS)[number][0];
 

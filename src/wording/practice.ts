@@ -243,7 +243,7 @@ export function trendWork({ kind, side }: Trend): string {
       ? 'It lands short: let arm and guide finger go a little farther, and listen before the bow does.'
       : 'It goes too far: let the guide finger stop a little earlier, and listen before the bow does.';
   if (side)
-    return `A place to move: always ${side}. Set it a little ${side === 'low' ? 'higher' : 'lower'}, and check it against a string.`;
+    return `A place to move: mostly ${side}. Set it a little ${side === 'low' ? 'higher' : 'lower'}, and check it against a string.`;
   return 'An ear to train: now low, now high. Hear the note first, then place it.';
 }
 

@@ -36,7 +36,7 @@ const REQUESTS: readonly PlanRequest[] = [
 let made: readonly (readonly JudgedPlace[])[] | undefined;
 
 /** The places of some plans, by their kinds. */
-export function planPlaces(): readonly (readonly JudgedPlace[])[] {
+function planPlaces(): readonly (readonly JudgedPlace[])[] {
   made ??= REQUESTS.map((request) => {
     const response = plan(request);
     const [first] = response.plans;

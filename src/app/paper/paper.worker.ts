@@ -18,6 +18,7 @@ import { bookPages, type BookAsk, type BookPage } from '../../drawing/sheet/book
 import { classPages } from '../../drawing/sheet/class';
 import { firstBars, pictureOf, type PictureName } from '../../drawing/sheet/pictures';
 import { sheetPages, type SheetAsk, type SheetChoices } from '../../drawing/sheet/sheet';
+import { weekPages, type WeekAsk } from '../../drawing/sheet/weekPage';
 import { musicXmlOf, partFor, writeAs, type NoteFormat, type Writable } from '../../work/exports';
 import { sheetPlan, type Planned, type Reader, type SheetPlan } from '../../drawing/sheet/sheetParts';
 import { nearestWords } from '../../wording/sheets';
@@ -69,6 +70,10 @@ function laid(composed: NonNullable<typeof last>, title: string): Laid {
 
 const sheet = (ask: Omit<SheetAsk, 'plans'>, wanted: readonly PlanForSheet[]): Laid =>
   laid(sheetPages({ ...ask, plans: wanted.map(kept) }), ask.title);
+
+/** The week of a student, with the sheets of its plans behind it. */
+const week = (ask: Omit<WeekAsk, 'plans'>, behind: readonly PlanForSheet[]): Laid =>
+  laid(weekPages({ ...ask, plans: behind.map((one) => ({ title: one.title, plan: kept(one) })) }), ask.title);
 
 /** The page of a class: laid out, with what cannot be played. @param now in ms */
 function forClass(
@@ -252,6 +257,7 @@ function bookNotes(title: string, order: readonly string[]): Uint8Array {
 
 const paper = {
   sheet,
+  week,
   pagesFor,
   book,
   forClass,

@@ -148,7 +148,7 @@ async function layOut(
 
 const titleOf = ({ record }: Meaning) => titleInWords(sentence(planTitle(record)));
 
-function forSheet(meaning: Meaning): PlanForSheet {
+export function forSheet(meaning: Meaning): PlanForSheet {
   const { record, student, request, response, plan, aim } = meaning;
   return {
     key: JSON.stringify([record.id, record.changedAt, plan.cost]),

@@ -10,7 +10,7 @@ export type Press = 'short' | 'long';
 const PEDALS: Readonly<Record<string, Pedal>> = { PageDown: 'right', PageUp: 'left' };
 
 /** A press held so long is a long one, in ms. */
-export const LONG_PRESS = 600;
+const LONG_PRESS = 600;
 
 /** Hears the pedals while a view stands. A pedal that is held is one press. */
 export function usePedals(act: (pedal: Pedal, press: Press) => void) {

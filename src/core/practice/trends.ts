@@ -57,8 +57,10 @@ export function trendsIn(days: readonly DayOfSums[], lateFrom = '9999'): Trend[]
 /** Kinds of which it is too early to say anything, with what was counted so far; those that lean most first. */
 export function earlyIn(days: readonly DayOfSums[], told: readonly Trend[]): { kind: Kind; counts: Counts }[] {
   const known = new Set(told.map(({ kind }) => kind));
-  return [...byKind(sumOf(days))]
-    .filter(([kind, [, low, high]]) => !known.has(kind) && !isTempo(kind) && low + high >= COUNTED_FROM)
+  // What is told explains its own tries.
+  const left = Object.entries(sumOf(days)).filter(([signature]) => !kindsIn(signature).some((kind) => known.has(kind)));
+  return [...byKind(Object.fromEntries(left))]
+    .filter(([kind, [, low, high]]) => !isTempo(kind) && low + high >= COUNTED_FROM)
     .map(([kind, counts]) => ({ kind, counts }))
     .sort((a, b) => sideEvidence(b.counts[1], b.counts[2]) - sideEvidence(a.counts[1], a.counts[2]))
     .filter(({ counts: [, low, high] }) => Math.max(low, high) / (low + high) >= LEANING);

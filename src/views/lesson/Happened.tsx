@@ -8,11 +8,13 @@ import * as lessonViewsText from '../../wording/rooms/lessonViews';
 interface Props {
   readonly overview: Overview;
   readonly last: LessonRecord | undefined;
+  /** The day of the lesson after it, where that is past too. */
+  readonly until?: string;
 }
 
 /** What was assigned and what came of it, in a few lines; what the student says and asks. */
-export function Happened({ overview, last }: Props) {
-  const sessions = overview.sessions.filter(({ day }) => !last || day >= last.day);
+export function Happened({ overview, last, until = '9999' }: Props) {
+  const sessions = overview.sessions.filter(({ day }) => (!last || day >= last.day) && day < until);
   const minutes = sessions.reduce((sum, session) => sum + session.minutes, 0);
   const days = new Set(sessions.map(({ day }) => day)).size;
   const asked = last?.assigned.map(({ planId, what }) => ({ planId, what })) ?? [];

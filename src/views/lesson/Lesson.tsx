@@ -62,6 +62,9 @@ const CARD = 'flex flex-col gap-2 rounded-lg border border-rule bg-sheet px-4 py
 function Page({ student, overview }: { readonly student: StudentRecord; readonly overview: Overview }) {
   const kept = overview.lessons.find(({ day }) => day === overview.today);
   const earlier = overview.lessons.filter(({ day }) => day < overview.today);
+  // Lessons can be paged back through.
+  const [back, setBack] = useState(0);
+  const past = earlier[Math.min(back, earlier.length - 1)];
   const [draft, setDraft] = useState(
     () =>
       lessonDraftOf(student.id, overview.today) ??
@@ -81,14 +84,30 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
       <div className="flex flex-col gap-4">
         <section aria-labelledby="happened" className={CARD}>
           <h2 id="happened" className="font-serif text-xl font-semibold">
-            {earlier[0] ? lessonViewsText.since(dayWords(earlier[0].day)) : lessonViewsText.whatHappened}
+            {past ? lessonViewsText.since(dayWords(past.day)) : lessonViewsText.whatHappened}
           </h2>
+          {earlier.length > 1 && (
+            <p className="flex gap-2">
+              <button
+                type="button"
+                className="button"
+                disabled={back >= earlier.length - 1}
+                onClick={() => setBack(back + 1)}
+              >
+                {lessonViewsText.earlierLesson}
+              </button>
+              <button type="button" className="button" disabled={back === 0} onClick={() => setBack(back - 1)}>
+                {lessonViewsText.laterLesson}
+              </button>
+            </p>
+          )}
+          {back > 0 && past && <p>{past.words}</p>}
           {overview.futureLessons.length > 0 && (
             <p role="alert" className="border-l-4 border-madder px-3">
               {lessonViewsText.lessonsInTheFuture(counted(overview.futureLessons.length, 'lesson'))}
             </p>
           )}
-          <Happened overview={overview} last={earlier[0]} />
+          <Happened overview={overview} last={past} until={earlier[back - 1]?.day} />
         </section>
         <section aria-labelledby="says" className={CARD}>
           <h2 id="says" className="font-serif text-xl font-semibold">
@@ -104,7 +123,12 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
           </h2>
           {kept && <PracticeUndo />}
           {kept ? (
-            <span className="text-faded">{lessonViewsText.keptChangesAreSaved}</span>
+            <>
+              <span className="text-faded">{lessonViewsText.keptChangesAreSaved}</span>
+              <a className="button min-h-11 px-4 no-underline" href={`/week?student=${student.id}`}>
+                {lessonViewsText.printTheWeek}
+              </a>
+            </>
           ) : (
             <button type="button" className="button min-h-11 px-4" onClick={() => void keepLesson(draft)}>
               {lessonViewsText.keepForNextWeek}

@@ -60,6 +60,14 @@ export function Setup({ meaning, beginning, goals }: Props) {
       )}
       <Reminders chosen={task.reminders} onPut={(reminders) => put({ reminders, begin: task.begin })} />
       <Checklist meaning={meaning} task={task} onPut={(checked) => put({ checked, begin: task.begin })} />
+      <details>
+        <summary className="cursor-pointer text-dove">{practiceViewsText.pedals}</summary>
+        <ul className="list-disc pl-5">
+          {practiceViewsText.pedalHelp.map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+        </ul>
+      </details>
       <Caution />
       <div>
         <button

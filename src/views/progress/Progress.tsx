@@ -8,6 +8,7 @@ import { Balance } from '../../drawing/board/Balance';
 import { resolveSetup, type StudentRecord } from '../../core';
 import { daysOf } from '../../store/read';
 import { Choose } from '../../ui/Choose';
+import { DayCalendar } from '../../ui/DayCalendar';
 import { Head } from '../../ui/Head';
 import { later } from '../../ui/later';
 import { NoticeBar } from '../../ui/NoticeBar';
@@ -90,6 +91,8 @@ function Shown({ student, overview }: { readonly student: StudentRecord; readonl
           {lessonViewsText.minutesByWeek}
         </h2>
         <MinutesChart weeks={weeks} />
+        <h3 className="mt-3 font-semibold">{lessonViewsText.dayByDay}</h3>
+        <DayCalendar days={overview.days} today={overview.today} />
       </section>
       <section aria-labelledby="leaning" className={`${CARD} lg:col-span-2`}>
         <h2 id="leaning" className="font-serif text-xl font-semibold">

@@ -25,6 +25,7 @@ import { NumberField, Pick, TextField } from '../../ui/fields';
 import { HandMeasure } from './HandMeasure';
 import { redo, undo, useEditing } from '../../app/editing';
 import { changeStudent, removeStudent } from '../../app/studio';
+import { weekdayWords } from '../../wording/lessons';
 import * as studioViewsText from '../../wording/rooms/studioViews';
 
 const FINGER_WORDS: readonly (readonly [FingerNames, string])[] = [
@@ -146,6 +147,24 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
         )}
         <Clefs student={student} onPut={(clefs) => put({ clefs })} />
       </div>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Pick
+          label={studioViewsText.lessonOn}
+          value={String(student.lessonAt?.weekday ?? '')}
+          choices={WEEKDAY_CHOICES}
+          onPick={(day) =>
+            put({ lessonAt: day === '' ? undefined : { time: USUAL_TIME, ...student.lessonAt, weekday: Number(day) } })
+          }
+        />
+        {student.lessonAt && (
+          <TextField
+            label={studioViewsText.lessonTime}
+            value={student.lessonAt.time}
+            trouble={timeTrouble}
+            onPut={(time) => student.lessonAt && put({ lessonAt: { ...student.lessonAt, time } })}
+          />
+        )}
+      </div>
       <TextField
         label={studioViewsText.toRemember}
         value={student.remark}
@@ -160,6 +179,15 @@ export function StudentSheet({ student }: { readonly student: StudentRecord }) {
     </section>
   );
 }
+
+const WEEKDAY_CHOICES = [
+  ['', studioViewsText.noLessonDay],
+  ...[0, 1, 2, 3, 4, 5, 6].map((day) => [String(day), weekdayWords(day)] as const),
+] as const;
+const USUAL_TIME = '16:00';
+
+/** What is wrong with a time as it is typed; null where nothing is. */
+const timeTrouble = (text: string) => (/^([01]\d|2[0-3]):[0-5]\d$/.test(text) ? null : studioViewsText.aTimeSuchAs);
 
 /** Another instrument has other sizes, strings, clefs and spreads; only a hand by name stays. */
 function onInstrument(instrument: InstrumentName, { hand }: Playing): Partial<StudentRecord> {

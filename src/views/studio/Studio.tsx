@@ -87,6 +87,9 @@ function Studio() {
           )}
           <div className="flex flex-wrap items-center gap-3">
             <BringInHere />
+            <a href="/students" className="text-dove underline">
+              {studioViewsText.beforeLessons}
+            </a>
             <a href="/class" className="text-dove underline">
               {studioViewsText.aPageForA}
             </a>

@@ -58,3 +58,29 @@ export const lessonsInTheFuture = (counted: string) =>
 
 export const minutesFromTo = (least: number, most: number) => `Give minutes from ${least} to ${most}.`;
 export const beatsFromTo = (least: number, most: number) => `Give a tempo from ${least} to ${most}.`;
+export const theWeekOnPaper = 'The week on paper';
+export const noLessonYet = 'No lesson is kept yet: the week is made in the lesson.';
+export const toTheLesson = 'To the lesson';
+export const thePracticeFile = 'Practice file';
+export const printTheWeek = 'Print the week';
+export const beforeLessons = 'Before lessons';
+export const noStudents = 'No students yet. They are made in the Studio.';
+export const columnsOfStudents = [
+  'Student',
+  'The last seven days',
+  'Minutes',
+  'Tempo reached',
+  'First trend',
+  'Question',
+  'Cards due',
+] as const;
+export const nameless = 'No name yet';
+export const noDay = 'no day of the week set';
+export const daysOfSeven = (days: number) => `${days} of 7 days`;
+export const minutesOf = (minutes: number, asked: number) => `${minutes} of ${asked} min`;
+export const noTempo = 'not reached yet';
+export const ofGoal = (goal: number) => ` of ${goal}`;
+export const earlierLesson = 'Earlier lesson';
+export const laterLesson = 'Later lesson';
+export const weekFrom = 'Week from';
+export const dayByDay = 'Day by day, minutes';

@@ -17,6 +17,8 @@ export const PAGES = {
   book: page('Book'),
   cards: page('Cards'),
   class: page('A page for a class'),
+  week: page('The week on paper'),
+  students: page('Before lessons'),
   ear: page('Ear'),
   hand: page('Hand'),
   bench: page('Bench', 'The Bench is being set up …'),

@@ -28,7 +28,6 @@ export const nothingIsAssignedYet =
   'Nothing is assigned yet. The lesson page suggests a week, or open a plan below and practise it.';
 export const practise = (planTitle: string) => `Practise ${planTitle}`;
 export const practiseLabel = 'Practise';
-export const answer = 'Answer';
 export const noCardsYet = 'No cards yet.';
 export const noCardIsDue = 'No card is due.';
 export const toAnswer = (counted: string) => `${counted} to answer.`;

@@ -72,4 +72,6 @@ export const viewNames = {
   Sheet: 'The sheet',
   Shifts: 'Shifts',
   Studio: 'The Studio',
+  Students: 'Before lessons',
+  Week: 'The week on paper',
 } as const;

@@ -12,3 +12,8 @@ export const circleRingingNote = 'circle: ringing note';
 export const tickCheckItAgainst = 'tick: check it against an open string';
 export const numeralsStringsIThe = 'numerals: strings, I the highest';
 export const position = (title: string) => `${title} position`;
+export const daysOfTheWeek = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const;
+export const minutes = 'Minutes';
+export const whatToPractise = 'What to practise';
+export const tempo = 'Tempo';
+export const aWordFromHome = 'A word from home';

@@ -143,3 +143,8 @@ export const giveInstead = (what: string) => `Give it ${what}`;
 export const done = 'Done';
 
 export const showMorePlans = (shown: number, all: number) => `Show more: ${shown} of ${all} plans are shown`;
+export const beforeLessons = 'Before lessons: all students';
+export const lessonOn = 'Lesson on';
+export const noLessonDay = 'no day set';
+export const lessonTime = 'At';
+export const aTimeSuchAs = 'A time such as 16:30.';

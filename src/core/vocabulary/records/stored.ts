@@ -80,6 +80,13 @@ export const StudentRecord = Type.Object({
   fingerNames: Type.Optional(oneOf(FINGER_NAMES)),
   /** Whatever the teacher wants to remember. */
   remark: Type.String(),
+  /** When the lesson is, every week: 0 is Monday. */
+  lessonAt: Type.Optional(
+    Type.Object({
+      weekday: Type.Integer({ minimum: 0, maximum: 6 }),
+      time: Type.String({ pattern: '^([01]\\d|2[0-3]):[0-5]\\d$' }),
+    }),
+  ),
   /** A taste that was noticed for this student and accepted. */
   preferences: Type.Optional(Preferences),
   createdAt: Time,
