@@ -111,6 +111,7 @@ test('practice goes on where it stood: the same ladder, the step, the reminders'
   await page.getByLabel('Contact point').check();
   await page.getByRole('button', { name: 'Begin' }).click();
   await repetition(page, 'i');
+  await expect(page.getByTestId('step')).not.toHaveText('♩ = 42');
   const step = await page.getByTestId('step').textContent();
   await page.getByRole('button', { name: 'End', exact: true }).click();
   await page.getByRole('button', { name: 'Save to the log' }).click();

@@ -43,38 +43,42 @@ test('by keyboard alone: a finger is put, a string changed, all undone and redon
   await expect.poll(() => staffFingers(page)).toEqual(first);
 });
 
-test('every word of the brief is reached by Tab in its turn, and changed by the arrow keys', async ({ page }) => {
-  await openBench(page);
-  const words = page.getByRole('region', { name: 'The brief' }).getByRole('combobox');
-  const labels = await words.evaluateAll((all) => all.map((word) => word.getAttribute('aria-label') ?? ''));
-  expect(labels.length).toBeGreaterThan(8);
-  const word = (label: string) => page.getByRole('combobox', { name: label, exact: true });
-  await word(labels[0]).focus();
-  for (const label of labels) {
-    await expect(word(label)).toBeFocused();
-    await page.keyboard.press('Tab');
-  }
-  for (const [label, words] of [
-    ['Little finger', 'little finger only when needed'],
-    ['Extensions', 'extensions only when needed'],
-    ['Open strings', 'open strings wherever they fit'],
-    ['Style', 'in singing style'],
-    ['Tempo', 'at 60 beats a minute'],
-  ])
-    await setWord(page, label, words);
-  for (const label of ['Octaves', 'Direction', 'Little finger', 'Extensions', 'Open strings', 'Style', 'Tempo']) {
-    const before = await word(label).inputValue();
-    await word(label).focus();
-    await page.keyboard.press('ArrowDown');
-    await expect(word(label)).not.toHaveValue(before);
-    await saved(page);
-  }
-  await expect(page.getByTestId('staff')).toBeVisible();
-  await word('Scale').focus();
-  await page.keyboard.type('chromatic');
-  await setWord(page, 'Chromatic lines', 'a finger to each semitone');
-  await expect(word('Chromatic lines')).toHaveValue('finger-per-semitone');
-});
+test(
+  'every word of the brief is reached by Tab in its turn, and changed by the arrow keys',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    await openBench(page);
+    const words = page.getByRole('region', { name: 'The brief' }).getByRole('combobox');
+    const labels = await words.evaluateAll((all) => all.map((word) => word.getAttribute('aria-label') ?? ''));
+    expect(labels.length).toBeGreaterThan(8);
+    const word = (label: string) => page.getByRole('combobox', { name: label, exact: true });
+    await word(labels[0]).focus();
+    for (const label of labels) {
+      await expect(word(label)).toBeFocused();
+      await page.keyboard.press('Tab');
+    }
+    for (const [label, words] of [
+      ['Little finger', 'little finger only when needed'],
+      ['Extensions', 'extensions only when needed'],
+      ['Open strings', 'open strings wherever they fit'],
+      ['Style', 'in singing style'],
+      ['Tempo', 'at 60 beats a minute'],
+    ])
+      await setWord(page, label, words);
+    for (const label of ['Octaves', 'Direction', 'Little finger', 'Extensions', 'Open strings', 'Style', 'Tempo']) {
+      const before = await word(label).inputValue();
+      await word(label).focus();
+      await page.keyboard.press('ArrowDown');
+      await expect(word(label)).not.toHaveValue(before);
+      await saved(page);
+    }
+    await expect(page.getByTestId('staff')).toBeVisible();
+    await word('Scale').focus();
+    await page.keyboard.type('chromatic');
+    await setWord(page, 'Chromatic lines', 'a finger to each semitone');
+    await expect(word('Chromatic lines')).toHaveValue('finger-per-semitone');
+  },
+);
 
 test('a shift is forbidden by a key, and made elsewhere', async ({ page }) => {
   await openBench(page);

@@ -51,26 +51,28 @@ test('a field of a student keeps what was typed though it could not be saved, an
   await expect(page.getByLabel('To remember')).toHaveValue('Typed while the room was full');
 });
 
-test('a plan that cannot be deleted is not said to be, and a student deleted elsewhere is not written back', async ({
-  context,
-}) => {
-  const [page, studio] = [await context.newPage(), await context.newPage()];
-  await openBench(page, '/?demo');
-  await saved(page);
-  await refuseWrites(page, true);
-  await page.getByRole('button', { name: /^Delete Otis/ }).click();
-  await expect(page.getByText('the browser has no room left')).toBeVisible();
-  await expect(shelf(page)).toHaveCount(7);
-  await refuseWrites(page, false);
-  await openStudio(studio);
-  await studio.getByRole('button', { name: /^Wren/ }).click();
-  await studio.getByRole('button', { name: 'Delete', exact: true }).click();
-  await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('anyone');
-  await setWord(page, 'Key', 'G');
-  await saved(page);
-  await page.reload();
-  await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('anyone');
-});
+test(
+  'a plan that cannot be deleted is not said to be, and a student deleted elsewhere is not written back',
+  { tag: '@nightly' },
+  async ({ context }) => {
+    const [page, studio] = [await context.newPage(), await context.newPage()];
+    await openBench(page, '/?demo');
+    await saved(page);
+    await refuseWrites(page, true);
+    await page.getByRole('button', { name: /^Delete Otis/ }).click();
+    await expect(page.getByText('the browser has no room left')).toBeVisible();
+    await expect(shelf(page)).toHaveCount(7);
+    await refuseWrites(page, false);
+    await openStudio(studio);
+    await studio.getByRole('button', { name: /^Wren/ }).click();
+    await studio.getByRole('button', { name: 'Delete', exact: true }).click();
+    await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('anyone');
+    await setWord(page, 'Key', 'G');
+    await saved(page);
+    await page.reload();
+    await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('anyone');
+  },
+);
 
 /** Puts rows into the database as nobody should. */
 function putRows(page: Page, table: string, rows: readonly object[]) {
@@ -267,7 +269,7 @@ test('the focus never goes to nowhere: after a deletion, a closed notice, a note
   await expect(page.getByRole('application')).toBeFocused();
 });
 
-test('no view scrolls sideways at 360 px', async ({ page }) => {
+test('no view scrolls sideways at 360 px', { tag: '@nightly' }, async ({ page }) => {
   await page.setViewportSize({ width: 360, height: 740 });
   for (const address of [
     '/?demo',
@@ -294,7 +296,7 @@ test('no view scrolls sideways at 360 px', async ({ page }) => {
 test.describe(() => {
   test.use({ fresh: true });
 
-  test('what may be needed is there though the server has gone', async ({ page, context }) => {
+  test('what may be needed is there though the server has gone', { tag: '@nightly' }, async ({ page, context }) => {
     await openBench(page, '/?demo');
     await expect(page.getByTestId('staff')).toBeVisible();
     // The parts are fetched once the page has stood for a moment.

@@ -174,28 +174,32 @@ test('a brief is kept under a name, begins another plan, is deleted and comes ba
   await expect(brief).toBeVisible();
 });
 
-test('what is undone stays undone, however late the store tells of what was kept before', async ({ page }) => {
-  const client = await page.context().newCDPSession(page);
-  await openBench(page);
-  await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
-  const kept = page.getByTestId('kept');
-  for (const finger of ['finger 3', 'finger 2', 'finger 4']) {
-    await page.getByRole('group', { name: 'Finger', exact: true }).getByRole('button', { name: finger }).click();
-    await expect(kept).toHaveCount(1);
-    await setWord(page, 'Octaves', 'one-octave');
-    await expect(kept).toHaveCount(0);
-    // As the change is being kept.
-    await page.waitForTimeout(260);
-    await page.getByRole('button', { name: 'Undo edit' }).click();
-    await expect(kept).toHaveCount(1);
-    await saved(page);
-    await page.waitForTimeout(300);
-    await expect(kept).toHaveCount(1);
-    await page.getByRole('button', { name: 'Undo edit' }).click();
-    await expect(kept).toHaveCount(0);
-    await saved(page);
-  }
-});
+test(
+  'what is undone stays undone, however late the store tells of what was kept before',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    const client = await page.context().newCDPSession(page);
+    await openBench(page);
+    await client.send('Emulation.setCPUThrottlingRate', { rate: 4 });
+    const kept = page.getByTestId('kept');
+    for (const finger of ['finger 3', 'finger 2', 'finger 4']) {
+      await page.getByRole('group', { name: 'Finger', exact: true }).getByRole('button', { name: finger }).click();
+      await expect(kept).toHaveCount(1);
+      await setWord(page, 'Octaves', 'one-octave');
+      await expect(kept).toHaveCount(0);
+      // As the change is being kept.
+      await page.waitForTimeout(260);
+      await page.getByRole('button', { name: 'Undo edit' }).click();
+      await expect(kept).toHaveCount(1);
+      await saved(page);
+      await page.waitForTimeout(300);
+      await expect(kept).toHaveCount(1);
+      await page.getByRole('button', { name: 'Undo edit' }).click();
+      await expect(kept).toHaveCount(0);
+      await saved(page);
+    }
+  },
+);
 
 test('a saved fingering stays when the planner would choose otherwise, and the new one is offered', async ({
   page,
@@ -251,7 +255,7 @@ for (const [version, plan, standing] of [
         mimeType: 'application/json',
         buffer: Buffer.from(JSON.stringify({ format: 'dove-path-backup', version, savedAt: '', ...kept })),
       });
-    await expect(page.getByText('Before').first()).toBeVisible();
+    await expect(page.getByText('Before', { exact: true }).first()).toBeVisible();
     await openBench(page, '/?plan=from-before');
     await expect(page.getByLabel('Name of this plan')).toHaveValue('Before');
     const notice = page.getByTestId('saved-fingering');
@@ -297,7 +301,7 @@ async function undoStepsAside(
   await expect(theirs).toHaveValue(before);
 }
 
-test('undo in the lesson takes nothing that another page wrote since', async ({ context }) => {
+test('undo in the lesson takes nothing that another page wrote since', { tag: '@nightly' }, async ({ context }) => {
   const [one, two] = [await context.newPage(), await context.newPage()];
   await openBench(one, '/?demo');
   await one.goto('/practice');
@@ -327,7 +331,7 @@ async function openEntry(page: Page) {
   return entries.first().getByLabel(practiceViewsText.thePlayersWords);
 }
 
-test('undo in the log takes nothing that another page wrote since', async ({ context }) => {
+test('undo in the log takes nothing that another page wrote since', { tag: '@nightly' }, async ({ context }) => {
   const [one, two] = [await context.newPage(), await context.newPage()];
   await openBench(one, '/?demo');
   const mine = await openEntry(one);

@@ -5,29 +5,33 @@ import { largeStudio } from '../support/largeStudio';
 import { openStudio } from './bench';
 import { expect, test } from './shared';
 
-test('a small studio is restored; one that is cancelled changes nothing', async ({ page }, info) => {
-  const file = info.outputPath('studio.json');
-  const lists = largeStudio({ students: 12, plans: 120, repetitions: 20_000, cards: 60 });
-  await writeFile(file, fileText('backup', lists, new Date(0)));
-  await openStudio(page);
-  // Cancelled as soon as it says how far it is.
-  const dialog = page.getByRole('dialog', { name: backupsText.restoringABackup });
-  await page.getByLabel('Backup file to restore').setInputFiles(file);
-  await dialog.getByRole('button', { name: backupsText.cancel }).click();
-  await expect(page.getByText(backupsText.restoringWasCancelled)).toBeVisible();
-  await expect(dialog).toBeHidden();
-  await expect(page.getByText('Nobody here yet')).toBeVisible();
-  await page.getByLabel('Backup file to restore').setInputFiles(file);
-  await expect(page.getByText(/120 plans, 12 students, .* restored\./)).toBeVisible();
-  await expect(page.getByText(backupsText.lastBackup(null))).toBeVisible();
-  await page.getByLabel(backupsText.remindMe).selectOption({ label: backupsText.remindAfter(7) });
-  await openStudio(page);
-  await expect(page.getByText(backupsText.backupIsDue(null))).toBeVisible();
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: backupsText.saveOne }).click();
-  await download;
-  await expect(page.getByText(backupsText.lastBackup(0))).toBeVisible();
-});
+test(
+  'a small studio is restored; one that is cancelled changes nothing',
+  { tag: '@nightly' },
+  async ({ page }, info) => {
+    const file = info.outputPath('studio.json');
+    const lists = largeStudio({ students: 12, plans: 120, repetitions: 20_000, cards: 60 });
+    await writeFile(file, fileText('backup', lists, new Date(0)));
+    await openStudio(page);
+    // Cancelled as soon as it says how far it is.
+    const dialog = page.getByRole('dialog', { name: backupsText.restoringABackup });
+    await page.getByLabel('Backup file to restore').setInputFiles(file);
+    await dialog.getByRole('button', { name: backupsText.cancel }).click();
+    await expect(page.getByText(backupsText.restoringWasCancelled)).toBeVisible();
+    await expect(dialog).toBeHidden();
+    await expect(page.getByText('Nobody here yet')).toBeVisible();
+    await page.getByLabel('Backup file to restore').setInputFiles(file);
+    await expect(page.getByText(/120 plans, 12 students, .* restored\./)).toBeVisible();
+    await expect(page.getByText(backupsText.lastBackup(null))).toBeVisible();
+    await page.getByLabel(backupsText.remindMe).selectOption({ label: backupsText.remindAfter(7) });
+    await openStudio(page);
+    await expect(page.getByText(backupsText.backupIsDue(null))).toBeVisible();
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: backupsText.saveOne }).click();
+    await download;
+    await expect(page.getByText(backupsText.lastBackup(0))).toBeVisible();
+  },
+);
 
 const YEARS = { students: 200, plans: 5000, repetitions: 200_000, cards: 3000 };
 

@@ -121,7 +121,7 @@ test('each kind of finding is opened from the Bench: its notes are marked and it
   }
 });
 
-test('every finding is followed to its drill on the Bench, which plays', async ({ page }) => {
+test('every finding is followed to its drill on the Bench, which plays', { tag: '@nightly' }, async ({ page }) => {
   const names = ['F4', 'C#5', 'E4', 'F4', 'G#3', 'C4', 'A5', 'Ab6'];
   const address = briefAddress({
     instrument: 'violin',

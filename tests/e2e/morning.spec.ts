@@ -80,7 +80,7 @@ test('a teacher’s morning', async ({ page }) => {
   await expect.poll(() => staffFingers(page)).toEqual(before);
 });
 
-test('two bars are heard, and the plan is given to a violist', async ({ page }) => {
+test('two bars are heard, and the plan is given to a violist', { tag: '@nightly' }, async ({ page }) => {
   await openStudio(page, '/studio?demo');
   await openBench(page, `/${briefAddress({ instrument: 'violin', style: 'secure', material: E_FLAT })}`);
   await expect(cursorWords(page)).toContainText('Note 1 of 29');

@@ -54,27 +54,28 @@ const MORE_VIEWS: typeof VIEWS = [
   ['/book?student=STUDENT', 'A new book for'],
 ];
 
-test('while another page holds the storage each view says that it reads, and opens what was asked for after it', async ({
-  context,
-  page,
-}) => {
-  test.setTimeout(120_000);
-  await openStudio(page, '/studio?demo');
-  const { plan, student } = await studentsOf(page, 'Wren');
-  const { hold, release } = await holderIn(context);
-  for (const [address, words] of process.env.NIGHTLY ? [...VIEWS, ...MORE_VIEWS] : VIEWS) {
-    await hold();
-    await page.goto(address.replace('PLAN', plan).replace('STUDENT', student));
-    await expect(wait(page)).toContainText(/Still reading (plans|students)/);
-    if (process.env.NIGHTLY) await page.waitForTimeout(9000);
-    await expect(page.getByText(/Nobody here yet|No plan is saved|cannot be read|Not saved/)).toHaveCount(0);
-    await expect(page.locator('main').getByText(words).filter({ visible: true })).toHaveCount(0);
-    await release();
-    await expect(page.locator('main').getByText(words).filter({ visible: true }).first()).toBeVisible();
-    await expect(wait(page)).toHaveCount(0);
-    expect(page.url()).toContain(address.includes('PLAN') ? plan : student);
-  }
-});
+test(
+  'while another page holds the storage each view says that it reads, and opens what was asked for after it',
+  { tag: '@nightly' },
+  async ({ context, page }) => {
+    test.setTimeout(120_000);
+    await openStudio(page, '/studio?demo');
+    const { plan, student } = await studentsOf(page, 'Wren');
+    const { hold, release } = await holderIn(context);
+    for (const [address, words] of process.env.NIGHTLY ? [...VIEWS, ...MORE_VIEWS] : VIEWS) {
+      await hold();
+      await page.goto(address.replace('PLAN', plan).replace('STUDENT', student));
+      await expect(wait(page)).toContainText(/Still reading (plans|students)/);
+      if (process.env.NIGHTLY) await page.waitForTimeout(9000);
+      await expect(page.getByText(/Nobody here yet|No plan is saved|cannot be read|Not saved/)).toHaveCount(0);
+      await expect(page.locator('main').getByText(words).filter({ visible: true })).toHaveCount(0);
+      await release();
+      await expect(page.locator('main').getByText(words).filter({ visible: true }).first()).toBeVisible();
+      await expect(wait(page)).toHaveCount(0);
+      expect(page.url()).toContain(address.includes('PLAN') ? plan : student);
+    }
+  },
+);
 
 test('an edit that waits for the storage is being saved, not unsaved, and is there once the storage answers', async ({
   context,
@@ -94,25 +95,26 @@ test('an edit that waits for the storage is being saved, not unsaved, and is the
   await expect(page.getByLabel('Name of this plan')).toHaveValue('Written late');
 });
 
-test('what was planned meanwhile stays on the stand, and what was asked for opens when it is wanted', async ({
-  context,
-  page,
-}) => {
-  await openStudio(page, '/studio?demo');
-  const { plan } = await studentsOf(page, 'Wren');
-  const { hold, release } = await holderIn(context);
-  await hold();
-  await page.goto(`/?plan=${plan}`);
-  await page.getByRole('button', { name: 'Plan something else meanwhile' }).click();
-  await expect(page.getByTestId('staff').first()).toBeVisible();
-  await setWord(page, 'Key', 'G');
-  await release();
-  await expect(page.getByText('The browser’s storage answers again')).toBeVisible();
-  await expect(page.getByLabel('Key', { exact: true })).toHaveValue('G');
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await expect(page).toHaveURL(new RegExp(plan));
-  await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('Wren');
-});
+test(
+  'what was planned meanwhile stays on the stand, and what was asked for opens when it is wanted',
+  { tag: '@nightly' },
+  async ({ context, page }) => {
+    await openStudio(page, '/studio?demo');
+    const { plan } = await studentsOf(page, 'Wren');
+    const { hold, release } = await holderIn(context);
+    await hold();
+    await page.goto(`/?plan=${plan}`);
+    await page.getByRole('button', { name: 'Plan something else meanwhile' }).click();
+    await expect(page.getByTestId('staff').first()).toBeVisible();
+    await setWord(page, 'Key', 'G');
+    await release();
+    await expect(page.getByText('The browser’s storage answers again')).toBeVisible();
+    await expect(page.getByLabel('Key', { exact: true })).toHaveValue('G');
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await expect(page).toHaveURL(new RegExp(plan));
+    await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('Wren');
+  },
+);
 
 test('where the storage never answers planning works meanwhile', async ({ page }) => {
   await page.addInitScript(() => {

@@ -30,7 +30,7 @@ test('a session that is open on two pages counts each repetition once', async ({
   await expect(page.getByTestId('count')).toContainText('3');
 });
 
-test('a plan renamed at home comes back as that plan', async ({ page, browser, baseURL }) => {
+test('a plan renamed at home comes back as that plan', { tag: '@nightly' }, async ({ page, browser, baseURL }) => {
   await studentWithPlan(page, 'Bo');
   await page.goto('/practice');
   await ready(page);

@@ -43,6 +43,7 @@ const ROOMS = [
   'core/planner',
   'core/taste',
   'core/findings',
+  'core/listening',
   'core/practice',
   'core/written',
   'core/formats',

@@ -64,6 +64,7 @@ test('one view never imports another', () => {
 const FOREIGN: readonly (readonly [string, readonly string[]])[] = [
   ['core/vocabulary/', ['@sinclair/typebox']],
   ['core/formats/', ['saxes', 'fflate', 'midi-file', 'papaparse']],
+  ['core/listening/', ['fft.js']],
   ['core/', ['d3-array', '#generated/patterns']],
 ];
 
