@@ -67,8 +67,20 @@ export interface Asked {
   readonly options: ReadonlyMap<string, string>;
 }
 
-/** Reads a command line. @param flags options without a value */
+/** Reads a command line of one file. */
 export function readAsked(args: readonly string[], known: readonly string[], usage: string): Asked {
+  const { files, options } = readLine(args, known, usage);
+  return files.length === 1 ? { file: files[0], options } : refuse(usage);
+}
+
+/** Reads a command line of two files. */
+export function readTwo(args: readonly string[], known: readonly string[], usage: string) {
+  const { files, options } = readLine(args, known, usage);
+  const [first, second] = files;
+  return files.length === 2 ? { files: [first, second] as const, options } : refuse(usage);
+}
+
+function readLine(args: readonly string[], known: readonly string[], usage: string) {
   const options = new Map<string, string>();
   const files: string[] = [];
   for (let n = 0; n < args.length; n++) {
@@ -83,6 +95,5 @@ export function readAsked(args: readonly string[], known: readonly string[], usa
     if (value === undefined || value.startsWith('--')) refuse(commandsText.needsAValueAfter(arg, usage));
     options.set(name, value);
   }
-  if (files.length !== 1) refuse(usage);
-  return { file: files[0], options };
+  return { files, options };
 }

@@ -1,6 +1,6 @@
 import type { ErrorObject } from 'ajv';
-import { requestIssues, type Issue, type IssueData, type PlanRequest } from '../core';
-import { request as validRequest } from '#generated/validators.js';
+import { requestIssues, type Fault, type Issue, type IssueData, type PlanRequest } from '../core';
+import { faults as validFaults, request as validRequest } from '#generated/validators.js';
 
 /** A request that cannot be understood; thrown by readRequest and answered as the contract's error object. */
 export class BadRequest extends Error {
@@ -27,6 +27,16 @@ export function readRequest(value: unknown): PlanRequest {
  */
 export function parseRequest(text: string): PlanRequest {
   return readRequest(parseJson(text));
+}
+
+/**
+ * Reads JSON text into what a made-up player does wrong.
+ * @throws BadRequest with a path and a code for each thing wrong
+ */
+export function parseFaults(text: string): readonly Fault[] {
+  const value = parseJson(text);
+  if (!validFaults(value)) throw new BadRequest(shapeIssues(validFaults.errors ?? []));
+  return value as readonly Fault[];
 }
 
 /** @throws BadRequest where the text is no JSON */

@@ -7,6 +7,7 @@ import {
   ChoiceRow,
   DaySum,
   ErrorAnswer,
+  Faults,
   LessonRecord,
   Memory,
   PlanAnswer,
@@ -45,6 +46,7 @@ export const SCHEMAS: Readonly<Record<string, object>> = {
   memory: schema('memory', 'When a card comes again', Memory, { id: ID }),
   choice: schema('choice', 'What was chosen in a plan', ChoiceRow, { id: ID }),
   binned: schema('binned', 'Something that was deleted', Trashed, { id: ID }),
+  faults: schema('faults', 'What a made-up player does wrong', Faults),
   'sent-plan': schema('sent-plan', 'A plan sent to somebody, version 1', SentPlan),
 };
 

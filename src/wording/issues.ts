@@ -29,6 +29,7 @@ function article(type: string): string {
 
 const ISSUE_SENTENCES: ReadonlyMap<string, Sentence> = new Map<string, Sentence>([
   ['no-json', () => 'This is not JSON. Send one JSON object, in double quotes.'],
+  ['no-such-event', ({ last }) => `There is no such note here; count from 0 to ${text(last)}, without rests.`],
   ['missing', () => 'This is missing; put it in.'],
   ['unknown-field', () => 'Nothing is known by this name; check the spelling or leave it out.'],
   ['rest-with-pitches', () => 'A rest has no pitches; leave one of the two out.'],

@@ -1,5 +1,5 @@
 import type { BarPlace, InstrumentName } from '../core';
-import type { Expected, FoundReportCause, Report, ReportCause, Unheard } from '../core/listening';
+import type { Expected, FoundReportCause, PerformedNote, Report, ReportCause, Unheard } from '../core/listening';
 import { counted, mmFine, number } from './grammar';
 import { printed } from './notes';
 import { barWords, fingerWords, positionWords } from './places';
@@ -56,6 +56,14 @@ export const UNHEARD_WORDS: Readonly<Record<Unheard, string>> = {
     'This is not the music of this plan, or too little of it was heard to follow. Begin at its first note.',
   'octave-off': 'This was played an octave off. Open the plan for your instrument, or play it where it is written.',
 };
+
+/** What is wrong with a file that was to be a take. */
+export const WAV_TROUBLE_WORDS = {
+  'not-a-wav': 'This is no WAV file. Save the take as WAV and open it again.',
+  'broken-wav': 'This WAV file is damaged or packed in a way that cannot be read. Save it again as plain WAV.',
+  'empty-wav': 'There is no sound in this WAV file. Record the take again.',
+  'odd-rate': 'This WAV file has fewer than 8,000 or more than 192,000 samples a second. Save it at 44,100.',
+} as const;
 
 const round = (value: number, digits: 0 | 1 | 2 = 1) => Number(number(value, digits));
 
@@ -121,6 +129,21 @@ export function listenAnswer(report: Report, listener: Listener) {
       tries: one.tries,
       ...(one.or.length > 0 ? { or: one.or.map(cause) } : {}),
       message: foundCauseWords(one, listener),
+    })),
+  };
+}
+
+/** What was really played of a made-up take: each note and stop with the middle of its vibrato, in cents against its target. */
+export function truthOf(notes: readonly PerformedNote[], { events }: Expected) {
+  const targets = new Map(events.map(({ at, stops }) => [at, stops]));
+  return {
+    contract: 1,
+    notes: notes.map(({ at, stop, start, end, cents }) => ({
+      at,
+      stop,
+      start: round(start, 2),
+      end: round(end, 2),
+      cents: round(cents - (targets.get(at)?.[stop]?.cents ?? 0)),
     })),
   };
 }

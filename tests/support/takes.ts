@@ -1,4 +1,4 @@
-import { aimFor, plan, type InstrumentName, type Plan, type PlanRequest } from '../../src/core';
+import { aimFor, plan, type Fault, type InstrumentName, type Plan, type PlanRequest } from '../../src/core';
 import {
   chances,
   expectedOf,
@@ -7,7 +7,6 @@ import {
   bowedTake,
   type Chance,
   type Expected,
-  type Fault,
   type PerformedNote,
   type Report,
 } from '../../src/core/listening';

@@ -3,7 +3,7 @@ export { startFollowing } from './align';
 export { causesIn, type Cause, type Evidence } from './causes';
 export { expectedOf, type Expected, type ExpectedEvent, type ExpectedStop } from './expected';
 export { median } from './middle';
-export { chances, performed, type Chance, type Fault, type PerformedNote } from './performance';
+export { chances, faultIssues, performed, type Chance, type PerformedNote } from './performance';
 export { pitchFrames, type Frames } from './pitchFrames';
 export {
   listen,
@@ -17,4 +17,5 @@ export {
   type Unheard,
 } from './report';
 export { pitchSettings } from './settings';
-export { bowedTake, pitchAt } from './voices';
+export { drawnPartials, plucked, sawtooth } from './otherVoices';
+export { bowedTake, pitchAt, type Voice } from './voices';

@@ -1,35 +1,12 @@
 import { centsPerMm, stopMm } from '../instrument/geometry';
+import type { Issue } from '../issue';
 import type { Setup } from '../instrument/setup';
-import type { PositionNumber } from '../vocabulary';
+import type { Fault } from '../vocabulary';
 import type { Expected, ExpectedEvent, ExpectedStop } from './expected';
 
 /*
  * A player made up: what somebody plays of a plan with some faults, note by note, before any of it sounds. It stands in for a microphone, and makes the tests.
  */
-
-/** What is wrong with how a plan is played. Cents and mm; mm are positive towards the bridge. */
-export type Fault =
-  | { readonly fault: 'hand'; readonly position: PositionNumber; readonly mm: number }
-  | { readonly fault: 'finger'; readonly finger: number | 'T'; readonly mm: number }
-  /** Too wide, in mm between the first finger and the fourth. */
-  | { readonly fault: 'frame'; readonly position: PositionNumber; readonly mm: number }
-  | { readonly fault: 'string'; readonly string: string; readonly cents: number }
-  | { readonly fault: 'shift'; readonly at: number; readonly cents: number; readonly slid?: boolean }
-  /** The pitch gives way within the note as the bow presses. */
-  | { readonly fault: 'contact'; readonly string: string; readonly cents: number }
-  | { readonly fault: 'voice'; readonly at: number; readonly stop: number; readonly cents: number }
-  | { readonly fault: 'wrong'; readonly at: number; readonly semitones: number }
-  | { readonly fault: 'skip'; readonly at: number }
-  | { readonly fault: 'repeat'; readonly at: number }
-  | { readonly fault: 'stop'; readonly after: number }
-  | { readonly fault: 'restart'; readonly after: number; readonly from: number }
-  | { readonly fault: 'scatter'; readonly cents: number }
-  /** Beats a minute by which the tempo has changed at the end. */
-  | { readonly fault: 'drift'; readonly bpm: number }
-  | { readonly fault: 'vibrato'; readonly hz: number; readonly cents: number }
-  /** Signal to noise. */
-  | { readonly fault: 'noise'; readonly db: number }
-  | { readonly fault: 'room' };
 
 /** One note as it is played. */
 export interface PerformedNote {
@@ -54,6 +31,25 @@ export interface PerformedNote {
   /** True where it is joined to the one before without a change of bow. */
   readonly slurred: boolean;
   readonly open: boolean;
+}
+
+/** Faults at notes or strings that this plan does not have. */
+export function faultIssues({ events, setup }: Expected, faults: readonly Fault[]): Issue[] {
+  const known = new Map(events.map((event) => [event.at, event]));
+  const names = setup.strings.map(({ name }) => name);
+  const last = Math.max(0, ...known.keys());
+  return faults.flatMap((one, n): Issue[] => {
+    const issue = (field: string, code: string, data: Issue['data']): Issue[] => [
+      { path: `/${n}/${field}`, code, data },
+    ];
+    if ('string' in one && !names.includes(one.string)) return issue('string', 'not-one-of', { allowed: names });
+    if ('at' in one && !known.has(one.at)) return issue('at', 'no-such-event', { last });
+    if ('after' in one && !known.has(one.after)) return issue('after', 'no-such-event', { last });
+    if ('from' in one && one.from > last) return issue('from', 'no-such-event', { last });
+    const stops = 'stop' in one ? (known.get(one.at)?.stops.length ?? 0) : Infinity;
+    if ('stop' in one && one.stop >= stops) return issue('stop', 'no-such-event', { last: stops - 1 });
+    return [];
+  });
 }
 
 /** Numbers from 0 up to 1, each as likely. */

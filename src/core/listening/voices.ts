@@ -1,4 +1,5 @@
-import type { Chance, Fault, PerformedNote } from './performance';
+import type { Fault } from '../vocabulary';
+import type { Chance, PerformedNote } from './performance';
 
 /*
  * The made-up player's voice: a bowed string with its difficulties. No sharp onset, vibrato that begins late, slides under one bow, a dip at a change of bow, open
@@ -25,7 +26,11 @@ const RING = 0.05;
 const RING_SECONDS = 0.5;
 
 /** Sounds what was performed. @returns one channel */
-export function bowedTake(notes: readonly PerformedNote[], { rate, faults, chance }: Rendering): Float32Array {
+export type Voice = (notes: readonly PerformedNote[], rendering: Rendering) => Float32Array;
+
+/** A bowed string. */
+export const bowedTake: Voice = (notes, rendering) => {
+  const { rate, chance } = rendering;
   const seconds = Math.max(0, ...notes.map(({ end }) => end)) + TAIL;
   const out = new Float32Array(Math.ceil(seconds * rate));
   const body = resonances(chance);
@@ -35,6 +40,11 @@ export function bowedTake(notes: readonly PerformedNote[], { rate, faults, chanc
       : undefined;
     sound(out, note, { rate, body, chance, from: before?.pitch });
   });
+  return addNoise(out, rendering);
+};
+
+/** The room and the noise of a take, at the loudness of a recording; changes the samples in place. */
+export function addNoise(out: Float32Array, { rate, faults, chance }: Rendering): Float32Array {
   const loud = Math.sqrt(out.reduce((sum, one) => sum + one * one, 0) / Math.max(1, out.length));
   if (faults.some(({ fault }) => fault === 'room')) addRoom(out, rate);
   const noise = faults.find((one) => one.fault === 'noise');

@@ -31,3 +31,13 @@ export const thereIsNoInstrument = (name: string, join: string) =>
 export const octavesAreWhole = 'Octaves are whole numbers from -3 to 3; write an octave lower like --octave -1.';
 export const fingersAreWritten = (choices: string) => `Fingers are written like --fingers ${choices}.`;
 export const barsAreWrittenLike = 'Bars are written like --bars 5-12, or --bars 5 for one.';
+
+export const nameATakeAnd =
+  'Name a WAV file and a request file; then --way N, --a4 440, --intonation equal|pythagorean|just, --level first-year|early|middle|advanced.';
+export const nameARequestAnd = (voices: string) =>
+  `Name a request file and a file of faults, and --out take.wav; then --truth truth.json, --seed 7, --voice ${voices}, --way N.`;
+export const aIsGivenIn = 'A is given in hertz from 400 to 480; write it like --a4 442.';
+export const aSeedIsA = 'A seed is a whole number; write it like --seed 7.';
+export const thereIsNoVoice = (name: string, voices: string) => `There is no voice "${name}"; choose one of ${voices}.`;
+export const thereIsNoSuch = (option: string, name: string, list: string) =>
+  `There is no ${option} "${name}"; choose one of ${list}.`;

@@ -8,3 +8,4 @@ export * from './quiz';
 export * from './worded';
 export * from './stored';
 export * from './derived';
+export * from './takes';

@@ -1,0 +1,60 @@
+import { LEVELS, placesIn, plan, type PlanRequest } from '../../src/core';
+import { expectedOf } from '../../src/core/listening';
+import { BadRequest, parseRequest } from '../../src/contract/read';
+import type { Listener } from '../../src/wording/listening';
+import { errorAnswer } from '../../src/wording/issues';
+import { aimOf } from '../../src/wording/meaning';
+import * as commandsText from '../../src/wording/rooms/commands';
+import { fail, readBytes, refuse, withoutMark } from './door';
+
+/*
+ * The plan that a take is played from, and what is expected of its player.
+ */
+
+const SYSTEMS = ['equal', 'pythagorean', 'just'] as const;
+
+export function readText(file: string, usage: string): string {
+  return withoutMark(new TextDecoder().decode(readBytes(file, usage)));
+}
+
+/** Ends with the error object where something cannot be understood. */
+export function understood<T>(read: () => T): T {
+  try {
+    return read();
+  } catch (error) {
+    if (error instanceof BadRequest) return fail(errorAnswer(error.issues));
+    throw error;
+  }
+}
+
+/** A whole number of an option; what is left out is 0. */
+export function wholeOption(options: ReadonlyMap<string, string>, name: string, problem: string): number {
+  const value = Number(options.get(name) ?? 0);
+  return Number.isInteger(value) && value >= 0 ? value : refuse(problem);
+}
+
+function chosen<Name extends string>(options: ReadonlyMap<string, string>, name: string, list: readonly Name[]) {
+  const asked = options.get(name);
+  if (asked === undefined) return undefined;
+  return list.find((one) => one === asked) ?? refuse(commandsText.thereIsNoSuch(name, asked, list.join(', ')));
+}
+
+/** What is expected of the player of a request's way, by the options of the command. Equal, where nothing is asked. */
+export function plannedTake(file: string, options: ReadonlyMap<string, string>, usage: string) {
+  const request: PlanRequest = understood(() => parseRequest(readText(file, usage)));
+  const way = wholeOption(options, 'way', commandsText.aWayIsCounted);
+  const response = plan({ ...request, alternatives: Math.max(request.alternatives ?? 1, way + 1) });
+  const one = response.plans[way];
+  if (!one)
+    return refuse(
+      response.plans.length > 0
+        ? commandsText.thereIsNoWay(way, response.plans.length)
+        : commandsText.noFingeringFitsThis('').trim(),
+    );
+  const [system, level] = [chosen(options, 'intonation', SYSTEMS), chosen(options, 'level', LEVELS)];
+  const meaning = aimOf({ ...request, meaning: { intonation: 'equal', ...request.meaning } });
+  const aim = { ...meaning, ...(system ? { system } : {}), ...(level ? { level } : {}) };
+  const expected = expectedOf(request, response, one, aim);
+  const listener: Listener = { instrument: request.instrument, expected, place: placesIn(response) };
+  return { plan: one, expected, listener };
+}
