@@ -123,41 +123,41 @@ function candidatesOf(evidence: readonly Evidence[], lengthMm: number): Candidat
   };
   const stoppedTag = (one: Evidence, tag: string) => (one.stop.open ? '' : tag);
   each(
-    evidence.map((one) => stoppedTag(one, `hand ${place(one)}`)),
+    evidence.map((one) => stoppedTag(one, `hand:${place(one)}`)),
     (tag, { event: { position, first } }) => ({
       tag,
       kind: 'hand',
-      column: evidence.map((one) => (!one.stop.open && `hand ${place(one)}` === tag ? cpm(one) : 0)),
+      column: evidence.map((one) => (!one.stop.open && `hand:${place(one)}` === tag ? cpm(one) : 0)),
       of: (mm) => ({ cause: 'hand', position, first, mm }),
     }),
   );
   each(
-    evidence.map((one) => stoppedTag(one, `finger ${one.stop.finger}`)),
+    evidence.map((one) => stoppedTag(one, `finger:${one.stop.finger}`)),
     (tag, { stop: { finger } }) => ({
       tag,
       kind: 'finger',
-      column: evidence.map((one) => (!one.stop.open && `finger ${one.stop.finger}` === tag ? cpm(one) : 0)),
+      column: evidence.map((one) => (!one.stop.open && `finger:${one.stop.finger}` === tag ? cpm(one) : 0)),
       of: (mm) => ({ cause: 'finger', finger, mm }),
     }),
   );
   each(
-    evidence.map((one) => stoppedTag(one, `frame ${place(one)}`)),
+    evidence.map((one) => stoppedTag(one, `frame:${place(one)}`)),
     (tag, { event: { position, first } }) => ({
       tag,
       kind: 'frame',
       column: evidence.map((one) => {
         const share = frameShare(one.event, one.stop, lengthMm);
-        return !one.stop.open && `frame ${place(one)}` === tag && share > LEAST_SHARE ? share * cpm(one) : 0;
+        return !one.stop.open && `frame:${place(one)}` === tag && share > LEAST_SHARE ? share * cpm(one) : 0;
       }),
       of: (mm) => ({ cause: 'frame', position, first, mm }),
     }),
   );
   each(
-    evidence.map(({ stop }) => `string ${stop.string}`),
+    evidence.map(({ stop }) => `string:${stop.string}`),
     (tag, { stop: { string } }) => ({
       tag,
       kind: 'string',
-      column: evidence.map((one) => (`string ${one.stop.string}` === tag ? 1 : 0)),
+      column: evidence.map((one) => (`string:${one.stop.string}` === tag ? 1 : 0)),
       of: (cents) => ({ cause: 'string', string, cents }),
     }),
   );

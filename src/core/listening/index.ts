@@ -16,6 +16,6 @@ export {
   type ReportShift,
   type Unheard,
 } from './report';
-export { pitchSettings } from './settings';
+export { pitchSettings } from './pitchSettings';
 export { drawnPartials, plucked, sawtooth } from './otherVoices';
 export { bowedTake, pitchAt, type Voice } from './voices';

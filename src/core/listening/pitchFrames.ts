@@ -1,5 +1,5 @@
 import FFT from 'fft.js';
-import type { PitchSettings } from './settings';
+import type { PitchSettings } from './pitchSettings';
 
 /*
  * Pitch, frame by frame: the normalised square difference (McLeod and Wyvill, "A smarter way to find pitch", 2005) by the fast Fourier transform, refined over
@@ -8,7 +8,7 @@ import type { PitchSettings } from './settings';
 
 /** What is heard at one moment. */
 export interface Frames {
-  /** Seconds from one frame to the next; frame 0 is centred on its first window. */
+  /** Seconds from one frame to the next; frame 0 is centred on its first stretch of samples. */
   readonly hop: number;
   /** When frame 0 is, in seconds. */
   readonly start: number;

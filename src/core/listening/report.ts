@@ -4,7 +4,7 @@ import { causesIn, effectOf, type Cause, type Evidence, type FoundCause } from '
 import type { Expected, ExpectedStop } from './expected';
 import { median } from './middle';
 import { pitchFrames, type Frames } from './pitchFrames';
-import { pitchSettings } from './settings';
+import { pitchSettings } from './pitchSettings';
 import { takeNotes, type ExtraNote, type HeardNote, type TakeNotes } from './takeNotes';
 
 /*
