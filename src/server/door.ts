@@ -16,6 +16,15 @@ export interface TurnedAway {
 
 export type Coming = Pick<IncomingMessage, 'method' | 'url' | 'headers'>;
 
+/** The one page that may ask for the microphone. */
+const LISTENING = '/listen';
+
+/** What a page may ask of the machine: nothing, but for the one that listens. */
+export function permissionsFor(path: string): string {
+  const listens = path === LISTENING || path === `${LISTENING}/`;
+  return `microphone=${listens ? '(self)' : '()'}, camera=(), geolocation=(), payment=(), usb=()`;
+}
+
 /** Sent with every answer, pages, files and errors alike. */
 export const EVERY_ANSWER: Readonly<Record<string, string>> = {
   'x-content-type-options': 'nosniff',

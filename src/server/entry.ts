@@ -3,7 +3,7 @@ import { createServer, type IncomingMessage, type ServerResponse } from 'node:ht
 import { fileURLToPath } from 'node:url';
 import sirv from 'sirv';
 import { refusalAnswer } from '../wording/issues';
-import { EVERY_ANSWER, isApi, methodsOf, pathOf, turnedAway, type TurnedAway } from './door';
+import { EVERY_ANSWER, isApi, methodsOf, pathOf, permissionsFor, turnedAway, type TurnedAway } from './door';
 import { errorPage } from './errorPage';
 import { preloadHeader } from './preloads';
 import { listenTrouble, readSettings } from './settings';
@@ -46,6 +46,7 @@ const server = createServer((request, response) => {
   if (log) response.on('close', () => writeLine(request, response, performance.now() - start));
   const away = turnedAway(request, names);
   const path = pathOf(request) ?? '/';
+  response.setHeader('permissions-policy', permissionsFor(path));
   if (away) turnAway(request, response, away, isApi(path));
   else if (request.method === 'OPTIONS') response.writeHead(204, { allow: methodsOf(path) }).end();
   else {

@@ -10,6 +10,7 @@ const PLAN_VIEWS = [
   ['/hand', 'Hand'],
   ['/shifts', 'Shifts'],
   ['/ear', 'Ear'],
+  ['/listen', 'Listen'],
   ['/sheet', 'Sheet'],
 ] as const;
 const STUDENT_VIEWS = [

@@ -65,6 +65,19 @@ export const WAV_TROUBLE_WORDS = {
   'odd-rate': 'This WAV file has fewer than 8,000 or more than 192,000 samples a second. Save it at 44,100.',
 } as const;
 
+export const TAKE_FILE_WORDS = 'This file holds no sound that can be read. Save the take as WAV and open it again.';
+
+/** Why nobody can be listened to, and what to do. */
+export const MICROPHONE_WORDS = {
+  'not-secure':
+    'The browser lets a page listen only on this machine itself or over HTTPS. Open the address with https, or on the machine that runs Dove Path; the simulated player plays here too.',
+  'no-microphone': 'There is no microphone. Plug one in and press the button again, or open a take from a file.',
+  refused:
+    'The browser was told not to let this page listen. Allow the microphone beside the address and press the button again.',
+  'in-use': 'Another program holds the microphone. Close it there and press the button again.',
+  lost: 'The microphone was taken away. What was heard up to then is kept.',
+} as const;
+
 const round = (value: number, digits: 0 | 1 | 2 = 1) => Number(number(value, digits));
 
 /** What was heard as every door answers it. */

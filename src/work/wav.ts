@@ -1,8 +1,11 @@
-import wavefile from 'wavefile';
+import * as wavefile from 'wavefile';
 
 /*
  * Takes as WAV files, read and written: any usual depth, rate and number of channels in, one channel of 16 bits out.
  */
+
+/** The package has a named export where it is bundled, and all in one where Node loads it. */
+const { WaveFile } = 'default' in wavefile ? (wavefile.default as typeof wavefile) : wavefile;
 
 export type WavTrouble = 'not-a-wav' | 'broken-wav' | 'empty-wav' | 'odd-rate';
 
@@ -20,7 +23,7 @@ export function readWav(bytes: Uint8Array): Sound | WavTrouble {
   const name = (from: number) => String.fromCharCode(...bytes.subarray(from, from + 4));
   if (bytes.length < 44 || !['RIFF', 'RIFX', 'RF64'].includes(name(0)) || name(8) !== 'WAVE') return 'not-a-wav';
   try {
-    const file = new wavefile.WaveFile(bytes);
+    const file = new WaveFile(bytes);
     const { sampleRate: rate, numChannels } = file.fmt as { sampleRate: number; numChannels: number };
     if (!(rate >= LEAST_RATE && rate <= MOST_RATE)) return 'odd-rate';
     if (file.bitDepth !== '32f') file.toBitDepth('32f');
@@ -45,7 +48,7 @@ function mixed(channels: readonly Float32Array[]): Float32Array {
 
 /** A take as a WAV file. */
 export function writeWav({ samples, rate }: Sound): Uint8Array {
-  const file = new wavefile.WaveFile();
+  const file = new WaveFile();
   const whole = Int16Array.from(samples, (one) => Math.round(32_767 * Math.max(-1, Math.min(1, one))));
   file.fromScratch(1, rate, '16', whole);
   return file.toBuffer();

@@ -255,7 +255,7 @@ for (const [version, plan, standing] of [
         mimeType: 'application/json',
         buffer: Buffer.from(JSON.stringify({ format: 'dove-path-backup', version, savedAt: '', ...kept })),
       });
-    await expect(page.getByText('Before', { exact: true }).first()).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Delete Before', exact: true })).toBeVisible();
     await openBench(page, '/?plan=from-before');
     await expect(page.getByLabel('Name of this plan')).toHaveValue('Before');
     const notice = page.getByTestId('saved-fingering');

@@ -230,7 +230,7 @@ export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
       if (back) back[own + EXTRA] = by;
       // The same once more, after a change of bow.
       from = own + AGAIN;
-      cost = costs[from];
+      cost = costs[from] + (dip > 1 ? PRICES.over : 0);
       by = from;
       if (dip > 0) consider(own + SOUNDS, PRICES.again);
       consider(own + GAP, PRICES.again + PRICES.next);

@@ -1,13 +1,10 @@
 /** The public face of listening: fetched only where somebody is listened to. */
-export { startFollowing } from './align';
 export { causesIn, type Cause, type Evidence } from './causes';
 export { expectedOf, type Expected, type ExpectedEvent, type ExpectedStop } from './expected';
-export { median } from './middle';
+export { startListening, type LiveMoment } from './live';
 export { chances, faultIssues, performed, type Chance, type PerformedNote } from './performance';
-export { pitchFrames, type Frames } from './pitchFrames';
 export {
   listen,
-  reportOf,
   type FoundReportCause,
   type Report,
   type ReportCause,
@@ -16,6 +13,5 @@ export {
   type ReportShift,
   type Unheard,
 } from './report';
-export { pitchSettings } from './pitchSettings';
 export { drawnPartials, plucked, sawtooth } from './otherVoices';
-export { bowedTake, pitchAt, type Voice } from './voices';
+export { bowedTake, type Voice } from './voices';

@@ -11,8 +11,8 @@ const TAIL = 0.6;
 const ATTACK = 0.02;
 const RELEASE = 0.04;
 
-/** Samples of one note. @param phase cycles since its beginning @param t seconds since its beginning */
-type Wave = (phase: number, t: number) => number;
+/** Samples of one note. @param phase cycles since its beginning @param t seconds since its beginning @param step cycles from sample to sample */
+type Wave = (phase: number, t: number, step: number) => number;
 
 /** Sounds each note by a wave of its own. */
 function sounded(notes: readonly PerformedNote[], rendering: Rendering, waveOf: (note: PerformedNote) => Wave) {
@@ -27,9 +27,10 @@ function sounded(notes: readonly PerformedNote[], rendering: Rendering, waveOf: 
     let phase = 0;
     for (let n = 0; n < count; n++) {
       const t = n / rate;
-      phase += hertzOfCents(pitchAt(note, Math.min(t, length))) / rate;
+      const step = hertzOfCents(pitchAt(note, Math.min(t, length))) / rate;
+      phase += step;
       const loud = Math.min(1, t / ATTACK) * Math.max(0, Math.min(1, 1 - (t - length) / RELEASE));
-      out[first + n] += loud * wave(phase, t);
+      out[first + n] += loud * wave(phase, t, step);
     }
   }
   return out;
@@ -70,9 +71,17 @@ export const plucked: Voice = (notes, rendering) =>
     rendering,
   );
 
+/** A sawtooth whose corner is rounded over two samples, so that next to nothing of it folds down. */
+function sawAt(share: number, step: number): number {
+  const plain = 2 * share - 1;
+  if (share < step) return plain - (2 * (share / step) - (share / step) ** 2 - 1);
+  const after = (share - 1) / step;
+  return share > 1 - step ? plain - (after * after + 2 * after + 1) : plain;
+}
+
 /** A sawtooth through two formants, each a resonator of second order. */
 export const sawtooth: Voice = (notes, rendering) => {
-  const raw = sounded(notes, rendering, () => (phase) => 2 * (phase - Math.floor(phase)) - 1);
+  const raw = sounded(notes, rendering, () => (phase, _, step) => sawAt(phase - Math.floor(phase), step));
   const { rate, chance } = rendering;
   const out = raw.map((one) => 0.3 * one);
   for (const hertz of [420 + 160 * chance(), 1500 + 700 * chance()]) {

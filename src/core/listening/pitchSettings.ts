@@ -12,28 +12,30 @@ export interface PitchSettings {
   readonly hop: number;
 }
 
-/** Above it (about G6) every sample is needed: a period has too few of them. */
-const FULL_RATE_FROM = 91;
-/** The rate that the windows are made for; others keep as many samples a second. */
-const RATE = 44_100;
+/** From it on (A5) nearly every sample is needed: with fewer than 25 to a period the peak hides between two lags, and an octave lower stands higher. */
+const HIGH = 81;
+const HIGH_WINDOW = { rate: 44_100, seconds: 0.0232 };
 
-/** Lowest strings, with windows that hold three of their periods: a violin's G, a viola's C, a cello's C, a bass's E. */
-const WINDOWS: readonly (readonly [lowest: number, decimate: number, window: number])[] = [
-  [55, 2, 512],
-  [47, 2, 768],
-  [36, 4, 512],
-  [0, 4, 1024],
+/** Lowest strings, with the rate that is enough and a window that holds three of their periods: a violin's G, a viola's C, a cello's C, a bass's E. */
+const WINDOWS: readonly (readonly [lowest: number, rate: number, seconds: number])[] = [
+  [55, 22_050, 0.0232],
+  [47, 22_050, 0.0348],
+  [36, 11_025, 0.0464],
+  [0, 11_025, 0.0929],
 ];
 
 const HOP = 0.005;
 
 /**
  * @param lowest @param highest notes that are expected, as MIDI numbers
- * @param rate samples a second
+ * @param rate samples a second of the take; a slower take keeps them all
  */
 export function pitchSettings(lowest: number, highest: number, rate: number): PitchSettings {
-  const times = Math.max(1, Math.round(rate / RATE));
-  if (highest >= FULL_RATE_FROM) return { decimate: times, window: 1024, hop: HOP };
-  const [, decimate, window] = WINDOWS.find(([from]) => lowest >= from) ?? WINDOWS[WINDOWS.length - 1];
-  return { decimate: decimate * times, window, hop: HOP };
+  const [, enough, seconds] = WINDOWS.find(([from]) => lowest >= from) ?? WINDOWS[WINDOWS.length - 1];
+  const own =
+    highest >= HIGH
+      ? { rate: HIGH_WINDOW.rate, seconds: Math.max(HIGH_WINDOW.seconds, seconds) }
+      : { rate: enough, seconds };
+  const decimate = Math.max(1, Math.round(rate / own.rate));
+  return { decimate, window: Math.round((own.seconds * rate) / decimate), hop: HOP };
 }

@@ -84,6 +84,8 @@ const LEAST_TAKE = 0.3;
 /** Less of the sounding time explained by the plan is another piece; and so are many short passes. */
 const LEAST_EXPLAINED = 0.5;
 const NOTES_A_PASS = 3;
+/** A larger share of notes an octave off is the player's. */
+const MOST_FOLDED = 0.25;
 const SHORT_PASSES = 6;
 /** Open strings that agree within so many cents are tuned together. */
 const AGREE = 4;
@@ -131,8 +133,6 @@ export function reportOf(
   { seconds, window, a4 }: Listening & { readonly seconds: number; readonly window: number },
 ): Report {
   const givenCents = a4 === undefined ? 0 : 1200 * Math.log2(a4 / 440);
-  const octave = octaveOff(expected, frames, givenCents);
-  if (octave) return nothing(seconds, 'octave-off');
   const first = takeNotes(expected.events, frames, window, givenCents);
   const problem = notThis(first);
   if (problem) return nothing(seconds, problem);
@@ -172,21 +172,11 @@ function notThis({ passes, explained }: TakeNotes): Unheard | undefined {
   if (notes.length === 0) return 'silence';
   const short = passes.filter((pass) => pass.length <= NOTES_A_PASS).length;
   const wrong = notes.filter((note) => note.wrong).length;
+  // A detector is an octave off now and then; a player is for a whole stretch.
+  if (notes.filter(({ folded, wrong: other }) => folded && !other).length > MOST_FOLDED * notes.length)
+    return 'octave-off';
   if (explained < LEAST_EXPLAINED || short >= SHORT_PASSES || wrong > notes.length / 3) return 'not-this-piece';
   return undefined;
-}
-
-/** True where the player is an octave off: judged from the frames as they are, before octaves are folded. */
-function octaveOff({ events }: Expected, frames: Frames, a: number): boolean {
-  const pitches = events.flatMap(({ stops }) => stops.map(({ midi, cents }) => 100 * midi + cents + a));
-  let [own, other] = [0, 0];
-  frames.hertz.forEach((hertz) => {
-    if (hertz <= 0) return;
-    const cents = 100 * (69 + 12 * Math.log2(hertz / 440));
-    if (pitches.some((pitch) => Math.abs(pitch - cents) < 60)) own++;
-    else if (pitches.some((pitch) => Math.abs(Math.abs(pitch - cents) - 1200) < 60)) other++;
-  });
-  return other > 30 && other > 3 * own;
 }
 
 /** Cents of each open string that was heard, A at 440 Hz. */

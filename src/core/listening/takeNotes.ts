@@ -21,6 +21,8 @@ export interface HeardNote {
   readonly landing?: number;
   /** True where it was slid into its place. */
   readonly slid: boolean;
+  /** True where most of it sounded an octave or two off. */
+  readonly folded: boolean;
 }
 
 export interface ExtraNote {
@@ -43,6 +45,8 @@ export interface TakeNotes {
 const LEAST_NOTE = 0.07;
 /** Of a note at both ends so much is left out: half a window, and never more than a fifth. */
 const MOST_TRIMMED = 0.2;
+/** Decibels under the note's own level. */
+const DIED_AWAY = 10;
 /** Frames running within so many cents of the note's own median: from there on it has settled. */
 const SETTLED = 60;
 const SETTLED_FRAMES = 3;
@@ -88,6 +92,7 @@ export function takeNotes(events: readonly ExpectedEvent[], frames: Frames, wind
         middle,
         ...(landing === undefined ? {} : { landing }),
         slid: landing !== undefined && Math.abs(landing - middle.cents) >= SLID,
+        folded: track.folded > track.times.length / 2,
       },
     ];
   });
@@ -131,19 +136,23 @@ function trackOf(
   { event, from, to, state }: Segment,
   events: readonly ExpectedEvent[],
   cents: Float32Array,
-  { hop }: Frames,
+  { hop, level }: Frames,
   window: number,
-): { readonly times: number[]; readonly cents: number[] } {
+): { readonly times: number[]; readonly cents: number[]; readonly folded: number } {
   const stops = events[event].stops.map(({ midi, cents: own }) => 100 * midi + own);
   const frames = to - from + 1;
   const trim = Math.floor(Math.min(window / 2 / hop, MOST_TRIMMED * frames));
   const times: number[] = [];
   const found: number[] = [];
+  // What has died away is the room, and no longer the finger.
+  const quiet = median(Array.from(level.subarray(from, to + 1))) - DIED_AWAY;
+  let folded = 0;
   for (let n = from + trim; n <= to - trim; n++) {
-    if (Number.isNaN(cents[n])) continue;
+    if (Number.isNaN(cents[n]) || level[n] < quiet) continue;
     const away = nearest(cents[n], stops, state === WRONG);
     times.push((n - from) * hop);
     found.push(away);
+    if (stops.every((stop) => Math.abs(cents[n] - stop) > 600)) folded++;
   }
   const around = median(found);
   let settled = 0;
@@ -153,7 +162,7 @@ function trackOf(
       break;
     }
   }
-  return { times: times.slice(settled), cents: found.slice(settled) };
+  return { times: times.slice(settled), cents: found.slice(settled), folded };
 }
 
 function nearest(cents: number, stops: readonly number[], wrong: boolean): number {

@@ -17,6 +17,7 @@ const TAIL = 0.8;
 const PARTIALS = 14;
 const ATTACK = 0.045;
 const RELEASE = 0.05;
+const LIFT = 0.02;
 /** A slide under one bow, and how long a wrong landing stands before it is slid right. */
 const GLIDE = 0.04;
 const CORRECTED_AFTER = 0.14;
@@ -38,7 +39,8 @@ export const bowedTake: Voice = (notes, rendering) => {
     const before = note.slurred
       ? notes.findLast((one, m) => m < n && one.string === note.string && one.end >= note.start - 0.01)
       : undefined;
-    sound(out, note, { rate, body, chance, from: before?.pitch });
+    const slursOn = notes[n + 1]?.slurred === true;
+    sound(out, note, { rate, body, chance, from: before?.pitch, lift: slursOn ? 0 : LIFT });
   });
   return addNoise(out, rendering);
 };
@@ -65,6 +67,8 @@ interface Sounded {
   readonly chance: Chance;
   /** The pitch that it slides from. */
   readonly from: number | undefined;
+  /** Seconds before its end in which the bow slows down to turn. */
+  readonly lift: number;
 }
 
 /** The pitch of a note at some seconds after its beginning, in cents above MIDI 0. */
@@ -77,7 +81,7 @@ export function pitchAt({ pitch, vibrato, sag, landing, start, end }: PerformedN
   return pitch + swing + slid + sag * share + glide;
 }
 
-function sound(out: Float32Array, note: PerformedNote, { rate, body, chance, from }: Sounded) {
+function sound(out: Float32Array, note: PerformedNote, { rate, body, chance, from, lift }: Sounded) {
   const length = note.end - note.start;
   const ring = note.open ? RING_SECONDS * 3 : 0;
   const first = Math.round(note.start * rate);
@@ -93,7 +97,7 @@ function sound(out: Float32Array, note: PerformedNote, { rate, body, chance, fro
     const t = n / rate;
     phase += (2 * Math.PI * hertzOfCents(pitchAt(note, Math.min(t, length), from))) / rate;
     const rise = Math.min(1, t / attack);
-    const fall = t < length ? 1 : Math.max(0, 1 - (t - length) / RELEASE);
+    const fall = Math.max(0, Math.min(1, 1 - (t - length + lift) / RELEASE));
     const rung = note.open && t >= length ? RING * Math.exp(-(t - length) / RING_SECONDS) : 0;
     const loud = Math.max(rise * fall * (0.9 + 0.1 * Math.sin(9 * t)), rung);
     if (loud === 0) continue;

@@ -1,0 +1,185 @@
+import { create } from 'zustand';
+import { placesIn, type Fault } from '../core';
+import { expectedOf, type LiveMoment, type Report } from '../core/listening';
+import { openMicrophone, type Microphone, type MicrophoneTrouble } from '../audio/microphone';
+import { decodedSound, playTake } from '../audio/playTake';
+import type { Listener } from '../wording/listening';
+import { MICROPHONE_WORDS, TAKE_FILE_WORDS, WAV_TROUBLE_WORDS } from '../wording/listening';
+import * as listenText from '../wording/rooms/listenViews';
+import { listenerInWorker } from '../work/listener';
+import { readWav, writeWav } from '../work/wav';
+import { offerFile } from './files';
+import type { Meaning } from './meaning';
+
+/*
+ * Takes of the plan: heard by the microphone, played by the made-up player, or opened from a file. They stay in memory, and go with the page.
+ */
+
+/** One take, with what was heard of it. */
+export interface Take {
+  readonly id: number;
+  readonly name: string;
+  readonly samples: Float32Array;
+  readonly rate: number;
+  readonly report: Report;
+}
+
+export type Doing = 'nothing' | 'opening' | 'listening' | 'working';
+
+interface Takes {
+  readonly takes: readonly Take[];
+  readonly doing: Doing;
+  readonly live: LiveMoment | null;
+  /** What went wrong, and what to do. */
+  readonly problem: string | null;
+}
+
+export const useTakes = create<Takes>(() => ({ takes: [], doing: 'nothing', live: null, problem: null }));
+const set = useTakes.setState;
+
+/** Seconds of silence after the last note that end a take, and the longest take. */
+const SILENCE_ENDS = 1.3;
+const LONGEST = 600;
+const RATE = 44_100;
+
+/** What is expected of the player of the plan that stands, and how it is spoken of. */
+export function listenerOf({ request, response, plan, aim }: Meaning): Listener {
+  const expected = expectedOf(request, response, plan, aim);
+  return { instrument: request.instrument, expected, place: placesIn(response) };
+}
+
+/** What comes in of the take that is being heard. */
+interface Coming {
+  readonly blocks: Float32Array[];
+  readonly rate: number;
+  /** Ends what sends the blocks. */
+  readonly end: () => void;
+}
+
+let coming: Coming | undefined;
+
+/** Takes the next block in, and ends the take where the last note has died away. */
+async function hear(block: Float32Array, ended: () => void) {
+  if (!coming) return;
+  const { blocks, rate } = coming;
+  blocks.push(block);
+  const live = await listenerInWorker().hear(block);
+  if (!coming || !live) return;
+  set({ live });
+  const seconds = (blocks.length * block.length) / rate;
+  if ((live.finished && live.silent > SILENCE_ENDS) || seconds > LONGEST) ended();
+}
+
+/** Listens to the microphone until the last note has died away, or somebody stops it. */
+export async function listenToMe(meaning: Meaning) {
+  set({ doing: 'opening', problem: null, live: null });
+  const { expected } = listenerOf(meaning);
+  const finish = () => void endTake(meaning, listenText.heardAt(timeOf(new Date())));
+  const found: Microphone | MicrophoneTrouble = await openMicrophone({
+    onBlock: (block) => void hear(block, finish),
+    // What was heard up to here is kept.
+    onLost: () => {
+      set({ problem: MICROPHONE_WORDS.lost });
+      finish();
+    },
+  });
+  if (typeof found === 'string') {
+    set({ doing: 'nothing', problem: MICROPHONE_WORDS[found] });
+    return;
+  }
+  await listenerInWorker().begin(expected, found.rate);
+  coming = { blocks: [], rate: found.rate, end: found.stop };
+  set({ doing: 'listening' });
+}
+
+/** Seconds between the blocks of the made-up player. */
+const BLOCK_SECONDS = 0.05;
+
+/** The made-up player plays: aloud and in its time, or at once. */
+export async function letPlayerPlay(meaning: Meaning, faults: readonly Fault[], name: string, aloud: boolean) {
+  set({ doing: 'working', problem: null, live: null });
+  const { expected } = listenerOf(meaning);
+  const seed = 1 + useTakes.getState().takes.length;
+  const samples = await listenerInWorker().simulate(expected, [...faults, ...LIVELY], RATE, seed);
+  if (!aloud) {
+    await addTake(meaning, { name, samples, rate: RATE });
+    return;
+  }
+  await listenerInWorker().begin(expected, RATE);
+  const finish = () => void endTake(meaning, name);
+  const silence = playTake(samples, RATE, { onEnd: finish });
+  const begun = performance.now();
+  let sent = 0;
+  const timer = setInterval(() => {
+    const due = Math.min(samples.length, Math.floor(((performance.now() - begun) / 1000) * RATE));
+    if (due > sent) void hear(samples.slice(sent, due), finish);
+    sent = due;
+  }, BLOCK_SECONDS * 1000);
+  const end = () => {
+    clearInterval(timer);
+    silence();
+  };
+  coming = { blocks: [], rate: RATE, end };
+  set({ doing: 'listening' });
+}
+
+/** What every player has. */
+const LIVELY: readonly Fault[] = [{ fault: 'scatter', cents: 3 }, { fault: 'noise', db: 30 }, { fault: 'room' }];
+
+/** Ends the take that is being heard, and looks at it. */
+export async function endTake(meaning: Meaning, name = listenText.heardAt(timeOf(new Date()))) {
+  const took = coming;
+  if (!took) return;
+  coming = undefined;
+  took.end();
+  await addTake(meaning, { name, samples: joined(took.blocks), rate: took.rate });
+}
+
+/** Opens a take from a file: WAV, or what the browser can decode. */
+export async function openTake(meaning: Meaning, file: File) {
+  set({ doing: 'working', problem: null, live: null });
+  const bytes = await file.arrayBuffer();
+  const wav = readWav(new Uint8Array(bytes));
+  let sound = typeof wav === 'string' ? null : wav;
+  if (wav === 'not-a-wav') sound = await decodedSound(bytes).catch(() => null);
+  if (sound) await addTake(meaning, { name: file.name, ...sound });
+  else
+    set({
+      doing: 'nothing',
+      problem: typeof wav === 'string' && wav !== 'not-a-wav' ? WAV_TROUBLE_WORDS[wav] : TAKE_FILE_WORDS,
+    });
+}
+
+async function addTake(meaning: Meaning, { name, samples, rate }: Omit<Take, 'id' | 'report'>) {
+  set({ doing: 'working', live: null });
+  const { expected } = listenerOf(meaning);
+  try {
+    const report = await listenerInWorker().report(expected, meaning.plan, samples, rate);
+    const { takes } = useTakes.getState();
+    const id = 1 + Math.max(0, ...takes.map((one) => one.id));
+    set({ doing: 'nothing', takes: [{ id, name, samples, rate, report }, ...takes] });
+  } catch {
+    set({ doing: 'nothing', problem: listenText.couldNotBeHeard });
+  }
+}
+
+/** Saves a take as a WAV file. */
+export function saveTake({ samples, rate, name }: Take) {
+  offerFile(writeWav({ samples, rate }), `${name.replace(/[^\w-]+/g, '-')}.wav`, 'audio/wav');
+}
+
+export function forgetTake(id: number) {
+  set({ takes: useTakes.getState().takes.filter((one) => one.id !== id) });
+}
+
+function joined(blocks: readonly Float32Array[]): Float32Array {
+  const all = new Float32Array(blocks.reduce((sum, { length }) => sum + length, 0));
+  let at = 0;
+  for (const block of blocks) {
+    all.set(block, at);
+    at += block.length;
+  }
+  return all;
+}
+
+const timeOf = (date: Date) => `${date.getHours()}:${String(date.getMinutes()).padStart(2, '0')}`;

@@ -1,0 +1,288 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import type { Fault } from '../../../src/core';
+import {
+  bowedTake,
+  causesIn,
+  chances,
+  drawnPartials,
+  listen,
+  performed,
+  plucked,
+  sawtooth,
+  startListening,
+  type Cause,
+  type Chance,
+  type Expected,
+  type Report,
+  type ReportCause,
+  type Voice,
+} from '../../../src/core/listening';
+import { heardOf, INSTRUMENTS, RATE, someTake, usual, type Take } from '../../support/takes';
+
+/** Notes of a take that were found in their place, and by how many cents each is off from the truth. */
+function found({ notes, expected }: Take, { passes, a4 }: Report) {
+  const heard = passes.flatMap((pass) => pass.notes);
+  const tuned = 1200 * Math.log2(a4 / 440);
+  const errors: number[] = [];
+  for (const note of notes) {
+    const target = expected.events.find(({ at }) => at === note.at)?.stops[0].cents ?? 0;
+    const own = heard.find(({ at, start = Infinity, end = -Infinity, heard: how }) => {
+      const together = Math.min(end, note.end) - Math.max(start, note.start);
+      return at === note.at && how !== 'wrong' && together >= (note.end - note.start) / 2;
+    });
+    if (own?.cents !== undefined) errors.push(Math.abs(own.cents + tuned - (note.cents - target)));
+  }
+  return { share: errors.length / notes.length, errors };
+}
+
+const within = (errors: readonly number[], cents: number) =>
+  errors.filter((error) => error <= cents).length / errors.length;
+
+test('notes of half a second are found on all four instruments, their middles within two cents', () => {
+  for (const [n, instrument] of INSTRUMENTS.entries()) {
+    const take = someTake(40 + n, 0.55, (_, chance) => usual(chance), instrument);
+    const { share, errors } = found(take, heardOf(take, n));
+    assert.ok(share >= 0.97, `${instrument}: ${share} found`);
+    assert.ok(within(errors, instrument === 'bass' ? 3 : 2) >= 0.97, `${instrument}: ${errors.join(' ')}`);
+  }
+});
+
+test('eight notes a second are found from C3 up, five below', () => {
+  for (const [instrument, seconds] of [
+    ['violin', 0.125],
+    ['viola', 0.125],
+    ['cello', 0.2],
+  ] as const) {
+    const faults = (): Fault[] => [
+      { fault: 'scatter', cents: 4 },
+      { fault: 'noise', db: 20 },
+    ];
+    const take = someTake(7, seconds, faults, instrument);
+    const { share } = found(take, heardOf(take, 3));
+    assert.ok(share >= 0.95, `${instrument}: ${share} found`);
+  }
+});
+
+const VOICES: readonly (readonly [string, Voice])[] = [
+  ['drawn partials', drawnPartials],
+  ['plucked', plucked],
+  ['sawtooth', sawtooth],
+];
+
+/** Trouble that a room full of pupils has. */
+const TROUBLE: readonly (readonly [string, (samples: Float32Array, at: number) => number])[] = [
+  ['clipped', (samples, at) => Math.max(-0.3, Math.min(0.3, samples[at]))],
+  ['hum', (samples, at) => samples[at] + 0.02 * Math.sin((2 * Math.PI * 50 * at) / RATE)],
+  ['clicks', (samples, at) => samples[at] + (at % 60_000 === 0 ? 0.9 : 0)],
+  ['a string that rings', (samples, at) => samples[at] + 0.02 * Math.sin((2 * Math.PI * 293.4 * at) / RATE)],
+  [
+    'a second player far off',
+    (samples, at) =>
+      samples[at] + 0.02 * Math.sin((2 * Math.PI * 440 * 2 ** (Math.floor(at / 30_000) / 6) * at) / RATE),
+  ],
+];
+
+test('voices made by other means are heard as well, with trouble added', () => {
+  for (const [v, [name, voice]] of VOICES.entries())
+    for (const [t, [trouble, add]] of TROUBLE.entries()) {
+      if ((v + t) % 2 === 1) continue;
+      const take = someTake(100 + 10 * v + t, 0.5, () => [{ fault: 'scatter', cents: 4 }], t % 2 ? 'viola' : 'violin');
+      const made = voice(take.notes, { rate: RATE, faults: take.faults, chance: chances(5) });
+      const samples = made.map((_, at) => add(made, at));
+      const { share, errors } = found(take, listen(take.expected, take.plan, samples, RATE));
+      assert.ok(share >= 0.94, `${name}, ${trouble}: ${share} found`);
+      assert.ok(within(errors, 3) >= 0.94, `${name}, ${trouble}: ${errors.map((one) => one.toFixed(1)).join(' ')}`);
+    }
+});
+
+test('a player who begins again, leaves out, repeats and plays another note is followed', () => {
+  const faults = ({ events }: Expected): Fault[] => [
+    { fault: 'restart', after: events[8].at, from: events[0].at },
+    { fault: 'skip', at: events[5].at },
+    { fault: 'wrong', at: events[12].at, semitones: 1 },
+    { fault: 'repeat', at: events[14].at },
+    { fault: 'noise', db: 25 },
+  ];
+  const take = someTake(11, 0.5, faults, 'violin');
+  const { passes, extra } = heardOf(take, 2);
+  assert.equal(passes.length, 2);
+  const { events } = take.expected;
+  const verdict = (pass: number, at: number) => passes[pass].notes.find((note) => note.at === at)?.heard;
+  assert.equal(verdict(1, events[5].at), 'missed');
+  assert.equal(verdict(1, events[12].at), 'wrong');
+  assert.ok(extra.some(({ after }) => after === events[14].at));
+});
+
+/** What is looked for among the causes of a take without sound. */
+type Planted = Extract<Fault, { fault: 'hand' | 'finger' | 'string' | 'frame' | 'contact' }>;
+
+const oneOf = <T>(chance: Chance, list: readonly T[]): T | undefined => list[Math.floor(chance() * list.length)];
+const centsAMm = (length: number, mm: number) => 1200 / Math.LN2 / (length - mm);
+
+/** Faults as large as the figures ask for, where a take has enough notes for them. */
+const PLANTS: Readonly<Record<Planted['fault'], (expected: Expected, chance: Chance) => Planted | null>> = {
+  hand: ({ events, setup }, chance) => {
+    const stopped = events.filter(({ stops }) => !stops[0].open);
+    const enough = (position: unknown) => stopped.filter((event) => event.position === position).length >= 5;
+    const event = oneOf(
+      chance,
+      stopped.filter(({ position }) => enough(position)),
+    );
+    if (!event) return null;
+    const low = Math.min(
+      ...stopped.filter(({ position }) => position === event.position).map(({ stops }) => stops[0].mm),
+    );
+    return { fault: 'hand', position: event.position, mm: side(chance) * (9.5 / centsAMm(setup.lengthMm, low)) };
+  },
+  finger: ({ events, setup }, chance) => {
+    const places = (finger: number) => events.flatMap(({ stops: [stop] }) => (stop.finger === finger ? [stop.mm] : []));
+    const finger = oneOf(
+      chance,
+      [1, 2, 3, 4].filter((one) => places(one).length >= 4),
+    );
+    if (finger === undefined) return null;
+    return {
+      fault: 'finger',
+      finger,
+      mm: (side(chance) * 12.5) / centsAMm(setup.lengthMm, Math.min(...places(finger))),
+    };
+  },
+  string: ({ events, setup }, chance) => {
+    const string = oneOf(
+      chance,
+      setup.strings.filter((_, n) => {
+        const own = events.filter(({ stops }) => stops[0].string === n);
+        return own.length >= 5 || (own.length >= 3 && own.some(({ stops }) => stops[0].open));
+      }),
+    );
+    return string ? { fault: 'string', string: string.name, cents: 8.5 * side(chance) } : null;
+  },
+  frame: ({ events, setup }, chance) => {
+    const stopped = events.filter(({ stops }) => !stops[0].open);
+    const event = oneOf(
+      chance,
+      stopped.filter((one) => stopped.filter(({ position }) => position === one.position).length >= 8),
+    );
+    if (!event) return null;
+    const last = setup.lengthMm * (1 - 2 ** (-event.last / 12));
+    return { fault: 'frame', position: event.position, mm: (side(chance) * 12.5) / centsAMm(setup.lengthMm, last) };
+  },
+  contact: ({ events, setup }, chance) => {
+    const string = oneOf(
+      chance,
+      setup.strings.filter((_, n) => events.filter(({ stops }) => stops[0].string === n).length >= 4),
+    );
+    return string ? { fault: 'contact', string: string.name, cents: -9 } : null;
+  },
+};
+
+const side = (chance: Chance) => (chance() < 0.5 ? -1 : 1);
+
+/** True where a cause is what was planted. */
+function names(cause: Cause | ReportCause, planted: Planted, { setup }: Expected): boolean {
+  if (cause.cause !== planted.fault) return false;
+  if ('position' in cause && 'position' in planted) return cause.position === planted.position;
+  if ('finger' in cause && 'finger' in planted) return cause.finger === planted.finger;
+  return 'string' in cause && 'string' in planted && setup.strings[cause.string].name === planted.string;
+}
+
+/** What is made of a take's cents, without any sound. */
+function causesWithoutSound({ notes, expected }: Take) {
+  const byEvent = new Map(expected.events.map((event) => [event.at, event]));
+  const evidence = notes.flatMap((note) => {
+    const event = byEvent.get(note.at);
+    if (!event) return [];
+    const [stop] = event.stops;
+    return [{ event, stop, cents: note.cents - stop.cents, sag: note.sag }];
+  });
+  return causesIn(evidence, expected);
+}
+
+const SCATTER: Fault = { fault: 'scatter', cents: 4 };
+
+for (const [kind, plant] of Object.entries(PLANTS))
+  test(`a planted cause is found in the cents of a take: ${kind}`, () => {
+    let [tried, right] = [0, 0];
+    for (let seed = 0; tried < 30 && seed < 200; seed++) {
+      let planted: Planted | null = null;
+      const take = someTake(3000 + seed, 0.5, (expected, chance) => {
+        planted = plant(expected, chance);
+        return planted ? [planted, SCATTER] : [SCATTER];
+      });
+      const wanted = planted as Planted | null;
+      if (!wanted) continue;
+      tried++;
+      const causes = causesWithoutSound(take);
+      if (causes.some(({ cause, or }) => [cause, ...or].some((one) => names(one, wanted, take.expected)))) right++;
+    }
+    assert.ok(right >= (kind === 'frame' ? 25 : 27), `${right} of ${tried}`);
+  });
+
+test('two planted causes are both found, and of a true player nothing is invented', () => {
+  let [tried, right, invented] = [0, 0, 0];
+  for (let seed = 0; tried < 30; seed++) {
+    const planted: Planted[] = [];
+    const take = someTake(5000 + seed, 0.5, (expected, chance) => {
+      for (const kind of ['finger', 'string'] as const) {
+        const one = PLANTS[kind](expected, chance);
+        if (one) planted.push(one);
+      }
+      return [...planted, SCATTER];
+    });
+    if (planted.length < 2) continue;
+    tried++;
+    const all = causesWithoutSound(take).flatMap(({ cause, or }) => [cause, ...or]);
+    if (planted.every((one) => all.some((cause) => names(cause, one, take.expected)))) right++;
+  }
+  for (let seed = 0; seed < 60; seed++)
+    if (causesWithoutSound(someTake(7000 + seed, 0.5, () => [SCATTER])).length > 0) invented++;
+  assert.ok(right >= 24, `${right} of ${tried}`);
+  assert.ok(invented <= 2, `${invented} invented`);
+});
+
+test('what is no take of this plan gets a plain word and no report', () => {
+  const take = someTake(21, 0.4, (_, chance) => usual(chance), 'violin');
+  const chance = chances(8);
+  const of = (samples: Float32Array) => listen(take.expected, take.plan, samples, RATE);
+  const bowed = bowedTake(take.notes, { rate: RATE, faults: [], chance });
+  assert.equal(of(new Float32Array(100)).unheard, 'too-short');
+  assert.equal(of(new Float32Array(5 * RATE)).unheard, 'silence');
+  for (const samples of [Float32Array.from({ length: 10 * RATE }, () => 0.3 * (chance() - 0.5))]) {
+    const { unheard, causes } = of(samples);
+    assert.ok(unheard !== undefined);
+    assert.deepEqual(causes, []);
+  }
+  // An octave higher: the same samples at twice the rate.
+  const high = bowed.filter((_, n) => n % 2 === 0);
+  const octave = of(high);
+  assert.ok(octave.unheard === 'octave-off' || octave.unheard === 'not-this-piece', String(octave.unheard));
+  // Another piece: of the chromatic scale downwards next to nothing fits.
+  const strange = take.expected.events.map((event, n) => ({
+    ...event,
+    stops: event.stops.map((stop) => ({ ...stop, midi: 90 - n })),
+  }));
+  const other = performed({ ...take.expected, events: strange }, [], chance);
+  assert.equal(of(bowedTake(other, { rate: RATE, faults: [], chance })).unheard, 'not-this-piece');
+});
+
+test('live, the place is known within a fifth of a second, and the end of the take', () => {
+  const take = someTake(31, 0.5, () => [SCATTER, { fault: 'noise', db: 20 }], 'violin');
+  const samples = bowedTake(take.notes, { rate: RATE, faults: take.faults, chance: chances(1) });
+  const push = startListening(take.expected, RATE);
+  const block = 1024;
+  const seen: (readonly [number, number])[] = [];
+  let finished = false;
+  for (let at = 0; at + block <= samples.length; at += block) {
+    const moment = push(samples.slice(at, at + block));
+    if (!moment) continue;
+    seen.push([(at + block) / RATE, moment.at]);
+    finished = moment.finished;
+  }
+  const late = take.notes.filter(({ at, start }) => {
+    const first = seen.find(([time, event]) => time >= start && event === at);
+    return !first || first[0] - start > 0.2;
+  });
+  assert.ok(late.length <= take.notes.length * 0.06, `${late.length} of ${take.notes.length} late`);
+  assert.ok(finished);
+});
