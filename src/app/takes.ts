@@ -24,17 +24,19 @@ export interface Take {
   readonly report: Report;
 }
 
-export type Doing = 'nothing' | 'opening' | 'listening' | 'working';
+type Doing = 'nothing' | 'opening' | 'listening' | 'working';
 
 interface Takes {
   readonly takes: readonly Take[];
   readonly doing: Doing;
   readonly live: LiveMoment | null;
+  /** Hertz of A where it is given; else it is heard. */
+  readonly a4: number | null;
   /** What went wrong, and what to do. */
   readonly problem: string | null;
 }
 
-export const useTakes = create<Takes>(() => ({ takes: [], doing: 'nothing', live: null, problem: null }));
+export const useTakes = create<Takes>(() => ({ takes: [], doing: 'nothing', live: null, a4: null, problem: null }));
 const set = useTakes.setState;
 
 /** Seconds of silence after the last note that end a take, and the longest take. */
@@ -150,11 +152,25 @@ export async function openTake(meaning: Meaning, file: File) {
     });
 }
 
+/** What is heard of samples, by the A that is given. */
+function reportOn(meaning: Meaning, { samples, rate }: Pick<Take, 'samples' | 'rate'>): Promise<Report> {
+  const { a4 } = useTakes.getState();
+  const { expected } = listenerOf(meaning);
+  return listenerInWorker().report(expected, meaning.plan, samples, rate, a4 === null ? {} : { a4 });
+}
+
+/** Gives A, and listens to all takes once more by it. @param a4 hertz; null where it is to be heard */
+export async function giveA(meaning: Meaning, a4: number | null) {
+  set({ a4, doing: 'working', problem: null });
+  const takes: Take[] = [];
+  for (const take of useTakes.getState().takes) takes.push({ ...take, report: await reportOn(meaning, take) });
+  set({ takes, doing: 'nothing' });
+}
+
 async function addTake(meaning: Meaning, { name, samples, rate }: Omit<Take, 'id' | 'report'>) {
   set({ doing: 'working', live: null });
-  const { expected } = listenerOf(meaning);
   try {
-    const report = await listenerInWorker().report(expected, meaning.plan, samples, rate);
+    const report = await reportOn(meaning, { samples, rate });
     const { takes } = useTakes.getState();
     const id = 1 + Math.max(0, ...takes.map((one) => one.id));
     set({ doing: 'nothing', takes: [{ id, name, samples, rate, report }, ...takes] });

@@ -7,6 +7,7 @@ import {
   performed,
   startListening,
   type Expected,
+  type Listening,
   type LiveMoment,
   type Report,
 } from '../core/listening';
@@ -24,8 +25,8 @@ const listener = {
     return push?.(block);
   },
   /** What was heard of a whole take. */
-  report(expected: Expected, plan: Plan, samples: Float32Array, rate: number): Report {
-    return listen(expected, plan, samples, rate);
+  report(expected: Expected, plan: Plan, samples: Float32Array, rate: number, given: Listening): Report {
+    return listen(expected, plan, samples, rate, given);
   },
   /** A take of the made-up player. */
   simulate(expected: Expected, faults: readonly Fault[], rate: number, seed: number): Float32Array {

@@ -33,7 +33,7 @@ export const INSTRUMENTS = ['violin', 'viola', 'cello', 'bass'] as const;
 const pick = <T>(chance: Chance, list: readonly T[]): T => list[Math.floor(chance() * list.length)];
 
 /** A random scale or arpeggio on an instrument. @param seconds how long each note is */
-export function somePlan(chance: Chance, seconds: number, instrument: InstrumentName = pick(chance, INSTRUMENTS)) {
+function somePlan(chance: Chance, seconds: number, instrument: InstrumentName = pick(chance, INSTRUMENTS)) {
   const tonic = pick(chance, TONICS[instrument]);
   const octaves = instrument === 'bass' ? 1 + Math.floor(chance() * 2) : 2;
   const material =

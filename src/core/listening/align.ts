@@ -8,7 +8,7 @@ import type { Frames } from './pitchFrames';
 
 export const SOUNDS = 0;
 export const WRONG = 1;
-export const GAP = 2;
+const GAP = 2;
 export const EXTRA = 3;
 export const AGAIN = 4;
 const STATES = 5;

@@ -24,7 +24,7 @@ export interface Frames {
 const TAPS = 12;
 
 /** Every so many samples one, without what would fold down: a windowed sinc at nine tenths of the new limit. */
-export function decimated(samples: Float32Array, times: number): Float32Array {
+function decimated(samples: Float32Array, times: number): Float32Array {
   if (times === 1) return samples;
   const half = TAPS * times;
   const taps = new Float32Array(2 * half + 1);
@@ -51,7 +51,7 @@ export function decimated(samples: Float32Array, times: number): Float32Array {
 /** Peaks below this share of the highest are no period. */
 const KEY_SHARE = 0.85;
 /** Less periodic than this is no note. */
-export const CLEAR = 0.55;
+const CLEAR = 0.55;
 /** Periods at which a peak is looked for again, while it stands above half the first. */
 const MULTIPLES = [2, 3, 4, 6, 9, 13];
 

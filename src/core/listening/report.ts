@@ -11,7 +11,7 @@ import { takeNotes, type ExtraNote, type HeardNote, type TakeNotes } from './tak
  * What was heard of a take: the player's A, the passes with every note, the shifts as they landed, the causes.
  */
 
-export type HeardVerdict = 'in' | 'low' | 'high' | 'wrong' | 'missed';
+type HeardVerdict = 'in' | 'low' | 'high' | 'wrong' | 'missed';
 
 export interface ReportNote {
   readonly at: number;
@@ -28,7 +28,7 @@ export interface ReportNote {
   readonly sure?: number;
 }
 
-export interface ReportShift {
+interface ReportShift {
   readonly from: number;
   readonly to: number;
   /** Cents as it landed and once it had settled, mm of what it landed by. */
@@ -38,7 +38,7 @@ export interface ReportShift {
   readonly slid: boolean;
 }
 
-export interface ReportPass {
+interface ReportPass {
   readonly from: number;
   readonly to: number;
   readonly notes: readonly ReportNote[];
@@ -91,6 +91,8 @@ const SHORT_PASSES = 6;
 const AGREE = 4;
 /** A string off by so much is mistuned; an A off by so much may be the hand. */
 const MISTUNED = 6;
+/** Stopped notes that it takes to speak of the hand. */
+const LEAST_FOR_HAND = 5;
 const WRONG = 70;
 /** A landing beside its place by so much was not landed on, where the notes after it are true within so much. */
 const LANDED = 13;
@@ -126,7 +128,7 @@ const nothing = (seconds: number, unheard: Unheard): Report => ({
 });
 
 /** What was heard, from its frames. */
-export function reportOf(
+function reportOf(
   expected: Expected,
   plan: Plan,
   frames: Frames,
@@ -142,12 +144,7 @@ export function reportOf(
   const taken =
     Math.abs(tuned.cents - givenCents) > MISTUNED ? takeNotes(expected.events, frames, window, tuned.cents) : first;
   const off = (note: HeardNote) => note.cents - tuned.cents;
-  const evidence = taken.passes.flat().flatMap((note): Evidence[] => {
-    const event = expected.events[note.event];
-    const [stop] = event.stops;
-    if (note.wrong || event.stops.length > 1 || Math.abs(off(note)) >= WRONG) return [];
-    return [{ event, stop, cents: off(note), sag: note.middle.slope * (note.end - note.start) }];
-  });
+  const evidence = evidenceOf(taken, expected, tuned.cents);
   const found = causesIn(evidence, expected);
   const passes = taken.passes.map((pass) => passOf(pass, expected, plan, found, off));
   const mistuned = [...strings].flatMap(([string, cents]) => {
@@ -160,7 +157,7 @@ export function reportOf(
     strings: new Map(mistuned),
     passes,
     extra: taken.extra,
-    causes: [...aOrHand(tuned, evidence, expected), ...found.map(asReport), ...landings(passes)],
+    causes: [...(tuned.both ? withA(taken, expected, tuned.cents, found) : found.map(asReport)), ...landings(passes)],
   };
 }
 
@@ -207,30 +204,48 @@ function tuning(strings: ReadonlyMap<number, number>, { passes }: TakeNotes): { 
     : { cents: open.length === 1 ? cents : 0, both: false };
 }
 
-/** Where A is only heard from stopped notes and stands far off, it may be the hand as well: both are named. */
-function aOrHand(
-  { cents, both }: { cents: number; both: boolean },
-  evidence: readonly Evidence[],
-  { setup }: Expected,
-): FoundReportCause[] {
-  const stopped = evidence.filter(({ stop }) => !stop.open);
-  if (!both || stopped.length < 5) return [];
+/** What the causes are looked for in: single notes in their place, A taken out. */
+function evidenceOf({ passes }: TakeNotes, { events }: Expected, a: number): Evidence[] {
+  return passes.flat().flatMap((note): Evidence[] => {
+    const event = events[note.event];
+    const [stop] = event.stops;
+    const cents = note.cents - a;
+    if (note.wrong || event.stops.length > 1 || Math.abs(cents) >= WRONG) return [];
+    return [{ event, stop, cents, sag: note.middle.slope * (note.end - note.start) }];
+  });
+}
+
+/**
+ * Where A is only heard from stopped notes and stands far off, it may be the hand as well: of both readings the one with fewer causes is told, and the
+ * other named beside it.
+ */
+function withA(taken: TakeNotes, expected: Expected, a: number, found: readonly FoundCause[]): FoundReportCause[] {
+  const evidence = evidenceOf(taken, expected, 0);
+  const byHand = causesIn(evidence, expected);
+  const [first, ...others] = byHand.map(asReport);
+  if (first && byHand.length <= found.length + 1)
+    return [{ ...first, or: [...first.or, { cause: 'a4', cents: a }] }, ...others];
+  const hand = wholeHand(evidence, expected, a);
+  return [...(hand ? [hand] : []), ...found.map(asReport)];
+}
+
+/** The hand that would be off where A is true. */
+function wholeHand(evidence: readonly Evidence[], { setup }: Expected, a: number): FoundReportCause | undefined {
   const counts = new Map<string, Evidence[]>();
-  for (const one of stopped)
+  for (const one of evidence.filter(({ stop }) => !stop.open))
     counts.set(String(one.event.position), [...(counts.get(String(one.event.position)) ?? []), one]);
-  const own = [...counts.values()].reduce((a, b) => (b.length > a.length ? b : a));
+  const own = [...counts.values()].reduce((most, one) => (one.length > most.length ? one : most), []);
+  if (own.length < LEAST_FOR_HAND) return undefined;
   const [{ event }] = own;
-  const mm = cents / median(own.map(({ stop }) => centsPerMm(setup.lengthMm, stop.mm)));
+  const mm = a / median(own.map(({ stop }) => centsPerMm(setup.lengthMm, stop.mm)));
   const at = own.map((one) => one.event.at);
-  return [
-    {
-      cause: { cause: 'hand', position: event.position, first: event.first, mm },
-      or: [{ cause: 'a4', cents }],
-      from: Math.min(...at),
-      to: Math.max(...at),
-      tries: own.length,
-    },
-  ];
+  return {
+    cause: { cause: 'hand', position: event.position, first: event.first, mm },
+    or: [{ cause: 'a4', cents: a }],
+    from: Math.min(...at),
+    to: Math.max(...at),
+    tries: own.length,
+  };
 }
 
 function passOf(

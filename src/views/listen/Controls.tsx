@@ -1,7 +1,7 @@
 import { FileAudio, Mic, Square } from 'lucide-react';
 import { useRef, useState, type DragEvent } from 'react';
 import type { Meaning } from '../../app/meaning';
-import { endTake, letPlayerPlay, listenToMe, openTake, useTakes } from '../../app/takes';
+import { endTake, giveA, letPlayerPlay, listenToMe, openTake, useTakes } from '../../app/takes';
 import { Pick } from '../../ui/fields';
 import type { Listener } from '../../wording/listening';
 import * as listenText from '../../wording/rooms/listenViews';
@@ -13,9 +13,13 @@ interface Props {
   readonly listener: Listener;
 }
 
+/** As what A may be given, in hertz. */
+const GIVEN = [415, 438, 440, 441, 442, 443, 444];
+const HEARD = 'heard';
+
 /** What begins and ends a take: the microphone, a file, the simulated player. */
 export function Controls({ meaning, listener }: Props) {
-  const { doing, live, problem } = useTakes();
+  const { doing, live, a4, problem } = useTakes();
   const [over, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const busy = doing !== 'nothing';
@@ -75,6 +79,12 @@ export function Controls({ meaning, listener }: Props) {
                 open(target.files?.item(0));
                 target.value = '';
               }}
+            />
+            <Pick
+              label={listenText.whichA}
+              value={String(a4 ?? HEARD)}
+              choices={[[HEARD, listenText.aAsHeard], ...GIVEN.map((a) => [String(a), listenText.hertz(a)] as const)]}
+              onPick={(value) => !busy && void giveA(meaning, value === HEARD ? null : Number(value))}
             />
             {doing === 'working' && <p role="status">{listenText.lookingAtIt}</p>}
           </div>

@@ -47,7 +47,7 @@ function ListenTo({ meaning, cursor }: Props) {
       {take && (
         <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
           <div className="flex flex-col gap-4">
-            <WhatWasHeard take={take} listener={listener} cursor={cursor} />
+            <WhatWasHeard meaning={meaning} take={take} listener={listener} cursor={cursor} />
             {shown.length > 0 && (
               <section className="flex flex-col gap-2" aria-labelledby="hand-heading">
                 <div className="flex flex-wrap items-baseline gap-3">

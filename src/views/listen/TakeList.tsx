@@ -25,7 +25,7 @@ export function TakeList({ chosen, onChoose }: Props) {
             <button
               type="button"
               aria-pressed={take.id === chosen}
-              className="min-h-8 flex-1 cursor-pointer text-left underline"
+              className="min-h-8 basis-full cursor-pointer text-left underline"
               onClick={() => onChoose(take.id)}
             >
               {take.name}

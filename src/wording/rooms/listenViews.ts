@@ -42,7 +42,6 @@ export const thisTake = 'This take';
 
 export const noteByNote = 'Note by note';
 export const columns = ['Note', 'Finger', 'Heard', 'Off', 'On the string', ''] as const;
-export const hearIt = 'Hear it';
 export const hearNote = (note: string) => `Hear ${note} as it was played`;
 export const verdicts = {
   in: 'in tune',
@@ -67,3 +66,7 @@ export const nothingHeardYet =
   'Nothing is heard yet. Play a little nearer, or check the microphone in the settings of your system.';
 export const offFromTarget = (cents: string) => `${cents} cents`;
 export const millimetres = (mm: string) => `${mm} mm`;
+export const practiseIt = 'Practise these notes';
+export const whichA = 'A';
+export const aAsHeard = 'as it is heard';
+export const hertz = (a: number) => `${a} Hz`;

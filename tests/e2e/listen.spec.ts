@@ -1,0 +1,154 @@
+import { chromium, type Browser, type Page } from '@playwright/test';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { BROWSER } from '../../scripts/server.mjs';
+import { briefAddress } from '../../src/app/brief/address';
+import { aimFor, plan, type Fault, type PlanRequest } from '../../src/core';
+import { bowedTake, chances, expectedOf, performed } from '../../src/core/listening';
+import { writeWav } from '../../src/work/wav';
+import { ready } from './bench';
+import { expect, test } from './shared';
+
+/* Listening through the real path: a microphone that plays a file, the simulated player, a take from a file; and what is said where nothing can be heard. */
+
+const REQUEST: PlanRequest = {
+  instrument: 'violin',
+  material: { type: 'scale', tonic: 'D4', scale: 'major', octaves: 1, direction: 'updown' },
+  tempo: { bpm: 150 },
+};
+const ADDRESS = `/listen${briefAddress(REQUEST)}`;
+const RATE = 44_100;
+
+const folder = mkdtempSync(join(tmpdir(), 'dove-path-'));
+test.afterAll(() => rmSync(folder, { recursive: true }));
+
+/** A take of the plan with what is wrong with it, as a WAV file. */
+function takeFile(name: string, faults: readonly Fault[]): string {
+  const response = plan({ ...REQUEST, alternatives: 1 });
+  const expected = expectedOf(REQUEST, response, response.plans[0], aimFor('middle'));
+  const samples = bowedTake(performed(expected, faults, chances(4)), { rate: RATE, faults, chance: chances(5) });
+  const file = join(folder, name);
+  writeFileSync(file, writeWav({ samples, rate: RATE }));
+  return file;
+}
+
+const FINGER: readonly Fault[] = [
+  { fault: 'finger', finger: 2, mm: -2.4 },
+  { fault: 'scatter', cents: 2 },
+];
+
+/** A browser whose microphone is what is given. */
+async function withMicrophone(args: readonly string[], use: (page: Page) => Promise<void>, origin: string | undefined) {
+  const browser: Browser = await chromium.launch({ ...BROWSER, args: [...BROWSER.args, ...args] });
+  const context = await browser.newContext({
+    ...(origin ? { baseURL: origin } : {}),
+    viewport: { width: 1280, height: 800 },
+  });
+  try {
+    await use(await context.newPage());
+  } finally {
+    await browser.close();
+  }
+}
+
+const heard = (page: Page) => page.getByTestId('heard');
+const listenToMe = (page: Page) => page.getByRole('button', { name: 'Listen to me' }).click();
+
+test('a take by the microphone is followed, ends by itself, and its cause is named', async ({ baseURL }) => {
+  const file = takeFile('finger.wav', FINGER);
+  const args = [
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
+    `--use-file-for-fake-audio-capture=${file}%noloop`,
+  ];
+  await withMicrophone(
+    args,
+    async (page) => {
+      await page.goto(ADDRESS);
+      await ready(page);
+      await listenToMe(page);
+      await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
+      await expect(page).toHaveURL(/[?&]at=[3-9]/);
+      await expect(heard(page)).toContainText('Finger 2 stands');
+      await expect(heard(page)).toContainText('towards the nut');
+      await expect(page.getByTestId('ghost-hand').locator('[data-place]').first()).toBeVisible();
+    },
+    baseURL,
+  );
+});
+
+test('a take from a file is heard, and what is no take is told plainly', async ({ page }) => {
+  await page.goto(ADDRESS);
+  await ready(page);
+  const box = page.getByTestId('take-file');
+  await box.setInputFiles({
+    name: 'noise.wav',
+    mimeType: 'audio/wav',
+    buffer: Buffer.from('no sound at all, only words'),
+  });
+  await expect(page.getByRole('alert')).toContainText('no sound that can be read');
+  const quiet = writeWav({ samples: new Float32Array(RATE), rate: RATE });
+  await box.setInputFiles({ name: 'quiet.wav', mimeType: 'audio/wav', buffer: Buffer.from(quiet) });
+  await expect(heard(page)).toContainText('Nothing was heard');
+  await box.setInputFiles(takeFile('file.wav', FINGER));
+  await expect(heard(page)).toContainText('Finger 2 stands');
+  await page.getByLabel('A', { exact: true }).selectOption('443');
+  await expect(heard(page)).toContainText('A at 443.0 Hz');
+});
+
+test('the simulated player plays with the fault that is chosen', async ({ page }) => {
+  await page.goto(ADDRESS);
+  await ready(page);
+  await page.getByLabel('How it plays').selectOption({ label: 'Plays true' });
+  await page.getByRole('button', { name: 'At once, without sound' }).click();
+  await expect(heard(page)).toContainText('Nothing stands out');
+  await page.getByLabel('How it plays').selectOption({ label: 'Hand 2 mm towards the bridge in 1st position' });
+  await page.getByRole('button', { name: 'At once, without sound' }).click();
+  await expect(heard(page)).toContainText('Your whole hand is');
+  await page.getByRole('button', { name: 'All takes laid over each other' }).click();
+  await expect(page.getByTestId('ghost-hand').locator('[data-place]').first()).toBeVisible();
+});
+
+test('where the microphone is refused, missing, or taken away, the page says what to do', async ({ baseURL }) => {
+  await withMicrophone(
+    ['--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream'],
+    async (page) => {
+      await page.goto(ADDRESS);
+      await ready(page);
+      await page.evaluate(() => {
+        const { mediaDevices } = navigator;
+        const open = mediaDevices.getUserMedia.bind(mediaDevices);
+        mediaDevices.getUserMedia = async (asked) => {
+          const stream = await open(asked);
+          Object.assign(globalThis, { track: stream.getAudioTracks()[0] });
+          return stream;
+        };
+      });
+      await listenToMe(page);
+      await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
+      await page.waitForTimeout(1000);
+      // The device goes: its track ends, and what was heard is kept.
+      await page.evaluate(() => {
+        const { track } = globalThis as unknown as { track: MediaStreamTrack };
+        track.dispatchEvent(new Event('ended'));
+      });
+      await expect(heard(page)).toBeVisible();
+      await expect(page.getByRole('alert').first()).toContainText('taken away');
+      await page.evaluate(() => {
+        navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('', 'NotAllowedError'));
+      });
+      await listenToMe(page);
+      await expect(page.getByRole('alert').first()).toContainText('Allow the microphone');
+      await page.evaluate(() => {
+        navigator.mediaDevices.getUserMedia = () => Promise.reject(new DOMException('', 'NotFoundError'));
+      });
+      await listenToMe(page);
+      await expect(page.getByRole('alert').first()).toContainText('There is no microphone');
+      await page.evaluate(() => Object.defineProperty(globalThis, 'isSecureContext', { value: false }));
+      await listenToMe(page);
+      await expect(page.getByRole('alert').first()).toContainText('over HTTPS');
+    },
+    baseURL,
+  );
+});
