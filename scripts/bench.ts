@@ -1,12 +1,14 @@
 /*
  * npm run bench: how long planning takes, in Node on one core and in the page. Medians; nothing here passes or fails.
  * npm run bench -- trends: what the trends tell of made-up students; SEED sets the seed.
+ * npm run bench -- listening: what is heard of made-up takes, and how fast; SEED sets the seed.
  * npm run bench -- --against FOLDER: the same planner of another checkout beside it, in turn in one process.
  */
 import { spawnSync } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { benchBook } from './bench-book';
 import { benchFiles } from './bench-files';
+import { benchListening } from './bench-listening';
 import { benchPage } from './bench-page';
 import { benchPractice } from './bench-practice';
 import { benchTrends } from './bench-trends';
@@ -53,6 +55,11 @@ if (peakOf) {
 
 if (process.argv.includes('trends')) {
   benchTrends(Number(process.env.SEED ?? 1));
+  process.exit(0);
+}
+
+if (process.argv.includes('listening')) {
+  benchListening(Number(process.env.SEED ?? 1));
   process.exit(0);
 }
 

@@ -13,6 +13,7 @@ const STEPS = [
   ['sweep'],
   ['sweep', '--', '--craft'],
   ['bench', '--', 'trends'],
+  ['bench', '--', 'listening'],
   ['robust'],
   ['build'],
   ['e2e'],

@@ -34,7 +34,7 @@ function causeWords(cause: ReportCause, { instrument, expected, place }: Listene
     case 'contact':
       return `on the ${string(cause.string)} string the pitch gives way by ${centsOf(cause.cents)} within the note: the bow presses`;
     case 'shift':
-      return `the shift to ${barWords(place(cause.to))} lands ${cause.cents < 0 ? 'short' : 'far'} by ${mmFine(Math.abs(cause.mm))} (${centsOf(cause.cents)})`;
+      return `the shift to ${barWords(place(cause.to))} lands ${cause.cents < 0 ? 'short' : 'far'} by ${mmFine(Math.abs(cause.mm))}, ${centsOf(cause.cents)}`;
     case 'a4':
       return `your A is ${centsOf(cause.cents)} ${sharpOf(cause.cents)}`;
   }

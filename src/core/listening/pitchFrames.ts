@@ -61,6 +61,7 @@ function pitchFinder(size: number, rate: number, most: number) {
   const fft = new FFT(padded);
   const input: number[] = new Array<number>(padded).fill(0);
   const spectrum = fft.createComplexArray();
+  const power: number[] = new Array<number>(padded).fill(0);
   const back = fft.createComplexArray();
   const nsdf = new Float32Array(size);
   const shortest = Math.max(2, Math.floor(rate / most));
@@ -74,17 +75,20 @@ function pitchFinder(size: number, rate: number, most: number) {
     }
     if (energy < 1e-9) return SILENT;
     fft.realTransform(spectrum, input);
-    fft.completeSpectrum(spectrum);
-    for (let n = 0; n < 2 * padded; n += 2) {
-      const [re, im] = [spectrum[n], spectrum[n + 1]];
-      spectrum[n] = re * re + im * im;
-      spectrum[n + 1] = 0;
+    // The power spectrum is real and the same on both sides: its way back is one more real transform.
+    for (let n = 0; n <= padded / 2; n++) {
+      const re = spectrum[2 * n];
+      const im = spectrum[2 * n + 1];
+      const value = (re * re + im * im) / padded;
+      power[n] = value;
+      if (n > 0) power[padded - n] = value;
     }
-    fft.inverseTransform(back, spectrum);
+    fft.realTransform(back, power);
     let norm = energy;
     for (let lag = 0; lag < size; lag++) {
       nsdf[lag] = norm > 1e-12 ? (2 * back[2 * lag]) / norm : 0;
-      const [head, tail] = [samples[from + lag], samples[from + size - 1 - lag]];
+      const head = samples[from + lag];
+      const tail = samples[from + size - 1 - lag];
       norm -= head * head + tail * tail;
     }
     return periodIn(nsdf, { shortest, longest, rate });

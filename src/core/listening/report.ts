@@ -139,13 +139,12 @@ function reportOf(
   const problem = notThis(first);
   if (problem) return nothing(seconds, problem);
   const strings = openStrings(first, expected);
-  const tuned = a4 === undefined ? tuning(strings, first) : { cents: givenCents, both: false };
+  const tuned = a4 === undefined ? tuning(strings, first) : { cents: givenCents, both: false, forCauses: givenCents };
   // Where A is far off, where the notes are is found once more.
   const taken =
     Math.abs(tuned.cents - givenCents) > MISTUNED ? takeNotes(expected.events, frames, window, tuned.cents) : first;
   const off = (note: HeardNote) => note.cents - tuned.cents;
-  const evidence = evidenceOf(taken, expected, tuned.cents);
-  const found = causesIn(evidence, expected);
+  const found = causesIn(evidenceOf(taken, expected, tuned.forCauses), expected);
   const passes = taken.passes.map((pass) => passOf(pass, expected, plan, found, off));
   const mistuned = [...strings].flatMap(([string, cents]) => {
     const own = cents - tuned.cents;
@@ -187,21 +186,29 @@ function openStrings({ passes }: TakeNotes, { events }: Expected): Map<number, n
   return new Map([...found].map(([string, cents]) => [string, median(cents)]));
 }
 
+interface Tuned {
+  /** Cents of A from 440 Hz. */
+  readonly cents: number;
+  /** True where it may as well be the hand. */
+  readonly both: boolean;
+  /** The A that causes are looked for by: a middle of all notes near 440 is as likely pulled there by what is off. */
+  readonly forCauses: number;
+}
+
 /** The player's A: by the largest group of open strings that agree; with fewer than two by all notes, which may as well be the hand. */
-function tuning(strings: ReadonlyMap<number, number>, { passes }: TakeNotes): { cents: number; both: boolean } {
+function tuning(strings: ReadonlyMap<number, number>, { passes }: TakeNotes): Tuned {
   const open = [...strings.values()].sort((a, b) => a - b);
   if (open.length >= 2) {
     const groups = open.map((one) => open.filter((other) => other >= one && other - one <= AGREE));
     const most = Math.max(...groups.map(({ length }) => length));
     const middles = groups.filter(({ length }) => length === most).map(median);
-    return { cents: middles.reduce((a, b) => (Math.abs(b) < Math.abs(a) ? b : a)), both: false };
+    const cents = middles.reduce((a, b) => (Math.abs(b) < Math.abs(a) ? b : a));
+    return { cents, both: false, forCauses: cents };
   }
   const all = passes.flat().flatMap((note) => (note.wrong || Math.abs(note.cents) >= WRONG ? [] : [note.cents]));
-  const cents = open.length === 1 ? open[0] : median(all);
-  const wide = median(all);
-  return Math.abs(wide) >= MISTUNED && open.length === 0
-    ? { cents, both: true }
-    : { cents: open.length === 1 ? cents : 0, both: false };
+  const cents = median(all);
+  const both = Math.abs(cents) >= MISTUNED;
+  return { cents, both, forCauses: both ? cents : 0 };
 }
 
 /** What the causes are looked for in: single notes in their place, A taken out. */

@@ -44,7 +44,7 @@ export function WhatWasHeard({ meaning, take: { name, report }, listener, cursor
                   </button>
                   {cause.to > cause.from && (
                     <a
-                      className="text-base"
+                      className="text-base text-dove underline"
                       href={practiceAddress(meaning.record.id, { from: cause.from, to: cause.to })}
                     >
                       {listenText.practiseIt}

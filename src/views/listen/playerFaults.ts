@@ -1,7 +1,7 @@
 import type { Fault } from '../../core';
 import type { Meaning } from '../../app/meaning';
 import type { Listener } from '../../wording/listening';
-import { mm } from '../../wording/grammar';
+import { mm, sentence } from '../../wording/grammar';
 import { printed } from '../../wording/notes';
 import { barWords, fingerWords, positionWords } from '../../wording/places';
 import * as listenText from '../../wording/rooms/listenViews';
@@ -52,7 +52,7 @@ export function waysToPlay({ plan }: Meaning, { instrument, expected, place }: L
       ? []
       : [
           {
-            words: listenText.fingerTowardsNut(fingerWords(finger), mm(off)),
+            words: listenText.fingerTowardsNut(sentence(fingerWords(finger)), mm(off)),
             faults: [{ fault: 'finger', finger, mm: -off } as const],
           },
         ]),

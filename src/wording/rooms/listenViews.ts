@@ -18,7 +18,7 @@ export const withoutSound = 'At once, without sound';
 export const howItPlays = 'How it plays';
 export const playsTrue = 'Plays true';
 export const handTowardsBridge = (mm: string, position: string) => `Hand ${mm} towards the bridge in ${position}`;
-export const fingerTowardsNut = (finger: string, mm: string) => `${finger} ${mm} towards the nut`;
+export const fingerTowardsNut = (finger: string, mm: string) => `${finger}, ${mm} towards the nut`;
 export const stringFlat = (string: string) => `${string} string 12 cents flat`;
 export const landsShort = (where: string) => `Lands short at ${where} and slides`;
 export const startsAgain = 'Stops, and starts again';

@@ -102,3 +102,5 @@ export const pagesWait = (ms: number) => `pages wait ${ms.toFixed(0)} ms longer`
 export const smallPlanWaits = (ms: number) => `a small plan takes ${ms.toFixed(0)} ms`;
 export const trendsSeed = (seed: number) => `Trends of made-up students, seed ${seed}`;
 export const fiveForEither = '5 % for either question';
+export const middleWithin = 'middle within';
+export const nothingPlanted = 'nothing, a true player';
