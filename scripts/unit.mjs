@@ -13,7 +13,14 @@ import { stop } from './setup.mjs';
 
 const TESTS = 'tests/unit';
 /** What tests start by itself: the commands, and the thread that plans. */
-const COMMANDS = ['scripts/plan.ts', 'scripts/read.ts', 'scripts/check.ts', 'src/work/plan.thread.ts'];
+const COMMANDS = [
+  'scripts/plan.ts',
+  'scripts/read.ts',
+  'scripts/check.ts',
+  'scripts/listen.ts',
+  'scripts/simulate.ts',
+  'src/work/plan.thread.ts',
+];
 const BUNDLES = '.unit';
 /** Processes that tests which keep to themselves are dealt out to. */
 const GROUPS = 2;

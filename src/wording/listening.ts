@@ -80,6 +80,11 @@ export const MICROPHONE_WORDS = {
 
 const round = (value: number, digits: 0 | 1 | 2 = 1) => Number(number(value, digits));
 
+const stopAnswer = ({ cents, mm }: { readonly cents?: number; readonly mm?: number }) => ({
+  ...(cents === undefined ? {} : { cents: round(cents) }),
+  ...(mm === undefined ? {} : { mm: round(mm) }),
+});
+
 /** What was heard as every door answers it. */
 export function listenAnswer(report: Report, listener: Listener) {
   const name = (index: number) => listener.expected.setup.strings[index].name;
@@ -110,7 +115,7 @@ export function listenAnswer(report: Report, listener: Listener) {
     passes: report.passes.map(({ from, to, notes, shifts }) => ({
       from,
       to,
-      notes: notes.map(({ at, heard, start, end, cents, mm, drift, vibrato, sure }) => ({
+      notes: notes.map(({ at, heard, start, end, cents, mm, drift, vibrato, sure, stops }) => ({
         at,
         heard,
         ...(start === undefined || end === undefined ? {} : { start: round(start, 2), end: round(end, 2) }),
@@ -119,6 +124,7 @@ export function listenAnswer(report: Report, listener: Listener) {
         ...(drift === undefined ? {} : { drift: round(drift) }),
         ...(vibrato ? { vibrato: { hz: round(vibrato.hz), cents: round(vibrato.cents, 0) } } : {}),
         ...(sure === undefined ? {} : { sure: round(sure, 2) }),
+        ...(stops ? { stops: stops.map(stopAnswer) } : {}),
       })),
       shifts: shifts.map((one) => ({
         from: one.from,

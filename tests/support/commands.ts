@@ -8,7 +8,11 @@ export interface Ran {
 }
 
 /** Runs a command as the unit tests have it: in one file, which starts the sooner. */
-export function run(command: 'plan' | 'read' | 'check', args: readonly string[], input?: string): Ran {
+export function run(
+  command: 'plan' | 'read' | 'check' | 'listen' | 'simulate',
+  args: readonly string[],
+  input?: string,
+): Ran {
   const path = `.unit/commands/${command}.mjs`;
   const { status, stdout, stderr } = spawnSync(process.execPath, [path, ...args], { input });
   return { code: status, out: stdout, said: stderr.toString() };

@@ -1,5 +1,7 @@
 import type { ExpectedEvent } from './expected';
 import type { Frames } from './pitchFrames';
+import type { Sounding } from './stopsHeard';
+import { togetherCosts } from './together';
 
 /*
  * Where the player is: frame by frame, by dynamic programming over the plan. Of every event there are five states: it sounds, it sounds wrong, silence or a slide
@@ -105,7 +107,8 @@ function offOf(cents: number, pitches: readonly number[]): number {
 const costOf = (away: number) => Math.min(MOST_OFF, (away * away) / (2 * SPREAD * SPREAD));
 
 /** The path of a take through a plan. @param a cents by which the player's A is off from 440 Hz */
-export function aligned(events: readonly ExpectedEvent[], frames: Frames, a = 0): Segment[] {
+export function aligned(events: readonly ExpectedEvent[], frames: Frames, a = 0, sounding?: Sounding): Segment[] {
+  const together = sounding && togetherCosts(events, sounding, a);
   const follower = startFollowing(events, a);
   const gate = gateOf(frames);
   const cents = centsOfFrames(frames, gate);
@@ -113,7 +116,10 @@ export function aligned(events: readonly ExpectedEvent[], frames: Frames, a = 0)
   const count = cents.length;
   const width = events.length * STATES;
   const back = new Int32Array(count * width);
-  for (let n = 0; n < count; n++) follower.step(cents[n], dips[n], back.subarray(n * width, (n + 1) * width));
+  for (let n = 0; n < count; n++) {
+    const costs = together && frames.level[n] >= gate ? together(frames.start + n * frames.hop) : undefined;
+    follower.step(cents[n], dips[n], back.subarray(n * width, (n + 1) * width), costs);
+  }
   // The take may end anywhere.
   let state = follower.best();
   const path = new Int32Array(count);
@@ -131,19 +137,27 @@ export function aligned(events: readonly ExpectedEvent[], frames: Frames, a = 0)
   return segments;
 }
 
+/** Two tones together repeat as often as a tone below both: a third or a fifth of the lower one, where it is no octave. */
+const TOGETHER = [3, 5].map((part) => 1200 * Math.log2(part));
+
+/** What may be heard of an event: its tones, and of several what they have in common. */
+const followed = (pitches: readonly number[]): readonly number[] =>
+  pitches.length === 1 ? pitches : [...pitches, ...TOGETHER.map((below) => pitches[0] - below)];
+
 /** Follows a player live: where it is after each frame, without looking ahead. */
 export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
   const count = events.length;
-  const pitches = events.map(({ stops }) => stops.map((stop) => 100 * stop.midi + stop.cents + a));
+  const pitches = events.map(({ stops }) => followed(stops.map((stop) => 100 * stop.midi + stop.cents + a)));
   const alike = events.map((_, i) => i > 0 && pitches[i][0] === pitches[i - 1][0]);
   const width = count * STATES;
   let costs = new Float64Array(width).fill(Infinity);
   let next = new Float64Array(width);
   let begun = false;
   const off = new Float64Array(count);
-  const step = (cents: number, dip: number, back?: Int32Array) => {
-    const voiced = !Number.isNaN(cents);
-    for (let i = 0; i < count; i++) off[i] = voiced ? offOf(cents, pitches[i]) : UNVOICED;
+  const step = (cents: number, dip: number, back?: Int32Array, together?: readonly (number | undefined)[]) => {
+    // Two tones sound also where no one pitch is heard.
+    const voiced = !Number.isNaN(cents) || together !== undefined;
+    for (let i = 0; i < count; i++) off[i] = together?.[i] ?? (voiced ? offOf(cents, pitches[i]) : UNVOICED);
     const wrongFrame = voiced ? WRONG_FRAME : UNVOICED + 0.2;
     const gapFrame = voiced ? VOICED_GAP : 0.05;
     if (!begun) {

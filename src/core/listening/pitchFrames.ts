@@ -24,7 +24,7 @@ export interface Frames {
 const TAPS = 12;
 
 /** Every so many samples one, without what would fold down: a windowed sinc at nine tenths of the new limit. */
-function decimated(samples: Float32Array, times: number): Float32Array {
+export function decimated(samples: Float32Array, times: number): Float32Array {
   if (times === 1) return samples;
   const half = TAPS * times;
   const taps = new Float32Array(2 * half + 1);

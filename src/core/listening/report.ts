@@ -1,10 +1,11 @@
 import { centsPerMm } from '../instrument/geometry';
 import type { Plan } from '../vocabulary';
 import { causesIn, effectOf, type Cause, type Evidence, type FoundCause } from './causes';
-import type { Expected, ExpectedStop } from './expected';
+import type { Expected, ExpectedEvent, ExpectedStop } from './expected';
 import { median } from './middle';
 import { pitchFrames, type Frames } from './pitchFrames';
 import { pitchSettings } from './pitchSettings';
+import { soundingOf, stopsHeard, type Sounding } from './stopsHeard';
 import { takeNotes, type ExtraNote, type HeardNote, type TakeNotes } from './takeNotes';
 
 /*
@@ -26,6 +27,8 @@ export interface ReportNote {
   readonly vibrato?: { readonly hz: number; readonly cents: number };
   /** 0 to 1. */
   readonly sure?: number;
+  /** Of a double stop each tone, low to high; nothing of one that cannot be told from the others. */
+  readonly stops?: readonly { readonly cents?: number; readonly mm?: number }[];
 }
 
 interface ReportShift {
@@ -109,12 +112,17 @@ export function listen(
   const seconds = samples.length / rate;
   const midis = expected.events.flatMap(({ stops }) => stops.map(({ midi }) => midi));
   const [lowest, highest] = [Math.min(...midis), Math.max(...midis)];
-  const settings = pitchSettings(Math.min(expected.setup.strings[0].midi, lowest), highest, rate);
+  const double = expected.events.some(({ stops }) => stops.length > 1);
+  // What two tones have in common lies an octave and more below them.
+  const least = Math.min(expected.setup.strings[0].midi, lowest) - (double ? 12 : 0);
+  const settings = pitchSettings(least, highest, rate);
   if (seconds < LEAST_TAKE || expected.events.length === 0) return nothing(seconds, 'too-short');
   const hertz = (midi: number) => 440 * 2 ** ((midi - 69) / 12);
   // A fifth above the highest note and no more: what lies higher is a partial.
   const frames = pitchFrames(samples, rate, settings, { most: hertz(highest + 7), lowest: hertz(lowest) });
-  return reportOf(expected, plan, frames, { seconds, window: (settings.window * settings.decimate) / rate, ...given });
+  const sounding = double ? soundingOf(samples, rate) : undefined;
+  const window = (settings.window * settings.decimate) / rate;
+  return reportOf(expected, plan, frames, { seconds, window, ...given, ...(sounding ? { sounding } : {}) });
 }
 
 const nothing = (seconds: number, unheard: Unheard): Report => ({
@@ -127,25 +135,34 @@ const nothing = (seconds: number, unheard: Unheard): Report => ({
   unheard,
 });
 
+interface Heard {
+  readonly seconds: number;
+  readonly window: number;
+  /** Where there are double stops. */
+  readonly sounding?: Sounding;
+}
+
 /** What was heard, from its frames. */
 function reportOf(
   expected: Expected,
   plan: Plan,
   frames: Frames,
-  { seconds, window, a4 }: Listening & { readonly seconds: number; readonly window: number },
+  { seconds, window, a4, sounding }: Listening & Heard,
 ): Report {
   const givenCents = a4 === undefined ? 0 : 1200 * Math.log2(a4 / 440);
-  const first = takeNotes(expected.events, frames, window, givenCents);
+  const first = takeNotes(expected.events, frames, window, givenCents, sounding);
   const problem = notThis(first);
   if (problem) return nothing(seconds, problem);
   const strings = openStrings(first, expected);
   const tuned = a4 === undefined ? tuning(strings, first) : { cents: givenCents, both: false, forCauses: givenCents };
   // Where A is far off, where the notes are is found once more.
   const taken =
-    Math.abs(tuned.cents - givenCents) > MISTUNED ? takeNotes(expected.events, frames, window, tuned.cents) : first;
+    Math.abs(tuned.cents - givenCents) > MISTUNED
+      ? takeNotes(expected.events, frames, window, tuned.cents, sounding)
+      : first;
   const off = (note: HeardNote) => note.cents - tuned.cents;
   const found = causesIn(evidenceOf(taken, expected, tuned.forCauses), expected);
-  const passes = taken.passes.map((pass) => passOf(pass, expected, plan, found, off));
+  const passes = taken.passes.map((pass) => passOf(pass, expected, plan, found, { off, a: tuned.cents, sounding }));
   const mistuned = [...strings].flatMap(([string, cents]) => {
     const own = cents - tuned.cents;
     return Math.abs(own) >= MISTUNED ? [[string, own] as const] : [];
@@ -205,7 +222,9 @@ function tuning(strings: ReadonlyMap<number, number>, { passes }: TakeNotes): Tu
     const cents = middles.reduce((a, b) => (Math.abs(b) < Math.abs(a) ? b : a));
     return { cents, both: false, forCauses: cents };
   }
-  const all = passes.flat().flatMap((note) => (note.wrong || Math.abs(note.cents) >= WRONG ? [] : [note.cents]));
+  const all = passes
+    .flat()
+    .flatMap((note) => (note.wrong || note.several || Math.abs(note.cents) >= WRONG ? [] : [note.cents]));
   const cents = median(all);
   const both = Math.abs(cents) >= MISTUNED;
   return { cents, both, forCauses: both ? cents : 0 };
@@ -255,12 +274,20 @@ function wholeHand(evidence: readonly Evidence[], { setup }: Expected, a: number
   };
 }
 
+/** How notes are measured. */
+interface Measured {
+  readonly off: (note: HeardNote) => number;
+  /** Cents of A from 440 Hz. */
+  readonly a: number;
+  readonly sounding: Sounding | undefined;
+}
+
 function passOf(
   pass: readonly HeardNote[],
   { events, setup }: Expected,
   plan: Plan,
   causes: readonly FoundCause[],
-  off: (note: HeardNote) => number,
+  { off, a, sounding }: Measured,
 ): ReportPass {
   const [first, last] = [pass[0].event, pass[pass.length - 1].event];
   const byEvent = new Map(pass.map((note) => [note.event, note]));
@@ -268,6 +295,8 @@ function passOf(
     const note = byEvent.get(first + n);
     const [stop] = event.stops;
     if (!note) return { at: event.at, heard: 'missed' };
+    if (event.stops.length > 1 && sounding && !note.wrong)
+      return doubleStop(event, note, setup.lengthMm, { sounding, a });
     const cents = off(note);
     const { swing, hz, slope, spread } = note.middle;
     return {
@@ -310,6 +339,28 @@ function passOf(
     ];
   });
   return { from: events[first].at, to: events[last].at, notes, shifts };
+}
+
+/** Several tones together: in tune where each is. */
+function doubleStop(
+  { at, stops }: ExpectedEvent,
+  { start, end }: HeardNote,
+  lengthMm: number,
+  { sounding, a }: { readonly sounding: Sounding; readonly a: number },
+): ReportNote {
+  const pitches = stops.map(({ midi, cents }) => 100 * midi + cents + a);
+  const found = stopsHeard(sounding, pitches, start, end);
+  const told = found.flatMap((cents, n) => (cents === undefined ? [] : [{ cents, stop: stops[n] }]));
+  const verdicts = told.map(({ cents, stop }) => verdict(cents, stop));
+  return {
+    at,
+    heard: verdicts.find((one) => one !== 'in') ?? 'in',
+    start,
+    end,
+    stops: found.map((cents, n) =>
+      cents === undefined ? {} : { cents, mm: stops[n].open ? 0 : cents / centsPerMm(lengthMm, stops[n].mm) },
+    ),
+  };
 }
 
 const verdict = (cents: number, { toleranceCents }: ExpectedStop): HeardVerdict =>

@@ -2,6 +2,7 @@ import { AGAIN, aligned, centsOfFrames, EXTRA, gateOf, SOUNDS, WRONG, type Segme
 import type { ExpectedEvent } from './expected';
 import { median, middleOf, type Middle } from './middle';
 import type { Frames } from './pitchFrames';
+import type { Sounding } from './stopsHeard';
 
 /*
  * From frames to notes: what was played of the plan, in passes, each note with its middle.
@@ -21,6 +22,8 @@ export interface HeardNote {
   readonly landing?: number;
   /** True where it was slid into its place. */
   readonly slid: boolean;
+  /** True of a double stop: its tones are measured by themselves. */
+  readonly several: boolean;
   /** True where most of it sounded an octave or two off. */
   readonly folded: boolean;
 }
@@ -61,8 +64,14 @@ const LEAST_PASS = 3;
 const SLID = 12;
 
 /** The notes of a take. @param a cents by which the player's A is off from 440 Hz */
-export function takeNotes(events: readonly ExpectedEvent[], frames: Frames, window: number, a = 0): TakeNotes {
-  const segments = joined(aligned(events, frames, a), events, frames.hop);
+export function takeNotes(
+  events: readonly ExpectedEvent[],
+  frames: Frames,
+  window: number,
+  a = 0,
+  sounding?: Sounding,
+): TakeNotes {
+  const segments = joined(aligned(events, frames, a, sounding), events, frames.hop);
   const gate = gateOf(frames);
   const cents = centsOfFrames(frames, gate);
   const seconds = (n: number) => frames.start + n * frames.hop;
@@ -78,7 +87,7 @@ export function takeNotes(events: readonly ExpectedEvent[], frames: Frames, wind
   const hz = rates.length >= 2 ? median(rates) : undefined;
   const notes = rough.flatMap((segment, n): HeardNote[] => {
     const track = tracks[n];
-    if (track.times.length < 3) return [];
+    if (track.times.length < 3 && events[segment.event].stops.length === 1) return [];
     const middle = middleOf(track, hz);
     const [start, end] = [seconds(segment.from), seconds(segment.to + 1)];
     const landing = end - start >= LANDING_NOTE ? landingOf(track, middle) : undefined;
@@ -92,6 +101,7 @@ export function takeNotes(events: readonly ExpectedEvent[], frames: Frames, wind
         middle,
         ...(landing === undefined ? {} : { landing }),
         slid: landing !== undefined && Math.abs(landing - middle.cents) >= SLID,
+        several: events[segment.event].stops.length > 1,
         folded: track.folded > track.times.length / 2,
       },
     ];
@@ -152,7 +162,7 @@ function trackOf(
     const away = nearest(cents[n], stops, state === WRONG);
     times.push((n - from) * hop);
     found.push(away);
-    if (stops.every((stop) => Math.abs(cents[n] - stop) > 600)) folded++;
+    if (stops.length === 1 && Math.abs(cents[n] - stops[0]) > 600) folded++;
   }
   const around = median(found);
   let settled = 0;

@@ -64,11 +64,13 @@ export function NotesHeard({ take, ...rest }: Props) {
 const OFF = new Set(['low', 'high', 'wrong', 'missed']);
 
 function NoteRow({ note, take, meaning, listener, cursor }: Props & { readonly note: ReportNote }) {
-  const { at, heard, cents, mm, start, end } = note;
+  const { at, heard, start, end } = note;
   const stop = listener.expected.events.find((event) => event.at === at)?.stops[0];
   const event = meaning.response.events[at];
   const name = 'pitches' in event ? noteWords(event.pitches[0], meaning.student?.noteNames) : '';
-  const told = heard !== 'wrong' && cents !== undefined;
+  const tones = heard === 'wrong' ? [] : (note.stops ?? [note]);
+  const cents = tones.flatMap((tone) => (tone.cents === undefined ? [] : [signed(tone.cents, 0)]));
+  const mm = tones.flatMap((tone) => (tone.mm === undefined || stop?.open ? [] : [signed(tone.mm, 1)]));
   return (
     <tr className={`border-b border-rule ${cursor.at === at ? 'bg-haze' : ''}`}>
       <th scope="row" className="px-2 font-semibold">
@@ -78,10 +80,8 @@ function NoteRow({ note, take, meaning, listener, cursor }: Props & { readonly n
       </th>
       <td className="px-2">{stop && fingerWords(stop.finger)}</td>
       <td className={`px-2 ${OFF.has(heard) ? 'font-semibold text-madder' : ''}`}>{listenText.verdicts[heard]}</td>
-      <td className="px-2 whitespace-nowrap">{told && listenText.offFromTarget(signed(cents, 0))}</td>
-      <td className="px-2 whitespace-nowrap">
-        {told && mm !== undefined && !stop?.open && listenText.millimetres(signed(mm, 1))}
-      </td>
+      <td className="px-2 whitespace-nowrap">{cents.length > 0 && listenText.offFromTarget(cents.join(' / '))}</td>
+      <td className="px-2 whitespace-nowrap">{mm.length > 0 && listenText.millimetres(mm.join(' / '))}</td>
       <td className="px-1">
         {start !== undefined && end !== undefined && (
           <button

@@ -1,10 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { Fault } from '../../../src/core';
+import { aimFor, plan, type Fault, type PlanRequest } from '../../../src/core';
 import {
   bowedTake,
   chances,
   drawnPartials,
+  expectedOf,
   listen,
   performed,
   plucked,
@@ -131,6 +132,41 @@ test('two planted causes are both found, and of a true player nothing is invente
     if (causesWithoutSound(someTake(7000 + seed, 0.5, () => [SCATTER])).length > 0) invented++;
   assert.ok(right >= 24, `${right} of ${tried}`);
   assert.ok(invented <= 2, `${invented} invented`);
+});
+
+test('each tone of a double stop is heard by itself, but the upper one of an octave', () => {
+  for (const [instrument, tonic, interval] of [
+    ['violin', 'A3', 'sixth'],
+    ['cello', 'C3', 'third'],
+    ['violin', 'A3', 'octave'],
+  ] as const) {
+    const request: PlanRequest = {
+      instrument,
+      material: { type: 'double-stops', interval, tonic, scale: 'major', octaves: 1, direction: 'up' },
+      tempo: { bpm: 70 },
+    };
+    const response = plan(request);
+    const [best] = response.plans;
+    const expected = expectedOf(request, response, best, aimFor('middle'));
+    const { at } = expected.events[3];
+    const faults: Fault[] = [
+      { fault: 'voice', at, stop: 0, cents: -14 },
+      { fault: 'noise', db: 20 },
+    ];
+    const notes = performed(expected, faults, chances(2));
+    const samples = bowedTake(notes, { rate: RATE, faults, chance: chances(3) });
+    const { passes } = listen(expected, best, samples, RATE, { a4: 440 });
+    const heard = new Map(passes.flatMap((pass) => pass.notes).map((note) => [note.at, note]));
+    for (const note of notes) {
+      const cents = heard.get(note.at)?.stops?.[note.stop]?.cents;
+      if (interval === 'octave' && note.stop === 1) assert.equal(cents, undefined);
+      else {
+        const target = expected.events.find((event) => event.at === note.at)?.stops[note.stop].cents ?? 0;
+        assert.ok(Math.abs((cents ?? Infinity) - (note.cents - target)) <= 5, `${interval} at ${note.at}: ${cents}`);
+      }
+    }
+    assert.equal(heard.get(at)?.heard, 'low');
+  }
 });
 
 test('what is no take of this plan gets a plain word and no report', () => {
