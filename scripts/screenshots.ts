@@ -69,17 +69,16 @@ const SHOTS = {
     await page.goto(`${address}/studio`);
     await page.getByRole('button', { name: /^Pip/ }).click();
   },
-  'studio-damaged': async (page: Page, address: string) => {
-    await page.getByRole('button', { name: /^Delete Otis/ }).click();
-    await page.getByText('was deleted').waitFor();
-    await page.evaluate(putDamaged);
-    await page.goto(`${address}/studio`);
-    await page.getByText('Deleted (1)').click();
-    await page.getByRole('heading', { name: 'Damaged entries' }).waitFor();
-  },
   hand: (page: Page) => openView(page, 'Hand', 'Wren: E♭ major scale, two octaves, violin'),
   shifts: (page: Page) => openView(page, 'Shifts', 'Juno: D major into thumb position'),
   ear: (page: Page) => openView(page, 'Ear', 'Otis: F major scale, two octaves, ¾ double bass'),
+  takes: async (page: Page) => {
+    await openView(page, 'Takes', 'Wren: E♭ major scale, two octaves, violin');
+    await page.getByLabel('How it plays').selectOption({ index: 1 });
+    await page.getByRole('button', { name: 'At once, without sound' }).click();
+    await page.getByTestId('ghost-hand').waitFor();
+    await page.getByTestId('heard').evaluate((box) => box.scrollIntoView());
+  },
   practice: async (page: Page, address: string) => {
     await startSession(page, address);
     await page.keyboard.press('Space');
@@ -194,20 +193,8 @@ function round() {
   );
 }
 
-/** Puts an entry into the database that nobody can read. */
-function putDamaged() {
-  return new Promise((done) => {
-    const opening = indexedDB.open('dove-path');
-    opening.onsuccess = () => {
-      const step = opening.result.transaction('plans', 'readwrite');
-      step.objectStore('plans').put({ id: 'torn', name: 'Half a plan', changedAt: 1 });
-      step.oncomplete = () => done(opening.result.close());
-    };
-  });
-}
-
 /** Pictures of what stands further down the page. */
-const LOWER = new Set(['bench-edit', 'bench-piece']);
+const LOWER = new Set(['bench-edit', 'bench-piece', 'takes']);
 
 ensurePackages();
 ensureChromium();

@@ -10,7 +10,7 @@ const PLAN_VIEWS = [
   ['/hand', 'Hand'],
   ['/shifts', 'Shifts'],
   ['/ear', 'Ear'],
-  ['/listen', 'Listen'],
+  ['/listen', 'Takes'],
   ['/sheet', 'Sheet'],
 ] as const;
 const STUDENT_VIEWS = [

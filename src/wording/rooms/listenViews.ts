@@ -1,4 +1,4 @@
-export const listenHeading = 'Listen';
+export const listenHeading = 'Takes';
 export const listenToMe = 'Listen to me';
 export const listening = 'Listening …';
 export const stop = 'Stop';

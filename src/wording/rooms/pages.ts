@@ -24,7 +24,7 @@ export const PAGES = {
   bench: page('Bench', 'The Bench is being set up …'),
   keys: page('Keys', 'The keys are being listed …'),
   lesson: page('Lesson'),
-  listen: page('Listen'),
+  listen: page('Takes'),
   practice: page('Practice'),
   progress: page('Progress'),
   sheet: page('Sheet', 'The sheet is being set up …'),
