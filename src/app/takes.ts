@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { placesIn, type Fault } from '../core';
-import { expectedOf, type LiveMoment, type Report } from '../core/listening';
+import { expectedOf, type LiveMoment, type Report, type Tuning } from '../core/listening';
 import { openMicrophone, type Microphone, type MicrophoneTrouble } from '../audio/microphone';
 import { decodedSound, playTake } from '../audio/playTake';
 import type { Listener } from '../wording/listening';
@@ -24,19 +24,28 @@ export interface Take {
   readonly report: Report;
 }
 
-type Doing = 'nothing' | 'opening' | 'listening' | 'working';
+type Doing = 'nothing' | 'opening' | 'listening' | 'tuning' | 'working';
 
 interface Takes {
   readonly takes: readonly Take[];
   readonly doing: Doing;
   readonly live: LiveMoment | null;
+  /** The string that sounds while the strings are tuned. */
+  readonly tuning: Tuning | null;
   /** Hertz of A where it is given; else it is heard. */
   readonly a4: number | null;
   /** What went wrong, and what to do. */
   readonly problem: string | null;
 }
 
-export const useTakes = create<Takes>(() => ({ takes: [], doing: 'nothing', live: null, a4: null, problem: null }));
+export const useTakes = create<Takes>(() => ({
+  takes: [],
+  doing: 'nothing',
+  live: null,
+  tuning: null,
+  a4: null,
+  problem: null,
+}));
 const set = useTakes.setState;
 
 /** Seconds of silence after the last note that end a take, and the longest take. */
@@ -92,6 +101,37 @@ export async function listenToMe(meaning: Meaning) {
   await listenerInWorker().begin(expected, found.rate);
   coming = { blocks: [], rate: found.rate, end: found.stop };
   set({ doing: 'listening' });
+}
+
+let tuner: Microphone | undefined;
+
+/** Opens the tuner for the open strings. */
+export async function tuneStrings(meaning: Meaning) {
+  set({ doing: 'opening', problem: null, tuning: null });
+  const found = await openMicrophone({
+    onBlock: (block) => {
+      void listenerInWorker()
+        .hearString(block)
+        .then((tuning) => tuner && set({ tuning: tuning ?? null }));
+    },
+    onLost: () => {
+      set({ problem: MICROPHONE_WORDS.lost });
+      endTuning();
+    },
+  });
+  if (typeof found === 'string') {
+    set({ doing: 'nothing', problem: MICROPHONE_WORDS[found] });
+    return;
+  }
+  await listenerInWorker().beginTuning(listenerOf(meaning).expected, useTakes.getState().a4 ?? 440, found.rate);
+  tuner = found;
+  set({ doing: 'tuning' });
+}
+
+export function endTuning() {
+  tuner?.stop();
+  tuner = undefined;
+  set({ doing: 'nothing', tuning: null });
 }
 
 /** Seconds between the blocks of the made-up player. */

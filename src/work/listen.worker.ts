@@ -6,13 +6,17 @@ import {
   listen,
   performed,
   startListening,
+  startTuning,
   type Expected,
   type Listening,
   type LiveMoment,
   type Report,
+  type Tuning,
 } from '../core/listening';
 
 let push: ((block: Float32Array) => LiveMoment | undefined) | undefined;
+
+let tune: ((block: Float32Array) => Tuning | undefined) | undefined;
 
 /** What listens in the background. */
 const listener = {
@@ -23,6 +27,14 @@ const listener = {
   /** The next samples of the take. @returns where the player is */
   hear(block: Float32Array): LiveMoment | undefined {
     return push?.(block);
+  },
+  /** Begins to tune. @param a4 hertz @param rate samples a second */
+  beginTuning(expected: Expected, a4: number, rate: number) {
+    tune = startTuning(expected, a4, rate);
+  },
+  /** The next samples of a string. */
+  hearString(block: Float32Array): Tuning | undefined {
+    return tune?.(block);
   },
   /** What was heard of a whole take. */
   report(expected: Expected, plan: Plan, samples: Float32Array, rate: number, given: Listening): Report {

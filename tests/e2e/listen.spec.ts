@@ -78,6 +78,33 @@ test('a take by the microphone is followed, ends by itself, and its cause is nam
   );
 });
 
+test('the tuner shows the string that sounds', async ({ baseURL }) => {
+  const hertz = 440 * 2 ** (9 / 1200);
+  const samples = Float32Array.from({ length: 20 * RATE }, (_, n) => {
+    const phase = (2 * Math.PI * hertz * n) / RATE;
+    return 0.2 * Math.sin(phase) + 0.15 * Math.sin(2 * phase) + 0.1 * Math.sin(3 * phase);
+  });
+  const file = join(folder, 'string.wav');
+  writeFileSync(file, writeWav({ samples, rate: RATE }));
+  const args = [
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
+    `--use-file-for-fake-audio-capture=${file}`,
+  ];
+  await withMicrophone(
+    args,
+    async (page) => {
+      await page.goto(ADDRESS);
+      await ready(page);
+      await page.getByRole('button', { name: 'Tune the strings' }).click();
+      await expect(page.getByRole('listitem', { name: 'A string' })).toContainText(/\+(8|9|10) cents, high/);
+      await page.getByRole('button', { name: 'Done' }).click();
+      await expect(page.getByRole('button', { name: 'Tune the strings' })).toBeEnabled();
+    },
+    baseURL,
+  );
+});
+
 test('a take from a file is heard, and what is no take is told plainly', async ({ page }) => {
   await page.goto(ADDRESS);
   await ready(page);

@@ -13,4 +13,5 @@ export {
   type Unheard,
 } from './report';
 export { drawnPartials, plucked, sawtooth } from './otherVoices';
+export { startTuning, type Tuning } from './tuner';
 export { bowedTake, type Voice } from './voices';

@@ -1,11 +1,12 @@
 import { FileAudio, Mic, Square } from 'lucide-react';
 import { useRef, useState, type DragEvent } from 'react';
 import type { Meaning } from '../../app/meaning';
-import { endTake, giveA, letPlayerPlay, listenToMe, openTake, useTakes } from '../../app/takes';
+import { endTake, giveA, letPlayerPlay, listenToMe, openTake, tuneStrings, useTakes } from '../../app/takes';
 import { Pick } from '../../ui/fields';
 import type { Listener } from '../../wording/listening';
 import * as listenText from '../../wording/rooms/listenViews';
 import { Needle } from './Needle';
+import { Tuner } from './Tuner';
 import { waysToPlay } from './playerFaults';
 
 interface Props {
@@ -42,7 +43,9 @@ export function Controls({ meaning, listener }: Props) {
       onDragLeave={() => setOver(false)}
       onDrop={drop}
     >
-      {doing === 'listening' ? (
+      {doing === 'tuning' ? (
+        <Tuner listener={listener} />
+      ) : doing === 'listening' ? (
         <div className="flex flex-wrap items-center gap-4">
           <button type="button" className="button flex items-center gap-1" onClick={() => void endTake(meaning)}>
             <Square size={16} aria-hidden /> {listenText.stop}
@@ -59,6 +62,9 @@ export function Controls({ meaning, listener }: Props) {
               onClick={() => void listenToMe(meaning)}
             >
               <Mic size={18} aria-hidden /> {listenText.listenToMe}
+            </button>
+            <button type="button" className="button" disabled={busy} onClick={() => void tuneStrings(meaning)}>
+              {listenText.tuneTheStrings}
             </button>
             <button
               type="button"

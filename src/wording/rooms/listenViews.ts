@@ -70,3 +70,9 @@ export const practiseIt = 'Practise these notes';
 export const whichA = 'A';
 export const aAsHeard = 'as it is heard';
 export const hertz = (a: number) => `${a} Hz`;
+export const tuneTheStrings = 'Tune the strings';
+export const tunerDone = 'Done';
+export const playAnOpenString =
+  'Play one open string at a time. They are tuned in pure fifths (the bass in pure fourths) from A.';
+export const stringInTune = 'in tune';
+export const stringName = (name: string) => `${name} string`;

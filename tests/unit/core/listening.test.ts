@@ -11,6 +11,7 @@ import {
   plucked,
   sawtooth,
   startListening,
+  startTuning,
   type Expected,
   type Voice,
 } from '../../../src/core/listening';
@@ -192,6 +193,28 @@ test('what is no take of this plan gets a plain word and no report', () => {
   }));
   const other = performed({ ...take.expected, events: strange }, [], chance);
   assert.equal(of(bowedTake(other, { rate: RATE, faults: [], chance })).unheard, 'not-this-piece');
+});
+
+test('the tuner names the string that sounds and how far it is off, and nothing in silence', () => {
+  for (const instrument of INSTRUMENTS) {
+    const { expected } = someTake(3, 0.5, () => [], instrument);
+    expected.setup.strings.forEach(({ midi }, string) => {
+      const push = startTuning(expected, 442, RATE);
+      const off = 7 - 4 * string;
+      const pitch = 100 * midi + expected.openCents[string] + 1200 * Math.log2(442 / 440) + off;
+      const hertz = 440 * 2 ** ((pitch / 100 - 69) / 12);
+      // The fundamental is the weakest, as on a low string.
+      const at = (n: number) =>
+        [0.1, 0.5, 0.4, 0.3].reduce(
+          (sum, loud, k) => sum + 0.3 * loud * Math.sin((2 * Math.PI * (k + 1) * hertz * n) / RATE),
+          0,
+        );
+      const found = push(Float32Array.from({ length: RATE / 2 }, (_, n) => at(n)));
+      assert.equal(found?.string, string, `${instrument}, string ${string}`);
+      assert.ok(Math.abs((found?.cents ?? Infinity) - off) < 1.5, `${instrument}: ${found?.cents} for ${off}`);
+    });
+    assert.equal(startTuning(expected, 440, RATE)(new Float32Array(RATE)), undefined);
+  }
 });
 
 test('live, the place is known within a fifth of a second, and the end of the take', () => {
