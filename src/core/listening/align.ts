@@ -115,17 +115,23 @@ export function aligned(events: readonly ExpectedEvent[], frames: Frames, a = 0,
   const dips = dipsOf(frames);
   const count = cents.length;
   const width = events.length * STATES;
-  const back = new Int32Array(count * width);
+  const back = new Uint8Array(count * width);
+  const gaps = new Int32Array(count);
+  const anywhere = new Int32Array(count);
   for (let n = 0; n < count; n++) {
     const costs = together && frames.level[n] >= gate ? together(frames.start + n * frames.hop) : undefined;
     follower.step(cents[n], dips[n], back.subarray(n * width, (n + 1) * width), costs);
+    [gaps[n], anywhere[n]] = follower.restarts();
   }
   // The take may end anywhere.
   let state = follower.best();
   const path = new Int32Array(count);
   for (let n = count - 1; n >= 0; n--) {
     path[n] = state;
-    state = back[n * width + state];
+    const code = back[n * width + state];
+    if (code === FROM_GAP) state = gaps[n];
+    else if (code === FROM_ANYWHERE) state = anywhere[n];
+    else state = Math.floor(state / STATES) * STATES + STATES - 1 - code;
   }
   const segments: Segment[] = [];
   for (let n = 0; n < count; n++) {
@@ -135,6 +141,16 @@ export function aligned(events: readonly ExpectedEvent[], frames: Frames, a = 0,
     else segments.push({ event, state: kind, from: n, to: n });
   }
   return segments;
+}
+
+/** What a state came from, in one byte: so many states back from the last of its event, or one of the two that one begins again from. */
+const FROM_GAP = STATES * (MOST_SKIPPED + 2);
+const FROM_ANYWHERE = FROM_GAP + 1;
+
+function codeOf(by: number, own: number, gap: number): number {
+  const backwards = own + STATES - 1 - by;
+  if (backwards >= 0 && backwards < FROM_GAP) return backwards;
+  return by === gap ? FROM_GAP : FROM_ANYWHERE;
 }
 
 /** Two tones together repeat as often as a tone below both: a third or a fifth of the lower one, where it is no octave. */
@@ -153,8 +169,9 @@ export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
   let costs = new Float64Array(width).fill(Infinity);
   let next = new Float64Array(width);
   let begun = false;
+  let [bestGap, bestAny] = [0, 0];
   const off = new Float64Array(count);
-  const step = (cents: number, dip: number, back?: Int32Array, together?: readonly (number | undefined)[]) => {
+  const step = (cents: number, dip: number, back?: Uint8Array, together?: readonly (number | undefined)[]) => {
     // Two tones sound also where no one pitch is heard.
     const voiced = !Number.isNaN(cents) || together !== undefined;
     for (let i = 0; i < count; i++) off[i] = together?.[i] ?? (voiced ? offOf(cents, pitches[i]) : UNVOICED);
@@ -171,10 +188,12 @@ export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
         costs[i * STATES + EXTRA] = Infinity;
         costs[i * STATES + AGAIN] = Infinity;
       }
-      back?.fill(0).forEach((_, at) => (back[at] = at));
+      // Nothing came before the first frame.
+      back?.forEach((_, at) => (back[at] = STATES - 1 - (at % STATES)));
       return;
     }
-    let [bestGap, bestGapCost, bestAny, bestAnyCost] = [0, Infinity, 0, Infinity];
+    let [bestGapCost, bestAnyCost] = [Infinity, Infinity];
+    [bestGap, bestAny] = [0, 0];
     for (let i = 0; i < count; i++) {
       const gap = costs[i * STATES + GAP];
       if (gap < bestGapCost) [bestGap, bestGapCost] = [i * STATES + GAP, gap];
@@ -211,7 +230,7 @@ export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
       consider(bestGap, elsewhere);
       consider(bestAny, elsewhere + PRICES.withoutGap);
       next[own + SOUNDS] = cost + off[i];
-      if (back) back[own + SOUNDS] = by;
+      if (back) back[own + SOUNDS] = codeOf(by, own, bestGap);
       // A wrong note in its place.
       from = own + WRONG;
       cost = costs[from];
@@ -223,7 +242,7 @@ export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
         consider(own - STATES + AGAIN, PRICES.wrong);
       }
       next[own + WRONG] = cost + wrongFrame;
-      if (back) back[own + WRONG] = by;
+      if (back) back[own + WRONG] = codeOf(by, own, bestGap);
       // Silence, or a slide, after it.
       from = own + GAP;
       cost = costs[from];
@@ -233,7 +252,7 @@ export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
       consider(own + WRONG, PRICES.gap);
       consider(own + EXTRA, PRICES.gap);
       next[own + GAP] = cost + gapFrame;
-      if (back) back[own + GAP] = by;
+      if (back) back[own + GAP] = codeOf(by, own, bestGap);
       // A note that is not in the plan.
       from = own + EXTRA;
       cost = costs[from];
@@ -241,7 +260,7 @@ export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
       consider(own + SOUNDS, PRICES.extra);
       consider(own + GAP, PRICES.extra);
       next[own + EXTRA] = cost + wrongFrame;
-      if (back) back[own + EXTRA] = by;
+      if (back) back[own + EXTRA] = codeOf(by, own, bestGap);
       // The same once more, after a change of bow.
       from = own + AGAIN;
       cost = costs[from] + (dip > 1 ? PRICES.over : 0);
@@ -249,7 +268,7 @@ export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
       if (dip > 0) consider(own + SOUNDS, PRICES.again);
       consider(own + GAP, PRICES.again + PRICES.next);
       next[own + AGAIN] = cost + off[i];
-      if (back) back[own + AGAIN] = by;
+      if (back) back[own + AGAIN] = codeOf(by, own, bestGap);
     }
     [costs, next] = [next, costs];
     // Costs only grow: what all have in common is taken away now and then.
@@ -264,6 +283,8 @@ export function startFollowing(events: readonly ExpectedEvent[], a = 0) {
   return {
     step,
     best,
+    /** Where one would begin again from, at the frame that was last. */
+    restarts: (): [gap: number, anywhere: number] => [bestGap, bestAny],
     /** The event at which the player is. */
     at: () => Math.floor(best() / STATES),
     /** Whether it sounds, and in which state. */
