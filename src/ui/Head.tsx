@@ -53,7 +53,7 @@ export function Head({ here, plan, brief, student, children }: Props) {
         <img src="/dove.svg" alt="" width="28" height="28" />
         {sharedText.dovePath}
       </a>
-      <nav aria-label={sharedText.views} className="views flex flex-wrap gap-2.5">
+      <nav aria-label={sharedText.views} className="views flex gap-2.5">
         <Way address="/studio" words={sharedText.studio} here={here} query={ofStudent} />
         <span className="flex gap-2.5 border-l border-rule pl-2.5">
           {PLAN_VIEWS.map(([address, words]) => (

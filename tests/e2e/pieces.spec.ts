@@ -33,10 +33,9 @@ async function bringIn(page: Page) {
 
 /** Marks from the note at the cursor to one so many further. */
 async function mark(page: Page, from: number, length: number) {
-  await page
-    .getByRole('button', { name: 'Unmark' })
-    .click({ timeout: 500 })
-    .catch(() => undefined);
+  const unmark = page.getByRole('button', { name: 'Unmark' });
+  if (await unmark.isVisible()) await unmark.click();
+  await expect(unmark).toHaveCount(0);
   await picture(page).focus();
   await page.keyboard.press('Home');
   for (let at = 0; at < from; at++) await page.keyboard.press('ArrowRight');
