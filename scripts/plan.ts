@@ -7,13 +7,13 @@
  * A bad request: the error object on standard error and exit 2 (with --lines it is that line's answer).
  */
 import { createInterface } from 'node:readline';
-import { BadRequest, parseRequest } from '../src/contract/read';
+import { parseRequest } from '../src/contract/read';
 import { plan } from '../src/core';
-import { errorAnswer, refusalAnswer } from '../src/wording/issues';
+import { refusalAnswer } from '../src/wording/issues';
 import type { FingerChoice } from '../src/drawing/sheet/marks';
 import { answerText, answerValue, isError } from '../src/work/answering';
 import { NOTE_FORMATS, writeAs, type NoteFormat } from '../src/work/exports';
-import { fail, guardOutput, readAsked, readBytes, refuse, withoutMark, writeOut } from './lib/door';
+import { fail, guardOutput, readAsked, readText, refuse, understood, withoutMark, writeOut } from './lib/door';
 import * as commandsText from '../src/wording/rooms/commands';
 import { PRODUCT } from '../src/wording/rooms/pages';
 
@@ -28,8 +28,6 @@ const FINGERS: ReadonlyMap<string, FingerChoice> = new Map([
   ['ours', 'ours'],
   ['none', 'none'],
 ]);
-
-const readText = (file: string) => withoutMark(new TextDecoder().decode(readBytes(file, USAGE)));
 
 async function planLines() {
   let number = 0;
@@ -51,7 +49,7 @@ async function planAs(format: string, file: string, options: ReadonlyMap<string,
   if (!FORMATS.includes(format)) refuse(commandsText.thereIsNoFormat(format, USAGE));
   const way = Number(options.get('way') ?? 0);
   if (!Number.isInteger(way) || way < 0) refuse(commandsText.aWayIsCounted);
-  const request = understood(readText(file));
+  const request = understood(() => parseRequest(readText(file, USAGE)));
   const response = plan({ ...request, alternatives: Math.max(request.alternatives ?? 3, way + 1) });
   const one = response.plans[way];
   if (!one && response.plans.length > 0) refuse(commandsText.thereIsNoWay(way, response.plans.length));
@@ -90,19 +88,10 @@ async function pictureOf(
 
 /** The best plan alone, so that it can be shown while the ways are worked out. */
 function printBest(text: string) {
-  const request = understood(text);
+  const request = understood(() => parseRequest(text));
   if ((request.alternatives ?? 3) === 1) return;
   const answer = answerValue({ ...request, alternatives: 1 });
   if (!isError(answer)) process.stdout.write(`${JSON.stringify({ ...answer, partial: true })}\n`);
-}
-
-function understood(text: string) {
-  try {
-    return parseRequest(text);
-  } catch (error) {
-    if (error instanceof BadRequest) return fail(errorAnswer(error.issues));
-    throw error;
-  }
 }
 
 guardOutput();
@@ -120,7 +109,7 @@ else {
   if (format !== undefined) await planAs(format, file, options);
   else {
     if (options.size > 0) refuse(commandsText.wayAndOutGo(USAGE));
-    const text = readText(file);
+    const text = readText(file, USAGE);
     if (streams) printBest(text);
     const answer = answerText(text);
     if (isError(answer)) fail(answer, answer.error.code === 'internal' ? 1 : 2);

@@ -17,8 +17,8 @@ import { errorAnswer } from '../src/wording/issues';
 import * as commandsText from '../src/wording/rooms/commands';
 import { truthOf } from '../src/wording/listening';
 import { writeWav } from '../src/work/wav';
-import { fail, guardOutput, readTwo, refuse, writeOut } from './lib/door';
-import { plannedTake, readText, understood, wholeOption } from './lib/plannedTake';
+import { fail, guardOutput, readText, readTwo, refuse, understood, writeOut } from './lib/door';
+import { plannedTake, wholeOption } from './lib/plannedTake';
 
 const RATE = 44_100;
 const VOICES: ReadonlyMap<string, Voice> = new Map([

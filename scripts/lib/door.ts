@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import type { ErrorAnswer } from '../../src/core';
-import { refusalAnswer } from '../../src/wording/issues';
+import { BadRequest } from '../../src/contract/read';
+import { errorAnswer, refusalAnswer } from '../../src/wording/issues';
 import { BOM } from '../../src/work/bom';
 import * as commandsText from '../../src/wording/rooms/commands';
 
@@ -27,6 +28,20 @@ export function readBytes(file: string, usage: string): Uint8Array {
     return readFileSync(file === '-' ? 0 : file);
   } catch {
     return refuse(commandsText.cannotBeRead(file, usage));
+  }
+}
+
+export function readText(file: string, usage: string): string {
+  return withoutMark(new TextDecoder().decode(readBytes(file, usage)));
+}
+
+/** Ends with the error object where something cannot be understood. */
+export function understood<T>(read: () => T): T {
+  try {
+    return read();
+  } catch (error) {
+    if (error instanceof BadRequest) return fail(errorAnswer(error.issues));
+    throw error;
   }
 }
 

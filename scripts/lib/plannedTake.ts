@@ -1,31 +1,16 @@
 import { LEVELS, placesIn, plan, type PlanRequest } from '../../src/core';
 import { expectedOf } from '../../src/core/listening';
-import { BadRequest, parseRequest } from '../../src/contract/read';
+import { parseRequest } from '../../src/contract/read';
 import type { Listener } from '../../src/wording/listening';
-import { errorAnswer } from '../../src/wording/issues';
 import { aimOf } from '../../src/wording/meaning';
 import * as commandsText from '../../src/wording/rooms/commands';
-import { fail, readBytes, refuse, withoutMark } from './door';
+import { readText, refuse, understood } from './door';
 
 /*
  * The plan that a take is played from, and what is expected of its player.
  */
 
 const SYSTEMS = ['equal', 'pythagorean', 'just'] as const;
-
-export function readText(file: string, usage: string): string {
-  return withoutMark(new TextDecoder().decode(readBytes(file, usage)));
-}
-
-/** Ends with the error object where something cannot be understood. */
-export function understood<T>(read: () => T): T {
-  try {
-    return read();
-  } catch (error) {
-    if (error instanceof BadRequest) return fail(errorAnswer(error.issues));
-    throw error;
-  }
-}
 
 /** A whole number of an option; what is left out is 0. */
 export function wholeOption(options: ReadonlyMap<string, string>, name: string, problem: string): number {

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { placesIn, type Fault } from '../core';
-import { expectedOf, type LiveMoment, type Report, type Tuning } from '../core/listening';
+import { expectedOf, joinedBlocks, type LiveMoment, type Report, type Tuning } from '../core/listening';
 import { openMicrophone, type Microphone, type MicrophoneTrouble } from '../audio/microphone';
 import { decodedSound, playTake } from '../audio/playTake';
 import type { Listener } from '../wording/listening';
@@ -174,7 +174,7 @@ export async function endTake(meaning: Meaning, name = listenText.heardAt(timeOf
   if (!took) return;
   coming = undefined;
   took.end();
-  await addTake(meaning, { name, samples: joined(took.blocks), rate: took.rate });
+  await addTake(meaning, { name, samples: joinedBlocks(took.blocks), rate: took.rate });
 }
 
 /** Opens a take from a file: WAV, or what the browser can decode. */
@@ -226,16 +226,6 @@ export function saveTake({ samples, rate, name }: Take) {
 
 export function forgetTake(id: number) {
   set({ takes: useTakes.getState().takes.filter((one) => one.id !== id) });
-}
-
-function joined(blocks: readonly Float32Array[]): Float32Array {
-  const all = new Float32Array(blocks.reduce((sum, { length }) => sum + length, 0));
-  let at = 0;
-  for (const block of blocks) {
-    all.set(block, at);
-    at += block.length;
-  }
-  return all;
 }
 
 const timeOf = (date: Date) => `${date.getHours()}:${String(date.getMinutes()).padStart(2, '0')}`;

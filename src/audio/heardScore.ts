@@ -61,11 +61,6 @@ export function excerptOf(
   return { notes, moments, beats: start };
 }
 
-/** Frequency in equal temperament with A4 at 440 Hz. */
-export function hertz(midi: number): number {
-  return 440 * 2 ** ((midi - 69) / 12);
-}
-
 /** How a string sounds: the lowest round and dark, the highest bright. */
 export interface Colour {
   /** Strength of each partial from the first on. */

@@ -1,5 +1,6 @@
 import { Context, Filter, Gain, getContext, setContext, start, Synth } from './tone';
-import { colourOf, hertz, type Excerpt } from './heardScore';
+import { hertzOf } from '../core';
+import { colourOf, type Excerpt } from './heardScore';
 
 /*
  * Plays excerpts with one voice a string. Everything is made at the first call, which must come from a click or a key: a page that was not
@@ -111,7 +112,7 @@ export async function play(excerpt: Excerpt, options: PlayOptions): Promise<void
     transport.schedule(
       (time) => {
         const seconds = (beats * 60) / transport.bpm.value;
-        strings[string].triggerAttackRelease(hertz(midi), seconds * share, time, strength);
+        strings[string].triggerAttackRelease(hertzOf(midi), seconds * share, time, strength);
       },
       beatsToTicks(countIn + start),
     );
@@ -211,7 +212,7 @@ export async function setDrone(midi: number | null): Promise<void> {
     envelope: { attack: 0.4, decay: 0, sustain: 1, release: 0.5 },
     volume: -20,
   }).toDestination();
-  drone.triggerAttack(hertz(midi));
+  drone.triggerAttack(hertzOf(midi));
 }
 
 let line: Synth | undefined;

@@ -1,9 +1,8 @@
 import { create } from 'zustand';
-import { drawnQuiz, isRight, type Level, type Quiz, type AnswerRecord, type CardRecord } from '../../core';
+import { drawnQuiz, hertzOf, isRight, type Level, type Quiz, type AnswerRecord, type CardRecord } from '../../core';
 import { getStudent } from '../../store/read';
 import { addAnswer } from '../../store/log';
 import { dueNow } from './dueCards';
-import { hertz } from '../../audio/heardScore';
 import { tellFailed } from '../failures';
 import { say } from '../notices';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
@@ -106,12 +105,10 @@ async function keepAnswer(record: AnswerRecord): Promise<boolean> {
 }
 
 const SECONDS = 1.3;
-const off = (midi: number, cents: number) => hertz(midi + cents / 100);
-
 /** What a card lets hear: two notes by ear, else nothing. */
 export async function soundCard({ ask, right }: Quiz) {
   if (ask.kind !== 'ear-which' && ask.kind !== 'ear-side') return;
-  const [target, other] = [hertz(ask.midi), off(ask.midi, ask.cents)];
+  const [target, other] = [hertzOf(ask.midi), hertzOf(ask.midi, ask.cents)];
   const second = ask.kind === 'ear-which' && right[0] === 'second';
   try {
     const player = await import('../../audio/player');

@@ -1,5 +1,4 @@
-import { hertz } from '../../audio/heardScore';
-import { AIDS, midiOf, parsePitch, readTime, type LadderStep, type PracticeTask } from '../../core';
+import { AIDS, hertzOf, midiOf, parsePitch, readTime, type LadderStep, type PracticeTask } from '../../core';
 import type { Meaning } from '../meaning';
 import { eventsOn, excerptOn } from './playedPassage';
 
@@ -63,7 +62,7 @@ async function hearTarget({ response }: Meaning, { target, to }: PracticeTask) {
   const event = response.events[target ?? to];
   if (!('midi' in event)) return;
   const player = await loadPlayer();
-  await player.soundLine([hertz(event.midi[0])], TARGET_SECONDS);
+  await player.soundLine([hertzOf(event.midi[0])], TARGET_SECONDS);
   await new Promise((done) => setTimeout(done, TARGET_SECONDS * 1000));
 }
 

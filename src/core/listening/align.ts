@@ -1,3 +1,4 @@
+import { centsOfHertz } from './cents';
 import type { ExpectedEvent } from './expected';
 import type { Frames } from './pitchFrames';
 import type { Sounding } from './stopsHeard';
@@ -54,7 +55,7 @@ const MOST_SKIPPED = 3;
 
 /** The pitch of a frame in cents above MIDI 0; NaN where there is none. */
 export function centsOfFrames({ hertz, level }: Frames, gate: number): Float32Array {
-  return hertz.map((one, n) => (one > 0 && level[n] >= gate ? 100 * (69 + 12 * Math.log2(one / 440)) : NaN));
+  return hertz.map((one, n) => (one > 0 && level[n] >= gate ? centsOfHertz(one) : NaN));
 }
 
 /** Levels below it are silence: over the noise, well under what is loud, and never so low that noise is played. */

@@ -1,8 +1,9 @@
 import { centsOfFrames, dipsOf, gateOf, startFollowing, SOUNDS } from './align';
+import { joinedBlocks } from './blocks';
 import type { Expected } from './expected';
 import { median } from './middle';
 import { pitchFrames } from './pitchFrames';
-import { pitchSettings } from './pitchSettings';
+import { hearingOf } from './pitchSettings';
 
 /*
  * Listening while somebody plays: blocks of samples in, where the player is out. What is told here is a guess for the eye; the report is made of the whole take.
@@ -35,11 +36,7 @@ const LEAST_LEVEL = -62;
 /** @param rate samples a second @returns what takes the next block of one channel, and answers once something new is known */
 export function startListening(expected: Expected, rate: number) {
   const { events } = expected;
-  const midis = events.flatMap(({ stops }) => stops.map(({ midi }) => midi));
-  const [low, high] = [Math.min(...midis), Math.max(...midis)];
-  const settings = pitchSettings(Math.min(expected.setup.strings[0].midi, low), high, rate);
-  const hertz = (midi: number) => 440 * 2 ** ((midi - 69) / 12);
-  const bounds = { most: hertz(high + 7), lowest: hertz(low) };
+  const settings = hearingOf(expected, rate);
   const held = Math.ceil(HELD_BACK / settings.hop);
   const kept = Math.ceil(GATE_SECONDS / settings.hop);
   const follower = startFollowing(events);
@@ -54,10 +51,10 @@ export function startListening(expected: Expected, rate: number) {
   let finished = false;
 
   return (block: Float32Array): LiveMoment | undefined => {
-    samples = joined(samples, block);
+    samples = joinedBlocks([samples, block]);
     const first = Math.max(0, done - MARGIN);
     const from = Math.max(0, Math.round(first * settings.hop * rate) - before);
-    const frames = pitchFrames(samples.subarray(from), rate, settings, bounds);
+    const frames = pitchFrames(samples.subarray(from), rate, settings);
     const fresh = first + frames.hertz.length - done;
     if (fresh <= 0) return undefined;
     for (let n = done - first; n < frames.hertz.length; n++) {
@@ -105,11 +102,4 @@ function needle(cents: Float32Array, stop: { readonly midi: number; readonly cen
   });
   const middle = median(away);
   return Math.abs(middle) < 150 ? middle : undefined;
-}
-
-function joined(a: Float32Array, b: Float32Array): Float32Array<ArrayBuffer> {
-  const both = new Float32Array(a.length + b.length);
-  both.set(a);
-  both.set(b, a.length);
-  return both;
 }

@@ -1,5 +1,6 @@
+import { hertzOfCents } from './cents';
 import type { PerformedNote } from './performance';
-import { addNoise, hertzOfCents, pitchAt, type Rendering, type Voice } from './voices';
+import { addNoise, pitchAt, type Rendering, type Voice } from './voices';
 
 /*
  * Voices made by other means than the bowed one, so that nothing listens for one made-up player alone: a plucked string, a sawtooth through the formants of a body, and

@@ -150,15 +150,9 @@ const SILENCE = -100;
 /**
  * The frames of some samples.
  * @param samples one channel, -1 to 1 @param rate samples a second
- * @param most hertz of the highest note that is looked for @param lowest hertz of the lowest
  */
-export function pitchFrames(
-  samples: Float32Array,
-  rate: number,
-  settings: PitchSettings,
-  { most, lowest }: { readonly most: number; readonly lowest: number },
-): Frames {
-  const { decimate, window, hop } = settings;
+export function pitchFrames(samples: Float32Array, rate: number, settings: PitchSettings): Frames {
+  const { decimate, window, hop, most, lowest } = settings;
   const few = decimated(samples, decimate);
   const own = rate / decimate;
   const find = pitchFinder(window, own, most);

@@ -1,3 +1,6 @@
+import { hertzOf } from '../findings/pure';
+import type { Expected } from './expected';
+
 /*
  * How a line is listened to, by its lowest and its highest note: what is left of the rate, how long a window, how far apart frames are. Figures measured with
  * made-up takes on all four instruments.
@@ -10,6 +13,9 @@ export interface PitchSettings {
   readonly window: number;
   /** Seconds from one frame to the next. */
   readonly hop: number;
+  /** Hertz of the highest pitch that is looked for, and of the lowest. */
+  readonly most: number;
+  readonly lowest: number;
 }
 
 /** From it on (A5) nearly every sample is needed: with fewer than 25 to a period the peak hides between two lags, and an octave lower stands higher. */
@@ -26,16 +32,39 @@ const WINDOWS: readonly (readonly [lowest: number, rate: number, seconds: number
 
 const HOP = 0.005;
 
-/**
- * @param lowest @param highest notes that are expected, as MIDI numbers
- * @param rate samples a second of the take; a slower take keeps them all
- */
-export function pitchSettings(lowest: number, highest: number, rate: number): PitchSettings {
-  const [, enough, seconds] = WINDOWS.find(([from]) => lowest >= from) ?? WINDOWS[WINDOWS.length - 1];
+/** Notes that are expected, as MIDI numbers, and the lowest string or tone that a window must hold three periods of. */
+interface Range {
+  readonly low: number;
+  readonly high: number;
+  readonly resolved: number;
+}
+
+/** @param rate samples a second of the take; a slower take keeps them all */
+export function pitchSettings({ low, high, resolved }: Range, rate: number): PitchSettings {
+  const [, enough, seconds] = WINDOWS.find(([from]) => resolved >= from) ?? WINDOWS[WINDOWS.length - 1];
   const own =
-    highest >= HIGH
+    high >= HIGH
       ? { rate: HIGH_WINDOW.rate, seconds: Math.max(HIGH_WINDOW.seconds, seconds) }
       : { rate: enough, seconds };
   const decimate = Math.max(1, Math.round(rate / own.rate));
-  return { decimate, window: Math.round((own.seconds * rate) / decimate), hop: HOP };
+  return {
+    decimate,
+    window: Math.round((own.seconds * rate) / decimate),
+    hop: HOP,
+    // A fifth above the highest note and no more: what lies higher is a partial.
+    most: hertzOf(high + 7),
+    lowest: hertzOf(low),
+  };
 }
+
+/** How the player of a plan is listened to. */
+export function hearingOf({ events, setup }: Expected, rate: number): PitchSettings {
+  const midis = events.flatMap(({ stops }) => stops.map(({ midi }) => midi));
+  const [low, high] = [Math.min(...midis), Math.max(...midis)];
+  // What two tones have in common lies an octave and more below them.
+  const below = hasDoubleStops(events) ? 12 : 0;
+  return pitchSettings({ low, high, resolved: Math.min(setup.strings[0].midi, low) - below }, rate);
+}
+
+/** True of a plan that has several tones at once. */
+export const hasDoubleStops = (events: Expected['events']) => events.some(({ stops }) => stops.length > 1);

@@ -4,7 +4,7 @@ import { causesIn, effectOf, type Cause, type Evidence, type FoundCause } from '
 import type { Expected, ExpectedEvent, ExpectedStop } from './expected';
 import { median } from './middle';
 import { pitchFrames, type Frames } from './pitchFrames';
-import { pitchSettings } from './pitchSettings';
+import { hasDoubleStops, hearingOf } from './pitchSettings';
 import { soundingOf, stopsHeard, type Sounding } from './stopsHeard';
 import { takeNotes, type ExtraNote, type HeardNote, type TakeNotes } from './takeNotes';
 
@@ -110,17 +110,10 @@ export function listen(
   given: Listening = {},
 ): Report {
   const seconds = samples.length / rate;
-  const midis = expected.events.flatMap(({ stops }) => stops.map(({ midi }) => midi));
-  const [lowest, highest] = [Math.min(...midis), Math.max(...midis)];
-  const double = expected.events.some(({ stops }) => stops.length > 1);
-  // What two tones have in common lies an octave and more below them.
-  const least = Math.min(expected.setup.strings[0].midi, lowest) - (double ? 12 : 0);
-  const settings = pitchSettings(least, highest, rate);
   if (seconds < LEAST_TAKE || expected.events.length === 0) return nothing(seconds, 'too-short');
-  const hertz = (midi: number) => 440 * 2 ** ((midi - 69) / 12);
-  // A fifth above the highest note and no more: what lies higher is a partial.
-  const frames = pitchFrames(samples, rate, settings, { most: hertz(highest + 7), lowest: hertz(lowest) });
-  const sounding = double ? soundingOf(samples, rate) : undefined;
+  const settings = hearingOf(expected, rate);
+  const frames = pitchFrames(samples, rate, settings);
+  const sounding = hasDoubleStops(expected.events) ? soundingOf(samples, rate) : undefined;
   const window = (settings.window * settings.decimate) / rate;
   return reportOf(expected, plan, frames, { seconds, window, ...given, ...(sounding ? { sounding } : {}) });
 }

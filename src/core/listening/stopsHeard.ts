@@ -1,4 +1,5 @@
 import FFT from 'fft.js';
+import { hertzOfCents } from './cents';
 import { median } from './middle';
 import { decimated } from './pitchFrames';
 
@@ -44,7 +45,7 @@ export function stopsHeard(
   start: number,
   end: number,
 ): (number | undefined)[] {
-  const targets = pitches.map((pitch) => 440 * 2 ** ((pitch / 100 - 69) / 12));
+  const targets = pitches.map(hertzOfCents);
   const size = Math.round(WINDOW * rate);
   const last = Math.floor((end - TRIM) * rate) - size;
   const firsts: number[] = [];

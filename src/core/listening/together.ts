@@ -1,4 +1,5 @@
 import FFT from 'fft.js';
+import { hertzOfCents } from './cents';
 import type { ExpectedEvent } from './expected';
 import type { Sounding } from './stopsHeard';
 
@@ -42,7 +43,7 @@ export function togetherCosts(events: readonly ExpectedEvent[], { samples, rate 
 function partialLines(stops: ExpectedEvent['stops'], a: number, line: number, high: number): number[] {
   const own = new Set<number>();
   for (const { midi, cents } of stops) {
-    const hertz = 440 * 2 ** ((midi + (cents + a) / 100 - 69) / 12);
+    const hertz = hertzOfCents(100 * midi + cents + a);
     for (let k = 1; k * hertz * line <= high; k++)
       for (let n = Math.ceil(k * hertz * line - BESIDE); n <= k * hertz * line + BESIDE; n++)
         if (n >= 0 && n <= high) own.add(n);

@@ -1,3 +1,5 @@
+import { joinedBlocks } from './blocks';
+import { centsOfHertz } from './cents';
 import type { Expected } from './expected';
 import { median } from './middle';
 import { pitchFrames } from './pitchFrames';
@@ -21,6 +23,8 @@ const READING = 0.35;
 const SURE = 0.6;
 /** A string further off than this is another, or not yet near. */
 const NEAR = 300;
+/** Semitones by which a string may be slack. */
+const SLACK = 3;
 
 /**
  * @param a4 hertz @param rate samples a second
@@ -31,18 +35,14 @@ export function startTuning({ setup, openCents }: Pick<Expected, 'setup' | 'open
   const targets = setup.strings.map(({ midi }, string) => 100 * midi + openCents[string] + a);
   const midis = setup.strings.map(({ midi }) => midi);
   const [low, high] = [Math.min(...midis), Math.max(...midis)];
-  const settings = pitchSettings(low - 3, high + 3, rate);
-  const hertz = (midi: number) => 440 * 2 ** ((midi - 69) / 12);
+  const settings = pitchSettings({ low, high, resolved: low - SLACK }, rate);
   const keep = Math.round(READING * rate);
   let samples = new Float32Array(0);
   return (block: Float32Array): Tuning | undefined => {
-    const both = new Float32Array(samples.length + block.length);
-    both.set(samples);
-    both.set(block, samples.length);
-    samples = both.slice(-keep);
+    samples = joinedBlocks([samples, block]).slice(-keep);
     if (samples.length < keep) return undefined;
-    const frames = pitchFrames(samples, rate, settings, { most: hertz(high + 7), lowest: hertz(low) });
-    const heard = Array.from(frames.hertz).flatMap((one) => (one > 0 ? [100 * (69 + 12 * Math.log2(one / 440))] : []));
+    const frames = pitchFrames(samples, rate, settings);
+    const heard = Array.from(frames.hertz).flatMap((one) => (one > 0 ? [centsOfHertz(one)] : []));
     if (heard.length < SURE * frames.hertz.length) return undefined;
     const pitch = median(heard);
     const string = targets.reduce(

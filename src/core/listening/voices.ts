@@ -1,4 +1,5 @@
 import type { Fault } from '../vocabulary';
+import { hertzOfCents } from './cents';
 import type { Chance, PerformedNote } from './performance';
 
 /*
@@ -57,9 +58,6 @@ export function addNoise(out: Float32Array, { rate, faults, chance }: Rendering)
   for (let n = 0; n < out.length; n++) out[n] *= 0.6 / peak;
   return out;
 }
-
-/** Hertz of a pitch in cents above MIDI 0. */
-export const hertzOfCents = (pitch: number) => 440 * 2 ** ((pitch / 100 - 69) / 12);
 
 interface Sounded {
   readonly rate: number;

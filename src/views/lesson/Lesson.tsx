@@ -10,17 +10,13 @@ import {
   lessonToday,
   type LessonChange,
 } from '../../app/practice/lessons';
-import { goalsOf, useOverview, type Overview } from '../../app/practice/overview';
-import { usePlayer } from '../../app/practice/player';
+import { goalsOf, type Overview } from '../../app/practice/overview';
 import type { LessonRecord, StudentRecord } from '../../core';
 import { Caution } from '../../ui/Caution';
 import { NumberField, TextField, TypedBox } from '../../ui/fields';
 import { GoalField } from '../../ui/GoalField';
-import { Head } from '../../ui/Head';
-import { NoticeBar } from '../../ui/NoticeBar';
-import { Nobody, PlayerPick } from '../../ui/PlayerPick';
+import { StudentPage } from '../../ui/StudentPage';
 import { PracticeUndo } from '../../ui/PracticeUndo';
-import { Section } from '../../ui/Section';
 import { TrendList } from '../../ui/TrendList';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
@@ -32,28 +28,10 @@ import * as sharedText from '../../wording/rooms/shared';
 
 /** The lesson page of a student: what was assigned, what happened, and what next week is for. */
 function Lesson() {
-  const player = usePlayer();
-  const { student } = player;
-  const overview = useOverview(student?.id);
   return (
-    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
-      <Head here="/lesson" student={student?.id} />
-      <NoticeBar />
-      <main
-        id="main"
-        tabIndex={-1}
-        data-ready={player.ready && (overview !== undefined || !student)}
-        className="flex flex-col gap-4"
-      >
-        <PlayerPick heading={lessonViewsText.lesson} player={player} />
-        {player.ready && !student && <Nobody />}
-        {student && overview && (
-          <Section name={lessonViewsText.theLesson} on={[overview]}>
-            <Page key={student.id} student={student} overview={overview} />
-          </Section>
-        )}
-      </main>
-    </div>
+    <StudentPage here="/lesson" heading={lessonViewsText.lesson} name={lessonViewsText.theLesson}>
+      {(student, overview) => <Page key={student.id} student={student} overview={overview} />}
+    </StudentPage>
   );
 }
 

@@ -1,5 +1,5 @@
 import { FileAudio, Mic, Square } from 'lucide-react';
-import { useRef, useState, type DragEvent } from 'react';
+import { useMemo, useRef, useState, type DragEvent } from 'react';
 import type { Meaning } from '../../app/meaning';
 import { endTake, giveA, letPlayerPlay, listenToMe, openTake, tuneStrings, useTakes } from '../../app/takes';
 import { Pick } from '../../ui/fields';
@@ -110,7 +110,7 @@ export function Controls({ meaning, listener }: Props) {
 }
 
 function SimulatedPlayer({ meaning, listener, busy }: Props & { readonly busy: boolean }) {
-  const ways = waysToPlay(meaning, listener);
+  const ways = useMemo(() => waysToPlay(meaning, listener), [meaning, listener]);
   const [chosen, setChosen] = useState(0);
   const way = ways[Math.min(chosen, ways.length - 1)];
   const play = (aloud: boolean) => void letPlayerPlay(meaning, way.faults, way.words, aloud);

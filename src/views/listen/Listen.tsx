@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useMeaning, type Meaning } from '../../app/meaning';
 import { listenerOf, useTakes } from '../../app/takes';
 import { Caution } from '../../ui/Caution';
@@ -31,7 +31,7 @@ function ListenTo({ meaning, cursor }: Props) {
   const live = useTakes((state) => state.live);
   const [chosen, setChosen] = useState<number | null>(null);
   const [together, setTogether] = useState(false);
-  const listener = listenerOf(meaning);
+  const listener = useMemo(() => listenerOf(meaning), [meaning]);
   const take = takes.find(({ id }) => id === chosen) ?? takes[0];
   const heard = takes.filter(({ report }) => !report.unheard);
   const shown = together ? heard : heard.filter(({ id }) => id === take?.id);

@@ -1,4 +1,4 @@
-import type { Finger } from '../../core';
+import { centsPerMm, type Finger } from '../../core';
 import type { Expected, Report } from '../../core/listening';
 
 /*
@@ -32,7 +32,7 @@ export function placesHeard({ events, setup }: Expected, reports: readonly Repor
         const [stop] = stops;
         if (stops.length !== 1 || stop.open || mm === undefined || heard === 'wrong' || heard === 'missed') continue;
         const key = `${stop.string}/${stop.semitones}/${stop.finger}`;
-        const tolerance = (stop.toleranceCents * (setup.lengthMm - stop.mm) * Math.LN2) / 1200;
+        const tolerance = stop.toleranceCents / centsPerMm(setup.lengthMm, stop.mm);
         const place = places.get(key) ?? { string: stop.string, finger: stop.finger, mm: stop.mm, tolerance, offs: [] };
         place.offs.push(mm);
         places.set(key, place);

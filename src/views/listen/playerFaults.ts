@@ -27,7 +27,7 @@ const mostOften = <T>(values: readonly T[]): T | undefined => {
 };
 
 /** The ways, by what this plan has. */
-export function waysToPlay({ plan }: Meaning, { instrument, expected, place }: Listener): WayToPlay[] {
+export function waysToPlay({ plan }: Pick<Meaning, 'plan'>, { instrument, expected, place }: Listener): WayToPlay[] {
   const { events, setup } = expected;
   const stopped = events.filter(({ stops }) => !stops[0].open);
   const off = Math.round(SHARE * setup.lengthMm);

@@ -1,20 +1,16 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useState } from 'react';
 import { daysFrom } from '../../app/practice/calendar';
-import { OVERVIEW_DAYS, useOverview, type Overview } from '../../app/practice/overview';
-import { usePlayer } from '../../app/practice/player';
+import { OVERVIEW_DAYS, type Overview } from '../../app/practice/overview';
 import { goalOf, weeksOf, type Week } from '../../app/practice/weeks';
 import { Balance } from '../../drawing/board/Balance';
 import { resolveSetup, type StudentRecord } from '../../core';
 import { daysOf } from '../../store/read';
 import { Choose } from '../../ui/Choose';
 import { DayCalendar } from '../../ui/DayCalendar';
-import { Head } from '../../ui/Head';
 import { later } from '../../ui/later';
-import { NoticeBar } from '../../ui/NoticeBar';
 import { PlaceTable } from '../../ui/PlaceTable';
-import { Nobody, PlayerPick } from '../../ui/PlayerPick';
-import { Section } from '../../ui/Section';
+import { StudentPage } from '../../ui/StudentPage';
 import { TrendList } from '../../ui/TrendList';
 import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
@@ -34,28 +30,10 @@ const SPANS = [
 
 /** Progress: tempo, minutes, hits and misses by kind of place, and what of it can be relied on. */
 function Progress() {
-  const player = usePlayer();
-  const { student } = player;
-  const overview = useOverview(student?.id);
   return (
-    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
-      <Head here="/progress" student={student?.id} />
-      <NoticeBar />
-      <main
-        id="main"
-        tabIndex={-1}
-        data-ready={player.ready && (overview !== undefined || !student)}
-        className="flex flex-col gap-4"
-      >
-        <PlayerPick heading={lessonViewsText.progress} player={player} />
-        {player.ready && !student && <Nobody />}
-        {student && overview && (
-          <Section name={lessonViewsText.progress} on={[overview]}>
-            <Shown student={student} overview={overview} />
-          </Section>
-        )}
-      </main>
-    </div>
+    <StudentPage here="/progress" heading={lessonViewsText.progress} name={lessonViewsText.progress}>
+      {(student, overview) => <Shown student={student} overview={overview} />}
+    </StudentPage>
   );
 }
 

@@ -3,15 +3,11 @@ import { chooseForSheet, useSheetChoices } from '../../app/paper/choices';
 import { savePdf } from '../../app/paper/sheets';
 import { useWeekPage } from '../../app/paper/weekPage';
 import { savePracticeFile } from '../../app/practice/file';
-import { useOverview, type Overview } from '../../app/practice/overview';
-import { usePlayer } from '../../app/practice/player';
+import { type Overview } from '../../app/practice/overview';
 import type { StudentRecord } from '../../core';
 import { Caution } from '../../ui/Caution';
-import { Head } from '../../ui/Head';
-import { NoticeBar } from '../../ui/NoticeBar';
 import { PaperPages } from '../../ui/PaperPages';
-import { Nobody, PlayerPick } from '../../ui/PlayerPick';
-import { Section } from '../../ui/Section';
+import { StudentPage } from '../../ui/StudentPage';
 import { Choices } from '../../ui/SheetChoices';
 import { weekTitle } from '../../wording/lessons';
 import * as lessonViewsText from '../../wording/rooms/lessonViews';
@@ -21,28 +17,10 @@ import * as sharedText from '../../wording/rooms/shared';
 
 /** The week of a student on paper, with the sheets of its plans behind it, as one print. */
 function WeekPage() {
-  const player = usePlayer();
-  const { student } = player;
-  const overview = useOverview(student?.id);
   return (
-    <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
-      <Head here="/week" student={student?.id} />
-      <NoticeBar />
-      <main
-        id="main"
-        tabIndex={-1}
-        data-ready={player.ready && (overview !== undefined || !student)}
-        className="flex flex-col gap-4"
-      >
-        <PlayerPick heading={lessonViewsText.theWeekOnPaper} player={player} />
-        {player.ready && !student && <Nobody />}
-        {student && overview && (
-          <Section name={lessonViewsText.theWeekOnPaper} on={[overview]}>
-            <Paper student={student} overview={overview} />
-          </Section>
-        )}
-      </main>
-    </div>
+    <StudentPage here="/week" heading={lessonViewsText.theWeekOnPaper} name={lessonViewsText.theWeekOnPaper}>
+      {(student, overview) => <Paper student={student} overview={overview} />}
+    </StudentPage>
   );
 }
 

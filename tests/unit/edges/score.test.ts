@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { colourOf, dronesFor, excerptOf, hertz } from '../../../src/audio/heardScore';
-import { plan, resolveSetup, type PlanRequest } from '../../../src/core';
+import { colourOf, dronesFor, excerptOf } from '../../../src/audio/heardScore';
+import { hertzOf, plan, resolveSetup, type PlanRequest } from '../../../src/core';
 
 const request: PlanRequest = {
   instrument: 'violin',
@@ -49,8 +49,8 @@ test('an excerpt begins with its own first note', () => {
 });
 
 test('A4 is 440 Hz and an octave doubles it', () => {
-  assert.equal(hertz(69), 440);
-  assert.ok(Math.abs(hertz(57) - 220) < 1e-9);
+  assert.equal(hertzOf(69), 440);
+  assert.ok(Math.abs(hertzOf(57) - 220) < 1e-9);
 });
 
 test('each string has a colour of its own, brighter the higher it is', () => {

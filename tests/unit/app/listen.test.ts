@@ -1,0 +1,120 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { aimFor, placesIn, plan, type InstrumentName, type PlanRequest } from '../../../src/core';
+import { bowedTake, chances, expectedOf, listen, performed, startListening } from '../../../src/core/listening';
+import { placesHeard } from '../../../src/views/listen/placesHeard';
+import { waysToPlay } from '../../../src/views/listen/playerFaults';
+import { foundCauseWords, listenAnswer, type Listener } from '../../../src/wording/listening';
+
+/* What the page that listens makes of takes: the ways the simulated player plays, the places on the neck, the words. */
+
+const RATE = 44_100;
+
+function planned(request: PlanRequest) {
+  const response = plan({ ...request, alternatives: 1 });
+  const [best] = response.plans;
+  const expected = expectedOf(request, response, best, aimFor('middle'));
+  const listener: Listener = { instrument: request.instrument, expected, place: placesIn(response) };
+  return { plan: best, expected, listener };
+}
+
+const scale = (instrument: InstrumentName, tonic: string): PlanRequest => ({
+  instrument,
+  material: { type: 'scale', tonic, scale: 'major', octaves: 2, direction: 'updown' },
+  tempo: { bpm: 110 },
+});
+
+/** Words by which each fault is told; nothing for a player who begins again or plays true. */
+const TOLD: readonly (readonly [fault: string, words: RegExp])[] = [
+  ['hand', /^Your whole hand is \d+\.\d mm towards the bridge in /],
+  ['finger', /^Finger \d stands \d+\.\d mm towards the nut wherever it plays/],
+  ['string', /string is 1\d cents flat, not you/],
+  ['shift', /^The shift to bar \d+.* lands short by \d+\.\d mm, \d+ cents/],
+];
+
+for (const [instrument, tonic] of [
+  ['violin', 'A3'],
+  ['viola', 'D3'],
+  ['cello', 'D2'],
+  ['bass', 'G1'],
+] as const)
+  test(`every way the simulated player plays is told in words, ${instrument}`, () => {
+    const { plan: best, expected, listener } = planned(scale(instrument, tonic));
+    const ways = waysToPlay({ plan: best }, listener);
+    assert.ok(ways.length >= 5);
+    for (const { words, faults } of ways) {
+      const notes = performed(expected, [...faults, { fault: 'scatter', cents: 3 }], chances(3));
+      const samples = bowedTake(notes, { rate: RATE, faults: [{ fault: 'noise', db: 30 }], chance: chances(4) });
+      const report = listen(expected, best, samples, RATE, { a4: 440 });
+      assert.equal(report.unheard, undefined, words);
+      const said = report.causes.map((cause) => foundCauseWords(cause, listener));
+      const wanted = TOLD.find(([fault]) => faults.some((one) => one.fault === fault));
+      if (wanted)
+        assert.ok(
+          said.some((one) => wanted[1].test(one)),
+          `${words}: ${said.join(' ')}`,
+        );
+      else assert.deepEqual(said, [], words);
+      if (faults.some(({ fault }) => fault === 'restart')) assert.equal(report.passes.length, 2, words);
+      // What every door answers can be written as JSON and holds the same causes.
+      const answer = JSON.parse(JSON.stringify(listenAnswer(report, listener))) as { causes: { message: string }[] };
+      assert.deepEqual(
+        answer.causes.map(({ message }) => message),
+        said,
+      );
+    }
+  });
+
+test('places are gathered over takes: their middle, between which half of the tries lie, and never an open string', () => {
+  const { plan: best, expected } = planned(scale('violin', 'A3'));
+  const [first] = expected.events.filter(({ stops }) => !stops[0].open);
+  const tries = [-2, -1, 0, 1, 7].map((mm) => ({
+    seconds: 1,
+    a4: 440,
+    strings: new Map<number, number>(),
+    passes: [
+      {
+        from: 0,
+        to: 1,
+        shifts: [],
+        notes: [
+          { at: first.at, heard: 'in' as const, cents: 0, mm },
+          ...expected.events
+            .filter(({ stops }) => stops[0].open)
+            .map(({ at }) => ({ at, heard: 'in' as const, mm: 0 })),
+          { at: best.steps[best.steps.length - 1].at, heard: 'missed' as const },
+        ],
+      },
+    ],
+    extra: [],
+    causes: [],
+  }));
+  const places = placesHeard(expected, tries);
+  assert.equal(places.length, 1);
+  const [place] = places;
+  assert.deepEqual([place.middle, place.low, place.high], [0, -1, 1]);
+  assert.equal(place.mm, first.stops[0].mm);
+  assert.ok(place.inTune);
+  assert.ok(!placesHeard(expected, tries.slice(4))[0].inTune);
+});
+
+test('double stops are followed live too', () => {
+  const { plan: best, expected } = planned({
+    instrument: 'violin',
+    material: { type: 'double-stops', interval: 'sixth', tonic: 'A3', scale: 'major', octaves: 1, direction: 'up' },
+    tempo: { bpm: 60 },
+  });
+  assert.ok(best.steps.length > 5);
+  const notes = performed(expected, [], chances(1));
+  const samples = bowedTake(notes, { rate: RATE, faults: [], chance: chances(2) });
+  const push = startListening(expected, RATE);
+  const seen = new Set<number>();
+  for (let at = 0; at + 2048 <= samples.length; at += 2048) {
+    const moment = push(samples.slice(at, at + 2048));
+    if (moment) {
+      seen.add(moment.at);
+      assert.equal(moment.cents, undefined);
+    }
+  }
+  assert.ok(seen.size >= expected.events.length - 1, `${seen.size} of ${expected.events.length}`);
+});
