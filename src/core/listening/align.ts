@@ -1,4 +1,4 @@
-import { centsOfHertz } from './cents';
+import { centsOfHertz } from './hertz';
 import type { ExpectedEvent } from './expected';
 import type { Frames } from './pitchFrames';
 import type { Sounding } from './stopsHeard';

@@ -1,5 +1,5 @@
 /** The public face of listening: fetched only where somebody is listened to. */
-export { joinedBlocks } from './blocks';
+export { joinedBlocks } from './samples';
 export { causesIn, type Cause } from './causes';
 export { expectedOf, type Expected } from './expected';
 export { startListening, type LiveMoment } from './live';

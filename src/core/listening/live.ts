@@ -1,5 +1,5 @@
 import { centsOfFrames, dipsOf, gateOf, startFollowing, SOUNDS } from './align';
-import { joinedBlocks } from './blocks';
+import { joinedBlocks } from './samples';
 import type { Expected } from './expected';
 import { median } from './middle';
 import { pitchFrames } from './pitchFrames';

@@ -1,4 +1,4 @@
-import { hertzOfCents } from './cents';
+import { hertzOfCents } from './hertz';
 import type { PerformedNote } from './performance';
 import { addNoise, pitchAt, type Rendering, type Voice } from './voices';
 

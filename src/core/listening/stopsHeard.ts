@@ -1,5 +1,5 @@
 import FFT from 'fft.js';
-import { hertzOfCents } from './cents';
+import { hertzOfCents } from './hertz';
 import { median } from './middle';
 import { decimated } from './pitchFrames';
 

@@ -1,5 +1,5 @@
 import FFT from 'fft.js';
-import { hertzOfCents } from './cents';
+import { hertzOfCents } from './hertz';
 import type { ExpectedEvent } from './expected';
 import type { Sounding } from './stopsHeard';
 

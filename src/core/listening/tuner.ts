@@ -1,5 +1,5 @@
-import { joinedBlocks } from './blocks';
-import { centsOfHertz } from './cents';
+import { joinedBlocks } from './samples';
+import { centsOfHertz } from './hertz';
 import type { Expected } from './expected';
 import { median } from './middle';
 import { pitchFrames } from './pitchFrames';

@@ -1,5 +1,5 @@
 import type { Fault } from '../vocabulary';
-import { hertzOfCents } from './cents';
+import { hertzOfCents } from './hertz';
 import type { Chance, PerformedNote } from './performance';
 
 /*

@@ -41,7 +41,7 @@ export function Tuner({ listener }: { readonly listener: Listener }) {
         })}
       </ol>
       <div className="flex max-w-sm flex-col items-start gap-3">
-        <p>{listenText.playAnOpenString}</p>
+        <p>{listenText.playAnOpenString(listener.instrument)}</p>
         <button type="button" className="button" onClick={endTuning}>
           {listenText.tunerDone}
         </button>

@@ -1,3 +1,5 @@
+import type { InstrumentName } from '../../core';
+
 export const listenHeading = 'Takes';
 export const listenToMe = 'Listen to me';
 export const listening = 'Listening …';
@@ -72,7 +74,7 @@ export const aAsHeard = 'as it is heard';
 export const hertz = (a: number) => `${a} Hz`;
 export const tuneTheStrings = 'Tune the strings';
 export const tunerDone = 'Done';
-export const playAnOpenString =
-  'Play one open string at a time. They are tuned in pure fifths (the bass in pure fourths) from A.';
+export const playAnOpenString = (instrument: InstrumentName) =>
+  `Play one open string at a time. They are tuned in pure ${instrument === 'bass' ? 'fourths' : 'fifths'} from A.`;
 export const stringInTune = 'in tune';
 export const stringName = (name: string) => `${name} string`;
