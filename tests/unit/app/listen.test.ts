@@ -21,7 +21,7 @@ function planned(request: PlanRequest) {
 const scale = (instrument: InstrumentName, tonic: string): PlanRequest => ({
   instrument,
   material: { type: 'scale', tonic, scale: 'major', octaves: 2, direction: 'updown' },
-  tempo: { bpm: 110 },
+  tempo: { bpm: 140 },
 });
 
 /** Words by which each fault is told; nothing for a player who begins again or plays true. */
@@ -32,12 +32,15 @@ const TOLD: readonly (readonly [fault: string, words: RegExp])[] = [
   ['shift', /^The shift to bar \d+.* lands short by \d+\.\d mm, \d+ cents/],
 ];
 
-for (const [instrument, tonic] of [
+/** By day one instrument of each kind of tuning; the others by night. */
+const PLAYED = [
   ['violin', 'A3'],
+  ['bass', 'G1'],
   ['viola', 'D3'],
   ['cello', 'D2'],
-  ['bass', 'G1'],
-] as const)
+] as const;
+
+for (const [instrument, tonic] of process.env.NIGHTLY ? PLAYED : PLAYED.slice(0, 2))
   test(`every way the simulated player plays is told in words, ${instrument}`, () => {
     const { plan: best, expected, listener } = planned(scale(instrument, tonic));
     const ways = waysToPlay({ plan: best }, listener);
