@@ -2,6 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { aimFor, placesIn, plan, type InstrumentName, type PlanRequest } from '../../../src/core';
 import { bowedTake, chances, expectedOf, listen, performed, startListening } from '../../../src/core/listening';
+import { NIGHTLY } from '../../support/runs';
 import { placesHeard } from '../../../src/views/listen/placesHeard';
 import { waysToPlay } from '../../../src/views/listen/playerFaults';
 import { foundCauseWords, listenAnswer, type Listener } from '../../../src/wording/listening';
@@ -40,7 +41,7 @@ const PLAYED = [
   ['cello', 'D2'],
 ] as const;
 
-for (const [instrument, tonic] of process.env.NIGHTLY ? PLAYED : PLAYED.slice(0, 2))
+for (const [instrument, tonic] of NIGHTLY ? PLAYED : PLAYED.slice(0, 2))
   test(`every way the simulated player plays is told in words, ${instrument}`, () => {
     const { plan: best, expected, listener } = planned(scale(instrument, tonic));
     const ways = waysToPlay({ plan: best }, listener);
