@@ -68,9 +68,9 @@ function edit(key: string, { request, response, plan, cursor: at }: Picture) {
     }
     case 'x':
     case 'X': {
-      const arrives = plan.shifts.some((shift) => shift.to === at);
+      // The plan on screen may be the one before the last edit: what is forbidden does not depend on it.
       const known = neverAt(request, at).some((one) => 'shift' in one);
-      if (arrives && !known) setRequest(withNever(request, { at, shift: true }));
+      if (at > 0 && !known) setRequest(withNever(request, { at, shift: true }));
       break;
     }
     case 'Delete':
