@@ -180,11 +180,13 @@ export async function benchPractice() {
       await page.waitForTimeout(800);
       drawn.push(await untilShown(page, measuringText.from100BeatsA));
     }
+    const everybody = await allStudentsMs(page, address, log);
     const kept = await judgedMs(page, address);
     console.log(measuringText.practiceWithALog(YEARS, SESSIONS, SESSIONS * EACH));
     console.table([
       { what: measuringText.progressOfAnotherStudent, 'median ms': Math.round(median(drawn)), 'limit ms': 300 },
       { what: measuringText.trendsAndNextWeek, 'median ms': Math.round(median(week)), 'limit ms': 50 },
+      { what: measuringText.pageOfStudents(STUDENTS), 'median ms': Math.round(median(everybody)), 'limit ms': 300 },
       { what: measuringText.aRepetitionJudgedKept, 'median ms': Math.round(median(kept)), 'limit ms': 50 },
     ]);
     await metronome(page);
@@ -195,24 +197,63 @@ export async function benchPractice() {
   }
 }
 
+const STUDENTS = 60;
+/** Days of the log that each of the others has: half a year, three days a week. */
+const DAYS_EACH = 78;
+
+/** The page before lessons, with as many students as a school has: from the page's own script to the last row. */
+async function allStudentsMs(page: Page, address: string, log: Log): Promise<number[]> {
+  const others = Array.from({ length: STUDENTS - 1 }, (_, n) => ({
+    ...log.student,
+    id: `other-${n}`,
+    name: `No ${n}`,
+  }));
+  const recent = log.days.toSorted((a, b) => b.day.localeCompare(a.day)).slice(0, DAYS_EACH);
+  await put(page, 'students', others);
+  await put(
+    page,
+    'days',
+    others.flatMap(({ id }) => recent.map((day) => ({ ...day, id: `${id}/${day.day}`, studentId: id }))),
+  );
+  await page.addInitScript((count) => {
+    addEventListener('DOMContentLoaded', () => {
+      const begun = performance.now();
+      const look = () => {
+        if (document.querySelectorAll('[data-testid="all-students"] tbody tr').length < count)
+          requestAnimationFrame(look);
+        else (globalThis as { shownAfter?: number }).shownAfter = performance.now() - begun;
+      };
+      look();
+    });
+  }, STUDENTS);
+  const times: number[] = [];
+  for (let turn = 0; turn < 5; turn++) {
+    await page.goto(`${address}/students`);
+    times.push(
+      await page
+        .waitForFunction(() => (globalThis as { shownAfter?: number }).shownAfter)
+        .then((handle) => handle.jsonValue() as Promise<number>),
+    );
+  }
+  return times;
+}
+
 /** From the key that judges to the count that shows it: it is shown once it is kept. */
 async function judgedMs(page: Page, address: string): Promise<number[]> {
-  await page.goto(`${address}/practice`);
-  await page.getByLabel('Student').selectOption({ label: measuringText.wren });
-  await page.getByRole('link', { name: 'Practise' }).first().click();
+  await page.goto(`${address}/practice?plan=plan-0`);
   await page.getByLabel(measuringText.howManyTimes).fill('40');
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByTestId('count').waitFor();
   const times: number[] = [];
   for (let turn = 1; turn <= 12; turn++)
     times.push(
-      await page.evaluate(async (want) => {
+      await page.evaluate(async (count) => {
         const start = performance.now();
         window.dispatchEvent(new KeyboardEvent('keydown', { key: 'i', bubbles: true }));
-        while (!document.querySelector('[data-testid="count"]')?.textContent.includes(measuringText.of40(want)))
+        while (!document.querySelector('[data-testid="count"]')?.textContent.includes(count))
           await new Promise((done) => setTimeout(done));
         return performance.now() - start;
-      }, turn),
+      }, measuringText.of40(turn)),
     );
   return times;
 }

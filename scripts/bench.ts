@@ -53,6 +53,10 @@ if (peakOf) {
   process.exit(0);
 }
 
+if (process.argv.includes('practice')) {
+  await benchPractice();
+  process.exit(0);
+}
 if (process.argv.includes('trends')) {
   benchTrends(Number(process.env.SEED ?? 1));
   process.exit(0);

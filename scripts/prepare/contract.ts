@@ -13,7 +13,7 @@ const standaloneCode = (
 ) as typeof import('ajv/dist/standalone').default;
 
 /** The schemas that have a validator, by which it is called: requests, answers, and the rows of each table. */
-const VALIDATED = ['request', 'response', 'faults', ...TABLE_NAMES.map((name) => tableOf(name).schema)];
+const VALIDATED = ['request', 'response', 'faults', 'path', ...TABLE_NAMES.map((name) => tableOf(name).schema)];
 
 /** The schemas with those of the files that hold rows of tables. */
 function allSchemas(): Readonly<Record<string, object>> {

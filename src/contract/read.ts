@@ -1,6 +1,7 @@
 import type { ErrorObject } from 'ajv';
-import { requestIssues, type Fault, type Issue, type IssueData, type PlanRequest } from '../core';
-import { faults as validFaults, request as validRequest } from '#generated/validators.js';
+import { requestIssues, type Fault, type Issue, type IssueData, type PathAsk, type PlanRequest } from '../core';
+import { pathIssues } from '../core/path';
+import { faults as validFaults, path as validPath, request as validRequest } from '#generated/validators.js';
 
 /** A request that cannot be understood; thrown by readRequest and answered as the contract's error object. */
 export class BadRequest extends Error {
@@ -37,6 +38,18 @@ export function parseFaults(text: string): readonly Fault[] {
   const value = parseJson(text);
   if (!validFaults(value)) throw new BadRequest(shapeIssues(validFaults.errors ?? []));
   return value as readonly Fault[];
+}
+
+/**
+ * Checks that a value asks about what comes next in a way the core understands.
+ * @throws BadRequest with a path and a code for each thing wrong
+ */
+export function readPathAsk(value: unknown): PathAsk {
+  if (!validPath(value)) throw new BadRequest(shapeIssues(validPath.errors ?? []));
+  const ask = value as PathAsk;
+  const issues = pathIssues(ask);
+  if (issues.length > 0) throw new BadRequest(issues);
+  return ask;
 }
 
 /** @throws BadRequest where the text is no JSON */

@@ -10,6 +10,8 @@ import {
   Faults,
   LessonRecord,
   Memory,
+  PathAsk,
+  PathGoal,
   PlanAnswer,
   PlanRecord,
   PlanRequest,
@@ -46,6 +48,7 @@ export const SCHEMAS: Readonly<Record<string, object>> = {
   memory: schema('memory', 'When a card comes again', Memory, { id: ID }),
   choice: schema('choice', 'What was chosen in a plan', ChoiceRow, { id: ID }),
   binned: schema('binned', 'Something that was deleted', Trashed, { id: ID }),
+  path: schema('path', 'What is asked about what comes next', PathAsk, { ...NAMES, goal: PathGoal }),
   faults: schema('faults', 'What a made-up player does wrong', Faults),
   'sent-plan': schema('sent-plan', 'A plan sent to somebody, version 1', SentPlan),
 };

@@ -121,8 +121,15 @@ function uncheckedWords(run: readonly Heard[], setup: Setup): string[] {
   const helped = run.find(({ neighbour }) => neighbour && neighbour.kind !== 'drone') ?? first;
   const help = neighbourWords(helped.note, helped.neighbour ?? { kind: 'drone' }, setup);
   const begin = helped.neighbour?.kind === 'drone' ? help : `${nameOf(helped.note)}: ${help}`;
-  const notes = `${counted(run.length, 'note')} from ${nameOf(first.note)} to ${nameOf(last.note)}`;
+  const [from, to] = first.note.midi === last.note.midi ? lowAndHigh(run) : [first, last];
+  const notes = `${counted(run.length, 'note')} from ${nameOf(from.note)} to ${nameOf(to.note)}`;
   return [`no string checks the ${notes}.`, `${sentence(begin)}.`];
+}
+
+/** The ends of a run that comes back to where it began. */
+function lowAndHigh(run: readonly Heard[]): readonly [low: Heard, high: Heard] {
+  const rising = [...run].sort((a, b) => a.note.midi - b.note.midi);
+  return [rising[0], rising[rising.length - 1]];
 }
 
 /** What is rough about a place, and what helps. */

@@ -165,7 +165,7 @@ test('no request leaves the machine, no policy is broken, nothing fails in the c
   expect(complaints).toEqual([]);
 });
 
-test('axe finds nothing serious, with a plan and with a problem', async ({ page }) => {
+test('axe finds nothing serious, with a plan and with a problem', { tag: '@nightly' }, async ({ page }) => {
   await openBench(page, '/?demo');
   expect(await serious(page)).toEqual([]);
   await setWord(page, 'Positions', 'second position only');

@@ -16,16 +16,20 @@ for (const [how, go] of [
   ['a reload', (page: Page) => page.reload()],
   ['closing the page', (page: Page) => page.close({ runBeforeUnload: true })],
 ] as const)
-  test(`an edit is kept through ${how} straight after it`, async ({ context }) => {
-    const page = await context.newPage();
-    await openBench(page, '/?demo');
-    await saved(page);
-    await page.getByLabel('Name of this plan').fill('At the last moment');
-    await go(page);
-    const next = await context.newPage();
-    await next.goto('/hand');
-    await expect(next.getByText('At the last moment')).toBeVisible();
-  });
+  test(
+    `an edit is kept through ${how} straight after it`,
+    { tag: how === 'a reload' ? [] : '@nightly' },
+    async ({ context }) => {
+      const page = await context.newPage();
+      await openBench(page, '/?demo');
+      await saved(page);
+      await page.getByLabel('Name of this plan').fill('At the last moment');
+      await go(page);
+      const next = await context.newPage();
+      await next.goto('/hand');
+      await expect(next.getByText('At the last moment')).toBeVisible();
+    },
+  );
 
 test('a field of a student is kept through a reload straight after it', async ({ page }) => {
   await openStudio(page, '/studio?demo');
@@ -187,20 +191,24 @@ test('a second click on a plan’s bin deletes no other plan; undo and the bin b
   await expect(page.locator('main li a[href^="/?plan="]')).toHaveCount(7);
 });
 
-test('what was emptied in one page comes back beside what another page has saved since', async ({ context }) => {
-  const [bench, studio] = [await context.newPage(), await context.newPage()];
-  await openBench(bench, '/?demo');
-  await saved(bench);
-  await openStudio(studio);
-  await emptyStudio(studio);
-  await expect(studio.getByText('Nobody here yet')).toBeVisible();
-  await bench.getByRole('button', { name: 'Keep it' }).click();
-  await bench.getByLabel('Name of this plan').fill('Went on');
-  await saved(bench);
-  await studio.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(studio.getByText(/came back as a copy/)).toBeVisible();
-  await expect(studio.locator('main li a[href^="/?plan="]')).toHaveCount(8);
-});
+test(
+  'what was emptied in one page comes back beside what another page has saved since',
+  { tag: '@nightly' },
+  async ({ context }) => {
+    const [bench, studio] = [await context.newPage(), await context.newPage()];
+    await openBench(bench, '/?demo');
+    await saved(bench);
+    await openStudio(studio);
+    await emptyStudio(studio);
+    await expect(studio.getByText('Nobody here yet')).toBeVisible();
+    await bench.getByRole('button', { name: 'Keep it' }).click();
+    await bench.getByLabel('Name of this plan').fill('Went on');
+    await saved(bench);
+    await studio.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(studio.getByText(/came back as a copy/)).toBeVisible();
+    await expect(studio.locator('main li a[href^="/?plan="]')).toHaveCount(8);
+  },
+);
 
 test('arrow keys go through a menu and do nothing; Enter does', async ({ page }) => {
   await openBench(page, '/?demo');

@@ -135,7 +135,7 @@ test('the first minute: from an empty browser to a plan in five choices', async 
   await expect(cursorWords(page)).toContainText('Note 1 of 15');
 });
 
-test('the example studio stands beside one’s own and goes in one go', async ({ page }) => {
+test('the example studio stands beside one’s own and goes in one go', { tag: '@nightly' }, async ({ page }) => {
   await openBench(page);
   await page.getByLabel('Name of this plan').fill('My own');
   await saved(page);

@@ -46,80 +46,86 @@ test('a finding selects its notes, says its sentence, and leads to its shift, th
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
 });
 
-test('the rehearsal opens as a plan of its own, and a series is made to order', async ({ page }) => {
-  await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
-  await view(page, 'Shifts');
-  await page.getByRole('button', { name: 'Open the rehearsal on the Bench' }).click();
-  await standing(page);
-  await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);
-  await expect(picture(page).getByTestId('staff').first()).toBeVisible();
-  await page.reload();
-  await standing(page);
-  await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);
-  await page.goBack();
-  await standing(page);
-  await page.getByRole('button', { name: 'How hard' }).click();
-  await page.getByRole('region', { name: 'All shifts' }).getByRole('button').nth(1).click();
-  await expect(page.getByTestId('closeup').getByRole('heading', { level: 2 })).toContainText('G5 – A♭5, 2 to 1');
-  await expect(page.getByLabel('From finger')).toHaveValue('2');
-  await page.getByLabel('Key', { exact: true }).selectOption('G major');
-  await page.getByRole('button', { name: 'Open it on the Bench' }).click();
-  await standing(page);
-  await expect(page.getByLabel('Name of this plan')).toHaveValue('Shift 2 to 1, E string, G major');
-  await view(page, 'Shifts');
-  await page.getByLabel('Kind of drill').selectOption('same');
-  await page.getByLabel('From finger').selectOption('2');
-  await page.getByRole('button', { name: 'Open it on the Bench' }).click();
-  await expect(page.getByLabel('Name of this plan')).toHaveValue('Finger 2 all the way, E string, G major');
-  await expect(ways(page)).toBeVisible();
-});
-
-test('each kind of finding is opened from the Bench: its notes are marked and its close-up tells of it', async ({
-  page,
-}) => {
-  // F low and C sharp high with one finger, E between G and A, a fingertip wider than a semitone, a stretch, a shift, a note nothing checks.
-  const names = ['F4', 'C#5', 'E4', 'F4', 'G#3', 'C4', 'A5', 'Ab6'];
-  const locks = [
-    { at: 0, finger: 2 as const, string: 'D4' },
-    { at: 1, finger: 2 as const, string: 'A4' },
-    { at: 2, finger: 1 as const, string: 'D4' },
-    { at: 3, finger: 2 as const, string: 'D4' },
-  ];
-  const address = briefAddress({
-    instrument: 'violin',
-    hand: { relaxedMm: 62, fullMm: 80, fingertipMm: 19 },
-    material: { type: 'notes', key: 'C major', notes: names.map((name) => ({ pitches: [name] })) },
-    rules: { locks },
-  });
-  await openBench(page, `/${address}`);
-  const all = findings(page).getByRole('button', { name: /^all \d+$/ });
-  await all.click();
-  // One for each view by day, all of them by night.
-  const kinds = NIGHTLY
-    ? (['shift', 're-placed finger', 'crowding', 'comma', 'no check'] as const)
-    : (['shift', 're-placed finger', 'comma'] as const);
-  const VIEWS = { shift: 'Shifts', 're-placed finger': 'Hand', crowding: 'Hand', comma: 'Ear', 'no check': 'Ear' };
-  for (const kind of kinds) {
-    const item = findings(page)
-      .getByRole('listitem')
-      .filter({ hasText: new RegExp(`^${kind} `) })
-      .first();
-    await item.getByRole('button').first().click();
-    const sentence = (await item.textContent()) ?? '';
-    const where = /Bar \d+, beats? [\d–]+(?: to bar \d+, beat \d+)?/.exec(sentence)?.[0] ?? '';
-    const last = /(\d+)$/.exec(where)?.[1];
-    await expect(cursorWords(page)).toContainText(new RegExp(`bar \\d, beat ${last}:`));
-    await expect(page.getByTestId('marked')).toHaveText(where, { ignoreCase: true });
-    await item.getByRole('link').click();
+test(
+  'the rehearsal opens as a plan of its own, and a series is made to order',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    await openPlan(page, 'Wren: E♭ major scale, two octaves, violin');
+    await view(page, 'Shifts');
+    await page.getByRole('button', { name: 'Open the rehearsal on the Bench' }).click();
     await standing(page);
-    await expect(page.getByRole('heading', { name: VIEWS[kind], level: 1 })).toBeVisible();
-    if (VIEWS[kind] === 'Ear')
-      await expect(page.getByTestId('note')).toContainText(kind === 'comma' ? '22 cents' : 'No string checks');
+    await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);
+    await expect(picture(page).getByTestId('staff').first()).toBeVisible();
+    await page.reload();
+    await standing(page);
+    await expect(page.getByLabel('Name of this plan')).toHaveValue(/^Rehearsal: /);
     await page.goBack();
     await standing(page);
+    await page.getByRole('button', { name: 'How hard' }).click();
+    await page.getByRole('region', { name: 'All shifts' }).getByRole('button').nth(1).click();
+    await expect(page.getByTestId('closeup').getByRole('heading', { level: 2 })).toContainText('G5 – A♭5, 2 to 1');
+    await expect(page.getByLabel('From finger')).toHaveValue('2');
+    await page.getByLabel('Key', { exact: true }).selectOption('G major');
+    await page.getByRole('button', { name: 'Open it on the Bench' }).click();
+    await standing(page);
+    await expect(page.getByLabel('Name of this plan')).toHaveValue('Shift 2 to 1, E string, G major');
+    await view(page, 'Shifts');
+    await page.getByLabel('Kind of drill').selectOption('same');
+    await page.getByLabel('From finger').selectOption('2');
+    await page.getByRole('button', { name: 'Open it on the Bench' }).click();
+    await expect(page.getByLabel('Name of this plan')).toHaveValue('Finger 2 all the way, E string, G major');
+    await expect(ways(page)).toBeVisible();
+  },
+);
+
+test(
+  'each kind of finding is opened from the Bench: its notes are marked and its close-up tells of it',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    // F low and C sharp high with one finger, E between G and A, a fingertip wider than a semitone, a stretch, a shift, a note nothing checks.
+    const names = ['F4', 'C#5', 'E4', 'F4', 'G#3', 'C4', 'A5', 'Ab6'];
+    const locks = [
+      { at: 0, finger: 2 as const, string: 'D4' },
+      { at: 1, finger: 2 as const, string: 'A4' },
+      { at: 2, finger: 1 as const, string: 'D4' },
+      { at: 3, finger: 2 as const, string: 'D4' },
+    ];
+    const address = briefAddress({
+      instrument: 'violin',
+      hand: { relaxedMm: 62, fullMm: 80, fingertipMm: 19 },
+      material: { type: 'notes', key: 'C major', notes: names.map((name) => ({ pitches: [name] })) },
+      rules: { locks },
+    });
+    await openBench(page, `/${address}`);
+    const all = findings(page).getByRole('button', { name: /^all \d+$/ });
     await all.click();
-  }
-});
+    // One for each view by day, all of them by night.
+    const kinds = NIGHTLY
+      ? (['shift', 're-placed finger', 'crowding', 'comma', 'no check'] as const)
+      : (['shift', 're-placed finger', 'comma'] as const);
+    const VIEWS = { shift: 'Shifts', 're-placed finger': 'Hand', crowding: 'Hand', comma: 'Ear', 'no check': 'Ear' };
+    for (const kind of kinds) {
+      const item = findings(page)
+        .getByRole('listitem')
+        .filter({ hasText: new RegExp(`^${kind} `) })
+        .first();
+      await item.getByRole('button').first().click();
+      const sentence = (await item.textContent()) ?? '';
+      const where = /Bar \d+, beats? [\d–]+(?: to bar \d+, beat \d+)?/.exec(sentence)?.[0] ?? '';
+      const last = /(\d+)$/.exec(where)?.[1];
+      await expect(cursorWords(page)).toContainText(new RegExp(`bar \\d, beat ${last}:`));
+      await expect(page.getByTestId('marked')).toHaveText(where, { ignoreCase: true });
+      await item.getByRole('link').click();
+      await standing(page);
+      await expect(page.getByRole('heading', { name: VIEWS[kind], level: 1 })).toBeVisible();
+      if (VIEWS[kind] === 'Ear')
+        await expect(page.getByTestId('note')).toContainText(kind === 'comma' ? '22 cents' : 'No string checks');
+      await page.goBack();
+      await standing(page);
+      await all.click();
+    }
+  },
+);
 
 test('every finding is followed to its drill on the Bench, which plays', { tag: '@nightly' }, async ({ page }) => {
   const names = ['F4', 'C#5', 'E4', 'F4', 'G#3', 'C4', 'A5', 'Ab6'];

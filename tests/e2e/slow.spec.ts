@@ -116,7 +116,7 @@ test(
   },
 );
 
-test('where the storage never answers planning works meanwhile', async ({ page }) => {
+test('where the storage never answers planning works meanwhile', { tag: '@nightly' }, async ({ page }) => {
   await page.addInitScript(() => {
     IDBFactory.prototype.open = () => ({ addEventListener() {} }) as unknown as IDBOpenDBRequest;
   });

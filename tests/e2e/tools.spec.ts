@@ -53,42 +53,46 @@ test('notes have the student’s names, or others, and the picture grows with it
   expect(4 * (await width())).toBeGreaterThan(room * 0.5);
 });
 
-test('a pattern is carried on to its sequence; where none follows it is said', async ({ page }) => {
-  await openBench(page, '/?demo');
-  await setWord(page, 'Key', 'D');
-  await setWord(page, 'Kind', 'scale in broken thirds');
-  await setWord(page, 'Octaves', 'one-octave');
-  await saved(page);
-  await picture(page).focus();
-  await page.keyboard.press('Home');
-  await page.keyboard.press('Shift+ArrowRight');
-  // An open string cannot go up with the sequence: that is said, not that it is done.
-  await page.getByRole('button', { name: 'Repeat this fingering' }).click();
-  await expect(page.getByText(/The fingering can’t be repeated on \d+ groups/)).toBeVisible();
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await setWord(page, 'Key', 'E-flat');
-  await setWord(page, 'Positions', 'any position');
-  await saved(page);
-  await page.getByRole('button', { name: 'Unmark' }).click();
-  await picture(page).focus();
-  await page.keyboard.press('Home');
-  await page.keyboard.press('Shift+ArrowRight');
-  await page.getByRole('button', { name: 'Repeat this fingering' }).click();
-  await expect(page.getByText(/The fingering was repeated on \d+ groups/)).toBeVisible();
-  await expect(async () => {
-    const fingers = await staffFingers(page);
-    expect(fingers.slice(2, 4)).toEqual(fingers.slice(0, 2));
-  }).toPass();
-  await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByTestId('kept')).toHaveCount(0);
-  await page.keyboard.press('End');
-  await page.getByRole('button', { name: 'Unmark' }).click();
-  await picture(page).focus();
-  await page.keyboard.press('End');
-  await page.keyboard.press('Shift+ArrowLeft');
-  await page.getByRole('button', { name: 'Repeat this fingering' }).click();
-  await expect(page.getByText(/do not go the same way/)).toBeVisible();
-});
+test(
+  'a pattern is carried on to its sequence; where none follows it is said',
+  { tag: '@nightly' },
+  async ({ page }) => {
+    await openBench(page, '/?demo');
+    await setWord(page, 'Key', 'D');
+    await setWord(page, 'Kind', 'scale in broken thirds');
+    await setWord(page, 'Octaves', 'one-octave');
+    await saved(page);
+    await picture(page).focus();
+    await page.keyboard.press('Home');
+    await page.keyboard.press('Shift+ArrowRight');
+    // An open string cannot go up with the sequence: that is said, not that it is done.
+    await page.getByRole('button', { name: 'Repeat this fingering' }).click();
+    await expect(page.getByText(/The fingering can’t be repeated on \d+ groups/)).toBeVisible();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await setWord(page, 'Key', 'E-flat');
+    await setWord(page, 'Positions', 'any position');
+    await saved(page);
+    await page.getByRole('button', { name: 'Unmark' }).click();
+    await picture(page).focus();
+    await page.keyboard.press('Home');
+    await page.keyboard.press('Shift+ArrowRight');
+    await page.getByRole('button', { name: 'Repeat this fingering' }).click();
+    await expect(page.getByText(/The fingering was repeated on \d+ groups/)).toBeVisible();
+    await expect(async () => {
+      const fingers = await staffFingers(page);
+      expect(fingers.slice(2, 4)).toEqual(fingers.slice(0, 2));
+    }).toPass();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await expect(page.getByTestId('kept')).toHaveCount(0);
+    await page.keyboard.press('End');
+    await page.getByRole('button', { name: 'Unmark' }).click();
+    await picture(page).focus();
+    await page.keyboard.press('End');
+    await page.keyboard.press('Shift+ArrowLeft');
+    await page.getByRole('button', { name: 'Repeat this fingering' }).click();
+    await expect(page.getByText(/do not go the same way/)).toBeVisible();
+  },
+);
 
 test('listening loops over what is marked with a count-in, changes tempo, and a drone sounds until silenced', async ({
   page,
@@ -110,7 +114,7 @@ test('listening loops over what is marked with a count-in, changes tempo, and a 
   await page.getByLabel('Drone').selectOption('');
 });
 
-test('what is heard comes to its end though the page stands still meanwhile', async ({ page }) => {
+test('what is heard comes to its end though the page stands still meanwhile', { tag: '@nightly' }, async ({ page }) => {
   await openBench(page, '/?demo');
   await picture(page).focus();
   for (let at = 0; at < 3; at++) await page.keyboard.press('Shift+ArrowRight');
@@ -160,15 +164,19 @@ test('the music is broken into lines, pointed at, and followed by the cursor', a
 });
 
 for (const key of ['C', 'A', 'C-sharp', 'D-flat'])
-  test(`clef, signature and time stand whole before the notes in ${key} major`, async ({ page }) => {
-    await openBench(page, '/?demo');
-    await setWord(page, 'Key', key);
-    const head = page.getByRole('img', { name: /clef, key of .*4\/4 time/ });
-    const spare = () =>
-      head.evaluate((box) => {
-        const { right } = box.getBoundingClientRect();
-        const signs = [...box.querySelectorAll('[data-sign]')].map((sign) => sign.getBoundingClientRect().right);
-        return signs.length > 0 ? right - Math.max(...signs) : -Infinity;
-      });
-    await expect.poll(spare).toBeGreaterThan(0);
-  });
+  test(
+    `clef, signature and time stand whole before the notes in ${key} major`,
+    { tag: key === 'C-sharp' ? [] : '@nightly' },
+    async ({ page }) => {
+      await openBench(page, '/?demo');
+      await setWord(page, 'Key', key);
+      const head = page.getByRole('img', { name: /clef, key of .*4\/4 time/ });
+      const spare = () =>
+        head.evaluate((box) => {
+          const { right } = box.getBoundingClientRect();
+          const signs = [...box.querySelectorAll('[data-sign]')].map((sign) => sign.getBoundingClientRect().right);
+          return signs.length > 0 ? right - Math.max(...signs) : -Infinity;
+        });
+      await expect.poll(spare).toBeGreaterThan(0);
+    },
+  );

@@ -35,14 +35,7 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
     );
   }
   return {
-    contract: 1,
-    events,
-    key: music.key,
-    time: music.time,
-    pickup: music.pickup,
-    ...(music.firstBar === undefined ? {} : { firstBar: music.firstBar }),
-    ...(music.changes.length > 0 ? { changes: [...music.changes] } : {}),
-    plans,
+    ...answerOf(music, events, plans),
     ...comparison(plans, request.compare),
     problems: [
       ...(path ? [] : withInstead(problemsOf(context, trellis), request)),
@@ -55,6 +48,34 @@ export function plan(request: PlanRequest, weights: Weights = requestWeights(req
       ...divided.map((at) => ({ code: 'divisi' as const, at })),
     ],
     ...(request.preferences ? { taste: tasteOf(request, music, plans[0]) } : {}),
+  };
+}
+
+/**
+ * The best plan alone, without reasons, and without a word of what would help where there is none: many times quicker where only the fingering is asked for.
+ * The request must have passed requestIssues.
+ * @returns null where no fingering fits
+ */
+export function bestAlone(request: PlanRequest): PlanResponse | null {
+  const { music } = plannedMusic(request);
+  const searched = searchedFor(request, music, requestWeights(request));
+  const path = bestPath(searched);
+  if (!path) return null;
+  const { context, trellis } = searched;
+  return answerOf(music, responseEvents(context), plansOf(context, trellis, [path]));
+}
+
+function answerOf(music: Music, events: PlanResponse['events'], plans: Plan[]): PlanResponse {
+  return {
+    contract: 1,
+    events,
+    key: music.key,
+    time: music.time,
+    pickup: music.pickup,
+    ...(music.firstBar === undefined ? {} : { firstBar: music.firstBar }),
+    ...(music.changes.length > 0 ? { changes: [...music.changes] } : {}),
+    plans,
+    problems: [],
   };
 }
 

@@ -3,7 +3,7 @@ import type { OpenString, Setup } from '../instrument/setup';
 import { spellInKey } from '../pitch/inkey';
 import { keyAlteration, type Key } from '../pitch/key';
 import { letterSteps, pitchName, spellAt } from '../pitch/pitch';
-import { plan } from '../planner/plan';
+import { bestAlone } from '../planner/plan';
 import { readKey } from './drills';
 import { drillRequest, type DrillNote } from './drillNotes';
 import { oneAfterAnother } from './series';
@@ -28,7 +28,7 @@ export function patternsInPosition(
   const read = readKey(key);
   // Where the hand goes by letters each finger has its own.
   const byLetters = setup.instrument.fingering.by === 'letters';
-  const planned = (drill: PlanRequest) => plan({ ...drill, alternatives: 1, explain: 'nothing' }).plans.at(0);
+  const planned = (drill: PlanRequest) => bestAlone(drill)?.plans[0];
   const fits = (notes: readonly DrillNote[]): PlanRequest[] => {
     const drill = drillRequest(request, key, notes);
     return planned(drill) ? [drill] : [];

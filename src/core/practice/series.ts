@@ -1,7 +1,7 @@
 import type { Setup } from '../instrument/setup';
 import type { NoteSpec, PositionNumber, Lock, PlanRequest } from '../vocabulary';
 import { midiOf, parsePitch, pitchName } from '../pitch/pitch';
-import { plan } from '../planner/plan';
+import { bestAlone } from '../planner/plan';
 import { sameFingerSeries, type Series } from './drills';
 import { bareRequest } from './drillNotes';
 
@@ -63,7 +63,7 @@ export function onePositionDrill(
       const material = { type: figure, tonic: pitchName(pitch), scale: mode, octaves, direction: 'updown' } as const;
       const rules = { positions: { only: [position] }, openStrings } as const;
       const drill: PlanRequest = { ...bareRequest(request), material, rules };
-      if (plan({ ...drill, alternatives: 1, explain: 'nothing' }).plans.length > 0) return drill;
+      if (bestAlone(drill)) return drill;
     }
   return null;
 }

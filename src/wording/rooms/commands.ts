@@ -36,6 +36,9 @@ export const nameATakeAnd =
   'Name a WAV file and a request file; then --way N, --a4 440, --intonation equal|pythagorean|just, --level first-year|early|middle|advanced.';
 export const nameARequestAnd = (voices: string) =>
   `Name a request file and a file of faults, and --out take.wav; then --truth truth.json, --seed 7, --voice ${voices}, --way N.`;
+export const skillsNameARequest = 'Name one request file ("-" for standard input); then --way N.';
+export const pathNameAQuestion =
+  'Name one file that asks: a student, a goal, and what is known ("-" for standard input).';
 export const aIsGivenIn = 'A is given in hertz from 400 to 480; write it like --a4 442.';
 export const aSeedIsA = 'A seed is a whole number; write it like --seed 7.';
 export const thereIsNoVoice = (name: string, voices: string) => `There is no voice "${name}"; choose one of ${voices}.`;

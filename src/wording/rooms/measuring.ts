@@ -29,6 +29,7 @@ export const practiceWithALog = (years: number, sessions: number, each: number) 
   `Practice, with a log of ${years} years (${sessions} sessions, ${each} repetitions):`;
 export const progressOfAnotherStudent = 'Progress of another student drawn';
 export const trendsAndNextWeek = 'trends and next week';
+export const pageOfStudents = (count: number) => `the page of all students, ${count} of them`;
 export const aRepetitionJudgedKept = 'a repetition judged, kept, shown';
 export const howManyTimes = 'How many times';
 export const of40 = (want: number) => `${want} of 40`;

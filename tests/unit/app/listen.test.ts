@@ -33,7 +33,7 @@ const TOLD: readonly (readonly [fault: string, words: RegExp])[] = [
   ['shift', /^The shift to bar \d+.* lands short by \d+\.\d mm, \d+ cents/],
 ];
 
-/** By day one instrument of each kind of tuning; the others by night. */
+/** By day one instrument; the others by night. */
 const PLAYED = [
   ['violin', 'A3'],
   ['bass', 'G1'],
@@ -41,7 +41,7 @@ const PLAYED = [
   ['cello', 'D2'],
 ] as const;
 
-for (const [instrument, tonic] of NIGHTLY ? PLAYED : PLAYED.slice(0, 2))
+for (const [instrument, tonic] of NIGHTLY ? PLAYED : PLAYED.slice(0, 1))
   test(`every way the simulated player plays is told in words, ${instrument}`, () => {
     const { plan: best, expected, listener } = planned(scale(instrument, tonic));
     const ways = waysToPlay({ plan: best }, listener);

@@ -117,6 +117,12 @@ test('notes running without a check are one finding', () => {
     assert.ok(run.every(({ checks }) => !checks.some(({ fits }) => fits)));
   }
   assert.match(scale('Db3').said('no-check')[0], /no string checks the \d+ notes from /);
+  // A run that comes back to where it began is told by its lowest and highest note.
+  const { said } = found({
+    ...{ instrument: 'violin', alternatives: 1, rules: { positions: { only: [1] } } },
+    material: { type: 'scale', tonic: 'C#4', scale: 'major', octaves: 1, direction: 'updown' },
+  });
+  assert.match(said('no-check')[0], /the 15 notes from C♯4 to C♯5/);
 });
 
 test('every rough place is true by the ruler, and its drill holds its notes under their fingers', () => {

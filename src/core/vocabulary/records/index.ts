@@ -9,3 +9,4 @@ export * from './worded';
 export * from './stored';
 export * from './derived';
 export * from './takes';
+export * from './path';
