@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { placesIn, type Fault } from '../core';
-import { expectedOf, joinedBlocks, type LiveMoment, type Report, type Tuning } from '../core/listening';
-import { openMicrophone, type Microphone, type MicrophoneTrouble } from '../audio/microphone';
+import { expectedOf, joinedBlocks, stringsOf, type LiveMoment, type Report, type Tuning } from '../core/listening';
+import { listMicrophones, openMicrophone, type Microphone, type MicrophoneChoice } from '../audio/microphone';
 import { decodedSound, playTake } from '../audio/playTake';
 import type { Listener } from '../wording/listening';
 import { MICROPHONE_WORDS, TAKE_FILE_WORDS, WAV_TROUBLE_WORDS } from '../wording/listening';
@@ -10,6 +10,7 @@ import { listenerInWorker } from '../work/listener';
 import { readWav, writeWav } from '../work/wav';
 import { offerFile } from './files';
 import type { Meaning } from './meaning';
+import { logTake } from './practice/heardLog';
 
 /*
  * Takes of the plan: heard by the microphone, played by the made-up player, or opened from a file. They stay in memory, and go with the page.
@@ -36,6 +37,10 @@ interface Takes {
   readonly a4: number | null;
   /** What went wrong, and what to do. */
   readonly problem: string | null;
+  /** The microphones of this machine, as far as they are known: once one was opened. */
+  readonly microphones: readonly MicrophoneChoice[];
+  /** The one that was chosen; the usual one where none was. */
+  readonly microphone: string | null;
 }
 
 export const useTakes = create<Takes>(() => ({
@@ -45,6 +50,8 @@ export const useTakes = create<Takes>(() => ({
   tuning: null,
   a4: null,
   problem: null,
+  microphones: [],
+  microphone: null,
 }));
 const set = useTakes.setState;
 
@@ -65,6 +72,8 @@ interface Coming {
   readonly rate: number;
   /** Ends what sends the blocks. */
   readonly end: () => void;
+  /** Somebody really plays. */
+  readonly byMicrophone?: boolean;
 }
 
 let coming: Coming | undefined;
@@ -81,12 +90,26 @@ async function hear(block: Float32Array, ended: () => void) {
   if ((live.finished && live.silent > SILENCE_ENDS) || seconds > LONGEST) ended();
 }
 
+/** Opens the microphone that was chosen; what went wrong is said. @returns null where it could not be had */
+async function opened(told: Parameters<typeof openMicrophone>[0]): Promise<Microphone | null> {
+  const { microphone } = useTakes.getState();
+  const found = await openMicrophone(told, microphone ?? undefined);
+  if (typeof found === 'string') {
+    set({ doing: 'nothing', problem: MICROPHONE_WORDS[found] });
+    return null;
+  }
+  set({ microphones: await listMicrophones() });
+  return found;
+}
+
+export const chooseMicrophone = (microphone: string | null) => set({ microphone });
+
 /** Listens to the microphone until the last note has died away, or somebody stops it. */
 export async function listenToMe(meaning: Meaning) {
   set({ doing: 'opening', problem: null, live: null });
   const { expected } = listenerOf(meaning);
-  const finish = () => void endTake(meaning, listenText.heardAt(timeOf(new Date())));
-  const found: Microphone | MicrophoneTrouble = await openMicrophone({
+  const finish = () => void endTake(meaning);
+  const found = await opened({
     onBlock: (block) => void hear(block, finish),
     // What was heard up to here is kept.
     onLost: () => {
@@ -94,21 +117,18 @@ export async function listenToMe(meaning: Meaning) {
       finish();
     },
   });
-  if (typeof found === 'string') {
-    set({ doing: 'nothing', problem: MICROPHONE_WORDS[found] });
-    return;
-  }
+  if (!found) return;
   await listenerInWorker().begin(expected, found.rate);
-  coming = { blocks: [], rate: found.rate, end: found.stop };
+  coming = { blocks: [], rate: found.rate, end: found.stop, byMicrophone: true };
   set({ doing: 'listening' });
 }
 
 let tuner: Microphone | undefined;
 
 /** Opens the tuner for the open strings. */
-export async function tuneStrings(meaning: Meaning) {
+export async function tuneStrings(player: Parameters<typeof stringsOf>[0]) {
   set({ doing: 'opening', problem: null, tuning: null });
-  const found = await openMicrophone({
+  const found = await opened({
     onBlock: (block) => {
       void listenerInWorker()
         .hearString(block)
@@ -119,11 +139,8 @@ export async function tuneStrings(meaning: Meaning) {
       endTuning();
     },
   });
-  if (typeof found === 'string') {
-    set({ doing: 'nothing', problem: MICROPHONE_WORDS[found] });
-    return;
-  }
-  await listenerInWorker().beginTuning(listenerOf(meaning).expected, useTakes.getState().a4 ?? 440, found.rate);
+  if (!found) return;
+  await listenerInWorker().beginTuning(stringsOf(player), useTakes.getState().a4 ?? 440, found.rate);
   tuner = found;
   set({ doing: 'tuning' });
 }
@@ -174,7 +191,8 @@ export async function endTake(meaning: Meaning, name = listenText.heardAt(timeOf
   if (!took) return;
   coming = undefined;
   took.end();
-  await addTake(meaning, { name, samples: joinedBlocks(took.blocks), rate: took.rate });
+  const report = await addTake(meaning, { name, samples: joinedBlocks(took.blocks), rate: took.rate });
+  if (took.byMicrophone && report && !report.unheard) await logTake(meaning, listenerOf(meaning), report);
 }
 
 /** Opens a take from a file: WAV, or what the browser can decode. */
@@ -207,15 +225,18 @@ export async function giveA(meaning: Meaning, a4: number | null) {
   set({ takes, doing: 'nothing' });
 }
 
-async function addTake(meaning: Meaning, { name, samples, rate }: Omit<Take, 'id' | 'report'>) {
+/** @returns what was heard; null where it could not be worked out */
+async function addTake(meaning: Meaning, { name, samples, rate }: Omit<Take, 'id' | 'report'>): Promise<Report | null> {
   set({ doing: 'working', live: null });
   try {
     const report = await reportOn(meaning, { samples, rate });
     const { takes } = useTakes.getState();
     const id = 1 + Math.max(0, ...takes.map((one) => one.id));
     set({ doing: 'nothing', takes: [{ id, name, samples, rate, report }, ...takes] });
+    return report;
   } catch {
     set({ doing: 'nothing', problem: listenText.couldNotBeHeard });
+    return null;
   }
 }
 

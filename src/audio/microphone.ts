@@ -53,6 +53,19 @@ export async function openMicrophone(told: Told, device?: string): Promise<Micro
   return { rate: context.sampleRate, stop };
 }
 
+export interface MicrophoneChoice {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** The microphones there are, by the names that the machine gives them; it tells them only once one was allowed. */
+export async function listMicrophones(): Promise<MicrophoneChoice[]> {
+  const devices = await navigator.mediaDevices.enumerateDevices().catch(() => []);
+  return devices.flatMap(({ kind, deviceId, label }) =>
+    kind === 'audioinput' && label !== '' ? [{ id: deviceId, name: label }] : [],
+  );
+}
+
 function troubleOf(error: unknown): MicrophoneTrouble {
   const name = error instanceof DOMException ? error.name : '';
   if (name === 'NotAllowedError' || name === 'SecurityError') return 'refused';

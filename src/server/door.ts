@@ -16,12 +16,12 @@ export interface TurnedAway {
 
 export type Coming = Pick<IncomingMessage, 'method' | 'url' | 'headers'>;
 
-/** The one page that may ask for the microphone. */
-const LISTENING = '/listen';
+/** The pages that may ask for the microphone: takes, and practice that is judged by ear and begins with tuning. */
+const LISTENING = ['/listen', '/practice'];
 
-/** What a page may ask of the machine: nothing, but for the one that listens. */
+/** What a page may ask of the machine: nothing, but for those that listen. */
 export function permissionsFor(path: string): string {
-  const listens = path === LISTENING || path === `${LISTENING}/`;
+  const listens = LISTENING.includes(path.replace(/\/$/, ''));
   return `microphone=${listens ? '(self)' : '()'}, camera=(), geolocation=(), payment=(), usb=()`;
 }
 

@@ -38,7 +38,13 @@ export function addRepetition(repetition: Repetition, session: SessionRecord, mi
     if (log.some(({ id }) => id === repetition.id)) return standing(log);
     const judged = standing([...log, repetition]);
     const { endedAt } = session;
-    const to = { ...withPlayed(here ?? session, minutes, deviceId()), ...heardIn(here ?? session, judged), endedAt };
+    const { byEar } = session;
+    const to = {
+      ...withPlayed(here ?? session, minutes, deviceId()),
+      ...heardIn(here ?? session, judged),
+      endedAt,
+      ...(byEar ? { byEar } : {}),
+    };
     const played: Change = here
       ? { kind: 'updated', table: 'sessions', id: session.id, from: {}, to }
       : { kind: 'added', table: 'sessions', record: { ...session, ...to } };

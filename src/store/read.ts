@@ -3,6 +3,7 @@ import {
   type BookRecord,
   type BriefRecord,
   type DaySum,
+  type HeardTake,
   type Issue,
   type LessonRecord,
   type PlanRecord,
@@ -196,6 +197,16 @@ export async function lessonsOf(studentId: string): Promise<LessonRecord[]> {
 
 export const cardsOf = (studentId: string) => rowsAt('cards', 'studentId', studentId);
 export const answersOf = (studentId: string) => rowsAt('answers', 'studentId', studentId);
+
+/** What the microphone heard in some sessions, without what was taken back. */
+export async function heardBy(sessionIds: readonly string[]): Promise<HeardTake[]> {
+  const rows = await reading(db.repetitions.where('sessionId').anyOf(sessionIds).toArray(), 'repetitions');
+  const sound = await validOf('repetitions', rows);
+  const back = new Set(sound.flatMap((one) => (one.kind === 'taken-back' ? [one.judged] : [])));
+  return sound
+    .filter((one): one is HeardTake => one.kind === 'heard' && !(one.judged !== undefined && back.has(one.judged)))
+    .sort((a, b) => a.at - b.at);
+}
 
 /** The repetitions of a session that stand. */
 export async function judgedIn(sessionId: string) {

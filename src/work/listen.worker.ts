@@ -29,8 +29,8 @@ const listener = {
     return push?.(block);
   },
   /** Begins to tune. @param a4 hertz @param rate samples a second */
-  beginTuning(expected: Expected, a4: number, rate: number) {
-    tune = startTuning(expected, a4, rate);
+  beginTuning(strings: Pick<Expected, 'setup' | 'openCents'>, a4: number, rate: number) {
+    tune = startTuning(strings, a4, rate);
   },
   /** The next samples of a string. */
   hearString(block: Float32Array): Tuning | undefined {

@@ -4,10 +4,18 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { BROWSER } from '../../scripts/server.mjs';
 import { briefAddress } from '../../src/app/brief/address';
-import { aimFor, plan, type Fault, type PlanRequest } from '../../src/core';
+import {
+  aimFor,
+  plan,
+  type DaySum,
+  type Fault,
+  type PlanRequest,
+  type Repetition,
+  type SessionRecord,
+} from '../../src/core';
 import { bowedTake, chances, expectedOf, performed } from '../../src/core/listening';
 import { writeWav } from '../../src/work/wav';
-import { ready } from './bench';
+import { keptRows, openBench, ready } from './bench';
 import { expect, test } from './shared';
 
 /* Listening through the real path: a microphone that plays a file, the simulated player, a take from a file; and what is said where nothing can be heard. */
@@ -73,6 +81,46 @@ test('a take by the microphone is followed, ends by itself, and its cause is nam
       await expect(heard(page)).toContainText('Finger 2 stands');
       await expect(heard(page)).toContainText('towards the nut');
       await expect(page.getByTestId('ghost-hand').locator('[data-place]').first()).toBeVisible();
+      // The log has it, marked as heard, with cents and mm by place; it can be taken out again.
+      await expect(page.getByText('This take is in the log')).toBeVisible();
+      const [entry] = await keptRows<SessionRecord>(page, 'sessions');
+      expect(entry.byEar).toBe(true);
+      const [row] = await keptRows<Repetition>(page, 'repetitions');
+      expect(row.kind).toBe('heard');
+      const tries = row.kind === 'heard' ? row.tries : [];
+      expect(tries.length).toBeGreaterThan(8);
+      expect(tries.filter(({ finger, mm }) => finger === 2 && mm < -1).length).toBeGreaterThan(1);
+      await page.getByRole('button', { name: 'Take it out' }).click();
+      await expect.poll(async () => (await keptRows(page, 'sessions')).length).toBe(0);
+    },
+    baseURL,
+  );
+});
+
+test('practice is judged by the microphone: the repetition counts, and no typed trend sees it', async ({ baseURL }) => {
+  const file = takeFile('true.wav', [{ fault: 'scatter', cents: 2 }]);
+  const args = [
+    '--use-fake-device-for-media-stream',
+    '--use-fake-ui-for-media-stream',
+    `--use-file-for-fake-audio-capture=${file}`,
+  ];
+  await withMicrophone(
+    args,
+    async (page) => {
+      await openBench(page, `/${briefAddress(REQUEST)}`);
+      await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Practice' }).click();
+      await ready(page);
+      await page.getByRole('button', { name: 'the microphone judges' }).click();
+      await expect(page.getByRole('button', { name: 'the microphone judges' })).toHaveAttribute('aria-pressed', 'true');
+      await page.getByRole('button', { name: 'Begin' }).click();
+      await expect(page.getByTestId('count')).toContainText('1 of 5 times');
+      await expect.poll(async () => (await keptRows(page, 'repetitions')).length).toBe(2);
+      const rows = await keptRows<Repetition>(page, 'repetitions');
+      const judged = rows.find(({ kind }) => kind === 'judged');
+      expect(judged).toMatchObject({ byEar: true, heard: 'in', place: null });
+      expect(rows.find(({ kind }) => kind === 'heard')).toMatchObject({ judged: judged?.id });
+      const [day] = await keptRows<DaySum>(page, 'days');
+      expect(day.sums).toEqual({});
     },
     baseURL,
   );

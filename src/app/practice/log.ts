@@ -4,6 +4,7 @@ import { say } from '../notices';
 import { remove, save } from '../writes';
 import { dayOf, daysFrom, dayWords } from './calendar';
 import { begin, edit } from '../editing';
+import { newEntry } from './newEntry';
 import { COUNTED_DAYS } from './overview';
 import * as appText from '../../wording/rooms/app';
 import * as practiceAppText from '../../wording/rooms/practiceApp';
@@ -23,25 +24,7 @@ export function editEntry(entry: SessionRecord, to: LogEdit): Promise<boolean> {
 
 /** A new entry of what was practised without the program; it is written with its first word. */
 export function beginEntry(studentId: string): SessionRecord {
-  const now = Date.now();
-  const entry: SessionRecord = {
-    id: crypto.randomUUID(),
-    studentId,
-    day: dayOf(now),
-    startedAt: now,
-    endedAt: now,
-    minutes: 10,
-    what: '',
-    places: [],
-    heard: { low: 0, in: 0, high: 0, missed: 0 },
-    goal: '',
-    playerWords: '',
-    teacherWords: '',
-    question: '',
-    next: '',
-    createdAt: now,
-    changedAt: now,
-  };
+  const entry = newEntry({ studentId, minutes: 10 });
   begin(entry.id);
   return entry;
 }

@@ -1,7 +1,6 @@
 import { create } from 'zustand';
 import {
   climbOf,
-  heardOf,
   pauseFor,
   ruleOf,
   stepsOf,
@@ -27,7 +26,10 @@ import { say } from '../notices';
 import { save } from '../writes';
 import { keepAwake } from './awake';
 import { dayOf } from './calendar';
+import { newEntry } from './newEntry';
 import { edit } from '../editing';
+import { beginHearing, heardRepetition, stopJudgingByEar, type HeardRepetition } from './byEar';
+import { heardRow } from './heardLog';
 import { firstMoment, moment, takeMinutes } from './moments';
 import { passageOf, placesOf } from './playedPassage';
 import { partAsked, tick } from './today';
@@ -81,27 +83,15 @@ export async function begin(meaning: Meaning, task: PracticeTask, goal: string):
   const { record, student } = meaning;
   // A drill that was only looked at is kept once it is worked at.
   if (!(await getPlan(record.id)) && !(await save([{ kind: 'added', table: 'plans', record }]))) return false;
-  const now = Date.now();
-  const session = {
-    id: crypto.randomUUID(),
+  const session = newEntry({
     studentId: student?.id ?? '',
-    day: dayOf(now),
-    startedAt: now,
     endedAt: null,
-    minutes: 0,
     what: planTitle(record),
     planId: record.id,
     task: { ...task, whole: task.from === 0 && task.to === meaning.response.events.length - 1 },
     places: placesOf(meaning, task),
-    heard: heardOf([]),
     goal,
-    playerWords: '',
-    teacherWords: '',
-    question: '',
-    next: '',
-    createdAt: now,
-    changedAt: now,
-  };
+  });
   stand(meaning, session, []);
   return true;
 }
@@ -151,6 +141,7 @@ async function play() {
   moment(Date.now());
   since = Date.now();
   put({ phase: 'sounding', beat: null, pause: null });
+  beginHearing();
   try {
     await soundStep(meaning, session.task, steps[climb.step], {
       onBeat: (beat) => put({ beat }),
@@ -170,6 +161,18 @@ function endPlaying() {
   moment(Date.now(), true);
   hushStep();
   put({ phase: 'judging', beat: null, cursor: run.session.task.target ?? run.cursor });
+  void judgeWhatWasHeard(run);
+}
+
+/** Where the microphone judges, it says how the repetition was; where it cannot, the player does. */
+async function judgeWhatWasHeard({ meaning, session, steps, climb }: Run) {
+  const { from, to } = steps[climb.step];
+  const { target } = session.task;
+  const found = await heardRepetition(meaning, { from, to, ...(target === undefined ? {} : { target }) });
+  const { run } = getState();
+  // Somebody was quicker.
+  if (!found || run?.session.id !== session.id || run.phase !== 'judging' || keeping) return;
+  await write(found.heard, found.place, found);
 }
 
 /** A repetition takes at least so much of the time of its passage. */
@@ -229,7 +232,7 @@ export function sayWhere(at: number | null) {
   if (run?.phase === 'where' && run.off) void write(run.off, at);
 }
 
-async function write(heard: HeardAs, place: number | null) {
+async function write(heard: HeardAs, place: number | null, byEar?: HeardRepetition) {
   const { run } = getState();
   if (!run) return;
   const { session, steps, climb } = run;
@@ -249,8 +252,10 @@ async function write(heard: HeardAs, place: number | null) {
     bpm: step.bpm,
     heard,
     place,
+    ...(byEar ? { byEar: true as const } : {}),
   };
   await record(one, [...run.judged, one], now);
+  if (byEar) await keep(heardRow(session.id, byEar.listener, byEar.report, one.id), { ...session, byEar: true }, 0);
 }
 
 /** Takes the last one back: it stays in the log as taken back. */
@@ -384,6 +389,7 @@ export async function finish(words: Partial<SessionWords>): Promise<boolean> {
 /** Leaves in the middle: what was done is kept already, and can be gone on with. */
 export function leaveRun() {
   if (getState().run) hushStep();
+  stopJudgingByEar();
   setState({ run: null });
   void keepAwake(false);
 }

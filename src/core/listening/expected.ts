@@ -97,6 +97,17 @@ export function expectedOf(request: PlanRequest, answer: PlanResponse, plan: Pla
   return { setup, events: expected, openCents: openTargets(setup, aim) };
 }
 
-function openTargets(setup: Setup, aim: Aim): number[] {
-  return setup.strings.map(({ pitch }) => openCents(pitch, aim.tuning));
+function openTargets(setup: Setup, { tuning }: Pick<Aim, 'tuning'>): number[] {
+  return setup.strings.map(({ pitch }) => openCents(pitch, tuning));
+}
+
+/** What the tuner expects: the strings, tuned in pure fifths or fourths. */
+export function stringsOf(player: Parameters<typeof resolveSetup>[0]): Pick<Expected, 'setup' | 'openCents'> {
+  const setup = resolveSetup(player);
+  return { setup, openCents: openTargets(setup, { tuning: 'pure' }) };
+}
+
+/** The part of what is expected that lies between two events, both inside. */
+export function expectedPart(expected: Expected, from: number, to: number): Expected {
+  return { ...expected, events: expected.events.filter(({ at }) => at >= from && at <= to) };
 }

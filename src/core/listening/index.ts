@@ -1,7 +1,8 @@
 /** The public face of listening: fetched only where somebody is listened to. */
 export { joinedBlocks } from './samples';
 export { causesIn, type Cause } from './causes';
-export { expectedOf, type Expected } from './expected';
+export { expectedOf, expectedPart, stringsOf, type Expected } from './expected';
+export { judgedByEar, triesOf, type EarVerdict } from './heardTries';
 export { startListening, type LiveMoment } from './live';
 export { chances, faultIssues, performed, type Chance, type PerformedNote } from './performance';
 export {

@@ -38,7 +38,9 @@ export function amongIn(signature: string): number {
  * of those after it nobody says anything.
  */
 export function countsOf(judged: Judged, places: readonly JudgedPlace[]): Sums {
-  const { heard, place, from, to, bpm } = judged;
+  const { heard, place, from, to, bpm, byEar } = judged;
+  // Heard tries are of every note; they are never put beside those of which the first slip was named.
+  if (byEar) return {};
   // What was off without anybody saying where tells nothing about any place.
   if (heard !== 'in' && place === null) return {};
   const played = places.filter(({ at }) => at >= from && at <= to);

@@ -1,12 +1,22 @@
 import { FileAudio, Mic, Square } from 'lucide-react';
 import { useMemo, useRef, useState, type DragEvent } from 'react';
 import type { Meaning } from '../../app/meaning';
-import { endTake, giveA, letPlayerPlay, listenToMe, openTake, tuneStrings, useTakes } from '../../app/takes';
+import {
+  chooseMicrophone,
+  endTake,
+  giveA,
+  letPlayerPlay,
+  endTuning,
+  listenToMe,
+  openTake,
+  tuneStrings,
+  useTakes,
+} from '../../app/takes';
 import { Pick } from '../../ui/fields';
 import type { Listener } from '../../wording/listening';
 import * as listenText from '../../wording/rooms/listenViews';
 import { Needle } from './Needle';
-import { Tuner } from './Tuner';
+import { Tuner } from '../../ui/Tuner';
 import { waysToPlay } from './playerFaults';
 
 interface Props {
@@ -20,7 +30,7 @@ const HEARD = 'heard';
 
 /** What begins and ends a take: the microphone, a file, the simulated player. */
 export function Controls({ meaning, listener }: Props) {
-  const { doing, live, a4, problem } = useTakes();
+  const { doing, live, a4, problem, microphones, microphone } = useTakes();
   const [over, setOver] = useState(false);
   const input = useRef<HTMLInputElement>(null);
   const busy = doing !== 'nothing';
@@ -44,7 +54,7 @@ export function Controls({ meaning, listener }: Props) {
       onDrop={drop}
     >
       {doing === 'tuning' ? (
-        <Tuner listener={listener} />
+        <Tuner setup={listener.expected.setup} onDone={endTuning} />
       ) : doing === 'listening' ? (
         <div className="flex flex-wrap items-center gap-4">
           <button type="button" className="button flex items-center gap-1" onClick={() => void endTake(meaning)}>
@@ -63,7 +73,7 @@ export function Controls({ meaning, listener }: Props) {
             >
               <Mic size={18} aria-hidden /> {listenText.listenToMe}
             </button>
-            <button type="button" className="button" disabled={busy} onClick={() => void tuneStrings(meaning)}>
+            <button type="button" className="button" disabled={busy} onClick={() => void tuneStrings(meaning.request)}>
               {listenText.tuneTheStrings}
             </button>
             <button
@@ -92,6 +102,14 @@ export function Controls({ meaning, listener }: Props) {
               choices={[[HEARD, listenText.aAsHeard], ...GIVEN.map((a) => [String(a), listenText.hertz(a)] as const)]}
               onPick={(value) => !busy && void giveA(meaning, value === HEARD ? null : Number(value))}
             />
+            {microphones.length > 1 && (
+              <Pick
+                label={listenText.microphone}
+                value={microphone ?? ''}
+                choices={[['', listenText.usualMicrophone], ...microphones.map(({ id, name }) => [id, name] as const)]}
+                onPick={(value) => chooseMicrophone(value || null)}
+              />
+            )}
             {doing === 'working' && <p role="status">{listenText.lookingAtIt}</p>}
           </div>
           <p className="text-sm text-faded">

@@ -1,13 +1,16 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useMeaning, type Meaning } from '../../app/meaning';
+import { heardPlaces } from '../../app/heardPlaces';
 import { listenerOf, useTakes } from '../../app/takes';
+import { TOLERANCES } from '../../core';
+import { triesOf } from '../../core/listening';
 import { Caution } from '../../ui/Caution';
 import { MeaningPage } from '../../ui/MeaningPage';
 import type { Cursor } from '../../ui/MusicLine';
+import { NeckHeard } from '../../ui/NeckHeard';
 import { view } from '../../ui/View';
 import * as listenText from '../../wording/rooms/listenViews';
 import { Controls } from './Controls';
-import { GhostHand } from './GhostHand';
 import { NotesHeard } from './NotesHeard';
 import { TakeList } from './TakeList';
 import { WhatWasHeard } from './WhatWasHeard';
@@ -35,6 +38,12 @@ function ListenTo({ meaning, cursor }: Props) {
   const take = takes.find(({ id }) => id === chosen) ?? takes[0];
   const heard = takes.filter(({ report }) => !report.unheard);
   const shown = together ? heard : heard.filter(({ id }) => id === take?.id);
+  const { expected } = listener;
+  const places = heardPlaces(
+    expected.setup,
+    shown.flatMap(({ report }) => triesOf(expected, report)),
+    TOLERANCES[meaning.aim.level],
+  );
   // While somebody plays the cursor goes along.
   const playedAt = live?.at;
   const { go } = cursor;
@@ -65,7 +74,7 @@ function ListenTo({ meaning, cursor }: Props) {
                     </button>
                   )}
                 </div>
-                <GhostHand listener={listener} reports={shown.map(({ report }) => report)} />
+                <NeckHeard setup={expected.setup} places={places} />
               </section>
             )}
           </div>

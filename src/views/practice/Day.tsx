@@ -2,6 +2,8 @@ import { Check } from 'lucide-react';
 import { useState } from 'react';
 import type { Overview } from '../../app/practice/overview';
 import { openPart, useDay } from '../../app/practice/today';
+import { endTuning, tuneStrings, useTakes } from '../../app/takes';
+import { Tuner } from '../../ui/Tuner';
 import { loadPlayer } from '../../app/practice/sounding';
 import { midiOf, resolveSetup, type DayPart, type LessonRecord, type StudentRecord } from '../../core';
 import { planTitle } from '../../wording/material';
@@ -92,7 +94,9 @@ export function Day({ student, overview, lesson }: Props) {
 
 /** The open strings one after the other by ear: A first, each against a drone. */
 function Tune({ student, onDone }: { readonly student: StudentRecord; readonly onDone: () => void }) {
-  const { strings } = resolveSetup(student.plays);
+  const setup = resolveSetup(student.plays);
+  const { strings } = setup;
+  const { doing, problem } = useTakes();
   const [sounding, setSounding] = useState<string | null>(null);
   const from = strings.findIndex(({ name }) => name.startsWith('A'));
   const order = from < 0 ? strings : [strings[from], ...strings.filter((_, at) => at !== from).reverse()];
@@ -119,14 +123,28 @@ function Tune({ student, onDone }: { readonly student: StudentRecord; readonly o
         <button
           type="button"
           className="button min-h-11"
+          disabled={doing !== 'nothing'}
           onClick={() => {
             hum(null);
+            void tuneStrings(student.plays);
+          }}
+        >
+          {practiceViewsText.withTheTuner}
+        </button>
+        <button
+          type="button"
+          className="button min-h-11"
+          onClick={() => {
+            hum(null);
+            endTuning();
             onDone();
           }}
         >
           {practiceViewsText.tuned}
         </button>
       </div>
+      {problem && <p role="alert">{problem}</p>}
+      {doing === 'tuning' && <Tuner setup={setup} onDone={endTuning} />}
     </div>
   );
 }

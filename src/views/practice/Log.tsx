@@ -120,6 +120,7 @@ function Entry({ entry, plans, isNew = false, onDrop }: EntryProps) {
             <span>{practiceViewsText.logMin(Math.round(minutes))}</span>
             {reached !== undefined && <span>♩ = {Math.round(reached)}</span>}
             <span className="text-faded">{heardWords(heard)}</span>
+            {entry.byEar && <span className="text-faded">{practiceViewsText.heardByMicrophone}</span>}
           </span>
         </button>
         {planId && plans.includes(planId) && (

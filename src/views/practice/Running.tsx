@@ -21,6 +21,7 @@ import { counted } from '../../wording/grammar';
 import { barWords, stretchWords } from '../../wording/places';
 import { handTimeWords, HEARD_WORDS, ladderStepWords, PAUSE_WORDS } from '../../wording/practice';
 import { hearWords } from '../../wording/shifts';
+import { EarButton } from './EarButton';
 import { PassageStaff } from './PassageStaff';
 import { Pulse } from './Pulse';
 import * as practiceViewsText from '../../wording/rooms/practiceViews';
@@ -58,6 +59,7 @@ export function Running({ run }: { readonly run: Run }) {
         <p className="hidden flex-1 text-right text-faded md:block">
           {session.what}, {stretchWords(speech.place, task.from, task.to)}
         </p>
+        <EarButton />
         <button type="button" className="button min-h-11" onClick={leaveRun}>
           {practiceViewsText.leave}
         </button>

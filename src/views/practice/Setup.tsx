@@ -6,6 +6,7 @@ import type { SessionGoal } from '../../app/practice/overview';
 import { passageOf } from '../../app/practice/playedPassage';
 import { usePedals } from '../../app/practice/pedals';
 import { begin, goAhead } from '../../app/practice/run';
+import { EarButton } from './EarButton';
 import { stepsOf, taskIssues, type Ladder, type PracticeTask } from '../../core';
 import { Caution } from '../../ui/Caution';
 import { NumberField, Pick } from '../../ui/fields';
@@ -69,7 +70,7 @@ export function Setup({ meaning, beginning, goals }: Props) {
         </ul>
       </details>
       <Caution />
-      <div>
+      <div className="flex flex-wrap items-center gap-3">
         <button
           ref={button}
           type="button"
@@ -79,6 +80,7 @@ export function Setup({ meaning, beginning, goals }: Props) {
         >
           {practiceViewsText.begin}
         </button>
+        <EarButton />
       </div>
     </section>
   );

@@ -16,6 +16,7 @@ import { counted } from '../../wording/grammar';
 import { planTitle } from '../../wording/material';
 import * as lessonViewsText from '../../wording/rooms/lessonViews';
 import { view } from '../../ui/View';
+import { Heard } from './Heard';
 import * as sharedText from '../../wording/rooms/shared';
 
 const TempoChart = later(lessonViewsText.theTempoChart, async () => (await import('./Charts')).TempoChart);
@@ -78,6 +79,7 @@ function Shown({ student, overview }: { readonly student: StudentRecord; readonl
         </h2>
         <Balance setup={resolveSetup(student.plays)} sums={overview.sums} />
       </section>
+      <Heard student={student} overview={overview} />
       <section aria-labelledby="places" className={`${CARD} lg:col-span-2`}>
         <h2 id="places" className="sr-only">
           {lessonViewsText.byKindOfPlace}

@@ -40,6 +40,17 @@ export const nothingWasPractisedIn = 'Nothing was practised in this time.';
 
 export const theTempoChart = 'The tempo chart';
 export const theChartOfMinutes = 'The chart of minutes';
+export const twoWeeks = 'two weeks';
+export const heardByTheMicrophone = 'Heard by the microphone';
+export const heardTries = (takes: string, notes: string) => `${takes}, ${notes}.`;
+export const heardLast = 'What was heard last';
+export const columnsOfHeard = ['week', 'notes', 'they lean', 'half of them lie within'];
+export const weeksAgo = (weeks: number) =>
+  weeks === 0 ? 'this week' : weeks === 1 ? 'the week before' : `${weeks} weeks ago`;
+export const leaning = (mm: number) => {
+  const size = Math.abs(mm).toFixed(1);
+  return size === '0.0' ? 'neither way' : `${size} mm towards the ${mm > 0 ? 'bridge' : 'nut'}`;
+};
 export const eightWeeks = 'eight weeks';
 export const fiveYears = 'five years';
 export const progress = 'Progress';

@@ -1,5 +1,9 @@
 import type { InstrumentName } from '../../core';
 
+export const isInTheLog = 'This take is in the log, marked as heard. Its sound is not kept.';
+export const takeItOut = 'Take it out';
+export const microphone = 'Microphone';
+export const usualMicrophone = 'the usual one';
 export const listenHeading = 'Takes';
 export const listenToMe = 'Listen to me';
 export const listening = 'Listening …';

@@ -67,6 +67,9 @@ export const aSessionOnThis = 'A session on this plan was left in the middle.';
 export const today = 'Today';
 
 export const session = 'Session';
+export const heardByMicrophone = 'heard by the microphone';
+export const judgeByEar = 'the microphone judges';
+export const lookingAtIt = 'Listening to it again …';
 export const leave = 'Leave';
 export const end = 'End';
 export const stepOf = (value: number, count: number) => `Step ${value} of ${count}. `;
@@ -139,4 +142,5 @@ export const theDayIsDone = 'The day is done. Well played.';
 export const ticked = 'done';
 export const tuneEachString =
   'Tune each string to its drone, A first; then two neighbours together, until nothing beats.';
+export const withTheTuner = 'with the tuner';
 export const tuned = 'Tuned';

@@ -1,9 +1,18 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { aimFor, placesIn, plan, type InstrumentName, type PlanRequest } from '../../../src/core';
-import { bowedTake, chances, expectedOf, listen, performed, startListening } from '../../../src/core/listening';
+import { aimFor, countsOf, stopMm, placesIn, plan, type InstrumentName, type PlanRequest } from '../../../src/core';
+import {
+  bowedTake,
+  chances,
+  expectedOf,
+  judgedByEar,
+  listen,
+  performed,
+  startListening,
+  triesOf,
+} from '../../../src/core/listening';
 import { NIGHTLY } from '../../support/runs';
-import { placesHeard } from '../../../src/views/listen/placesHeard';
+import { heardPlaces } from '../../../src/app/heardPlaces';
 import { waysToPlay } from '../../../src/views/listen/playerFaults';
 import { foundCauseWords, listenAnswer, type Listener } from '../../../src/wording/listening';
 
@@ -93,13 +102,59 @@ test('places are gathered over takes: their middle, between which half of the tr
     extra: [],
     causes: [],
   }));
-  const places = placesHeard(expected, tries);
+  const heard = (reports: typeof tries) =>
+    heardPlaces(
+      expected.setup,
+      reports.flatMap((report) => triesOf(expected, report)),
+      12,
+    );
+  const places = heard(tries);
   assert.equal(places.length, 1);
   const [place] = places;
   assert.deepEqual([place.middle, place.low, place.high], [0, -1, 1]);
-  assert.equal(place.mm, first.stops[0].mm);
+  assert.ok(Math.abs(place.mm - stopMm(expected.setup.lengthMm, first.stops[0].semitones)) < 1e-9);
   assert.ok(place.inTune);
-  assert.ok(!placesHeard(expected, tries.slice(4))[0].inTune);
+  assert.ok(!heard(tries.slice(4))[0].inTune);
+});
+
+test('a repetition is judged by its target, or by the first note that is off; of several passes by the last', () => {
+  const note = (at: number, heard: 'in' | 'low' | 'wrong' | 'missed') => ({ at, heard });
+  const report = (...passes: ReturnType<typeof note>[][]) => ({
+    seconds: 1,
+    a4: 440,
+    strings: new Map<number, number>(),
+    passes: passes.map((notes) => ({ from: 0, to: notes.length - 1, shifts: [], notes })),
+    extra: [],
+    causes: [],
+  });
+  const clean = [note(0, 'in'), note(1, 'in'), note(2, 'in')];
+  const slip = [note(0, 'in'), note(1, 'low'), note(2, 'wrong')];
+  assert.deepEqual(judgedByEar(report(clean)), { heard: 'in', place: null });
+  assert.deepEqual(judgedByEar(report(slip)), { heard: 'low', place: 1 });
+  assert.deepEqual(judgedByEar(report(slip), 2), { heard: 'missed', place: 2 });
+  assert.deepEqual(judgedByEar(report(slip), 0), { heard: 'in', place: null });
+  assert.deepEqual(judgedByEar(report(slip, clean)), { heard: 'in', place: null });
+  assert.equal(judgedByEar(report()), null);
+  assert.equal(judgedByEar(report(clean), 7), null);
+  assert.equal(judgedByEar({ ...report(clean), unheard: 'silence' }), null);
+});
+
+test('what the microphone judged is never put beside what was typed', () => {
+  const judged = {
+    kind: 'judged',
+    id: 'a',
+    sessionId: 's',
+    number: 0,
+    at: 0,
+    step: 0,
+    from: 0,
+    to: 0,
+    bpm: 60,
+  } as const;
+  const places = [{ at: 0, kinds: ['high'] }];
+  const low = { heard: 'low', place: 0 } as const;
+  assert.equal(Object.keys(countsOf({ ...judged, ...low }, places)).length, 1);
+  assert.deepEqual(countsOf({ ...judged, ...low, byEar: true }, places), {});
 });
 
 test('double stops are followed live too', () => {

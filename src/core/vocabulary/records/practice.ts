@@ -1,5 +1,6 @@
 import { closed, either, oneOf, tagged, Type, type Described } from '../schema';
 import { GROWING_UNITS, HEARD, MOST_BPM, LEAST_BPM } from '../practising';
+import { FingerSchema, PositionSchema } from './request';
 
 /*
  * What is practised and what came of it, described.
@@ -84,6 +85,21 @@ const Id = Type.Unsafe<string>(Type.Ref('#/$defs/id'));
 /** Milliseconds since 1970, up to the year 9999. */
 const Time = Type.Number({ minimum: 0, maximum: 253_402_300_799_999 });
 
+/** One note as it was heard: where its finger should stand, and by how much it stood beside it, towards the bridge. */
+export const HeardTry = closed({
+  /** The event of the plan. */
+  at: Count,
+  /** By its open pitch. */
+  string: Type.String(),
+  /** Above the open string. */
+  semitones: Type.Integer(),
+  finger: FingerSchema,
+  position: PositionSchema,
+  cents: Type.Number(),
+  mm: Type.Number(),
+});
+export type HeardTry = Described<typeof HeardTry>;
+
 /** What is written with each repetition; nothing of it is ever changed. */
 export const Repetition = tagged('kind', [
   Type.Object({
@@ -101,6 +117,23 @@ export const Repetition = tagged('kind', [
     heard: HeardSchema,
     /** The note that was off; null where none was, or nobody says which. */
     place: either({ type: 'null' }, Type.Null(), Count),
+    /** The microphone judged it, every note; nobody typed what was off first. */
+    byEar: Type.Optional(Type.Unsafe<true>({ const: true })),
+  }),
+  // What the microphone heard of a take, or of a repetition: every stopped note by itself.
+  Type.Object({
+    kind: oneOf(['heard']),
+    id: Id,
+    sessionId: Id,
+    at: Time,
+    /** The repetition that it belongs to; a take of the whole has none. */
+    judged: Type.Optional(Id),
+    seconds: Type.Number({ minimum: 0 }),
+    /** Hertz of the player's A. */
+    a4: Type.Number({ minimum: 100, maximum: 1000 }),
+    tries: Type.Array(HeardTry),
+    /** The causes, in words that outlive the plan. */
+    said: Type.Array(Type.String()),
   }),
   Type.Object({ kind: oneOf(['taken-back']), id: Id, sessionId: Id, at: Time, judged: Id }),
 ]);
@@ -120,3 +153,4 @@ export const WeekItem = closed({
 });
 export type WeekItem = Described<typeof WeekItem>;
 export type Judged = Extract<Repetition, { kind: 'judged' }>;
+export type HeardTake = Extract<Repetition, { kind: 'heard' }>;

@@ -133,6 +133,8 @@ export const SessionRecord = Type.Object({
   places: Type.Array(JudgedPlace),
   /** Beats a minute at which the whole was clean often enough. */
   reached: Type.Optional(Type.Number()),
+  /** The microphone listened: what it heard lies beside the repetitions. */
+  byEar: Type.Optional(Type.Unsafe<true>({ const: true })),
   /** Repetitions by how they were heard. */
   heard: Type.Object({ low: Type.Integer(), in: Type.Integer(), high: Type.Integer(), missed: Type.Integer() }),
   goal: Type.String(),

@@ -1,8 +1,8 @@
-import { endTuning, useTakes } from '../../app/takes';
-import { signed } from '../../wording/grammar';
-import type { Listener } from '../../wording/listening';
-import { printed } from '../../wording/notes';
-import * as listenText from '../../wording/rooms/listenViews';
+import { useTakes } from '../app/takes';
+import type { Setup } from '../core';
+import { signed } from '../wording/grammar';
+import { printed } from '../wording/notes';
+import * as listenText from '../wording/rooms/listenViews';
 
 const WIDTH = 300;
 const ROW = 40;
@@ -11,9 +11,9 @@ const MOST = 40;
 const TRUE = 3;
 
 /** The open strings, with where the one that sounds stands. */
-export function Tuner({ listener }: { readonly listener: Listener }) {
+export function Tuner({ setup, onDone }: { readonly setup: Setup; readonly onDone: () => void }) {
   const tuning = useTakes((state) => state.tuning);
-  const names = listener.expected.setup.strings.map(({ name }) => name);
+  const names = setup.strings.map(({ name }) => name);
   const middle = WIDTH / 2;
   return (
     <div className="flex flex-wrap items-start gap-5">
@@ -41,8 +41,8 @@ export function Tuner({ listener }: { readonly listener: Listener }) {
         })}
       </ol>
       <div className="flex max-w-sm flex-col items-start gap-3">
-        <p>{listenText.playAnOpenString(listener.instrument)}</p>
-        <button type="button" className="button" onClick={endTuning}>
+        <p>{listenText.playAnOpenString(setup.instrument.name)}</p>
+        <button type="button" className="button" onClick={onDone}>
           {listenText.tunerDone}
         </button>
       </div>

@@ -1,9 +1,7 @@
-import { stopMm } from '../../core';
-import type { Report } from '../../core/listening';
-import type { Listener } from '../../wording/listening';
-import { printed } from '../../wording/notes';
-import * as listenText from '../../wording/rooms/listenViews';
-import { placesHeard } from './placesHeard';
+import type { HeardPlace } from '../app/heardPlaces';
+import { stopMm, type Setup } from '../core';
+import { printed } from '../wording/notes';
+import * as listenText from '../wording/rooms/listenViews';
 
 const WIDTH = 1000;
 const LEFT = 64;
@@ -12,14 +10,12 @@ const ROW = 46;
 const TOP = 30;
 
 interface Props {
-  readonly listener: Listener;
-  readonly reports: readonly Report[];
+  readonly setup: Setup;
+  readonly places: readonly HeardPlace[];
 }
 
 /** The neck from the nut on, with where each finger should stand and where it stood, true to scale along the string. */
-export function GhostHand({ listener, reports }: Props) {
-  const { setup } = listener.expected;
-  const places = placesHeard(listener.expected, reports);
+export function NeckHeard({ setup, places }: Props) {
   const highest = Math.max(stopMm(setup.lengthMm, 5), ...places.map(({ mm, offs }) => mm + Math.max(0, ...offs)));
   const x = (mm: number) => LEFT + (mm / (highest * 1.03)) * (WIDTH - LEFT - RIGHT);
   // The highest string lies on top, as the page is read.
