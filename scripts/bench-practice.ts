@@ -248,16 +248,19 @@ async function judgedMs(page: Page, address: string): Promise<number[]> {
   await page.getByRole('button', { name: 'stop', exact: true }).click();
   // The first may be too short to have been played: then it is asked about, once.
   await page.getByRole('button', { name: 'in', exact: true }).click();
-  const yes = page.getByRole('button', { name: 'yes', exact: true });
+  const yes = page.getByRole('button', { name: measuringText.yesItWas });
   await yes.or(page.getByTestId('count').getByText(measuringText.of40(1))).first().waitFor();
   if (await yes.isVisible()) await yes.click();
+  await page.getByTestId('count').getByText(measuringText.of40(1)).waitFor();
   for (let turn = 2; turn <= 13; turn++)
     times.push(
       await page.evaluate(async (count) => {
         const start = performance.now();
         window.dispatchEvent(new KeyboardEvent('keydown', { key: 'i', bubbles: true }));
-        while (!document.querySelector('[data-testid="count"]')?.textContent.includes(count))
+        while (!document.querySelector('[data-testid="count"]')?.textContent.includes(count)) {
+          if (performance.now() - start > 10_000) throw new Error(document.body.textContent);
           await new Promise((done) => setTimeout(done));
+        }
         return performance.now() - start;
       }, measuringText.of40(turn)),
     );

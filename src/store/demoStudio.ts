@@ -2,6 +2,7 @@ import type { PlanRequest } from '../core';
 import type { Change } from './changes';
 import { additions, listAll, type Kept } from './read';
 import { commit } from './write';
+import { DEMO_PATHS } from './demoPaths';
 import { EXAMPLE, isExample, newRecord } from './records';
 import type { StudentRecord } from '../core';
 
@@ -173,7 +174,13 @@ const exampleId = () => EXAMPLE + crypto.randomUUID();
 
 /** The whole demo studio; plans are newest first in the order above. */
 export function demoStudio(now: number): Kept {
-  const students = STUDENTS.map((student) => ({ ...student, id: exampleId(), createdAt: now, changedAt: now }));
+  const students = STUDENTS.map((student) => ({
+    ...student,
+    path: DEMO_PATHS[student.name],
+    id: exampleId(),
+    createdAt: now,
+    changedAt: now,
+  }));
   const idOf = (name: string) => students.find((student) => student.name === name)?.id ?? null;
   return {
     students,

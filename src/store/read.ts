@@ -5,6 +5,7 @@ import {
   type DaySum,
   type HeardTake,
   type Issue,
+  type Judged,
   type LessonRecord,
   type PlanRecord,
   type SessionRecord,
@@ -206,6 +207,12 @@ export async function heardBy(sessionIds: readonly string[]): Promise<HeardTake[
   return sound
     .filter((one): one is HeardTake => one.kind === 'heard' && !(one.judged !== undefined && back.has(one.judged)))
     .sort((a, b) => a.at - b.at);
+}
+
+/** The repetitions of some sessions that stand. */
+export async function judgedInAll(sessionIds: readonly string[]): Promise<Judged[]> {
+  const rows = await reading(db.repetitions.where('sessionId').anyOf(sessionIds).toArray(), 'repetitions');
+  return standing(await validOf('repetitions', rows));
 }
 
 /** The repetitions of a session that stand. */

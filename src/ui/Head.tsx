@@ -16,6 +16,7 @@ const PLAN_VIEWS = [
 const STUDENT_VIEWS = [
   ['/practice', 'Practice'],
   ['/cards', 'Cards'],
+  ['/path', 'Path'],
   ['/progress', 'Progress'],
   ['/book', 'Book'],
 ] as const;

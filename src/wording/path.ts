@@ -1,7 +1,9 @@
 import type { InstrumentName, PlanRequest } from '../core';
 import type { Path, PathStep, Skill, Unreachable } from '../core/path';
-import { countWords, listed, sentence } from './grammar';
+import { counted, countWords, listed, sentence } from './grammar';
 import { requestWords } from './material';
+import { printedKey } from './notes';
+import { instrumentWords } from './instruments';
 import { barWords, positionName, stringWords } from './places';
 import { speechOf } from './plans';
 import { insteadWords, problemWords } from './problems';
@@ -120,13 +122,27 @@ export const skillsWords = (ids: readonly string[], instrument: InstrumentName) 
 /** Of what a step leads to so many things are said. */
 const MOST_LEADS = 3;
 
+/** What a step is called: a scale by its name, fingers on one string, or notes out of the goal. */
+export function stepName(request: PlanRequest): string {
+  const { material, rules } = request;
+  if (material.type !== 'notes') return requestWords(request);
+  const locks = rules?.locks ?? [];
+  const [first] = locks;
+  const one = locks.every(({ string, position }) => string === first?.string && position === first.position);
+  const fingers = [...new Set(locks.map(({ finger }) => finger))];
+  const key = printedKey(material.key);
+  if (first?.string && one && fingers.length > 1 && !fingers.includes(0))
+    return `Fingers ${listed(fingers.map(String))} on the ${stringWords(first.string)}, ${key}`;
+  return `${counted(material.notes.length, 'note')} out of the goal, ${key}`;
+}
+
 /** What a step is and what is new in it: "D major scale, one octave, violin. New: two sharps." */
 export function stepMessage({ request, new: fresh, review, leads }: PathStep): string {
   const { instrument } = request;
   const said = (label: string, ids: readonly string[]) =>
     ids.length > 0 ? `${label}: ${skillsWords(ids, instrument)}.` : '';
   return [
-    `${requestWords(request)}.`,
+    `${stepName(request)}.`,
     fresh.length > 0 ? said('New', fresh) : 'Nothing new: it is the goal.',
     said('Comes round again', review),
     said('Leads to', leads.slice(0, MOST_LEADS)),
@@ -142,7 +158,8 @@ export function unreachableWords({ id, request, problem, response, at }: Unreach
     const place = barWords(speechOf(instrument, response).place(at));
     return `${sentence(skillWords(id, instrument))} is beyond this hand (${place} of the goal). Plan the goal without it, or for a smaller instrument.`;
   }
-  if (!problem || !response) return `${sentence(skillWords(id, instrument))} is not within reach of this hand.`;
+  if (!problem || !response)
+    return `No major scale of one octave lies wholly in ${skillWords(id, instrument)} on this ${instrumentWords(instrument)}. Choose scales or a plan as the goal.`;
   const speech = speechOf(instrument, response);
   const nearest = (problem.instead ?? []).map((one) => insteadWords(one, request, speech)).filter(Boolean);
   const near = nearest.length > 0 ? ` What comes nearest: ${nearest[0]}.` : '';

@@ -9,6 +9,7 @@ import {
   type Judged,
   type JudgedPlace,
   type PracticeTask,
+  type Repetition,
   type AnswerRecord,
   type CardRecord,
   type LessonRecord,
@@ -24,6 +25,7 @@ import { planTitle } from '../../wording/material';
 import { meaningOf, type Meaning } from '../meaning';
 import { dayOf, daysFrom } from './calendar';
 import { positionQuizzes } from './decks';
+import { demoTake } from './demoTakes';
 import { assignedFor, proposed } from './lessons';
 import { passageOf, placesOf } from './playedPassage';
 import { seeded } from './seeded';
@@ -43,6 +45,8 @@ interface Habit {
   readonly off: (kinds: readonly string[], bpm: number) => number;
   readonly low: (kinds: readonly string[]) => number;
   readonly words: readonly string[];
+  /** The microphone listens now and then. */
+  readonly listens?: true;
 }
 
 const EVEN = 0.5;
@@ -57,6 +61,7 @@ const HABITS: readonly Habit[] = [
     off: (kinds) => (kinds.includes('finger-3-3') ? 0.22 : SLIP),
     low: (kinds) => (kinds.includes('finger-3-3') ? 0.88 : EVEN),
     words: ['went well', 'the top is shaky', 'slow bow helped', ''],
+    listens: true,
   },
   {
     name: 'Juno',
@@ -97,6 +102,8 @@ const HABITS: readonly Habit[] = [
 ];
 
 const WEEKS = 6;
+/** Of the sessions of a student who is listened to, every third. */
+const LISTENED = 3;
 const DAY_MS = 86_400_000;
 
 /** Fills the log of the made-up students. What cannot be planned here is left out. */
@@ -123,7 +130,7 @@ function demoPractice(
 ): Lists {
   const today = dayOf(now);
   const sessions: SessionRecord[] = [];
-  const repetitions: Judged[] = [];
+  const repetitions: Repetition[] = [];
   const days = WEEKS * 7;
   for (let back = days; back >= 1; back--) {
     if (chance() > habit.perWeek / 7) continue;
@@ -132,8 +139,9 @@ function demoPractice(
     const progress = 1 - back / days;
     const left = habit.name === 'Otis' && back <= 2;
     const made = demoSession(habit, { student, meaning, day, startedAt, progress, left }, chance);
-    sessions.push(made.session);
-    repetitions.push(...made.judged);
+    const listens = habit.listens && sessions.length % LISTENED === 0;
+    sessions.push(listens ? { ...made.session, byEar: true } : made.session);
+    repetitions.push(...made.judged, ...(listens ? [demoTake(made.session, meaning, progress, chance)] : []));
   }
   const { cards, answers } = habit.name === 'Wren' ? demoCards(student, now, chance) : { cards: [], answers: [] };
   return { sessions, repetitions, cards, answers, lessons: [demoLesson(habit, student, plans, today, now, cards)] };

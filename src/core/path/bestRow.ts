@@ -3,6 +3,7 @@ import {
   groupsOf,
   keepsOrder,
   missingOf,
+  onlyMissing,
   standTag,
   stillMissing,
   type Group,
@@ -28,8 +29,10 @@ export interface Row {
   readonly inOrder: boolean;
 }
 
-/** Stands that are gone on from after each step; where there are more the row need not be the best. */
-const MOST_STANDS = 600;
+/** So many things to be learned in any order are tried in every order. */
+const MOST_IN_ANY_ORDER = 12;
+/** Of more, stands that are gone on from after each step: the row need not be the best any more. */
+const MOST_STANDS = 24;
 
 /** @returns null where no row leads to the goal */
 export function bestRow(problem: PathProblem): Row | null {
@@ -102,6 +105,8 @@ function orderedRow(problem: PathProblem, outline: Outline): Ordered | null {
   const walk = new Walk(problem, outline);
   let layer: Node[] = [walk.begun()];
   let whole = true;
+  const learned = outline.has.reduce((sum, one) => sum + one, 0);
+  const most = learned <= MOST_IN_ANY_ORDER ? Infinity : MOST_STANDS;
   while (layer.length > 0) {
     const ends = layer.filter(({ ended }) => ended).sort((a, b) => compareWorth(a.worth, b.worth));
     if (ends.length > 0) return { steps: ends[0].steps, worth: ends[0].worth, whole };
@@ -113,8 +118,8 @@ function orderedRow(problem: PathProblem, outline: Outline): Ordered | null {
         if (!known || compareWorth(one.worth, known.worth) < 0) next.set(tag, one);
       }
     layer = [...next.values()].sort((a, b) => compareWorth(a.worth, b.worth));
-    whole &&= layer.length <= MOST_STANDS;
-    layer = layer.slice(0, MOST_STANDS);
+    whole &&= layer.length <= most;
+    layer = layer.slice(0, most);
   }
   return null;
 }
@@ -166,14 +171,16 @@ class Walk {
 
   /** For each thing that a step can bring by itself, the best step that does. */
   private *singles(node: Node, within: Uint8Array): Generator<Node> {
-    const bySkill = new Map<number, number[]>();
+    const best = new Map<number, number>();
     for (const { brings, options } of this.groups) {
-      const missing = missingOf(brings, node.stand);
-      if (missing.length !== 1 || within[missing[0]] === 0) continue;
-      bySkill.set(missing[0], [...(bySkill.get(missing[0]) ?? []), options[0]]);
+      const skill = onlyMissing(brings, node.stand.has);
+      if (skill < 0 || within[skill] === 0) continue;
+      const other = best.get(skill);
+      if (other === undefined || compareOptionsAt(this.problem.options, options[0], other) < 0)
+        best.set(skill, options[0]);
     }
-    for (const [skill, options] of bySkill)
-      if (keepsOrder(this.problem, [skill], node.stand)) yield this.taken(node, this.easiest(options), [skill]);
+    for (const [skill, option] of best)
+      if (keepsOrder(this.problem, [skill], node.stand)) yield this.taken(node, option, [skill]);
   }
 
   private *station(node: Node, within: Uint8Array): Generator<Node> {

@@ -114,7 +114,7 @@ const PARTS_EACH = 2;
 /** A part is the notes that show a skill with one, two or three round them. */
 const AROUND = [1, 2, 3];
 /** Fewer notes are no step: what is new has to be met in a line. */
-const LEAST_NOTES = 3;
+const LEAST_NOTES = 4;
 /** What a part is taken out for: what the hand does. Keys, strings and bows come with scales. */
 const SHOWN_BY_PARTS =
   /^(pattern|shift|thumb|extension|contraction|fourth-for-open|slide|replaced|skip|double|harmonic)/;

@@ -73,12 +73,27 @@ export function missingOf(brings: readonly number[], { has }: Stand): number[] {
   return brings.filter((skill) => has[skill] === 0);
 }
 
+/** The one thing of a list that is not had; -1 where there is none, or several. */
+export function onlyMissing(brings: readonly number[], has: Uint8Array): number {
+  let only = -1;
+  for (const skill of brings) {
+    if (has[skill] === 1) continue;
+    if (only >= 0) return -1;
+    only = skill;
+  }
+  return only;
+}
+
 /** True where positions come in their order: nothing that is brought lies before what was, and no needed one is left behind. */
 export function keepsOrder({ rank, needed }: PathProblem, brought: readonly number[], { has, top }: Stand): boolean {
-  const ranks = brought.map((skill) => rank[skill]).filter((one) => one >= 0);
-  if (ranks.length === 0) return true;
-  if (Math.min(...ranks) < top) return false;
-  const most = Math.max(...ranks);
+  let [least, most] = [Infinity, -1];
+  for (const skill of brought) {
+    if (rank[skill] < 0) continue;
+    least = Math.min(least, rank[skill]);
+    most = Math.max(most, rank[skill]);
+  }
+  if (most < 0) return true;
+  if (least < top) return false;
   return needed.every(
     (isNeeded, skill) =>
       isNeeded === 0 || has[skill] === 1 || rank[skill] < 0 || rank[skill] >= most || brought.includes(skill),

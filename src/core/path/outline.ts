@@ -3,6 +3,7 @@ import {
   groupsOf,
   keepsOrder,
   missingOf,
+  onlyMissing,
   standTag,
   stillMissing,
   type Group,
@@ -185,8 +186,8 @@ class OutlineSearch {
     const { needed, options, stations } = this.problem;
     const skills = new Set<number>();
     for (const { brings } of this.groups) {
-      const missing = missingOf(brings, stand);
-      if (missing.length === 1) skills.add(missing[0]);
+      const skill = onlyMissing(brings, stand.has);
+      if (skill >= 0) skills.add(skill);
     }
     for (const skill of [...skills].sort((a, b) => a - b)) {
       if (!keepsOrder(this.problem, [skill], stand)) continue;

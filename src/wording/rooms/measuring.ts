@@ -32,6 +32,7 @@ export const trendsAndNextWeek = 'trends and next week';
 export const pageOfStudents = (count: number) => `the page of all students, ${count} of them`;
 export const aRepetitionJudgedKept = 'a repetition judged, kept, shown';
 export const howManyTimes = 'How many times';
+export const yesItWas = 'yes, it was';
 export const of40 = (want: number) => `${want} of 40`;
 export const metronomeAt60A = (count: number, toFixed: string, toFixed2: string, round: number) =>
   `Metronome at 60 a minute over ${count} clicks: jitter ${toFixed} ms at most, drift ${toFixed2} ms in ten minutes, laid out at least ${round} ms ahead (limit 2 ms)`;

@@ -25,6 +25,7 @@ export const PAGES = {
   keys: page('Keys', 'The keys are being listed …'),
   lesson: page('Lesson'),
   listen: page('Takes'),
+  path: page('Path'),
   practice: page('Practice'),
   progress: page('Progress'),
   sheet: page('Sheet', 'The sheet is being set up …'),

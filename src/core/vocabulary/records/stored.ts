@@ -1,6 +1,6 @@
 import type { Static, TSchema } from '@sinclair/typebox';
 import { CLEFS, FINGER_NAMES, LEVELS, NOTE_NAMES } from '../players';
-import { either, oneOf, tagged, Type, type Described } from '../schema';
+import { closed, either, oneOf, tagged, Type, type Described } from '../schema';
 import { KeptFingering } from './fingering';
 import { JudgedPlace, PracticeTask, WeekItem } from './practice';
 import { Quiz } from './quiz';
@@ -66,6 +66,28 @@ export type PlanRecord = Described<typeof PlanRecord>;
 export const Playing = Type.Object(PlayingFields, { additionalProperties: false });
 export type Playing = Described<typeof Playing>;
 
+const SkillId = Type.String({ pattern: '^\\S{1,60}$' });
+
+/** Where a student's path leads: one of their plans, a position, or scales. */
+export const StudentGoal = tagged('kind', [
+  closed({ kind: oneOf(['plan']), planId: Id }),
+  closed({ kind: oneOf(['position']), position: PositionSchema }),
+  closed({ kind: oneOf(['scales']), octaves: Type.Integer({ minimum: 1, maximum: 4 }) }),
+]);
+export type StudentGoal = Described<typeof StudentGoal>;
+
+/** What the teacher has said about a student's path. */
+export const StudentPath = closed({
+  goal: Type.Optional(StudentGoal),
+  /** In which order positions come; as it falls out where nothing is said. */
+  order: Type.Optional(Type.Array(either({ const: 'opened' }, Type.Literal('opened'), PositionSchema))),
+  /** Of a skill, that the student has it or has it not, whatever the log says. */
+  words: Type.Array(closed({ skill: SkillId, has: Type.Boolean() })),
+  /** Requests, as text, that are not to be steps. */
+  skipped: Type.Array(Type.String()),
+});
+export type StudentPath = Described<typeof StudentPath>;
+
 export const StudentRecord = Type.Object({
   id: Id,
   name: Type.String(),
@@ -89,6 +111,7 @@ export const StudentRecord = Type.Object({
   ),
   /** A taste that was noticed for this student and accepted. */
   preferences: Type.Optional(Preferences),
+  path: Type.Optional(StudentPath),
   createdAt: Time,
   changedAt: Time,
 });
