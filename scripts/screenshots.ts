@@ -143,15 +143,9 @@ const SHOTS = {
       .evaluate((row) => row.scrollIntoView({ block: 'start' }));
     await page.waitForTimeout(400);
   },
-  piece: async (page: Page, address: string) => {
-    await page.goto(`${address}/studio`);
-    await page.getByRole('button', { name: 'Bring in a piece' }).click();
-    await page
-      .getByLabel('File of notes')
-      .setInputFiles({ name: 'round.musicxml', mimeType: 'text/xml', buffer: round() });
-    await page.getByRole('button', { name: 'Bring it in' }).click();
-    await page.waitForURL(/plan=/);
-    await page.locator('[data-testid="as-written"][data-ready="true"]').waitFor();
+  path: async (page: Page, address: string) => {
+    await openStudent(page, address, 'path', 'Pip');
+    await page.getByTestId('stones').waitFor({ timeout: 60_000 });
     await page.waitForTimeout(800);
   },
 };

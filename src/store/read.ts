@@ -1,12 +1,15 @@
 import {
   standing,
+  type AnswerRecord,
   type BookRecord,
   type BriefRecord,
+  type CardRecord,
   type DaySum,
   type HeardTake,
   type Issue,
   type Judged,
   type LessonRecord,
+  type Memory,
   type PlanRecord,
   type SessionRecord,
   type StudentRecord,
@@ -184,16 +187,19 @@ async function rowsOfDays<Name extends 'sessions' | 'lessons'>(
   return validOf(table, await reading(rows, table));
 }
 
+const latestSession = (a: SessionRecord, b: SessionRecord) => b.day.localeCompare(a.day) || b.startedAt - a.startedAt;
+const latestLesson = (a: LessonRecord, b: LessonRecord) => b.day.localeCompare(a.day) || b.createdAt - a.createdAt;
+
 /** A student's sessions of some days, the latest first. */
 export async function sessionsOf(studentId: string, from?: string, to?: string): Promise<SessionRecord[]> {
   const rows = await rowsOfDays('sessions', studentId, from, to);
-  return rows.sort((a, b) => b.day.localeCompare(a.day) || b.startedAt - a.startedAt);
+  return rows.sort(latestSession);
 }
 
 /** A student's lessons, the latest first. */
 export async function lessonsOf(studentId: string): Promise<LessonRecord[]> {
   const rows = await rowsOfDays('lessons', studentId);
-  return rows.sort((a, b) => b.day.localeCompare(a.day) || b.createdAt - a.createdAt);
+  return rows.sort(latestLesson);
 }
 
 export const cardsOf = (studentId: string) => rowsAt('cards', 'studentId', studentId);
@@ -261,6 +267,54 @@ export function additions(kept: Kept): Change[] {
 export async function daysOf(studentId: string, from: string, to = '9999-99-99'): Promise<DaySum[]> {
   const days = db.days.where('[studentId+day]').between([studentId, from], [studentId, to], true, true);
   return validOf('days', await reading(days.toArray(), 'days'));
+}
+
+/** What is kept of one student's practice. */
+export interface Practised {
+  readonly days: readonly DaySum[];
+  /** The latest first. */
+  readonly lessons: readonly LessonRecord[];
+  readonly sessions: readonly SessionRecord[];
+  readonly cards: readonly CardRecord[];
+  readonly memories: readonly Memory[];
+  readonly answers: readonly AnswerRecord[];
+}
+
+/**
+ * What is kept of each of some students, read in one go: a question for each table and student would take longer than the answers.
+ * @param from the first day of the sums, and of the sessions
+ */
+export async function practisedBy(
+  students: readonly string[],
+  from: { readonly days: string; readonly sessions: string },
+): Promise<Practised[]> {
+  const byDay = (table: TableName, id: string, first: string) =>
+    db.table<unknown>(table).where('[studentId+day]').between([id, first], [id, '9999-99-99'], true, true).toArray();
+  const byStudent = (table: TableName, id: string) => db.table<unknown>(table).where('studentId').equals(id).toArray();
+  const tables = ['days', 'lessons', 'sessions', 'cards', 'memories', 'answers'] as const;
+  const read = db.transaction('r', [...tables], () =>
+    Promise.all(
+      students.map((id) =>
+        Promise.all([
+          byDay('days', id, from.days),
+          byDay('lessons', id, ''),
+          byDay('sessions', id, from.sessions),
+          ...(['cards', 'memories', 'answers'] as const).map((table) => byStudent(table, id)),
+        ]),
+      ),
+    ),
+  );
+  const all = await reading(read, ...tables);
+  return Promise.all(
+    all.map(async ([days, lessons, sessions, cards, memories, answers]) => ({
+      days: await validOf('days', days),
+      lessons: (await validOf('lessons', lessons)).sort(latestLesson),
+      sessions: (await validOf('sessions', sessions)).sort(latestSession),
+      cards: await validOf('cards', cards),
+      memories: await validOf('memories', memories),
+      answers: await validOf('answers', answers),
+    })),
+  );
 }
 
 /** What is remembered of a student's cards. */

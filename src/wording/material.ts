@@ -85,14 +85,19 @@ export const kindWords = (name: string) => wordsOf(KIND_CHOICES, name);
 /** A plan's name where its maker gave none: "A major scale, two octaves, violin". */
 export function requestWords({ material, instrument, size }: PlanRequest): string {
   const on = `${size ? `${sizeWords(instrument, size)} ` : ''}${instrumentWords(instrument)}`;
+  return `${materialWords(material)}, ${on}`;
+}
+
+/** What is played: "A major scale, two octaves". */
+export function materialWords(material: MaterialSpec): string {
   if (material.type === 'notes') {
     const notes = material.notes.filter((note) => 'pitches' in note).length;
-    return `${counted(notes, 'note')} in ${printedKey(material.key)}, ${on}`;
+    return `${counted(notes, 'note')} in ${printedKey(material.key)}`;
   }
   const mode =
     material.type === 'arpeggio' ? wordsOf(CHORD_CHOICES, material.chord) : wordsOf(SCALE_CHOICES, material.scale);
   const octaves = `${countWords(material.octaves)} ${material.octaves === 1 ? 'octave' : 'octaves'}`;
-  return `${printed(material.tonic)} ${mode} ${wordsOf(KIND_CHOICES, kindOf(material))}, ${octaves}, ${on}`;
+  return `${printed(material.tonic)} ${mode} ${wordsOf(KIND_CHOICES, kindOf(material))}, ${octaves}`;
 }
 
 /** A plan's title in a list: whose it is and what it is called. */

@@ -1,7 +1,7 @@
 import type { InstrumentName, PlanRequest } from '../core';
 import type { Path, PathStep, Skill, Unreachable } from '../core/path';
 import { counted, countWords, listed, sentence } from './grammar';
-import { requestWords } from './material';
+import { materialWords, requestWords } from './material';
 import { printedKey } from './notes';
 import { instrumentWords } from './instruments';
 import { barWords, positionName, stringWords } from './places';
@@ -125,19 +125,19 @@ const MOST_LEADS = 3;
 /** What a step is called: a scale by its name, fingers on one string, or notes out of the goal. */
 export function stepName(request: PlanRequest): string {
   const { material, rules } = request;
-  if (material.type !== 'notes') return requestWords(request);
+  if (material.type !== 'notes') return materialWords(material);
   const locks = rules?.locks ?? [];
   const [first] = locks;
   const one = locks.every(({ string, position }) => string === first?.string && position === first.position);
   const fingers = [...new Set(locks.map(({ finger }) => finger))];
   const key = printedKey(material.key);
   if (first?.string && one && fingers.length > 1 && !fingers.includes(0))
-    return `Fingers ${listed(fingers.map(String))} on the ${stringWords(first.string)}, ${key}`;
+    return `Fingers ${fingers[0]} to ${fingers[fingers.length - 1]} on the ${stringWords(first.string)}, ${key}`;
   return `${counted(material.notes.length, 'note')} out of the goal, ${key}`;
 }
 
 /** What a step is and what is new in it: "D major scale, one octave, violin. New: two sharps." */
-export function stepMessage({ request, new: fresh, review, leads }: PathStep): string {
+function stepMessage({ request, new: fresh, review, leads }: PathStep): string {
   const { instrument } = request;
   const said = (label: string, ids: readonly string[]) =>
     ids.length > 0 ? `${label}: ${skillsWords(ids, instrument)}.` : '';

@@ -7,6 +7,23 @@ import { expect, test } from './shared';
 
 const stones = (page: Page) => page.getByTestId('stones').getByRole('listitem');
 
+test('on the Bench a plan says what is new in it for its student, and leads to the path to it', async ({ page }) => {
+  await studentWithPlan(page, 'Bea');
+  await page.getByRole('button', { name: 'What is new in it for Bea' }).click();
+  await expect(page.getByTestId('new-for')).toContainText('New for Bea: ');
+  await expect(page.getByTestId('new-for')).toContainText('1st position');
+  await page.getByRole('button', { name: 'The path to it' }).click();
+  await page.waitForURL(/\/path/);
+  await ready(page);
+  await expect(page.getByTestId('stones')).toBeVisible({ timeout: 60_000 });
+  const [student] = await keptRows<StudentRecord>(page, 'students');
+  expect(student.path?.goal?.kind).toBe('plan');
+  // What the student is said to have is new no more.
+  await page.getByRole('checkbox', { name: '1st position' }).check();
+  await expect(page.getByTestId('standing')).toContainText('the teacher’s word');
+  await expect(page.getByRole('checkbox', { name: '1st position' })).toHaveCount(0);
+});
+
 async function openPath(page: Page) {
   await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Path' }).click();
   await ready(page);

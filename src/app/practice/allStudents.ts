@@ -1,10 +1,11 @@
 import { useLiveQuery } from 'dexie-react-hooks';
+import { useEffect, useState } from 'react';
 import type { DaySum, StudentRecord, Trend } from '../../core';
 import { sumOf, trendsIn } from '../../core';
-import { daysOf, lessonsOf, listPlans, listStudents, sessionsOf } from '../../store/read';
+import { daysOf, listPlans, listStudents, practisedBy, type Practised } from '../../store/read';
 import { planTitle } from '../../wording/material';
 import { dayNumber, dayOf, daysFrom, isFuture } from './calendar';
-import { dueCards } from './dueCards';
+import { dueOf } from './dueCards';
 
 /*
  * All students on one page, as a teacher looks at them before the lessons: who comes next, and what became of the week.
@@ -20,13 +21,14 @@ export interface BeforeLesson {
   readonly asked: number;
   /** The assigned plans with the tempo reached and the goal. */
   readonly tempi: readonly { readonly what: string; readonly reached?: number; readonly goal?: number }[];
-  readonly trend: Trend | undefined;
   readonly question: string;
   readonly cardsDue: number;
 }
 
 /** Days that are shown. */
 const WEEK = 7;
+/** Days in which the tempo of a plan is looked for. */
+const TEMPO_DAYS = 42;
 const TREND_DAYS = 182;
 
 /** All of them, those whose lesson comes next first; undefined while they are read. */
@@ -35,30 +37,60 @@ export function useAllStudents(): readonly BeforeLesson[] | undefined {
     const [students, plans] = await Promise.all([listStudents(), listPlans()]);
     const titles = new Map(plans.map((plan) => [plan.id, planTitle(plan)]));
     const now = Date.now();
-    const all = await Promise.all(students.map((student) => beforeLesson(student, titles, now)));
+    const today = dayOf(now);
+    const from = { days: daysFrom(today, -TEMPO_DAYS), sessions: daysFrom(today, 1 - WEEK) };
+    const practised = await practisedBy(
+      students.map(({ id }) => id),
+      from,
+    );
+    const all = students.map((student, at) => beforeLesson(student, practised[at], titles, now));
     return all.sort((a, b) => untilLesson(a.student, now) - untilLesson(b.student, now));
   }, []);
 }
 
-async function beforeLesson(
+/**
+ * The first trend of each student, one student after the other once the page stands: half a year of a whole school takes longer to weigh than the rest takes
+ * to be shown.
+ */
+export function useFirstTrends(all: readonly BeforeLesson[] | undefined): ReadonlyMap<string, Trend> {
+  const [trends, setTrends] = useState<ReadonlyMap<string, Trend>>(new Map());
+  useEffect(() => {
+    let here = true;
+    const weigh = async () => {
+      const today = dayOf(Date.now());
+      for (const { student } of all ?? []) {
+        const days = await daysOf(student.id, daysFrom(today, -TREND_DAYS), today);
+        if (!here) return;
+        const sound = days.filter(({ rule }) => rule === 2);
+        const trend = Object.keys(sumOf(sound)).length > 0 ? trendsIn(sound).at(0) : undefined;
+        if (trend) setTrends((before) => new Map([...before, [student.id, trend]]));
+        await new Promise((done) => setTimeout(done));
+      }
+    };
+    weigh().catch(() => undefined);
+    return () => {
+      here = false;
+    };
+  }, [all]);
+  return trends;
+}
+
+function beforeLesson(
   student: StudentRecord,
+  practised: Practised,
   titles: ReadonlyMap<string, string>,
   now: number,
-): Promise<BeforeLesson> {
+): BeforeLesson {
   const today = dayOf(now);
   const from = daysFrom(today, 1 - WEEK);
-  const [days, lessons, sessions, cardsDue] = await Promise.all([
-    daysOf(student.id, daysFrom(today, -TREND_DAYS), today),
-    lessonsOf(student.id),
-    sessionsOf(student.id, from, today),
-    dueCards(student.id, now),
-  ]);
+  const { lessons } = practised;
+  const days = practised.days.filter(({ day }) => day <= today);
+  const sessions = practised.sessions.filter(({ day }) => day <= today);
   const lesson = lessons.find(({ day }) => !isFuture(day, today));
   const late = days.filter(({ day }) => day >= from);
-  const sound = days.filter(({ rule }) => rule === 2);
   return {
     student,
-    cardsDue,
+    cardsDue: dueOf(practised, now).cards.length,
     practised: Array.from({ length: WEEK }, (_, n) => late.some(({ day }) => day === daysFrom(from, n))),
     minutes: Math.round(late.reduce((sum, { minutes }) => sum + minutes, 0)),
     asked: lesson ? WEEK * lesson.minutes : 0,
@@ -67,7 +99,6 @@ async function beforeLesson(
       ...reachedOf(days, planId),
       ...(goalBpm ? { goal: goalBpm } : {}),
     })),
-    trend: Object.keys(sumOf(sound)).length > 0 ? trendsIn(sound)[0] : undefined,
     question: sessions.find(({ question }) => question !== '')?.question ?? '',
   };
 }

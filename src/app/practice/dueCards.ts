@@ -1,4 +1,4 @@
-import { cardsOf, answersOf, memoriesOf } from '../../store/read';
+import { cardsOf, answersOf, memoriesOf, type Practised } from '../../store/read';
 import type { CardRecord } from '../../core';
 
 /*
@@ -21,6 +21,14 @@ export async function dueNow(studentId: string, now: number): Promise<Due> {
     memoriesOf(studentId),
     answersOf(studentId),
   ]);
+  return dueOf({ cards, memories, answers }, now);
+}
+
+/** Of a student's cards those that are asked now. */
+export function dueOf(
+  { cards, memories, answers }: Pick<Practised, 'cards' | 'memories' | 'answers'>,
+  now: number,
+): Due {
   const due = new Map(memories.map((memory) => [memory.id, memory.due]));
   const first = new Map<string, number>();
   let latest = 0;

@@ -108,7 +108,7 @@ function withHarmonics(requests: readonly PlanRequest[]): PlanRequest[] {
 }
 
 /** The fingers that a scale in one position may begin with: where the hand goes in frames 3 seldom has a place of its own. */
-export const FIRST_FINGERS = { letters: [1, 2], frames: [1, 2, 4] } as const;
+const FIRST_FINGERS = { letters: [1, 2], frames: [1, 2, 4] } as const;
 
 /** A scale of one octave that lies wholly in one position without open strings, from one string and finger. */
 export interface OnePosition {

@@ -179,7 +179,7 @@ function positionGoal(student: PathStudent, position: PositionNumber): Goal {
   return { ...NO_GOAL, others: found, unreachable: nothing, wanted: { ...NO_GOAL.wanted, positions: [position] } };
 }
 
-export const positionId = (position: PositionNumber) => (position === 'thumb' ? 'thumb' : `position:${position}`);
+const positionId = (position: PositionNumber) => (position === 'thumb' ? 'thumb' : `position:${position}`);
 
 /** Scales in the order of their keys, each as low as the instrument has it. */
 function scalesGoal(student: PathStudent, { scales, octaves, keys }: ScalesGoal): Goal {

@@ -1,6 +1,6 @@
 /** The public face of the path: what a plan asks, and what comes next. */
 export { skillsOf, type Skill } from './skills';
 export { goalAsked, knownIn, pathFor, pathIssues, pathOver, stepsToPlan, type Path, type PathStep } from './pathFor';
-export { type Goal, type Unreachable } from './goal';
-export { plannedStep, stepOf, type PlannedStep } from './steps';
+export { type Unreachable } from './goal';
+export { plannedStep, type PlannedStep } from './steps';
 export { standingOf, type PlanSkills, type SkillStanding, type Tried } from './standing';

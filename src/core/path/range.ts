@@ -56,7 +56,7 @@ export function rangeOf(student: PathStudent, wanted: Wanted): Range {
 }
 
 /** True where the rules let a position in. */
-export function allows(rule: PositionRule | undefined, position: PositionNumber): boolean {
+function allows(rule: PositionRule | undefined, position: PositionNumber): boolean {
   if (!rule) return true;
   if ('only' in rule) return rule.only.includes(position);
   return positionOrder(position) >= positionOrder(rule.from) && positionOrder(position) <= positionOrder(rule.to);

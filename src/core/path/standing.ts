@@ -13,7 +13,7 @@ export interface PlanSkills {
 }
 
 /** A day on which a plan was practised. */
-export interface PlanDayDone {
+interface PlanDayDone {
   readonly day: string;
   readonly planId: string;
   /** The fastest tempo at which the whole of it was clean. */
@@ -32,12 +32,12 @@ export interface Tried {
 }
 
 /** The teacher's word about a skill. */
-export interface Said {
+interface Said {
   readonly skill: string;
   readonly has: boolean;
 }
 
-export type Standing = 'at-work' | 'known' | 'shaky';
+type Standing = 'at-work' | 'known' | 'shaky';
 
 export interface SkillStanding {
   readonly id: string;

@@ -37,6 +37,7 @@ import * as sharedText from '../../wording/rooms/shared';
 import { levelOf } from '../../app/brief/words';
 
 const FirstMinute = later(benchPlanText.howToBegin, async () => (await import('./FirstMinute')).FirstMinute);
+const NewFor = later(benchPlanText.whatIsNew, async () => (await import('./NewFor')).NewFor);
 const Palette = later(benchPlanText.theListOfCommands, async () => (await import('./Palette')).Palette);
 const Problems = later(benchPlanText.whatStandsInThe, async () => (await import('./Problems')).Problems);
 
@@ -155,6 +156,7 @@ function Bench() {
                 />
               </Section>
             )}
+            {after?.plan && student && <NewFor key={`${record.id}/new`} record={record} student={student} />}
             <ThisPlan id={record.id} tags={record.tags} studentId={record.studentId} />
             {!nothingKept && (
               <>

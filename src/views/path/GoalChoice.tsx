@@ -39,12 +39,14 @@ export function GoalChoice({ student, overview, goal }: Props) {
     one === 'opened' ? pathText.opened : positionName(one, instrument);
   return (
     <>
+      <span className="-mr-2 self-center">{pathText.goal}</span>
       <Choose
         label={pathText.goal}
         value={JSON.stringify(goal ?? null)}
         choices={goals.map(([one, words]) => [JSON.stringify(one), words] as const)}
         onChoose={(text) => void editPath(student, () => ({ goal: JSON.parse(text) as StudentGoal }))}
       />
+      <span className="-mr-2 self-center">{pathText.order}</span>
       <Choose
         label={pathText.order}
         value={JSON.stringify(path?.order ?? null)}

@@ -31,7 +31,7 @@ function Shown({ student, overview }: { readonly student: StudentRecord; readonl
   const skipped = student.path?.skipped.length ?? 0;
   return (
     <div className="flex flex-col gap-4" data-testid="path">
-      <div className="flex flex-wrap items-end gap-4 print:hidden">
+      <div className="flex flex-wrap items-center gap-4 print:hidden">
         <GoalChoice student={student} overview={overview} goal={found?.goal} />
         <PracticeUndo />
         {path && path.steps.length > 0 && (

@@ -32,7 +32,7 @@ function drawn(id: string) {
     case 'shift':
       return <Shift up={rest[0] === 'up'} size={Number(rest[1])} finger={rest[3]} />;
     case 'position':
-      return <Neck at={Number(rest[0])} label={rest[0].replace('.5', '½')} />;
+      return <Neck at={Number(rest[0])} label={rest[0] === '0.5' ? '½' : rest[0].replace('.5', '½')} />;
     case 'thumb':
       return <Neck at={7} label="T" />;
     case 'string':

@@ -47,7 +47,7 @@ function Stone({ step, number, student, overview }: StoneProps) {
   const { instrument } = request;
   const act = 'cursor-pointer text-dove underline';
   return (
-    <li className="flex w-60 flex-col gap-1 rounded-2xl border-2 border-rule bg-sheet px-4 py-3 break-inside-avoid">
+    <li className="flex w-64 flex-col gap-1 rounded-2xl border-2 border-rule bg-sheet px-4 py-3 break-inside-avoid">
       {number !== undefined && <span className="text-sm text-faded">{number}</span>}
       {fresh.map((id) => (
         <div key={id}>

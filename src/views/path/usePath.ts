@@ -27,8 +27,6 @@ export type PathState =
 export function usePath(student: StudentRecord, overview: Overview) {
   const [state, setState] = useState<PathState>({ kind: 'working', done: 0, all: 0 });
   const [found, setFound] = useState<Found | null>(null);
-  // Worked out anew once something that it hangs on is otherwise.
-  const tag = JSON.stringify([student.plays, student.level, student.path, student.preferences]);
   useEffect(() => {
     let here = true;
     const work = async () => {
@@ -41,12 +39,11 @@ export function usePath(student: StudentRecord, overview: Overview) {
       setFound({ goal, standing, path });
       setState({ kind: 'found' });
     };
-    setState({ kind: 'working', done: 0, all: 0 });
     work().catch(() => here && setState({ kind: 'failed' }));
     return () => {
       here = false;
     };
-  }, [tag, overview]);
+  }, [student, overview]);
   const stop = () => {
     stopFinding();
     setState({ kind: 'stopped' });

@@ -1,4 +1,5 @@
-import { useAllStudents, type BeforeLesson } from '../../app/practice/allStudents';
+import { useAllStudents, useFirstTrends, type BeforeLesson } from '../../app/practice/allStudents';
+import type { Trend } from '../../core';
 import { Head } from '../../ui/Head';
 import { NoticeBar } from '../../ui/NoticeBar';
 import { Section } from '../../ui/Section';
@@ -12,6 +13,7 @@ import * as sharedText from '../../wording/rooms/shared';
 /** Before the lessons: every student on a line, those who come next first. */
 function Students() {
   const all = useAllStudents();
+  const trends = useFirstTrends(all);
   return (
     <div className="mx-auto flex min-h-screen max-w-[1600px] flex-col gap-3 px-5 pb-24">
       <Head here="/students" />
@@ -34,7 +36,7 @@ function Students() {
                 </thead>
                 <tbody>
                   {all.map((one) => (
-                    <Row key={one.student.id} one={one} />
+                    <Row key={one.student.id} one={one} trend={trends.get(one.student.id)} />
                   ))}
                 </tbody>
               </table>
@@ -46,8 +48,8 @@ function Students() {
   );
 }
 
-function Row({ one }: { readonly one: BeforeLesson }) {
-  const { student, practised, minutes, asked, tempi, trend, question, cardsDue } = one;
+function Row({ one, trend }: { readonly one: BeforeLesson; readonly trend: Trend | undefined }) {
+  const { student, practised, minutes, asked, tempi, question, cardsDue } = one;
   const days = practised.filter(Boolean).length;
   return (
     <tr className="border-b border-rule align-top last:border-b-0">

@@ -123,3 +123,12 @@ export const withCommasBetween = 'with commas between';
 
 export const stillReadingPlan = 'Your plan is still being read. It opens here by itself.';
 export const planMeanwhile = 'Plan something else meanwhile';
+
+export const whatIsNew = 'What is new';
+export const whatIsNewFor = (name: string) => `What is new in it for ${name || 'this student'}`;
+export const newFor = (name: string, skills: string) => `New for ${name || 'this student'}: ${skills}.`;
+export const nothingNewFor = (name: string) => `Nothing is new in it for ${name || 'this student'}.`;
+export const atWorkAre = (skills: string) => `At work: ${skills}.`;
+export const thePathToIt = 'The path to it';
+export const lookingWhatIsNew = 'Looking what is new …';
+export const couldNotTellWhatIsNew = 'What is new could not be worked out. Reload the page to try again.';
