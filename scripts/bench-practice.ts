@@ -249,7 +249,10 @@ async function judgedMs(page: Page, address: string): Promise<number[]> {
   // The first may be too short to have been played: then it is asked about, once.
   await page.getByRole('button', { name: 'in', exact: true }).click();
   const yes = page.getByRole('button', { name: measuringText.yesItWas });
-  await yes.or(page.getByTestId('count').getByText(measuringText.of40(1))).first().waitFor();
+  await yes
+    .or(page.getByTestId('count').getByText(measuringText.of40(1)))
+    .first()
+    .waitFor();
   if (await yes.isVisible()) await yes.click();
   await page.getByTestId('count').getByText(measuringText.of40(1)).waitFor();
   for (let turn = 2; turn <= 13; turn++)

@@ -169,24 +169,6 @@ const PIECE = [
   TUNE.split(' | ').slice(4).join(' | '),
 ].join(' | ');
 
-/** A made-up round with written fingers, as a teacher may bring it in. */
-function round() {
-  const bars = ['D4:4 E4:1 F#4:2 G4:3', 'A4:4 B4:1 C#5:2 D5:3', 'E5:4 D5:3 C#5:2 B4:1', 'A4:0 G4:3 F#4:2 E4:1'];
-  const note = (word: string) => {
-    const [, step, sharp, octave, finger] = /^([A-G])(#?)(\d):(\d)$/.exec(word) ?? [];
-    const alter = sharp ? '<alter>1</alter>' : '';
-    return `<note><pitch><step>${step}</step>${alter}<octave>${octave}</octave></pitch><duration>1</duration><voice>1</voice><notations><technical><fingering>${finger}</fingering></technical></notations></note>`;
-  };
-  const opening =
-    '<attributes><divisions>1</divisions><key><fifths>2</fifths></key><time><beats>4</beats><beat-type>4</beat-type></time></attributes>';
-  const measures = bars.map(
-    (bar, n) => `<measure number="${n + 1}">${n === 0 ? opening : ''}${bar.split(' ').map(note).join('')}</measure>`,
-  );
-  return Buffer.from(
-    `<score-partwise version="4.0"><work><work-title>Quayside Round</work-title></work><part-list><score-part id="P1"><part-name>Violin</part-name></score-part></part-list><part id="P1">${measures.join('')}</part></score-partwise>`,
-  );
-}
-
 /** Pictures of what stands further down the page. */
 const LOWER = new Set(['bench-edit', 'bench-piece', 'takes']);
 

@@ -19,6 +19,8 @@ const COMMANDS = [
   'scripts/check.ts',
   'scripts/listen.ts',
   'scripts/simulate.ts',
+  'scripts/skills.ts',
+  'scripts/path.ts',
   'src/work/plan.thread.ts',
 ];
 const BUNDLES = '.unit';

@@ -9,7 +9,7 @@ export interface Ran {
 
 /** Runs a command as the unit tests have it: in one file, which starts the sooner. */
 export function run(
-  command: 'plan' | 'read' | 'check' | 'listen' | 'simulate',
+  command: 'plan' | 'read' | 'check' | 'listen' | 'simulate' | 'skills' | 'path',
   args: readonly string[],
   input?: string,
 ): Ran {

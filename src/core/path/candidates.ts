@@ -1,3 +1,4 @@
+import { frameSchool } from '../hand/positions';
 import { resolveSetup, type Setup } from '../instrument/setup';
 import { keyAlteration, majorFifths, type Key } from '../pitch/key';
 import { letterSteps, midiOf, parsePitch, pitchName, spellAt, type Pitch } from '../pitch/pitch';
@@ -234,35 +235,36 @@ function patternsOnOneString(student: PathStudent, setup: Setup, { positions }: 
 
 const noteIn = (key: Key, steps: number) => pitchName(noteOf(key, steps));
 
-/** Where the hand goes in frames: the fingers of the instrument's first patterns, from each place on the string that is in the key. */
+/** Where the hand goes in frames: of the fingers of each frame those that have a note of the key. */
 function framesOnOneString(student: PathStudent, setup: Setup, positions: readonly PositionNumber[]): PlanRequest[] {
-  const numbered = positions.filter((position) => position !== 'thumb');
-  return setup.strings.flatMap((string) =>
-    setup.instrument.firstPatterns.flatMap(({ fingers, places }) =>
-      numbered.flatMap((position) =>
-        Array.from({ length: 12 }, (_, semitones) => semitones + 1).flatMap((first) => {
-          const key = keyWith(places.map((place) => string.midi + first + place));
-          if (!key) return [];
-          const notes = places.map((place) => inKey(readKey(key), string.midi + first + place));
-          return [upAndDown(student, key, string.name, position, notes, fingers)];
+  const school = frameSchool(setup.instrument, student.school);
+  if (!school) return [];
+  return Object.entries(school.positions).flatMap(([stop, position]) => {
+    if (position === 'thumb' || !positions.includes(position)) return [];
+    return setup.strings.flatMap((string) =>
+      setup.instrument.firstPatterns.flatMap((pattern) =>
+        PATTERN_KEYS.flatMap((name) => {
+          const key = readKey(name);
+          const laid = pattern.places.flatMap((place, n) => {
+            const pitch = inKey(key, string.midi + Number(stop) + place);
+            return pitch === null ? [] : [{ pitch, finger: pattern.fingers[n] }];
+          });
+          if (laid.length < LEAST_FINGERS) return [];
+          const [notes, fingers] = [laid.map(({ pitch }) => pitch), laid.map(({ finger }) => finger)];
+          return [upAndDown(student, name, string.name, position, notes, fingers)];
         }),
       ),
-    ),
-  );
+    );
+  });
 }
 
-/** The first of the keys that has all of some notes. */
-function keyWith(midis: readonly number[]): string | undefined {
-  return PATTERN_KEYS.find((name) => midis.every((midi) => isIn(readKey(name), midi)));
-}
+/** Fingers that make a pattern. */
+const LEAST_FINGERS = 2;
 
-function isIn(key: Key, midi: number): boolean {
-  return lettersAt(midi).some((pitch) => keyAlteration(key, pitch.letter) === pitch.alteration);
-}
-
-function inKey(key: Key, midi: number): string {
+/** The name of a pitch in a key; null where the key has it not. */
+function inKey(key: Key, midi: number): string | null {
   const pitch = lettersAt(midi).find((one) => keyAlteration(key, one.letter) === one.alteration);
-  return pitchName(pitch ?? lettersAt(midi)[0]);
+  return pitch ? pitchName(pitch) : null;
 }
 
 /** A pitch by each of the letters that are at most a semitone away. */
