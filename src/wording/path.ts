@@ -132,7 +132,7 @@ export function stepName(request: PlanRequest): string {
   const fingers = [...new Set(locks.map(({ finger }) => finger))];
   const key = printedKey(material.key);
   if (first?.string && one && fingers.length > 1 && !fingers.includes(0))
-    return `Fingers ${fingers[0]} to ${fingers[fingers.length - 1]} on the ${stringWords(first.string)}, ${key}`;
+    return `Fingers ${fingers[0]} ${fingers.length > 2 ? 'to' : 'and'} ${fingers[fingers.length - 1]} on the ${stringWords(first.string)}, ${key}`;
   return `${counted(material.notes.length, 'note')} out of the goal, ${key}`;
 }
 

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import assert from 'node:assert/strict';
 import { beforeEach, test } from 'node:test';
 import fc from 'fast-check';
-import type { PlanRecord, SessionRecord } from '../../../src/core';
+import { heardOf, type HeardAs, type PlanRecord, type SessionRecord } from '../../../src/core';
 import { db } from '../../../src/store/db';
 import { demoStudio } from '../../../src/store/demoStudio';
 import { addAnswer, addRepetition } from '../../../src/store/log';
@@ -231,5 +231,78 @@ test('two computers come to the same, whichever joins first and however often', 
       assert.ok(one.minutes >= 0 && one.minutes <= 1440);
     }),
     runs(300),
+  );
+});
+
+test('a fortnight at home and at the teacher’s, broken off, tried again, by a wrong clock: every repetition counts once', async () => {
+  const heard = fc.constantFrom<HeardAs>('low', 'in', 'high', 'missed');
+  const evening = fc.record({
+    atHome: fc.boolean(),
+    /** A clock that is set wrong, in days. */
+    clock: fc.constantFrom(0, 0, 0, 365, -400),
+    parts: fc.array(fc.array(heard, { maxLength: 4 }), { minLength: 1, maxLength: 3 }),
+    takesBack: fc.boolean(),
+    /** The page goes before it has heard that it was written, and writes once more. */
+    triesAgain: fc.boolean(),
+    exchanges: fc.constantFrom('none', 'none', 'home', 'back'),
+  });
+  await fc.assert(
+    fc.asyncProperty(fc.array(evening, { minLength: 14, maxLength: 14 }), async (evenings) => {
+      await emptyComputer();
+      await commit(additions(studio));
+      const first = await fileOf(wren.id);
+      let school = await leftComputer();
+      await emptyComputer();
+      await joinPracticeFile(first);
+      let home = await leftComputer();
+      const stands = new Map<string, HeardAs[]>();
+      const bring = async (from: () => Promise<void>, to: () => Promise<void>) => {
+        await from();
+        const file = await fileOf(wren.id);
+        await to();
+        await joinPracticeFile(file);
+        return leftComputer();
+      };
+      for (const [n, { atHome, clock, parts, takesBack, triesAgain, exchanges }] of evenings.entries()) {
+        await (atHome ? home() : school());
+        const day = new Date(Date.UTC(2026, 10, 1 + n + clock)).toISOString().slice(0, 10);
+        const session = sessionFor(wren.id, day);
+        const own: HeardAs[] = [];
+        // Each part goes on with the session that was broken off.
+        for (const part of parts)
+          for (const one of part) {
+            const repetition = judged(session, own.length, one);
+            for (let again = 0; again < (triesAgain ? 2 : 1); again++) await addRepetition(repetition, session, 1 / 4);
+            own.push(one);
+          }
+        const last = (await judgedIn(session.id)).at(-1);
+        if (takesBack && last) {
+          const back = { kind: 'taken-back', id: crypto.randomUUID(), sessionId: session.id, judged: last.id } as const;
+          await addRepetition({ ...back, at: last.at }, session, 0);
+          own.pop();
+        }
+        if (parts.some((part) => part.length > 0)) stands.set(session.id, own);
+        if (atHome) home = await leftComputer();
+        else school = await leftComputer();
+        if (exchanges === 'home') home = await bring(school, home);
+        if (exchanges === 'back') school = await bring(home, school);
+      }
+      school = await bring(home, school);
+      home = await bring(school, home);
+      for (const computer of [school, home]) {
+        await computer();
+        const sessions = await sessionsOf(wren.id);
+        assert.deepEqual(sessions.map(({ id }) => id).sort(), [...stands.keys()].sort());
+        for (const { id, heard: counts } of sessions) {
+          const own = stands.get(id) ?? [];
+          assert.deepEqual(
+            (await judgedIn(id)).map((one) => one.heard),
+            own,
+          );
+          assert.deepEqual(counts, heardOf(own.map((one) => ({ heard: one }))));
+        }
+      }
+    }),
+    runs(6, 34),
   );
 });
