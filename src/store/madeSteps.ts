@@ -18,7 +18,7 @@ const PLANNER_VERSION = 1;
 const MOST_PLAYERS = 12;
 
 const made = new Dexie('dove-path-made') as Dexie & { steps: Table<MadeSteps, string> };
-made.version(1).stores({ steps: 'player, usedAt' });
+made.version(1).stores({ steps: 'player,usedAt' });
 
 const keyOf = (player: string) => `${PLANNER_VERSION} ${player}`;
 

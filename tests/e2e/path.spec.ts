@@ -19,9 +19,10 @@ test('on the Bench a plan says what is new in it for its student, and leads to t
   const [student] = await keptRows<StudentRecord>(page, 'students');
   expect(student.path?.goal?.kind).toBe('plan');
   // What the student is said to have is new no more.
-  await page.getByRole('checkbox', { name: '1st position' }).check();
+  const has = page.getByTestId('standing').getByRole('button', { name: 'Has it: 1st position', exact: true });
+  await has.click();
   await expect(page.getByTestId('standing')).toContainText('the teacher’s word');
-  await expect(page.getByRole('checkbox', { name: '1st position' })).toHaveCount(0);
+  await expect(has).toHaveCount(0);
 });
 
 async function openPath(page: Page) {

@@ -67,6 +67,8 @@ export const BASS: InstrumentRecord = {
   // where the neck ends.
   weights: { set: SQUARE_HAND, times: { steppingStone: 2, height: 3, lowString: 9 } },
   firstPatterns: [{ fingers: [1, 2, 4], places: [0, 1, 2] }],
+  // Half and first, then upwards, semitone by semitone.
+  positionOrders: [[0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6, 'thumb']],
   firstScales: {
     'first-position': { tonic: 'G1', octaves: 1, positions: { from: 0.5, to: 1 } },
     'first-shifts': { tonic: 'C2', octaves: 1, positions: { from: 0.5, to: 4 } },

@@ -66,6 +66,11 @@ export const CELLO: InstrumentRecord = {
     { fingers, places: [0, 1, 2, 3] },
     { fingers, places: [0, 2, 3, 4] },
   ],
+  // Opened hands and fourth position come before the places between; the thumb comes last.
+  positionOrders: [
+    [1, 'opened', 4, 2, 3, 5, 6, 7, 'thumb'],
+    [1, 'opened', 2, 3, 4, 5, 6, 7, 'thumb'],
+  ],
   // The low instruments have their first shifts in fourth position.
   firstScales: {
     'first-position': { tonic: 'D3', octaves: 1, positions: { from: 1, to: 1 } },

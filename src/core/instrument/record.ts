@@ -115,6 +115,9 @@ interface OctaveBuilding {
   readonly together: boolean;
 }
 
+/** Positions in the order they are taught; "opened" is the hand that opens in frames. */
+type PositionOrder = readonly (PositionNumber | 'opened')[];
+
 /** What is usual for one kind of instrument and what it can do. Every number is a starting value that a request can override. */
 export interface InstrumentRecord {
   readonly name: InstrumentName;
@@ -157,6 +160,8 @@ export interface InstrumentRecord {
   readonly teachingFrames: readonly TeachingFrame[];
   /** Patterns as they are taught first in a position. */
   readonly firstPatterns: readonly TaughtPattern[];
+  /** Orders in which positions are taught, the usual one first; schools differ. */
+  readonly positionOrders: readonly PositionOrder[];
   /** Scales to begin with, by how far somebody has come. */
   readonly firstScales: Readonly<Record<Stage, FirstScale>>;
   /** Where octaves are built from their voices. */

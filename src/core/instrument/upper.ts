@@ -33,6 +33,12 @@ export const UPPER_PATTERNS: InstrumentRecord['firstPatterns'] = [
   { fingers, places: [0, 2, 4, 6] },
 ];
 
+/** Third position mostly comes before second: there the hand has the body of the instrument to lean on. Others go up in turn. */
+export const UPPER_ORDERS: InstrumentRecord['positionOrders'] = [
+  [1, 3, 2, 4, 5, 6, 7],
+  [1, 2, 3, 4, 5, 6, 7],
+];
+
 /** On the two lowest strings, as the plan has them. */
 export const UPPER_OCTAVES: InstrumentRecord['octaves'] = { strings: [0, 1], start: 1, together: true };
 

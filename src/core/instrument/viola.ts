@@ -1,5 +1,5 @@
 import type { InstrumentRecord } from './record';
-import { FOURTHS, LETTERS, NO_CHANGES, UPPER_HANDS, UPPER_OCTAVES, UPPER_PATTERNS } from './upper';
+import { FOURTHS, LETTERS, NO_CHANGES, UPPER_HANDS, UPPER_OCTAVES, UPPER_ORDERS, UPPER_PATTERNS } from './upper';
 
 export const VIOLA: InstrumentRecord = {
   name: 'viola',
@@ -25,6 +25,7 @@ export const VIOLA: InstrumentRecord = {
   hands: UPPER_HANDS,
   weights: NO_CHANGES,
   firstPatterns: UPPER_PATTERNS,
+  positionOrders: UPPER_ORDERS,
   firstScales: {
     'first-position': { tonic: 'G3', octaves: 1, positions: { from: 1, to: 1 } },
     'first-shifts': { tonic: 'D3', octaves: 2, positions: { from: 1, to: 3 } },

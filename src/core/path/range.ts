@@ -32,6 +32,13 @@ const LEVEL_RANGES: Readonly<Record<Level, LevelRange>> = {
   advanced: { to: 7, octaves: 3, doubleStops: true, minor: true },
 };
 
+/** The major keys as they are taught, few signs first; at the beginning the first of them. */
+const KEYS = ['D', 'A', 'G', 'C', 'F', 'Bb', 'Eb', 'E', 'Ab', 'B', 'Db', 'F#'].map((tonic) => `${tonic} major`);
+const KEYS_AT: Readonly<Record<Level, number>> = { 'first-year': 6, early: 8, middle: 12, advanced: 12 };
+
+/** The major keys that a level is taught, in order. */
+export const taughtKeys = (level: Level): readonly string[] => KEYS.slice(0, KEYS_AT[level]);
+
 /** What a goal has that the level may not. */
 export interface Wanted {
   readonly positions: readonly PositionNumber[];

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { standingIn } from '../../app/path/standing';
-import { editPath } from '../../app/path/steps';
+import { editPath } from '../../app/path/doing';
 import { useOverview, type Overview } from '../../app/practice/overview';
 import type { PlanRecord, StudentRecord } from '../../core';
 import { skillsWords } from '../../wording/path';

@@ -1,4 +1,4 @@
-import { editPath } from '../../app/path/steps';
+import { editPath } from '../../app/path/doing';
 import { ordersFor } from '../../app/path/asking';
 import type { Overview } from '../../app/practice/overview';
 import { positionsOf, resolveSetup, type PositionNumber, type StudentGoal, type StudentRecord } from '../../core';

@@ -1,5 +1,5 @@
 import { Printer } from 'lucide-react';
-import { editPath } from '../../app/path/steps';
+import { editPath } from '../../app/path/doing';
 import type { Overview } from '../../app/practice/overview';
 import type { StudentRecord } from '../../core';
 import { Caution } from '../../ui/Caution';

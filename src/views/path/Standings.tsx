@@ -1,4 +1,5 @@
-import { sayHas } from '../../app/path/steps';
+import { Plus } from 'lucide-react';
+import { sayHas } from '../../app/path/doing';
 import type { StudentRecord } from '../../core';
 import type { SkillStanding } from '../../core/path';
 import { sentence } from '../../wording/grammar';
@@ -56,18 +57,22 @@ export function Standings({ student, standing, missing }: Props) {
         })}
       </div>
       {unknown.length > 0 && (
-        <fieldset className="flex flex-wrap gap-2">
-          <legend className="mb-1 font-semibold">{pathText.tickWhatIsThere}</legend>
+        <div role="group" aria-labelledby="tick" className="flex flex-wrap items-center gap-2">
+          <h3 id="tick" className="w-full font-semibold">
+            {pathText.tickWhatIsThere}
+          </h3>
           {unknown.map((id) => (
-            <label
+            <button
               key={id}
-              className="flex cursor-pointer items-center gap-1 rounded-md border border-rule bg-sheet px-2 py-1"
+              type="button"
+              className="button flex items-center gap-1 font-normal"
+              aria-label={`${pathText.hasIt}: ${name(id)}`}
+              onClick={() => void sayHas(student, [id], true)}
             >
-              <input type="checkbox" checked={false} onChange={() => void sayHas(student, [id], true)} />
-              {name(id)}
-            </label>
+              <Plus size={15} aria-hidden /> {name(id)}
+            </button>
           ))}
-        </fieldset>
+        </div>
       )}
     </section>
   );

@@ -1,4 +1,4 @@
-import { intoNextWeek, openStep, sayHas, skipStep } from '../../app/path/steps';
+import { intoNextWeek, openStep, sayHas, skipStep } from '../../app/path/doing';
 import type { Overview } from '../../app/practice/overview';
 import type { StudentRecord } from '../../core';
 import type { PathStep } from '../../core/path';

@@ -40,7 +40,7 @@ export const evidence = (days: number, off: number, tries: number) =>
   );
 export const notYet = 'Not yet';
 export const nothingKnown =
-  'Nothing is known of this student yet. Tick what is there, and the path begins behind it; or let the log show it.';
+  'Nothing is known of this student yet. Say what is there, and the path begins behind it; or let the log show it.';
 export const tickWhatIsThere = 'What does the student have?';
 export const couldNotBeFound = 'The path could not be worked out. Choose a goal to try again.';
 export const planIsGone = 'The plan that was the goal is gone. Choose another goal.';
