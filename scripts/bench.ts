@@ -10,6 +10,7 @@ import { benchBook } from './bench-book';
 import { benchFiles } from './bench-files';
 import { benchListening } from './bench-listening';
 import { benchPage } from './bench-page';
+import { benchPath } from './bench-path';
 import { benchPractice } from './bench-practice';
 import { benchTrends } from './bench-trends';
 import { AIM, scale, thirds, wandering } from './bench-music';
@@ -55,6 +56,10 @@ if (peakOf) {
 
 if (process.argv.includes('practice')) {
   await benchPractice();
+  process.exit(0);
+}
+if (process.argv.includes('path')) {
+  benchPath();
   process.exit(0);
 }
 if (process.argv.includes('trends')) {

@@ -66,8 +66,8 @@ const samePlan = (a: PlanRecord, b: PlanRecord) =>
   (a.choice.kind === 'unplanned' || b.choice.kind === 'unplanned' || sameValue(a.choice, b.choice));
 
 const toldByStudent = (student: StudentRecord) => {
-  const { name, plays, level, positions, clefs, noteNames, fingerNames, remark, preferences } = student;
-  return [name, plays, level, positions, clefs, noteNames, remark, preferences, fingerNames];
+  const { name, plays, level, positions, clefs, noteNames, fingerNames, remark, preferences, path } = student;
+  return [name, plays, level, positions, clefs, noteNames, remark, preferences, fingerNames, path];
 };
 
 /** Students come first: what is theirs follows them where they join as a copy. */

@@ -25,6 +25,7 @@ export const findingsOf400Notes = 'findings of 400 notes';
 export const aMajor = 'A major';
 export const wren = 'Wren';
 export const from100BeatsA = 'From 100 beats a minute on';
+export const pathsOfStudents = 'Paths of the made-up students (limits: 30 s, 200 ms):';
 export const practiceWithALog = (years: number, sessions: number, each: number) =>
   `Practice, with a log of ${years} years (${sessions} sessions, ${each} repetitions):`;
 export const progressOfAnotherStudent = 'Progress of another student drawn';
