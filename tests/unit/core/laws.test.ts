@@ -228,7 +228,7 @@ test('what is kept from request to request changes nothing: in any order each re
         assert.equal(JSON.stringify(plan(request)), once[at]);
       });
     }),
-    runs(30, 41),
+    runs(15, 41),
   );
 });
 
