@@ -16,7 +16,6 @@ const PLAN_VIEWS = [
 const STUDENT_VIEWS = [
   ['/practice', 'Practice'],
   ['/cards', 'Cards'],
-  ['/path', 'Path'],
   ['/progress', 'Progress'],
   ['/book', 'Book'],
 ] as const;
@@ -24,6 +23,7 @@ const STUDENT_VIEWS = [
 export type ViewAddress =
   | '/studio'
   | '/lesson'
+  | '/path'
   | '/class'
   | '/week'
   | '/students'

@@ -22,6 +22,11 @@ export function PlayerPick({ heading, player }: { readonly heading: string; read
           {bringInText.lessonPage}
         </a>
       )}
+      {student && location.pathname !== '/path' && (
+        <a href={`/path?student=${student.id}`} className="text-dove underline">
+          {bringInText.whatComesNext}
+        </a>
+      )}
     </div>
   );
 }

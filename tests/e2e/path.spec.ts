@@ -26,7 +26,7 @@ test('on the Bench a plan says what is new in it for its student, and leads to t
 });
 
 async function openPath(page: Page) {
-  await page.getByRole('navigation', { name: 'Views' }).getByRole('link', { name: 'Path' }).click();
+  await page.getByRole('link', { name: 'What comes next' }).click();
   await ready(page);
 }
 

@@ -99,9 +99,6 @@ function Page({ student, overview }: { readonly student: StudentRecord; readonly
           <h2 id="next" className="flex-1 font-serif text-xl font-semibold">
             {lessonViewsText.nextWeek}
           </h2>
-          <a className="text-dove underline" href={`/path?student=${student.id}`}>
-            {lessonViewsText.whatComesNext}
-          </a>
           {kept && <PracticeUndo />}
           {kept ? (
             <>

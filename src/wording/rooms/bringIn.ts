@@ -22,6 +22,7 @@ export const notesFor = (counted: string, instrument: string, written: string) =
 export const whatWasLeftOut = 'What was left out';
 export const ofBarsTo = (value: string, value2: string) => `of bars ${value} to ${value2}`;
 export const student = 'Student';
+export const whatComesNext = 'What comes next';
 export const lessonPage = 'Lesson page';
 export const nobodyIsInThe = 'Nobody is in the Studio yet.';
 export const addAStudentThere = 'Add a student there';

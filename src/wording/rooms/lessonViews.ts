@@ -12,7 +12,6 @@ export const theLesson = 'The lesson';
 export const since = (day: string) => `Since ${day}`;
 export const whatHappened = 'What happened';
 export const whatTheLogSays = 'What the log says';
-export const whatComesNext = 'What comes next';
 export const nextWeek = 'Next week';
 export const keptChangesAreSaved = 'Kept; changes are saved as you make them.';
 export const keepForNextWeek = 'Keep for next week';
