@@ -23,7 +23,7 @@ const FIRST = [
 export const DEMO_PATHS: Readonly<Record<string, StudentPath>> = {
   Wren: {
     goal: { kind: 'scales', octaves: 2 },
-    order: [1, 3, 2, 4, 5],
+    order: [1, 3, 2, 4, 5, 6, 7],
     words: has(
       ...FIRST,
       ...strings('G3', 'D4', 'A4', 'E5'),
@@ -44,7 +44,7 @@ export const DEMO_PATHS: Readonly<Record<string, StudentPath>> = {
   },
   Juno: {
     goal: { kind: 'scales', octaves: 2 },
-    order: [1, 'opened', 4, 2, 3, 'thumb'],
+    order: [1, 'opened', 4, 2, 3, 5, 6, 7, 'thumb'],
     words: has(
       ...['position:1', 'pattern:1-1-1', 'pattern:2-1-1', 'extension:forward', 'position:4', 'bow:2', 'bow:4'],
       ...strings('C2', 'G2', 'D3', 'A3'),
@@ -54,7 +54,6 @@ export const DEMO_PATHS: Readonly<Record<string, StudentPath>> = {
   },
   Otis: {
     goal: { kind: 'scales', octaves: 1 },
-    order: [0.5, 1, 1.5, 2, 2.5, 3],
     words: has(
       'position:0.5',
       'position:1',

@@ -34,7 +34,11 @@ export function GoalChoice({ student, overview, goal }: Props) {
       (plan) => [{ kind: 'plan', planId: plan.id } as const, `${pathText.ownPlans}${planTitle(plan)}`] as const,
     ),
   ];
-  const orders = ordersFor(student);
+  const taught = ordersFor(student);
+  const own = path?.order;
+  // One that is not taught any more stays where it was chosen.
+  const isTaught = !own || taught.some((one) => JSON.stringify(one) === JSON.stringify(own));
+  const orders = isTaught ? taught : [...taught, own];
   const named = (one: PositionNumber | 'opened') =>
     one === 'opened' ? pathText.opened : positionName(one, instrument);
   return (
