@@ -8,11 +8,11 @@
  */
 import { createInterface } from 'node:readline';
 import { parseRequest } from '../src/contract/read';
-import { plan } from '../src/core';
 import { refusalAnswer } from '../src/wording/issues';
 import type { FingerChoice } from '../src/drawing/sheet/marks';
 import { answerText, answerValue, isError } from '../src/work/answering';
 import { NOTE_FORMATS, writeAs, type NoteFormat } from '../src/work/exports';
+import { chosenWay, type ChosenWay } from './lib/chosenWay';
 import { fail, guardOutput, readAsked, readText, refuse, understood, withoutMark, writeOut } from './lib/door';
 import * as commandsText from '../src/wording/rooms/commands';
 import { PRODUCT } from '../src/wording/rooms/pages';
@@ -47,21 +47,10 @@ async function planLines() {
 /** The plan as a file of another kind. */
 async function planAs(format: string, file: string, options: ReadonlyMap<string, string>) {
   if (!FORMATS.includes(format)) refuse(commandsText.thereIsNoFormat(format, USAGE));
-  const way = Number(options.get('way') ?? 0);
-  if (!Number.isInteger(way) || way < 0) refuse(commandsText.aWayIsCounted);
-  const request = understood(() => parseRequest(readText(file, USAGE)));
-  const response = plan({ ...request, alternatives: Math.max(request.alternatives ?? 3, way + 1) });
-  const one = response.plans[way];
-  if (!one && response.plans.length > 0) refuse(commandsText.thereIsNoWay(way, response.plans.length));
-  if (!one) {
-    const answer = answerText(JSON.stringify(request));
-    const why = isError(answer) ? '' : answer.problems.map(({ message }) => message).join(' ');
-    refuse(commandsText.noFingeringFitsThis(why).trim());
-  }
+  const planned = chosenWay(file, options, USAGE);
   const choice = FINGERS.get(options.get('fingers') ?? 'every');
   if (!choice) refuse(commandsText.fingersAreWritten([...FINGERS.keys()].join('|')));
   const title = options.get('title');
-  const planned = { request, response, plan: one };
   const isPicture = (PICTURES as readonly string[]).includes(format);
   const bytes = isPicture
     ? await pictureOf(format, planned, { fingers: choice }, title)
@@ -76,7 +65,7 @@ async function planAs(format: string, file: string, options: ReadonlyMap<string,
 /** The sheet: drawing it is only loaded where it is asked for. */
 async function pictureOf(
   format: string,
-  planned: Parameters<typeof writeAs>[1],
+  planned: ChosenWay,
   choices: { readonly fingers: FingerChoice },
   asked: string | undefined,
 ) {

@@ -1,10 +1,10 @@
-import { LEVELS, placesIn, plan, type PlanRequest } from '../../src/core';
+import { LEVELS, placesIn } from '../../src/core';
 import { expectedOf } from '../../src/core/listening';
-import { parseRequest } from '../../src/contract/read';
 import type { Listener } from '../../src/wording/listening';
 import { aimOf } from '../../src/wording/meaning';
 import * as commandsText from '../../src/wording/rooms/commands';
-import { readText, refuse, understood } from './door';
+import { chosenWay } from './chosenWay';
+import { refuse } from './door';
 
 /*
  * The plan that a take is played from, and what is expected of its player.
@@ -26,20 +26,11 @@ function chosen<Name extends string>(options: ReadonlyMap<string, string>, name:
 
 /** What is expected of the player of a request's way, by the options of the command. Equal, where nothing is asked. */
 export function plannedTake(file: string, options: ReadonlyMap<string, string>, usage: string) {
-  const request: PlanRequest = understood(() => parseRequest(readText(file, usage)));
-  const way = wholeOption(options, 'way', commandsText.aWayIsCounted);
-  const response = plan({ ...request, alternatives: Math.max(request.alternatives ?? 1, way + 1) });
-  const one = response.plans[way];
-  if (!one)
-    return refuse(
-      response.plans.length > 0
-        ? commandsText.thereIsNoWay(way, response.plans.length)
-        : commandsText.noFingeringFitsThis('').trim(),
-    );
+  const { request, response, plan } = chosenWay(file, options, usage);
   const [system, level] = [chosen(options, 'intonation', SYSTEMS), chosen(options, 'level', LEVELS)];
   const meaning = aimOf({ ...request, meaning: { intonation: 'equal', ...request.meaning } });
   const aim = { ...meaning, ...(system ? { system } : {}), ...(level ? { level } : {}) };
-  const expected = expectedOf(request, response, one, aim);
+  const expected = expectedOf(request, response, plan, aim);
   const listener: Listener = { instrument: request.instrument, expected, place: placesIn(response) };
-  return { plan: one, expected, listener };
+  return { plan, expected, listener };
 }
