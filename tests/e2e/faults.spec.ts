@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './shared';
 import { refuseWrites, storm } from '../support/storm';
 import * as sharedText from '../../src/wording/rooms/shared';
-import { act, emptyStudio, openBench, openStudio, saved, setWord } from './bench';
+import { act, emptyStudio, openBench, openStudio, putRows, saved, setWord } from './bench';
 
 /*
  * The page under faults: edits just before it goes, rotten rows, storage that is blocked, hangs or comes from a later version, hands that slip.
@@ -77,26 +77,6 @@ test(
     await expect(page.getByLabel('Student', { exact: true }).locator('option:checked')).toHaveText('anyone');
   },
 );
-
-/** Puts rows into the database as nobody should. */
-function putRows(page: Page, table: string, rows: readonly object[]) {
-  return page.evaluate(
-    ([name, all]) =>
-      new Promise<void>((done, fail) => {
-        const opening = indexedDB.open('dove-path');
-        opening.onerror = () => fail(opening.error);
-        opening.onsuccess = () => {
-          const step = opening.result.transaction(name, 'readwrite');
-          for (const row of all) step.objectStore(name).put(row);
-          step.oncomplete = () => {
-            opening.result.close();
-            done();
-          };
-        };
-      }),
-    [table, rows] as const,
-  );
-}
 
 test('rotten rows are told apart in the Studio, and hide nothing there or on the Bench', async ({ page }) => {
   await openStudio(page, '/studio?demo');

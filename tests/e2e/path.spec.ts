@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
-import type { LessonRecord, StudentRecord } from '../../src/core';
-import { keptRows, ready, serious, studentWithPlan } from './bench';
+import type { DaySum, LessonRecord, StudentRecord } from '../../src/core';
+import { keptRows, putRows, ready, serious, studentWithPlan } from './bench';
 import { expect, test } from './shared';
 
 /* The path of a student: what comes next, and what the teacher does with it. */
@@ -58,6 +58,20 @@ test('a path leads to its goal, one new thing a step; "has it", skip and next we
   await stones(page).first().getByRole('button', { name: 'Into next week' }).click();
   await expect(page.getByText('is assigned for next week')).toBeVisible();
   const lessons = await keptRows<LessonRecord>(page, 'lessons');
-  expect(lessons[0].assigned.length).toBeGreaterThan(0);
   expect(await serious(page)).toEqual([]);
+
+  // Clean on three days: what it brings is known, and the next stone is offered.
+  const { planId } = lessons[0].assigned[lessons[0].assigned.length - 1];
+  const before = await stones(page).first().textContent();
+  const days = [3, 2, 1].map((back): DaySum => {
+    const day = new Date(Date.now() - back * 86_400_000).toISOString().slice(0, 10);
+    const plans = { [planId]: { minutes: 10, reached: 72 } };
+    return { id: `${student.id}/${day}`, studentId: student.id, day, minutes: 10, plans, rule: 2, sums: {} };
+  });
+  await putRows(page, 'days', days);
+  await page.reload();
+  await ready(page);
+  await expect(page.getByTestId('standing')).toContainText('clean on 3 days');
+  await expect(stones(page).first()).toBeVisible({ timeout: 60_000 });
+  await expect(stones(page).first()).not.toHaveText(before ?? '');
 });
