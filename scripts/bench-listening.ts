@@ -2,7 +2,7 @@
  * npm run bench -- listening: what is heard of made-up takes, with a seed that can be given, and how fast.
  */
 import { bowedTake, chances, listen, startListening, type Report } from '../src/core/listening';
-import type { Fault, InstrumentName } from '../src/core';
+import { resolveSetup, type Fault, type InstrumentName } from '../src/core';
 import * as measuringText from '../src/wording/rooms/measuring';
 import { found, names, PLANTS, within, type Planted } from '../tests/support/plants';
 import { heardOf, INSTRUMENTS, RATE, someTake, usual, type Take } from '../tests/support/takes';
@@ -89,14 +89,21 @@ function speedRow(take: Take) {
   };
 }
 
+/** From here up notes may be shorter, and from here down pitch is less sure. */
+const [C3, C2] = [48, 36];
+
 export function benchListening(seed: number) {
   console.log(measuringText.trendsSeed(seed));
   console.table(
-    INSTRUMENTS.flatMap((instrument) => [
-      notesRow(seed, instrument, 0.5, 20, instrument === 'bass' ? 3 : 2),
-      notesRow(seed, instrument, instrument === 'violin' || instrument === 'viola' ? 0.25 : 0.4, 15, 3),
-      notesRow(seed, instrument, instrument === 'violin' || instrument === 'viola' ? 0.125 : 0.2, 0, 3),
-    ]),
+    INSTRUMENTS.flatMap((instrument) => {
+      const lowest = resolveSetup({ instrument }).strings[0].midi;
+      const [short, quick] = lowest >= C3 ? [0.25, 0.125] : [0.4, 0.2];
+      return [
+        notesRow(seed, instrument, 0.5, 20, lowest >= C2 ? 2 : 3),
+        notesRow(seed, instrument, short, 15, 3),
+        notesRow(seed, instrument, quick, 0, 3),
+      ];
+    }),
   );
   const kinds = Object.keys(PLANTS) as Planted['fault'][];
   console.table([...kinds.map((kind) => causesRow(seed, kind)), trueRow(seed)]);

@@ -14,6 +14,7 @@ const TRUE = 3;
 export function Tuner({ setup, onDone }: { readonly setup: Setup; readonly onDone: () => void }) {
   const tuning = useTakes((state) => state.tuning);
   const names = setup.strings.map(({ name }) => name);
+  const apart = setup.strings.slice(1).map(({ midi }, at) => midi - setup.strings[at].midi);
   const middle = WIDTH / 2;
   return (
     <div className="flex flex-wrap items-start gap-5">
@@ -41,7 +42,7 @@ export function Tuner({ setup, onDone }: { readonly setup: Setup; readonly onDon
         })}
       </ol>
       <div className="flex max-w-sm flex-col items-start gap-3">
-        <p>{listenText.playAnOpenString(setup.instrument.name)}</p>
+        <p>{listenText.playAnOpenString(apart)}</p>
         <button type="button" className="button" onClick={onDone}>
           {listenText.tunerDone}
         </button>

@@ -66,9 +66,7 @@ const pathfinder = {
     const goal = goalAsked(ask);
     if (goal.stations.length + goal.others.length === 0) return pathOver(ask, goal, [], knownIn(ask));
     const pool = await poolOf(ask, stepsToPlan(ask, goal), tell);
-    const left = new Set(skipped);
-    const taken = pool.filter(({ request }) => !left.has(JSON.stringify(request)));
-    return pathOver(ask, goal, taken, knownIn(ask));
+    return pathOver(ask, goal, pool, knownIn(ask), new Set(skipped));
   },
   /** What each of some plans asks, in the fingering it is practised with. */
   skills(plans: readonly PractisedPlan[]): (readonly [planId: string, skills: readonly Skill[]])[] {

@@ -21,10 +21,14 @@ export const useByEar = create<ByEar>(() => ({ on: false, working: false, proble
 const { getState, setState } = useByEar;
 
 let microphone: Microphone | undefined;
+/** True while the microphone is being opened: a second press opens no second one. */
+let opening = false;
 let blocks: Float32Array[] | undefined;
 
 /** Opens the microphone; where it cannot be had it is said, and judging goes on by hand. */
 export async function judgeByEar(): Promise<void> {
+  if (opening || microphone) return;
+  opening = true;
   const found = await openMicrophone({
     onBlock: (block) => blocks?.push(block),
     onLost: () => {
@@ -32,6 +36,7 @@ export async function judgeByEar(): Promise<void> {
       setState({ problem: MICROPHONE_WORDS.lost });
     },
   });
+  opening = false;
   if (typeof found === 'string') {
     setState({ on: false, problem: MICROPHONE_WORDS[found] });
     return;

@@ -1,7 +1,8 @@
 import { frameSchool } from '../hand/positions';
 import { resolveSetup, type Setup } from '../instrument/setup';
+import { spellInKey } from '../pitch/inkey';
 import { keyAlteration, majorFifths, type Key } from '../pitch/key';
-import { letterSteps, midiOf, parsePitch, pitchName, spellAt, type Pitch } from '../pitch/pitch';
+import { midiOf, parsePitch, pitchName, type Pitch } from '../pitch/pitch';
 import { drillRequest } from '../practice/drillNotes';
 import { noteOf, readKey } from '../practice/drills';
 import type { Finger, MaterialSpec, PathStudent, PlanRequest, PositionNumber, Rules } from '../vocabulary';
@@ -55,7 +56,7 @@ function tonicsOn(setup: Setup, name: string, octaves: number): string[] {
     const pitch = parsePitch(one);
     return pitch !== null && midiOf(pitch) >= low && midiOf(pitch) <= high + FARTHEST_TONIC;
   });
-  // Several octaves begin as low as they can, and from the next tonic.
+  // Several octaves begin as low as they can.
   return octaves === 1 ? starts : starts.slice(0, 1);
 }
 
@@ -128,9 +129,9 @@ export function scalesIn(student: PathStudent, setup: Setup, position: PositionN
   return setup.strings.flatMap((string) =>
     FIRST_FINGERS[by === 'letters' ? 'letters' : 'frames'].map((finger): OnePosition => {
       const tonics = majorTonicsFrom(string.midi + 1, string.midi + HIGHEST_STOP);
-      const requests = tonics.map(({ name }): PlanRequest => ({
+      const requests = tonics.map((tonic): PlanRequest => ({
         ...student,
-        material: { type: 'scale', tonic: name, scale: 'major', octaves: 1, ...DIRECTION },
+        material: { type: 'scale', tonic, scale: 'major', octaves: 1, ...DIRECTION },
         rules: {
           ...student.rules,
           positions: { only: [position] },
@@ -144,13 +145,13 @@ export function scalesIn(student: PathStudent, setup: Setup, position: PositionN
 }
 
 /** Tonics of major keys between two pitches, the fewest signs first, then the lower. */
-function majorTonicsFrom(low: number, high: number): { readonly name: string }[] {
+function majorTonicsFrom(low: number, high: number): string[] {
   return MAJOR_TONICS.flatMap((letter) =>
     Array.from({ length: 8 }, (_, octave) => `${letter}${octave}`).filter((one) => {
       const pitch = parsePitch(one);
       return pitch !== null && midiOf(pitch) >= low && midiOf(pitch) <= high;
     }),
-  ).map((name) => ({ name }));
+  );
 }
 
 /** Where the first finger lies in a position by letters: so many letters above the open string; the half position has the letter of the first. */
@@ -204,7 +205,8 @@ function visiting(
   position: PositionNumber,
 ): PlanRequest[] {
   if (position === positions[0]) return [];
-  const rules: Rules = { ...student.rules, positions: { from: 0.5, to: position }, visit: [position] };
+  const own = student.rules?.positions;
+  const rules: Rules = { ...student.rules, positions: own ?? { from: 0.5, to: position }, visit: [position] };
   const sizes = octaves > 1 ? [1, 2] : [1];
   return sizes.flatMap((size) =>
     MAJOR_TONICS.flatMap((name) => tonicsOn(setup, name, 2)).flatMap((tonic): PlanRequest[] => [
@@ -263,16 +265,8 @@ const LEAST_FINGERS = 2;
 
 /** The name of a pitch in a key; null where the key has it not. */
 function inKey(key: Key, midi: number): string | null {
-  const pitch = lettersAt(midi).find((one) => keyAlteration(key, one.letter) === one.alteration);
-  return pitch ? pitchName(pitch) : null;
-}
-
-/** A pitch by each of the letters that are at most a semitone away. */
-function lettersAt(midi: number): Pitch[] {
-  const middle = letterSteps(spellAt(0, 12)) + Math.round(((midi - 12) * 7) / 12);
-  return [middle - 1, middle, middle + 1]
-    .map((steps) => spellAt(steps, midi))
-    .filter(({ alteration }) => Math.abs(alteration) <= 1);
+  const pitch = spellInKey(key, midi);
+  return keyAlteration(key, pitch.letter) === pitch.alteration ? pitchName(pitch) : null;
 }
 
 function upAndDown(

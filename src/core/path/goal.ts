@@ -171,11 +171,11 @@ function positionGoal(student: PathStudent, position: PositionNumber): Goal {
   // Nothing slides in a position; where the hand goes by letters it is not opened either.
   const liesIn = ({ skills }: PlannedStep) => !skills.includes('slide') && !(byLetters && skills.includes('extension'));
   // The keys with few signs come first.
-  const found = scalesIn(student, setup, position).flatMap(
+  const scales = scalesIn(student, setup, position);
+  const found = scales.flatMap(
     ({ requests }) => requests.flatMap((request) => plannedStep(request) ?? []).find(liesIn) ?? [],
   );
-  const [first] = scalesIn(student, setup, position);
-  const nothing: Unreachable[] = found.length > 0 ? [] : [{ id: positionId(position), request: first.requests[0] }];
+  const nothing: Unreachable[] = found.length > 0 ? [] : [{ id: positionId(position), request: scales[0].requests[0] }];
   return { ...NO_GOAL, others: found, unreachable: nothing, wanted: { ...NO_GOAL.wanted, positions: [position] } };
 }
 
@@ -183,26 +183,14 @@ const positionId = (position: PositionNumber) => (position === 'thumb' ? 'thumb'
 
 /** Scales in the order of their keys, each as low as the instrument has it. */
 function scalesGoal(student: PathStudent, { scales, octaves, keys }: ScalesGoal): Goal {
-  return keys
-    .map((key): Goal => {
-      const request = scaleIn(student, key.split(' ')[0], scales, octaves);
-      const response = request && bestAlone(request);
-      if (request && response) return planGoal(request);
-      return { ...NO_GOAL, unreachable: [unplayable(student, key, scales, octaves)] };
-    })
-    .reduce(joined, NO_GOAL);
+  return keys.map((key) => planGoal(scaleIn(student, key.split(' ')[0], scales, octaves))).reduce(joined, NO_GOAL);
 }
 
-function unplayable(student: PathStudent, key: string, scale: string, octaves: number): Unreachable {
-  const request =
-    scaleIn(student, key.split(' ')[0], scale, octaves) ??
-    scaleRequest(student, `${key.split(' ')[0]}4`, scale, octaves);
-  const response = plan({ ...request, alternatives: 1 });
-  return { id: 'plan', request, problem: response.problems[0], response };
-}
+/** Where no string has a tonic that is low enough, the scale is asked for here, and the answer says why it cannot be played. */
+const MIDDLE_OCTAVE = 4;
 
 /** A scale on the lowest of its tonics from which all of it can be played; on the lowest where none can. */
-function scaleIn(student: PathStudent, tonic: string, scale: string, octaves: number): PlanRequest | null {
+function scaleIn(student: PathStudent, tonic: string, scale: string, octaves: number): PlanRequest {
   const { strings } = resolveSetup(student);
   const tonics = Array.from({ length: 8 }, (_, octave) => parsePitch(`${tonic}${octave}`)).flatMap((pitch) =>
     pitch && midiOf(pitch) >= strings[0].midi && midiOf(pitch) <= strings[strings.length - 1].midi
@@ -210,7 +198,11 @@ function scaleIn(student: PathStudent, tonic: string, scale: string, octaves: nu
       : [],
   );
   const requests = tonics.map((one) => scaleRequest(student, one, scale, octaves));
-  return requests.find((request) => bestAlone(request)) ?? requests.at(0) ?? null;
+  return (
+    requests.find((request) => bestAlone(request)) ??
+    requests.at(0) ??
+    scaleRequest(student, `${tonic}${MIDDLE_OCTAVE}`, scale, octaves)
+  );
 }
 
 function scaleRequest(student: PathStudent, tonic: string, scale: string, octaves: number): PlanRequest {

@@ -1,5 +1,5 @@
 import { requestIssues } from '../planner/issues';
-import { setupIssues } from '../instrument/setup';
+import { resolveSetup, setupIssues } from '../instrument/setup';
 import type { Issue } from '../issue';
 import { parsePitch } from '../pitch/pitch';
 import type { PathAsk, PathGoal, PlanRequest } from '../vocabulary';
@@ -24,6 +24,8 @@ export interface PathStep {
   readonly review: readonly string[];
   /** What later steps bring with the help of what is new here. */
   readonly leads: readonly string[];
+  /** True of a plan that the goal asks for itself: no other can stand in its place. */
+  readonly isGoal: boolean;
 }
 
 export interface Path {
@@ -49,8 +51,12 @@ const MOST_NEXT = 5;
 /** What cannot be understood in what is asked: its plans, its goal, the student. */
 export function pathIssues({ student, knownPlans = [], goal }: PathAsk): Issue[] {
   const own = setupIssues(student);
-  if (own.length > 0) return own.map((issue) => ({ ...issue, path: `/student${issue.path}` }));
+  if (own.length > 0) return under('/student', own);
+  // The rules and the hand are read with a note that every instrument has: its lowest string.
+  const pitches = [resolveSetup(student).strings[0].name];
+  const one: PlanRequest = { ...student, material: { type: 'notes', notes: [{ pitches }] } };
   return [
+    ...under('/student', requestIssues(one)),
     ...knownPlans.flatMap((request, at) => under(`/knownPlans/${at}`, requestIssues(request))),
     ...goalIssues('/goal', goal),
   ];
@@ -93,29 +99,36 @@ export function pathFor(ask: PathAsk): Path {
  * The best path over steps that are planned.
  * @param pool steps that may be taken besides those of the goal
  * @param known what the student knows
+ * @param skipped requests, as text, that are not to be steps; what the goal asks for itself is not skipped
  */
-export function pathOver(ask: PathAsk, goal: Goal, pool: readonly PlannedStep[], known: ReadonlySet<string>): Path {
+export function pathOver(
+  ask: PathAsk,
+  goal: Goal,
+  pool: readonly PlannedStep[],
+  known: ReadonlySet<string>,
+  skipped: ReadonlySet<string> = new Set(),
+): Path {
   const { atWork = [], shaky = [], most = MOST_STEPS } = ask;
   const again = { shaky: new Set(shaky), atWork: new Set(atWork) };
   const needed = new Set([...goal.stations, ...goal.others].flatMap(({ skills }) => skills));
   const missing = [...needed].filter((skill) => !known.has(skill));
   const nothing = { missing, steps: [], next: [], rest: missing, provedBest: true, worseByAtMost: 0, inOrder: true };
   if (missing.length === 0) return { ...nothing, unreachable: goal.unreachable };
-  const steps = [...goal.stations, ...goal.others, ...pool];
-  const problem = problemOf(ask, goal, steps, known, again);
-  const row = bestRow(problem.problem);
+  const free = [...goal.others, ...pool].filter(({ request }) => !skipped.has(JSON.stringify(request)));
+  const steps = [...goal.stations, ...free];
+  const row = bestRow(problemOf(ask, goal, steps, known, again));
   if (!row) return { ...nothing, unreachable: goal.unreachable };
   const told = row.steps.slice(0, most);
+  const telling = { known, again, goal };
   const path = tell(
     told.map((at) => steps[at]),
-    known,
-    again,
+    telling,
   );
   const brought = new Set(path.flatMap((step) => step.new));
   return {
     missing,
     steps: path,
-    next: nextSteps(steps, row.steps, known, again, needed),
+    next: nextSteps(steps, row.steps, needed, telling),
     rest: missing.filter((skill) => !brought.has(skill)),
     provedBest: row.provedBest,
     worseByAtMost: row.worseByAtMost,
@@ -135,8 +148,10 @@ function problemOf(
   steps: readonly PlannedStep[],
   known: ReadonlySet<string>,
   again: Again,
-): { readonly problem: PathProblem } {
-  const unknown = [...new Set(steps.flatMap(({ skills }) => skills))].filter((skill) => !known.has(skill)).sort();
+): PathProblem {
+  const unknown = [...new Set([...goal.others, ...steps].flatMap(({ skills }) => skills))]
+    .filter((skill) => !known.has(skill))
+    .sort();
   const numbers = new Map(unknown.map((skill, at) => [skill, at]));
   const needed = new Uint8Array(unknown.length);
   for (const { skills } of [...goal.stations, ...goal.others])
@@ -149,7 +164,7 @@ function problemOf(
   const stations = [...goal.stations.keys()].filter(
     (at) => at === goal.stations.length - 1 || options[at].brings.length > 0,
   );
-  return { problem: { size: unknown.length, needed, rank: ranksOf(unknown, order), options, stations } };
+  return { size: unknown.length, needed, rank: ranksOf(unknown, order), options, stations };
 }
 
 function optionOf(
@@ -174,37 +189,50 @@ function ranksOf(skills: readonly string[], order: NonNullable<PathAsk['order']>
   return Int16Array.from(skills, (skill) => places.indexOf(skill.startsWith('extension') ? 'extension' : skill));
 }
 
+/** What a step is told by. */
+interface Telling {
+  readonly known: ReadonlySet<string>;
+  readonly again: Again;
+  readonly goal: Goal;
+}
+
 /** Steps with what each brings, one after the other. */
-function tell(steps: readonly PlannedStep[], known: ReadonlySet<string>, again: Again): PathStep[] {
+function tell(steps: readonly PlannedStep[], { known, again, goal }: Telling): PathStep[] {
   const had = new Set(known);
   const fresh = steps.map(({ skills }) => {
     const own = skills.filter((skill) => !had.has(skill));
     for (const skill of own) had.add(skill);
     return own;
   });
-  return steps.map(({ request, skills, key }, at) => ({
-    request,
-    key,
-    new: fresh[at],
-    review: skills.filter((skill) => (again.shaky.has(skill) || again.atWork.has(skill)) && !fresh[at].includes(skill)),
-    leads: [
-      ...new Set(
-        steps.flatMap((later, n) => (n > at && later.skills.some((one) => fresh[at].includes(one)) ? fresh[n] : [])),
+  return steps.map((step, at) => {
+    const { request, skills, key } = step;
+    return {
+      request,
+      key,
+      isGoal: goal.stations.includes(step),
+      new: fresh[at],
+      review: skills.filter(
+        (skill) => (again.shaky.has(skill) || again.atWork.has(skill)) && !fresh[at].includes(skill),
       ),
-    ],
-  }));
+      leads: [
+        ...new Set(
+          steps.flatMap((later, n) => (n > at && later.skills.some((one) => fresh[at].includes(one)) ? fresh[n] : [])),
+        ),
+      ],
+    };
+  });
 }
 
 /** The first step of the row, and others that bring one thing: what the row brings first, then what the goal needs, then anything. */
 function nextSteps(
   steps: readonly PlannedStep[],
   row: readonly number[],
-  known: ReadonlySet<string>,
-  again: Again,
   needed: ReadonlySet<string>,
+  telling: Telling,
 ): PathStep[] {
+  const { known, again } = telling;
   const following = row.map((at) => steps[at]);
-  const [first] = tell(following, known, again);
+  const [first] = tell(following, telling);
   const wanted = new Set(following.flatMap(({ skills }) => skills));
   const best = new Map<string, { readonly step: PlannedStep; readonly option: Option }>();
   for (const step of steps) {
@@ -217,6 +245,7 @@ function nextSteps(
   const worth = (skill: string) => (needed.has(skill) ? 2 : wanted.has(skill) ? 1 : 0);
   const others = [...best]
     .filter(([skill]) => !first.new.includes(skill))
-    .sort(([a, one], [b, other]) => worth(b) - worth(a) || compareOptions(one.option, other.option));
-  return [first, ...others.map(([, { step }]) => tell([step, ...following], known, again)[0])].slice(0, MOST_NEXT);
+    .sort(([a, one], [b, other]) => worth(b) - worth(a) || compareOptions(one.option, other.option))
+    .slice(0, MOST_NEXT - 1);
+  return [first, ...others.map(([, { step }]) => tell([step, ...following], telling)[0])];
 }

@@ -46,7 +46,7 @@ function drawn(id: string) {
     case 'double':
       return <Sign text={rest[1].replace('-', ' + ')} />;
     case 'extension':
-      return <Pattern gaps={rest[0] === 'back' ? '2-1-1' : '2-1-1'} open />;
+      return <Pattern gaps="2-1-1" moved={rest[0] === 'back' ? [0] : [1, 2, 3]} />;
     case 'contraction':
       return <Pattern gaps="1-1-1" />;
     case 'slide':
@@ -66,8 +66,8 @@ function drawn(id: string) {
 
 const FINGERS = ['1', '2', '3', '4'];
 
-/** Fingers along a string, as far apart as their semitones. */
-function Pattern({ gaps, open = false }: { readonly gaps: string; readonly open?: boolean }) {
+/** Fingers along a string, as far apart as their semitones; those that open the hand stand out. */
+function Pattern({ gaps, moved = [] }: { readonly gaps: string; readonly moved?: readonly number[] }) {
   const fingers = gaps.startsWith('T') ? ['T', ...FINGERS] : FINGERS;
   const apart = gaps.replace('T', '').split('-').map(Number);
   const places = apart.reduce<number[]>((list, gap) => [...list, list[list.length - 1] + gap], [0]);
@@ -78,7 +78,7 @@ function Pattern({ gaps, open = false }: { readonly gaps: string; readonly open?
       <line x1={4} x2={WIDTH - 4} y1={42} y2={42} {...LINE} />
       {places.map((place, at) => (
         <g key={at}>
-          <circle cx={18 + place * step} cy={42} r={9} fill={open && at === 0 ? COPPER : DOVE} />
+          <circle cx={18 + place * step} cy={42} r={9} fill={moved.includes(at) ? COPPER : DOVE} />
           <text x={18 + place * step} y={24} fontSize={15} fontWeight={700} textAnchor="middle" fill={INK}>
             {names[at]}
           </text>

@@ -43,8 +43,9 @@ interface StoneProps extends Pick<Props, 'student' | 'overview'> {
 }
 
 function Stone({ step, number, student, overview }: StoneProps) {
-  const { request, new: fresh, review, leads } = step;
+  const { request, new: fresh, review, leads, isGoal } = step;
   const { instrument } = request;
+  const name = stepName(request);
   const act = 'cursor-pointer text-dove underline';
   return (
     <li className="flex w-64 flex-col gap-1 rounded-2xl border-2 border-rule bg-sheet px-4 py-3 break-inside-avoid">
@@ -57,7 +58,7 @@ function Stone({ step, number, student, overview }: StoneProps) {
       ))}
       {fresh.length === 0 && <p className="text-lg font-semibold">{sentence(pathText.atGoal)}</p>}
       {fresh.length > 1 && <p className="text-sm text-madder">{pathText.twoAtOnce}</p>}
-      <p>{stepName(request)}</p>
+      <p>{name}</p>
       {review.length > 0 && (
         <p className="text-sm text-sage">
           {sentence(pathText.comesAgain)}: {skillsWords(review.slice(0, MOST_SAID), instrument)}
@@ -65,20 +66,42 @@ function Stone({ step, number, student, overview }: StoneProps) {
       )}
       {leads.length > 0 && <p className="text-sm text-faded">→ {skillsWords(leads.slice(0, MOST_SAID), instrument)}</p>}
       <p className="mt-auto flex flex-wrap gap-x-3 pt-1 text-sm print:hidden">
-        <button type="button" className={act} onClick={() => void openStep(student, overview, request)}>
+        <button
+          type="button"
+          className={act}
+          aria-label={`${pathText.open}: ${name}`}
+          onClick={() => void openStep(student, overview, request)}
+        >
           {pathText.open}
         </button>
-        <button type="button" className={act} onClick={() => void intoNextWeek(student, overview, request)}>
+        <button
+          type="button"
+          className={act}
+          aria-label={`${pathText.intoNextWeek}: ${name}`}
+          onClick={() => void intoNextWeek(student, overview, request)}
+        >
           {pathText.intoNextWeek}
         </button>
         {fresh.length > 0 && (
-          <button type="button" className={act} onClick={() => void sayHas(student, fresh, true)}>
+          <button
+            type="button"
+            className={act}
+            aria-label={`${pathText.hasIt}: ${name}`}
+            onClick={() => void sayHas(student, fresh, true)}
+          >
             {pathText.hasIt}
           </button>
         )}
-        <button type="button" className={act} onClick={() => void skipStep(student, request)}>
-          {pathText.skip}
-        </button>
+        {!isGoal && (
+          <button
+            type="button"
+            className={act}
+            aria-label={`${pathText.skip}: ${name}`}
+            onClick={() => void skipStep(student, request)}
+          >
+            {pathText.skip}
+          </button>
+        )}
       </p>
     </li>
   );

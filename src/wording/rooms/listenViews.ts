@@ -1,5 +1,3 @@
-import type { InstrumentName } from '../../core';
-
 export const isInTheLog = 'This take is in the log, marked as heard. Its sound is not kept.';
 export const takeItOut = 'Take it out';
 export const microphone = 'Microphone';
@@ -78,7 +76,14 @@ export const aAsHeard = 'as it is heard';
 export const hertz = (a: number) => `${a} Hz`;
 export const tuneTheStrings = 'Tune the strings';
 export const tunerDone = 'Done';
-export const playAnOpenString = (instrument: InstrumentName) =>
-  `Play one open string at a time. They are tuned in pure ${instrument === 'bass' ? 'fourths' : 'fifths'} from A.`;
+const STRINGS_APART: ReadonlyMap<number, string> = new Map([
+  [5, 'fourths'],
+  [7, 'fifths'],
+]);
+/** @param apart semitones from each string to the next */
+export const playAnOpenString = (apart: readonly number[]) => {
+  const interval = apart.every((one) => one === apart[0]) ? STRINGS_APART.get(apart[0]) : undefined;
+  return `Play one open string at a time. They are tuned in pure ${interval ?? 'intervals'} from A.`;
+};
 export const stringInTune = 'in tune';
 export const stringName = (name: string) => `${name} string`;

@@ -109,6 +109,23 @@ test('what the student has is never new, and a path that is cut says what is lef
   assert.deepEqual([reached.missing, reached.steps, reached.next], [[], [], []]);
 });
 
+test('a step that is skipped does not come; a plan that the goal asks for is not skipped', () => {
+  const ask: PathAsk = { student: violin, knownPlans: [scale(violin, 'D4')], goal: scale(violin, 'G3', 2) };
+  const goal = goalAsked(ask);
+  const pool = stepsToPlan(ask, goal).flatMap((request) => plannedStep(request) ?? []);
+  const known = knownIn(ask);
+  const path = pathOver(ask, goal, pool, known);
+  assert.deepEqual(
+    path.steps.map(({ isGoal }) => isGoal),
+    path.steps.map((_, at) => at === path.steps.length - 1),
+  );
+  const skipped = new Set(path.steps.map(({ request }) => JSON.stringify(request)));
+  const other = pathOver(ask, goal, pool, known, skipped);
+  holds(ask, other);
+  for (const { request, isGoal } of other.steps) assert.ok(isGoal || !skipped.has(JSON.stringify(request)));
+  assert.deepEqual(other.rest, []);
+});
+
 test('positions come in the order that is asked for', () => {
   const student = { instrument: 'violin', meaning: { level: 'first-year' } } as const;
   const known = ['D4', 'A4', 'G4', 'C4', 'F4', 'Bb3'].map((tonic) =>
@@ -155,6 +172,11 @@ test('a question that cannot be understood is answered with where and why', () =
   const bad = (goal: PathAsk['goal']) => pathIssues({ student: violin, goal }).map(({ path }) => path);
   assert.deepEqual(bad(scale(violin, 'H4')), ['/goal/material/tonic']);
   assert.deepEqual(bad({ all: [{ position: 3 }, scale(violin, 'H4')] }), ['/goal/all/1/material/tonic']);
+  const rules = { strings: ['X9'] };
+  assert.deepEqual(
+    pathIssues({ student: { ...violin, rules }, goal: { position: 1 } }).map(({ path }) => path),
+    ['/student/rules/strings/0'],
+  );
   const stringless: PathAsk = { student: { ...violin, tuning: ['G3', 'x', 'A4', 'E5'] }, goal: { position: 1 } };
   assert.deepEqual(
     pathIssues(stringless).map(({ path }) => path),
